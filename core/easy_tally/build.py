@@ -1,0 +1,200 @@
+"""A build: parts, supply, cables, map, and the rules and assumptions it is judged by."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from typing import Annotated, Literal, Self
+
+from pydantic import Field, model_validator
+
+from .assumptions import Assumptions
+from .fits import fit
+from .parts import Board, Fan, Part, Socket
+from .quantities import Model, Name, Note
+from .supply import Cable, Port, Run, SocketRef, Supply, port_takes
+
+FORMAT = "easy-tally-build"
+FORMAT_VERSION = 1
+
+
+class HouseRules(Model):
+    """Where good builders disagree: the positions this build is judged by."""
+
+    chained_graphics: Annotated[
+        Literal["never", "by plug", "by pins"],
+        Field(description="both plugs of one chained graphics cable"),
+    ] = "by plug"
+    headroom: Annotated[
+        float, Field(ge=0, le=2, description="share added to the sustained load")
+    ] = 0.20
+    maker_floor: Annotated[
+        Literal["keep", "keep and add a fifth", "ignore"],
+        Field(description="the card maker's stated smallest supply"),
+    ] = "keep"
+
+
+class Build(Model):
+    """Everything that one build file holds. References are checked when it is made."""
+
+    format: Literal["easy-tally-build"] = "easy-tally-build"
+    version: Literal[1] = 1
+    name: Name
+    note: Note = ""
+    house_rules: HouseRules = HouseRules()
+    assumptions: Assumptions = Assumptions()
+    parts: Annotated[tuple[Part, ...], Field(max_length=400)] = ()
+    supply: Supply | None = None
+    cables: Annotated[tuple[Cable, ...], Field(max_length=200)] = ()
+    runs: tuple[Run, ...] = ()
+
+    # -- looking things up -------------------------------------------------------------
+
+    def part(self, key: str) -> Part | None:
+        """The part called `key`."""
+        return next((p for p in self.parts if p.key == key), None)
+
+    def cable(self, key: str) -> Cable | None:
+        """The cable called `key`."""
+        return next((c for c in self.cables if c.key == key), None)
+
+    def run(self, cable: str) -> Run | None:
+        """The run of the cable called `cable`, if it is plugged in."""
+        return next((r for r in self.runs if r.cable == cable), None)
+
+    def socket(self, ref: SocketRef) -> Socket | None:
+        """The socket that `ref` points at, or None where there is no such thing."""
+        part = self.part(ref.part)
+        if part is None or ref.instance > part.count:
+            return None
+        return next((s for s in part.sockets if s.key == ref.socket), None)
+
+    def board(self) -> Board | None:
+        """The build's board."""
+        return next((p for p in self.parts if isinstance(p, Board)), None)
+
+    def sockets(self) -> Iterator[tuple[SocketRef, Socket]]:
+        """Every socket of every instance, in the order of the parts."""
+        for part in self.parts:
+            for instance in range(1, part.count + 1):
+                for socket in part.sockets:
+                    yield (
+                        SocketRef.model_construct(
+                            part=part.key, instance=instance, socket=socket.key
+                        ),
+                        socket,
+                    )
+
+    def ref_words(self, ref: SocketRef) -> str:
+        """How a socket is called to a builder."""
+        part = self.part(ref.part)
+        if part is None:
+            return str(ref)
+        which = f" {ref.instance}" if part.count > 1 else ""
+        several = f" · {ref.socket}" if len(part.sockets) > 1 else ""
+        return f"{part.name}{which}{several}"
+
+    def free_ports(self, without: str = "") -> list[Port]:
+        """Ports that no cable (other than `without`) is in, in panel order."""
+        used = {p for r in self.runs if r.cable != without for p in r.ports}
+        ports = self.supply.ports if self.supply else ()
+        return sorted(
+            (p for p in ports if p.key not in used), key=lambda p: (p.row, p.column, p.key)
+        )
+
+    # -- references --------------------------------------------------------------------
+
+    @model_validator(mode="after")
+    def _references_hold(self) -> Self:
+        problem = next(self._problems(), None)
+        if problem is not None:
+            raise ValueError(problem)
+        return self
+
+    def problems(self) -> list[str]:
+        """What does not hold between the things of this build; empty when all does."""
+        return list(self._problems())
+
+    def _problems(self) -> Iterator[str]:
+        for what, keys in (
+            ("part", [p.key for p in self.parts]),
+            ("cable", [c.key for c in self.cables]),
+            ("run", [r.cable for r in self.runs]),
+        ):
+            twice = {k for k in keys if keys.count(k) > 1} if len(set(keys)) < len(keys) else set()
+            if twice:
+                yield f"every {what} a key of its own; {sorted(twice)[0]} is used twice"
+        boards = [p for p in self.parts if isinstance(p, Board)]
+        if len(boards) > 1:
+            yield f"one board in a build; there are {len(boards)}"
+        if sum(p.kind == "processor" for p in self.parts) > 1:
+            yield "one processor part in a build (use its count for more)"
+        yield from self._header_problems(boards[0] if boards else None)
+        yield from self._run_problems()
+
+    def _header_problems(self, board: Board | None) -> Iterator[str]:
+        known = {h.key for h in board.headers} if board else set()
+        for part in self.parts:
+            if isinstance(part, Fan) and (missing := set(part.headers) - known):
+                yield f"{part.name}: a header that the board has; it has no {sorted(missing)[0]}"
+
+    def _run_problems(self) -> Iterator[str]:
+        cables = {c.key: c for c in self.cables}
+        ports = {p.key: p for p in self.supply.ports} if self.supply else {}
+        seen_ports: set[str] = set()
+        seen_sockets: set[str] = set()
+        for run in self.runs:
+            cable = cables.get(run.cable)
+            if cable is None:
+                yield f"a cable for every run; there is no {run.cable}"
+                continue
+            if self.supply is None:
+                yield f"{cable.name}: a supply to be plugged into"
+                return
+            yield from _port_problems(cable, self.supply, run, ports, seen_ports)
+            yield from self._connection_problems(cable, run, seen_sockets)
+
+    def _connection_problems(self, cable: Cable, run: Run, seen: set[str]) -> Iterator[str]:
+        plugs = {p.key: p for p in cable.plugs}
+        used: set[str] = set()
+        for connection in run.connections:
+            plug, socket = plugs.get(connection.plug), self.socket(connection.socket)
+            if plug is None:
+                yield f"{cable.name}: a plug that it has; it has no {connection.plug}"
+                continue
+            if socket is None:
+                yield f"{cable.name}: a socket in this build; there is no {connection.socket}"
+                continue
+            if connection.plug in used:
+                yield f"{cable.name}: one use of plug {connection.plug}"
+            if str(connection.socket) in seen:
+                yield f"{connection.socket}: one plug in a socket"
+            used.add(connection.plug)
+            seen.add(str(connection.socket))
+            answer = fit(plug.kind, connection.half, socket.kind, self._allows_eps4())
+            if not answer.fits:
+                yield f"{cable.name} in {connection.socket}: a plug that fits; {answer.reason}"
+
+    def _allows_eps4(self) -> bool:
+        board = self.board()
+        return board is not None and board.eps4_in_eps8
+
+
+def _port_problems(
+    cable: Cable, supply: Supply, run: Run, ports: dict[str, Port], seen: set[str]
+) -> Iterator[str]:
+    if cable.family != supply.family:
+        yield (
+            f"{cable.name}: pinout family {supply.family}, that of the supply; "
+            f"it is of {cable.family}"
+        )
+    if len(run.ports) != len(cable.needs):
+        yield f"{cable.name}: {len(cable.needs)} ports, got {len(run.ports)}"
+        return
+    for key, need in zip(run.ports, cable.needs, strict=True):
+        if key not in ports:
+            yield f"{cable.name}: a port of the supply; it has no {key}"
+        elif key in seen:
+            yield f"{cable.name}: a free port; {ports[key].label} is used twice"
+        elif not port_takes(ports[key].kind, need):
+            yield f"{cable.name}: a {need} port; {ports[key].label} is {ports[key].kind}"
+        seen.add(key)

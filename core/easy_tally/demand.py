@@ -1,0 +1,137 @@
+"""What each socket carries, given what is connected.
+
+Before a map exists, and for whatever is not connected yet, the required sockets are assumed.
+"""
+
+from __future__ import annotations
+
+from dataclasses import dataclass, field
+
+from .build import Build
+from .fits import fit
+from .loads import Load
+from .parts import Board, Socket
+from .quantities import RAIL_V, Rail, Series, add, scale
+from .standards.connectors import CONNECTORS, pins
+from .supply import SocketRef
+
+#: States in which a run is judged, as places in `PerState`: at full the processor is at its
+#: short limit, since that lasts tens of seconds.
+RUN_STATES = (0, 1, 4, 3)
+
+
+@dataclass(slots=True)
+class Demand:
+    """Amperes [A] per rail in the four run states, and the rails on which a figure is missing."""
+
+    amps: dict[Rail, Series] = field(default_factory=dict)
+    missing: set[Rail] = field(default_factory=set)
+
+    def add(self, rail: Rail, amps: Series, missing: bool) -> None:
+        """Add amperes on one rail."""
+        if missing:
+            self.missing.add(rail)
+        old = self.amps.get(rail)
+        self.amps[rail] = amps if old is None else add(old, amps)
+
+
+def run_amps(load: Load) -> Series:
+    """Amperes [A] of one instance of a load in the four run states."""
+    volts = RAIL_V[load.rail]
+    return tuple([w / volts for i in RUN_STATES for w in load.spans[i]])
+
+
+def main_socket(board: Board) -> Socket | None:
+    """The board's main power socket."""
+    return next((s for s in board.sockets if s.kind in ("atx24", "atx20")), None)
+
+
+def pins_12v(socket: Socket, mated: str | None = None) -> int:
+    """12 V pins in use in a socket, by the pin-out of what is plugged in where that is known."""
+    usual = pins(mated or socket.kind, "v12")
+    return usual if socket.pins_12v is None else min(usual, socket.pins_12v)
+
+
+def demands(build: Build, loads: tuple[Load, ...]) -> dict[str, Demand]:
+    """Demand of every socket that carries load, by the text of its `SocketRef`."""
+    mated = _mated(build)
+    board = build.board()
+    found: dict[str, Demand] = {}
+    by_part = {p.key: p for p in build.parts}
+    for load in loads:
+        amps = run_amps(load)
+        if load.feed == "own":
+            part = by_part[load.part]
+            for instance in range(1, load.count + 1):
+                weights = _own_weights(load.part, instance, part.sockets, mated)
+                _spread(found, load, amps, weights)
+        elif board is not None:
+            weights = _board_weights(board, load, mated)
+            _spread(found, load, scale(amps, load.count), weights)
+    return found
+
+
+def _spread(found: dict[str, Demand], load: Load, amps: Series, weights: dict[str, float]) -> None:
+    whole = sum(weights.values())
+    for ref, weight in weights.items():
+        part = amps if weight == whole else scale(amps, weight / whole)
+        found.setdefault(ref, Demand()).add(load.rail, part, load.missing)
+
+
+def _mated(build: Build) -> dict[str, str]:
+    """Pin-out in use of each connected socket."""
+    cables = {c.key: c for c in build.cables}
+    board = build.board()
+    allows = board is not None and board.eps4_in_eps8
+    found: dict[str, str] = {}
+    for run in build.runs:
+        plugs = {p.key: p for p in cables[run.cable].plugs}
+        for c in run.connections:
+            socket = build.socket(c.socket)
+            if socket is not None:
+                answer = fit(plugs[c.plug].kind, c.half, socket.kind, allows)
+                found[str(c.socket)] = answer.mated or socket.kind
+    return found
+
+
+def _own_weights(
+    part: str, instance: int, sockets: tuple[Socket, ...], mated: dict[str, str]
+) -> dict[str, float]:
+    """A part's own sockets by what the standard grants each."""
+    counted = [
+        (ref, s) for s in sockets if (ref := f"{part}#{instance}/{s.key}") in mated or s.required
+    ] or [(f"{part}#{instance}/{s.key}", s) for s in sockets[:1]]
+    return {ref: CONNECTORS[s.kind].grant_w or 1.0 for ref, s in counted}
+
+
+def _board_weights(board: Board, load: Load, mated: dict[str, str]) -> dict[str, float]:
+    """The board's sockets that a load comes through, by their 12 V pins."""
+    refs = {f"{board.key}#1/{s.key}": s for s in board.sockets}
+    if load.feed == "processor":
+        of_kind = {r: s for r, s in refs.items() if s.kind in ("eps8", "eps4")}
+        chosen = (
+            {r: s for r, s in of_kind.items() if r in mated}
+            or {r: s for r, s in of_kind.items() if s.required}
+            or of_kind
+        )
+        return {r: float(pins_12v(s, mated.get(r))) for r, s in chosen.items()}
+    main = main_socket(board)
+    if main is None:
+        return {}
+    main_ref = f"{board.key}#1/{main.key}"
+    weights = {main_ref: float(pins_12v(main, mated.get(main_ref)))}
+    if load.feed == "slot" and load.rail == "v12":
+        # Board extras share what the slots draw, by pins, unless the manual says otherwise.
+        weights |= {
+            r: float(pins_12v(s, mated[r]))
+            for r, s in refs.items()
+            if r in mated and s.kind in ("pcie8", "pcie6", "sata", "per4")
+        }
+    return weights
+
+
+def ref_of(text: str) -> SocketRef:
+    """The `SocketRef` that a text names. Raises ValueError where it is none."""
+    part, _, rest = text.partition("#")
+    instance, _, socket = rest.partition("/")
+    return SocketRef(part=part, instance=int(instance), socket=socket)

@@ -1,0 +1,477 @@
+"""What a builder does to a build, as pure functions: a build and an edit in, a build out.
+
+Every write of the product is one of these. Each either returns a whole, valid build or raises
+from `errors.py` and changes nothing.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from typing import Annotated, Any, Literal, TypeVar
+
+from pydantic import Field, TypeAdapter, ValidationError
+
+from .build import Build
+from .errors import BadInput, NotThere, Refused, WouldRelease
+from .files.problems import problems_of
+from .fits import best_half, fit
+from .offers import free_ports_for, why_no_port, why_not_here
+from .parts import Part
+from .quantities import Key, Model
+from .standards.connectors import Half
+from .supply import Cable, Connection, Plug, Run, SocketRef, Supply, port_takes
+
+Release = Annotated[
+    bool, Field(description="consent to unplug what the edit takes the ground from")
+]
+
+
+class AddPart(Model):
+    """Add a part; its key is made from its name where the one given is taken."""
+
+    type: Literal["add part"] = "add part"
+    part: Part
+
+
+class ChangePart(Model):
+    """Set some fields of a part."""
+
+    type: Literal["change part"] = "change part"
+    part: Key
+    changes: dict[str, Any]
+    release: Release = False
+
+
+class RemovePart(Model):
+    """Take a part out."""
+
+    type: Literal["remove part"] = "remove part"
+    part: Key
+    release: Release = False
+
+
+class ChangeBuild(Model):
+    """Set name, note, or single house rules and assumptions."""
+
+    type: Literal["change build"] = "change build"
+    changes: dict[str, Any] = {}
+    house_rules: dict[str, Any] = {}
+    assumptions: dict[str, Any] = {}
+
+
+class TakeSupply(Model):
+    """Put a supply in, with the cables from its box, in place of the one there is."""
+
+    type: Literal["take supply"] = "take supply"
+    supply: Supply
+    cables: tuple[Cable, ...] = ()
+    release: Release = False
+
+
+class ChangeSupply(Model):
+    """Set some fields of the supply."""
+
+    type: Literal["change supply"] = "change supply"
+    changes: dict[str, Any]
+    release: Release = False
+
+
+class AddCable(Model):
+    """Add a cable to the bag."""
+
+    type: Literal["add cable"] = "add cable"
+    cable: Cable
+
+
+class ChangeCable(Model):
+    """Set some fields of a cable."""
+
+    type: Literal["change cable"] = "change cable"
+    cable: Key
+    changes: dict[str, Any]
+    release: Release = False
+
+
+class RemoveCable(Model):
+    """Take a cable out of the bag."""
+
+    type: Literal["remove cable"] = "remove cable"
+    cable: Key
+    release: Release = False
+
+
+class Connect(Model):
+    """Put a plug into a socket. A plug in use moves; a plug already there parks. The cable goes
+    into `ports`, or where it has none yet into the first free ones that take it."""
+
+    type: Literal["connect"] = "connect"
+    cable: Key
+    plug: Key
+    socket: SocketRef
+    half: Half | None = None
+    ports: tuple[Key, ...] | None = None
+
+
+class Park(Model):
+    """Pull a plug out of its socket; the cable stays in its ports."""
+
+    type: Literal["park"] = "park"
+    cable: Key
+    plug: Key
+
+
+class PlugIn(Model):
+    """Put the supply end of a cable into ports, or into others."""
+
+    type: Literal["plug in"] = "plug in"
+    cable: Key
+    ports: tuple[Key, ...] | None = None
+
+
+class Unplug(Model):
+    """Take a cable out, both ends."""
+
+    type: Literal["unplug"] = "unplug"
+    cable: Key
+
+
+Edit = Annotated[
+    AddPart | ChangePart | RemovePart | ChangeBuild | TakeSupply | ChangeSupply
+    | AddCable | ChangeCable | RemoveCable | Connect | Park | PlugIn | Unplug,
+    Field(discriminator="type"),
+]  # fmt: skip
+
+_PART: TypeAdapter[Part] = TypeAdapter(Part)
+_M = TypeVar("_M", bound=Model)
+
+
+def apply(build: Build, edit: Edit) -> Build:
+    """Return `build` with `edit` made. Raises BadInput, NotThere, Refused or WouldRelease."""
+    return _EDITS[type(edit)](build, edit)
+
+
+def title(build: Build, edit: Edit) -> str:
+    """What an edit does, for the history: a short phrase."""
+    match edit:
+        case AddPart():
+            return f"add {edit.part.name}"
+        case ChangePart() | RemovePart():
+            part = build.part(edit.part)
+            return f"{edit.type.split()[0]} {part.name if part else edit.part}"
+        case ChangeCable() | RemoveCable() | Park() | PlugIn() | Unplug() | Connect():
+            cable = build.cable(edit.cable)
+            return f"{edit.type.split()[0]} {cable.name if cable else edit.cable}"
+        case TakeSupply():
+            return f"take {edit.supply.name}"
+        case AddCable():
+            return f"add {edit.cable.name}"
+        case ChangeSupply():
+            return "change supply"
+        case ChangeBuild():
+            return "change build"
+
+
+# -- making valid builds -------------------------------------------------------------------
+
+
+def _remade(build: Build, where: str = "", **changes: Any) -> Build:
+    """A copy with `changes`, validated as a whole."""
+    fields = {name: getattr(build, name) for name in Build.model_fields} | changes
+    return _valid(lambda: Build.model_validate(fields), where)
+
+
+def _valid(make: Callable[[], _M], where: str) -> _M:
+    try:
+        return make()
+    except ValidationError as error:
+        raise BadInput(problems_of(error, where)) from error
+
+
+def _set_fields(thing: _M, changes: dict[str, Any], where: str, fixed: tuple[str, ...]) -> _M:
+    for name in changes:
+        if name in fixed or name not in type(thing).model_fields:
+            known = ", ".join(f for f in type(thing).model_fields if f not in fixed)
+            raise BadInput([(f"{where}.{name}", f"one of {known}", name)])
+    merged = {n: getattr(thing, n) for n in type(thing).model_fields} | changes
+    return _valid(lambda: type(thing).model_validate(merged), where)
+
+
+def _settle(build: Build, release: bool, where: str, **changes: Any) -> Build:
+    """Like `_remade`, but let go of connections that the change leaves without ground."""
+    rest = {k: v for k, v in changes.items() if k != "runs"}
+    bare = _remade(build, where, **rest, runs=())
+    kept: list[Run] = []
+    lost: list[str] = []
+    for run in changes.get("runs", build.runs):
+        stays, gone = _surviving(bare, kept, run, build)
+        kept += stays
+        lost += gone
+    if lost and not release:
+        raise WouldRelease(lost)
+    return _remade(bare, where, runs=tuple(kept))
+
+
+def _surviving(
+    bare: Build, kept: list[Run], run: Run, before: Build
+) -> tuple[list[Run], list[str]]:
+    cable = before.cable(run.cable)
+    name = cable.name if cable else run.cable
+    seated = run.model_copy(update={"connections": ()})
+    if not _holds(bare, [*kept, seated]):
+        feeds = [f"{name} from {before.ref_words(c.socket)}" for c in run.connections]
+        return [], feeds or [f"{name} from its port"]
+    lost: list[str] = []
+    for c in run.connections:
+        more = seated.model_copy(update={"connections": (*seated.connections, c)})
+        if _holds(bare, [*kept, more]):
+            seated = more
+        else:
+            lost.append(f"{name} from {before.ref_words(c.socket)}")
+    if not cable or cable.needs or seated.connections:
+        return [seated], lost
+    return [], lost
+
+
+def _holds(bare: Build, runs: list[Run]) -> bool:
+    return not bare.model_copy(update={"runs": tuple(runs)}).problems()
+
+
+def _fresh_key(wanted: str, taken: set[str]) -> str:
+    if wanted not in taken:
+        return wanted
+    stem = wanted[:36].rstrip("-0123456789") or wanted
+    return next(k for n in range(2, 10_000) if (k := f"{stem}-{n}") not in taken)
+
+
+# -- parts ---------------------------------------------------------------------------------
+
+
+def _part(build: Build, key: str) -> Part:
+    part = build.part(key)
+    if part is None:
+        raise NotThere(f"There is no part {key} in this build.")
+    return part
+
+
+def _add_part(build: Build, edit: AddPart) -> Build:
+    key = _fresh_key(edit.part.key, {p.key for p in build.parts})
+    part = edit.part.model_copy(update={"key": key})
+    return _remade(build, key, parts=(*build.parts, part))
+
+
+def _change_part(build: Build, edit: ChangePart) -> Build:
+    part = _part(build, edit.part)
+    changed = _set_fields(part, edit.changes, part.key, fixed=("key", "kind"))
+    parts = tuple(changed if p.key == part.key else p for p in build.parts)
+    return _settle(build, edit.release, part.key, parts=parts)
+
+
+def _remove_part(build: Build, edit: RemovePart) -> Build:
+    part = _part(build, edit.part)
+    parts = tuple(p for p in build.parts if p.key != part.key)
+    return _settle(build, edit.release, part.key, parts=parts)
+
+
+# -- the build itself ----------------------------------------------------------------------
+
+
+def _change_build(build: Build, edit: ChangeBuild) -> Build:
+    fixed = tuple(n for n in Build.model_fields if n not in ("name", "note"))
+    for name in edit.changes:
+        if name in fixed or name not in Build.model_fields:
+            raise BadInput([(f"build.{name}", "one of name, note", name)])
+    rules = _set_fields(build.house_rules, edit.house_rules, "house_rules", ())
+    assume = _set_fields(build.assumptions, edit.assumptions, "assumptions", ())
+    return _remade(build, "build", **edit.changes, house_rules=rules, assumptions=assume)
+
+
+# -- supply and cables ---------------------------------------------------------------------
+
+
+def _take_supply(build: Build, edit: TakeSupply) -> Build:
+    # Cables of the old family leave with their supply; others in the bag stay.
+    old = build.supply.family if build.supply else None
+    stay = [c for c in build.cables if c.family != old]
+    keys = {c.key for c in stay}
+    arrive: list[Cable] = []
+    for new in edit.cables:
+        key = _fresh_key(new.key, keys)
+        keys.add(key)
+        arrive.append(new.model_copy(update={"key": key}))
+    plugged = [
+        f"{cable.name} from {build.ref_words(c.socket)}"
+        for run in build.runs
+        for c in run.connections
+        if (cable := build.cable(run.cable))
+    ]
+    if plugged and not edit.release:
+        raise WouldRelease(plugged)
+    return _remade(build, "supply", supply=edit.supply, cables=(*stay, *arrive), runs=())
+
+
+def _change_supply(build: Build, edit: ChangeSupply) -> Build:
+    if build.supply is None:
+        raise NotThere("There is no supply in this build.")
+    supply = _set_fields(build.supply, edit.changes, "supply", ())
+    return _settle(build, edit.release, "supply", supply=supply)
+
+
+def _cable(build: Build, key: str) -> Cable:
+    cable = build.cable(key)
+    if cable is None:
+        raise NotThere(f"There is no cable {key} in this build.")
+    return cable
+
+
+def _add_cable(build: Build, edit: AddCable) -> Build:
+    key = _fresh_key(edit.cable.key, {c.key for c in build.cables})
+    return _remade(build, key, cables=(*build.cables, edit.cable.model_copy(update={"key": key})))
+
+
+def _change_cable(build: Build, edit: ChangeCable) -> Build:
+    cable = _cable(build, edit.cable)
+    changed = _set_fields(cable, edit.changes, cable.key, fixed=("key",))
+    cables = tuple(changed if c.key == cable.key else c for c in build.cables)
+    return _settle(build, edit.release, cable.key, cables=cables)
+
+
+def _remove_cable(build: Build, edit: RemoveCable) -> Build:
+    cable = _cable(build, edit.cable)
+    cables = tuple(c for c in build.cables if c.key != cable.key)
+    return _settle(build, edit.release, cable.key, cables=cables)
+
+
+# -- the map -------------------------------------------------------------------------------
+
+
+def _plug(cable: Cable, key: str) -> Plug:
+    plug = next((p for p in cable.plugs if p.key == key), None)
+    if plug is None:
+        raise NotThere(f"{cable.name} has no plug {key}.")
+    return plug
+
+
+def _connect(build: Build, edit: Connect) -> Build:
+    cable = _cable(build, edit.cable)
+    plug, socket = _plug(cable, edit.plug), build.socket(edit.socket)
+    if socket is None:
+        raise NotThere(f"There is no socket {edit.socket} in this build.")
+    board = build.board()
+    allows = board is not None and board.eps4_in_eps8
+    half = edit.half or best_half(plug.kind, socket.kind, allows)
+    answer = fit(plug.kind, half, socket.kind, allows)
+    if not answer.fits:
+        raise Refused(answer.reason)
+    ports = _seat(build, cable, edit.ports)
+    cleared = tuple(
+        r.model_copy(
+            update={
+                "connections": tuple(
+                    c
+                    for c in r.connections
+                    if c.socket != edit.socket and not (r.cable == cable.key and c.plug == plug.key)
+                )
+            }
+        )
+        for r in build.runs
+    )
+    new = Connection(plug=plug.key, half=half, socket=edit.socket)
+    old = next((r for r in cleared if r.cable == cable.key), None)
+    connections = (*(old.connections if old else ()), new)
+    run = Run(cable=cable.key, ports=ports, connections=connections)
+    return _remade(build, runs=_ordered(build, [r for r in cleared if r.cable != cable.key], run))
+
+
+def _seat(build: Build, cable: Cable, wanted: tuple[str, ...] | None) -> tuple[str, ...]:
+    """The ports that a cable goes into: those wanted, those it is in, or the first free ones."""
+    if reason := why_not_here(build, cable):
+        raise Refused(reason)
+    run = build.run(cable.key)
+    if wanted is None and run is not None:
+        return run.ports
+    if wanted is None:
+        free = free_ports_for(build, cable)
+        if free is None:
+            raise Refused(why_no_port(build, cable))
+        return tuple(p.key for p in free)
+    return _asked_ports(build, cable, wanted)
+
+
+def _asked_ports(build: Build, cable: Cable, wanted: tuple[str, ...]) -> tuple[str, ...]:
+    ports = {p.key: p for p in build.supply.ports} if build.supply else {}
+    free = {p.key for p in build.free_ports(without=cable.key)}
+    if len(wanted) != len(cable.needs):
+        raise Refused(f"{cable.name} goes into {len(cable.needs)} ports, got {len(wanted)}.")
+    for key, need in zip(wanted, cable.needs, strict=True):
+        if key not in ports:
+            raise NotThere(f"The supply has no port {key}.")
+        if not port_takes(ports[key].kind, need):
+            raise Refused(
+                f"{cable.name} needs a {need} port; {ports[key].label} is {ports[key].kind}, with "
+                f"{ports[key].circuits} circuits, {ports[key].pins_12v} of them 12 V."
+            )
+        if key not in free:
+            raise Refused(f"Port {ports[key].label} has a cable in it; 0 of 1 free.")
+    return wanted
+
+
+def _ordered(build: Build, others: list[Run], run: Run) -> tuple[Run, ...]:
+    """Runs in the order of the cables, connections in the order of the plugs."""
+    cables = {c.key: i for i, c in enumerate(build.cables)}
+    cable = build.cable(run.cable)
+    plugs = {p.key: i for i, p in enumerate(cable.plugs)} if cable else {}
+    run = run.model_copy(
+        update={"connections": tuple(sorted(run.connections, key=lambda c: plugs[c.plug]))}
+    )
+    # A fixed cable that feeds nothing is not a run: it hangs there anyway.
+    kept = [
+        r for r in [*others, run] if r.connections or (c := build.cable(r.cable)) is None or c.needs
+    ]
+    return tuple(sorted(kept, key=lambda r: cables[r.cable]))
+
+
+def _park(build: Build, edit: Park) -> Build:
+    cable = _cable(build, edit.cable)
+    _plug(cable, edit.plug)
+    run = build.run(cable.key)
+    if run is None or all(c.plug != edit.plug for c in run.connections):
+        raise Refused(f"Plug {edit.plug} of {cable.name} is parked already.")
+    left = run.model_copy(
+        update={"connections": tuple(c for c in run.connections if c.plug != edit.plug)}
+    )
+    others = [r for r in build.runs if r.cable != cable.key]
+    return _remade(build, runs=_ordered(build, others, left))
+
+
+def _plug_in(build: Build, edit: PlugIn) -> Build:
+    cable = _cable(build, edit.cable)
+    if not cable.needs:
+        raise Refused(f"{cable.name} is fixed to the supply.")
+    run = build.run(cable.key)
+    ports = _seat(build, cable, edit.ports)
+    new = Run(cable=cable.key, ports=ports, connections=run.connections if run else ())
+    return _remade(build, runs=_ordered(build, [r for r in build.runs if r is not run], new))
+
+
+def _unplug(build: Build, edit: Unplug) -> Build:
+    cable = _cable(build, edit.cable)
+    if build.run(cable.key) is None:
+        raise Refused(f"{cable.name} is in the bag already.")
+    return _remade(build, runs=tuple(r for r in build.runs if r.cable != cable.key))
+
+
+_EDITS: dict[type[Any], Callable[[Build, Any], Build]] = {
+    AddPart: _add_part,
+    ChangePart: _change_part,
+    RemovePart: _remove_part,
+    ChangeBuild: _change_build,
+    TakeSupply: _take_supply,
+    ChangeSupply: _change_supply,
+    AddCable: _add_cable,
+    ChangeCable: _change_cable,
+    RemoveCable: _remove_cable,
+    Connect: _connect,
+    Park: _park,
+    PlugIn: _plug_in,
+    Unplug: _unplug,
+}

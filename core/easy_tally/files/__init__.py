@@ -1,0 +1,1 @@
+"""Files: text in, text out. Nothing here opens one."""

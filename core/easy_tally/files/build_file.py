@@ -1,0 +1,92 @@
+"""The build file, `*.tally.json`: read whole or not at all, written in canonical form."""
+
+from __future__ import annotations
+
+import json
+from collections.abc import Callable
+from typing import Any
+
+from pydantic import ValidationError
+
+from ..build import FORMAT, FORMAT_VERSION, Build
+from ..errors import BadFile
+from .canonical import to_text
+from .problems import problems_of
+
+#: Largest file that is read, in characters; a build of 400 parts takes a tenth of it.
+MOST_CHARACTERS = 4_000_000
+
+#: Pure upgrades of the parsed file, n → n + 1, by n. Version 1 is the first.
+UPGRADES: dict[int, Callable[[dict[str, Any]], dict[str, Any]]] = {}
+
+
+def read(text: str) -> Build:
+    """The build that a file's text holds.
+
+    Raises BadFile with the place, what is required there, and what was got.
+    """
+    if len(text) > MOST_CHARACTERS:
+        raise BadFile([("file", f"at most {MOST_CHARACTERS:,} characters", f"{len(text):,}")])
+    value = _parse(text)
+    for version in range(value["version"], FORMAT_VERSION):
+        value = UPGRADES[version](value)
+    try:
+        build = Build.model_validate_json(json.dumps(value))
+    except ValidationError as error:
+        raise BadFile(problems_of(error)) from error
+    return in_order(build)
+
+
+def _parse(text: str) -> dict[str, Any]:
+    try:
+        value = json.loads(text, parse_constant=_no_constant, object_pairs_hook=_no_twins)
+    except json.JSONDecodeError as error:
+        where = f"line {error.lineno}, column {error.colno}"
+        raise BadFile([(where, "JSON", error.msg)]) from error
+    except RecursionError as error:
+        raise BadFile([("file", "JSON nested less deeply", "too many brackets")]) from error
+    if not isinstance(value, dict) or value.get("format") != FORMAT:
+        got = value.get("format") if isinstance(value, dict) else type(value).__name__
+        raise BadFile([("format", f'"{FORMAT}"', repr(got)[:80])])
+    version = value.get("version")
+    if type(version) is not int or not 1 <= version <= FORMAT_VERSION:
+        required = f"a whole number from 1 to {FORMAT_VERSION}"
+        raise BadFile([("version", required, repr(version)[:80])])
+    return value
+
+
+def _no_constant(name: str) -> float:
+    raise BadFile([("file", "finite numbers", name)])
+
+
+def _no_twins(pairs: list[tuple[str, Any]]) -> dict[str, Any]:
+    found: dict[str, Any] = {}
+    for key, value in pairs:
+        if key in found:
+            raise BadFile([(key, "each key once in an object", "it twice")])
+        found[key] = value
+    return found
+
+
+def in_order(build: Build) -> Build:
+    """Runs in the order of the cables and connections in the order of the plugs."""
+    cables = {c.key: i for i, c in enumerate(build.cables)}
+    runs = []
+    for run in sorted(build.runs, key=lambda r: cables[r.cable]):
+        plugs = {p.key: i for i, p in enumerate(build.cables[cables[run.cable]].plugs)}
+        connections = tuple(sorted(run.connections, key=lambda c: plugs[c.plug]))
+        runs.append(run.model_copy(update={"connections": connections}))
+    return build.model_copy(update={"runs": tuple(runs)})
+
+
+def write(build: Build) -> str:
+    """The canonical text of a build's file."""
+    return to_text(build.model_dump(mode="json"))
+
+
+def schema() -> dict[str, Any]:
+    """The JSON Schema of the build file, made from the declarations that validate it."""
+    made = Build.model_json_schema()
+    made["$schema"] = "https://json-schema.org/draft/2020-12/schema"
+    made["title"] = "Easy Tally build file"
+    return made

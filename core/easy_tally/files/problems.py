@@ -1,0 +1,37 @@
+"""Validation errors as (field, what is required, what was got)."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from pydantic import ValidationError
+
+_MOST = 20
+
+
+def problems_of(error: ValidationError, where: str = "") -> list[tuple[str, str, str]]:
+    """The problems of a validation error, each with the path of its field, at most twenty."""
+    found = []
+    for item in error.errors(include_url=False)[:_MOST]:
+        path = ".".join(str(x) for x in (where, *item["loc"]) if x != "")
+        found.append((path or "build", _required(dict(item)), _got(item.get("input"))))
+    return found
+
+
+def _required(item: dict[str, Any]) -> str:
+    kind = item["type"]
+    if kind == "value_error":
+        return str(item["ctx"]["error"])
+    if kind == "extra_forbidden":
+        return "no field of this name"
+    if kind == "missing":
+        return "this field"
+    text = str(item["msg"])
+    return text[:1].lower() + text[1:]
+
+
+def _got(value: Any) -> str:
+    if hasattr(value, "model_dump"):
+        value = value.model_dump(mode="json")
+    text = repr(value)
+    return text if len(text) <= 80 else text[:77] + "…"

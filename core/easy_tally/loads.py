@@ -1,0 +1,263 @@
+"""From the figures that a builder knows to loads: part, rail, feed, watts per state.
+
+A load is of one instance. Its `spans` are what that path may carry; its `net` is what it adds
+to a total. They differ only where a card's split between slot and own sockets is uncertain:
+what the slot does not carry the sockets do, so the total is no less certain than the card.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from dataclasses import dataclass
+from typing import Literal, NamedTuple
+
+from .assumptions import Assumptions
+from .build import Build
+from .parts import Board, Card, Drive, Fan, M2Drive, Memory, Part, Processor
+from .quantities import RAIL_V, ZERO, Figure, Rail, Span
+from .standards.connectors import CONNECTORS, SLOT_W
+
+#: own: the part's own sockets; slot: through a slot; board: through the main plug;
+#: processor: the board's processor sockets; header: a board header, so the main plug too.
+Feed = Literal["own", "slot", "board", "processor", "header"]
+
+
+class PerState(NamedTuple):
+    """Watts [W] in each state; `short` is full with the processor at its short limit."""
+
+    idle: Span
+    everyday: Span
+    full: Span
+    start: Span
+    short: Span
+
+    def times(self, factor: float) -> PerState:
+        """Scale every state."""
+        return PerState(*(s.times(factor) for s in self))
+
+
+NOTHING = PerState(ZERO, ZERO, ZERO, ZERO, ZERO)
+
+
+@dataclass(frozen=True, slots=True)
+class Load:
+    """Watts [W] of one instance of a part on one rail by one feed, per state.
+
+    `field` is what a builder changes to change it; `formula` how it comes about. `missing`
+    loads have no figure and no honest default: everything that they touch reads unknown.
+    """
+
+    part: str
+    count: int
+    rail: Rail
+    feed: Feed
+    spans: PerState
+    net: PerState
+    field: str
+    formula: str
+    assumed: bool
+    missing: bool = False
+
+
+def loads(build: Build) -> tuple[Load, ...]:
+    """Every load of `build`, in the order of its parts."""
+    return tuple(load for part in build.parts for load in part_loads(part, build))
+
+
+def part_loads(part: Part, build: Build) -> Iterator[Load]:
+    """The loads of one instance of `part`."""
+    assume = build.assumptions
+    match part:
+        case Processor():
+            yield from _processor(part, assume, build.board())
+        case Board():
+            yield from _board(part, assume)
+        case Card():
+            yield from _card(part, assume)
+        case Memory():
+            yield from _memory(part, assume)
+        case M2Drive():
+            yield from _m2(part, assume)
+        case Drive():
+            yield from _drive(part, assume)
+        case Fan():
+            yield from _fan(part, assume)
+
+
+def _states(full: Span, idle: Span, duty: float, start: Span | None = None) -> PerState:
+    """Everyday lies at `duty` of the way from idle to full; idle never above full."""
+    idle = Span(min(idle.low, full.low), min(idle.likely, full.likely), min(idle.high, full.high))
+    everyday = Span(*(i + duty * (f - i) for i, f in zip(idle, full, strict=True)))
+    return PerState(idle, everyday, full, idle if start is None else start, full)
+
+
+def _or_assumed(figure: Figure | None, default: Span) -> tuple[Span, bool]:
+    if figure is None:
+        return default, True
+    return figure.span(), figure.origin == "assumed"
+
+
+def _load(
+    part: Part,
+    rail: Rail,
+    feed: Feed,
+    spans: PerState,
+    field: str,
+    formula: str,
+    assumed: bool,
+    net: PerState | None = None,
+) -> Load:
+    return Load(part.key, part.count, rail, feed, spans, net or spans, field, formula, assumed)
+
+
+def _missing(part: Part, rail: Rail, feed: Feed, field: str) -> Load:
+    return Load(part.key, part.count, rail, feed, NOTHING, NOTHING, field, "no figure", True, True)
+
+
+def _processor(part: Processor, assume: Assumptions, board: Board | None) -> Iterator[Load]:
+    through_board = board is not None and not any(s.kind in ("eps8", "eps4") for s in board.sockets)
+    rail: Rail = "v5" if through_board else "v12"
+    feed: Feed = "board" if through_board else "processor"
+    efficiency = assume.regulator_efficiency_5v if through_board else assume.regulator_efficiency
+    if part.package_w is None:
+        yield _missing(part, rail, feed, "package_w")
+        return
+    sustained = part.package_w.span()
+    idle, _ = _or_assumed(part.package_idle_w, assume.processor_idle_w.span())
+    short, _ = _or_assumed(part.package_short_w, sustained.by(assume.processor_short_ratio.span()))
+    short = Span(*(max(a, b) for a, b in zip(short, sustained, strict=True)))
+    spans = _states(sustained, idle, assume.everyday_processor)._replace(short=short)
+    yield _load(
+        part, rail, feed, spans.times(1 / efficiency), "package_w",
+        f"package ÷ regulator efficiency {efficiency:g}", part.package_w.origin == "assumed",
+    )  # fmt: skip
+
+
+def _board(part: Board, assume: Assumptions) -> Iterator[Load]:
+    rows: tuple[tuple[Rail, str, Figure | None, Span], ...] = (
+        ("v12", "own_12v_w", part.own_12v_w, assume.board_12v_w.span()),
+        ("v5", "own_5v_w", part.own_5v_w, assume.board_5v_w.span()),
+        ("v3v3", "own_3v3_w", part.own_3v3_w, assume.board_3v3_w.span()),
+    )
+    for rail, field, figure, default in rows:
+        full, assumed = _or_assumed(figure, default)
+        spans = _states(full, full.by(assume.board_idle_share.span()), assume.everyday_board)
+        yield _load(part, rail, "board", spans, field, "own draw", assumed)
+
+
+def _card(part: Card, assume: Assumptions) -> Iterator[Load]:
+    if part.board_power_w is None:
+        yield _missing(part, "v12", "slot", "board_power_w")
+        if part.sockets:
+            yield _missing(part, "v12", "own", "board_power_w")
+        return
+    power = part.board_power_w.span().times(part.power_limit)
+    idle, _ = _or_assumed(part.idle_w, power.by(assume.card_idle_share.span()))
+    states = _states(power, idle, assume.everyday_card)
+    slot_12v, slot_3v3 = slot_share(part, power, assume)
+    assumed = part.board_power_w.origin == "assumed"
+    at_full = power.likely or 1.0
+    formula = f"board power × {part.power_limit:g}" if part.power_limit != 1 else "board power"
+
+    spans_12v = PerState(*(slot_12v.times(s.likely / at_full) for s in states))
+    yield _load(
+        part, "v12", "slot", spans_12v, "slot_w" if part.sockets else "board_power_w",
+        "share of the slot at 12 V", assumed or (part.slot_w is None and bool(part.sockets)),
+        states.times(slot_12v.likely / at_full),
+    )  # fmt: skip
+    if slot_3v3:
+        net_3v3 = states.times(slot_3v3 / at_full)
+        yield _load(part, "v3v3", "slot", net_3v3, "slot_w", "share of the slot at 3.3 V", assumed)
+    if part.sockets:
+        rest = PerState(
+            *(_rest(s, slot_12v.times(s.likely / at_full), slot_3v3 * s.likely / at_full)
+              for s in states)
+        )  # fmt: skip
+        net = states.times((power.likely - slot_12v.likely - slot_3v3) / at_full)
+        yield _load(
+            part,
+            "v12",
+            "own",
+            rest,
+            "board_power_w",
+            f"{formula} − share of the slot",
+            assumed,
+            net,
+        )
+
+
+def _rest(total: Span, slot_12v: Span, slot_3v3: float) -> Span:
+    return Span(
+        max(total.low - slot_12v.high - slot_3v3, 0.0),
+        max(total.likely - slot_12v.likely - slot_3v3, 0.0),
+        max(total.high - slot_12v.low - slot_3v3, 0.0),
+    )
+
+
+def slot_share(part: Card, power: Span, assume: Assumptions) -> tuple[Span, float]:
+    """What a card takes through its slot: (watts at 12 V with bounds, watts at 3.3 V).
+
+    All of it where the card has no sockets; else the stated or the assumed share, raised where
+    board power less what the sockets are granted requires it, up to what the slot grants.
+    Source: PCI Express CEM slot power; shares are assumptions.
+    """
+    most_12v, most_3v3, most = SLOT_W[part.lanes]
+    spare_3v3 = min(most_3v3, most - most_12v)
+    if not part.sockets:
+        at_3v3 = min(max(power.likely - most_12v, 0.0), spare_3v3)
+        return Span(*(max(w - at_3v3, 0.0) for w in power)), at_3v3
+    if part.slot_w is not None:
+        stated = part.slot_w.span()
+        return Span(*(min(s, p) for s, p in zip(stated, power, strict=True))), 0.0
+    has_16pin = any(s.kind == "16pin" for s in part.sockets)
+    usual = (assume.slot_share_with_16pin_w if has_16pin else assume.slot_share_with_8pin_w).span()
+    needed = power.likely - sum(CONNECTORS[s.kind].grant_w or 0.0 for s in part.sockets)
+    likely = min(max(usual.likely, needed), most_12v, power.likely)
+    at_3v3 = min(max(needed - most_12v, 0.0), spare_3v3)
+    low, high = min(usual.low, likely), max(min(usual.high, most_12v, power.high), likely)
+    return Span(low, likely, high), at_3v3
+
+
+def _memory(part: Memory, assume: Assumptions) -> Iterator[Load]:
+    full, assumed = _or_assumed(part.module_w, assume.memory_module_w.span())
+    spans = _states(full, full.by(assume.memory_idle_share.span()), assume.everyday_memory)
+    # DDR5 unbuffered regulates from 5 V on the module; the others take 12 V through the board.
+    rail: Rail = "v5" if part.generation == "ddr5" else "v12"
+    yield _load(part, rail, "board", spans, "module_w", "one module", assumed)
+
+
+def _m2(part: M2Drive, assume: Assumptions) -> Iterator[Load]:
+    full, assumed = _or_assumed(part.full_w, assume.m2_w.span())
+    idle, _ = _or_assumed(part.idle_w, full.by(assume.m2_idle_share.span()))
+    spans = _states(full, idle, assume.everyday_m2)
+    yield _load(part, "v3v3", "board", spans, "full_w", "at 3.3 V", assumed)
+
+
+def _drive(part: Drive, assume: Assumptions) -> Iterator[Load]:
+    spins = part.form == "3.5"
+    share = assume.disk35_idle_share if spins else assume.drive25_idle_share
+    defaults: dict[str, Span] = {
+        "run_12v_a": assume.disk35_12v_a.span() if spins else ZERO,
+        "run_5v_a": assume.disk35_5v_a.span() if spins else assume.drive25_5v_a.span(),
+    }
+    if spins:
+        defaults["start_12v_a"] = assume.disk35_start_12v_a.span()
+        defaults["start_5v_a"] = assume.disk35_start_5v_a.span()
+    for rail, volts in (("v12", "12v"), ("v5", "5v")):
+        run, assumed = _or_assumed(getattr(part, f"run_{volts}_a"), defaults[f"run_{volts}_a"])
+        start, _ = _or_assumed(
+            getattr(part, f"start_{volts}_a"), defaults.get(f"start_{volts}_a", run)
+        )
+        if run.high == 0 and start.high == 0:
+            continue
+        amps = _states(run, run.by(share.span()), assume.everyday_drive, start)
+        yield _load(
+            part, rail, "own", amps.times(RAIL_V[rail]), f"run_{volts}_a",  # type: ignore[arg-type, index]
+            f"amps × {RAIL_V[rail]:g} V", assumed,  # type: ignore[index]
+        )  # fmt: skip
+
+
+def _fan(part: Fan, assume: Assumptions) -> Iterator[Load]:
+    rated, assumed = _or_assumed(part.rated_a, assume.fan_a.span())
+    amps = _states(rated, rated.by(assume.fan_idle_share.span()), assume.everyday_fan)
+    yield _load(part, "v12", "header", amps.times(12.0), "rated_a", "rated amps × 12 V", assumed)

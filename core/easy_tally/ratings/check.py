@@ -1,0 +1,329 @@
+"""The checker: every run of a map, held against everything that limits it.
+
+Shares no code with the solver, so that each proves the other.
+"""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Iterator
+from dataclasses import dataclass
+
+from ..build import Build
+from ..demand import Demand, demands
+from ..fits import fit
+from ..loads import Load
+from ..parts import Socket
+from ..quantities import NO_SERIES, RAIL_V, STATES, Series, State, add, scale
+from ..standards.connectors import CONNECTORS
+from ..supply import Cable, Connection, Plug, Port, Run
+from .elements import (
+    GROUND,
+    Element,
+    Flow,
+    Line,
+    drop,
+    grants,
+    group,
+    house_rule,
+    path_mohm,
+    plug_pins,
+    port_pins,
+    supply_end_pins,
+    together,
+    wires,
+)
+from .verdicts import Verdict, percent, rank
+
+
+@dataclass(frozen=True, slots=True)
+class Step:
+    """One stretch of the current profile: amperes [A] on a rail in each state, against the
+    tightest limit [A] that this same current meets, or None where that is not known."""
+
+    line: Line
+    from_mm: float
+    to_mm: float
+    amps: dict[State, float]
+    limit_a: float | None
+
+
+@dataclass(frozen=True, slots=True)
+class PlugUse:
+    """One plug of a run: what it feeds (None: parked), and what to know of how it sits."""
+
+    plug: Plug
+    connection: Connection | None
+    mated: str | None
+    warning: str = ""
+
+
+@dataclass(frozen=True, slots=True)
+class RunResult:
+    """One run judged: its elements, worst first, its profile and its plugs.
+
+    `safety` is connector capability ÷ grant, by plug, for graphics plugs.
+    """
+
+    cable: Cable
+    ports: tuple[Port, ...]
+    verdict: Verdict
+    elements: tuple[Element, ...]
+    steps: tuple[Step, ...]
+    plugs: tuple[PlugUse, ...]
+    safety: dict[str, float]
+
+    @property
+    def governing(self) -> Element | None:
+        """The element with the worst verdict, then the highest share."""
+        return self.elements[0] if self.elements else None
+
+    @property
+    def percent(self) -> int | None:
+        """The governing share in whole percents."""
+        return percent(self.elements[0].judged.share) if self.elements else 0
+
+
+@dataclass(slots=True)
+class _Live:
+    """A connected plug with what it carries."""
+
+    plug: Plug
+    socket: Socket
+    mated: str
+    flow: Flow
+
+
+def check_runs(build: Build, loads: tuple[Load, ...]) -> tuple[RunResult, ...]:
+    """Judge every run of `build`, in the order of its runs."""
+    carried = demands(build, loads)
+    cables = {c.key: c for c in build.cables}
+    lives = {r.cable: _live(build, cables[r.cable], r, carried) for r in build.runs}
+    groups = _groups(build, cables, lives)
+    return tuple(
+        _check(build, cables[run.cable], run, lives[run.cable], groups) for run in build.runs
+    )
+
+
+def _live(build: Build, cable: Cable, run: Run, carried: dict[str, Demand]) -> list[_Live]:
+    board = build.board()
+    allows = board is not None and board.eps4_in_eps8
+    plugs = {p.key: p for p in cable.plugs}
+    found = []
+    for c in run.connections:
+        socket = build.socket(c.socket)
+        if socket is None:
+            continue  # a Build never holds one; nothing to judge
+        demand = carried.get(str(c.socket), Demand())
+        flow = Flow()
+        flow.add(demand.amps, demand.missing)
+        mated = fit(plugs[c.plug].kind, c.half, socket.kind, allows).mated or socket.kind
+        found.append(_Live(plugs[c.plug], socket, mated, flow))
+    return sorted(found, key=lambda live: live.plug.at_mm)
+
+
+def _groups(
+    build: Build, cables: dict[str, Cable], lives: dict[str, list[_Live]]
+) -> dict[str, tuple[Series, bool]]:
+    """12 V amperes of each port group, and whether a figure behind them is missing."""
+    ports = {p.key: p for p in build.supply.ports} if build.supply else {}
+    sums: dict[str, Flow] = {}
+    for run in build.runs:
+        whole = together(x.flow for x in lives[run.cable])
+        own = [ports[k] for k in run.ports]
+        pins = sum(p.pins_12v for p in own)
+        for port in own:
+            if port.group is None:
+                continue
+            share = port.pins_12v / pins if pins else 0.0
+            sums.setdefault(port.group, Flow()).add(
+                {"v12": scale(whole.amps.get("v12", NO_SERIES), share)},
+                ["v12"] if "v12" in whole.missing else [],
+            )
+    return {k: (f.amps.get("v12", NO_SERIES), "v12" in f.missing) for k, f in sums.items()}
+
+
+def _check(
+    build: Build,
+    cable: Cable,
+    run: Run,
+    lives: list[_Live],
+    groups: dict[str, tuple[Series, bool]],
+) -> RunResult:
+    assume, supply = build.assumptions, build.supply
+    by_key = {p.key: p for p in supply.ports} if supply else {}
+    ports = [by_key[k] for k in run.ports]
+    whole = together(x.flow for x in lives)
+    stretches = _stretches(lives)
+    found: list[Element] = []
+    for live in lives:
+        found += grants(live.plug, live.mated, live.socket, live.flow)
+        found += plug_pins(live.plug, live.mated, live.socket, cable, live.flow, assume)
+    found += supply_end_pins(cable, whole, assume)
+    found += port_pins(cable, ports, whole, assume)
+    for start, end, flow in stretches:
+        found += wires(cable, start, end, flow, assume)
+    found += _drops(cable, lives, stretches, whole, assume.contact_mohm)
+    if supply is not None and lives:
+        for key in dict.fromkeys(p.group for p in ports if p.group):
+            found.append(group(key, supply, *groups[key]))
+    chained = [x for x in lives if x.mated in ("pcie8", "pcie6")]
+    rule = house_rule(
+        build.house_rules.chained_graphics, len(chained), whole.watts(), "v12" in whole.missing
+    )
+    if rule is not None:
+        found.append(rule)
+    found.sort(key=lambda e: rank(e.judged.verdict, e.judged.share))
+    return RunResult(
+        cable,
+        tuple(ports),
+        found[0].judged.verdict if found else "within",
+        tuple(found),
+        tuple(_profile(stretches, found, lives)),
+        _uses(build, cable, run),
+        {x.plug.key: s for x in lives if (s := _safety(found, x)) is not None},
+    )
+
+
+def _stretches(lives: list[_Live]) -> list[tuple[float, float, Flow]]:
+    """Lengths of cable between plugs in use; each carries all that lies beyond it."""
+    places = sorted({x.plug.at_mm for x in lives})
+    return [
+        (start, end, together(x.flow for x in lives if x.plug.at_mm >= end))
+        for start, end in zip([0.0, *places], places, strict=False)
+    ]
+
+
+def _drops(
+    cable: Cable,
+    lives: list[_Live],
+    stretches: list[tuple[float, float, Flow]],
+    whole: Flow,
+    contact_mohm: float,
+) -> Iterator[Element]:
+    """Volts lost at each plug on each rail it uses: contacts and wire, out and back."""
+    for live in lives:
+        for line, _, missing in live.flow.lines():
+            if line == "ground":
+                continue
+            paths = [
+                _ohmic(cable, live, stretches, whole, contact_mohm, path) for path in (line, GROUND)
+            ]
+            known = [p for p in paths if p is not None]
+            lost = add(known[0], known[1]) if len(known) == 2 else None
+            yield drop(live.plug, line, lost, missing)
+
+
+def _ohmic(
+    cable: Cable,
+    live: _Live,
+    stretches: list[tuple[float, float, Flow]],
+    whole: Flow,
+    contact_mohm: float,
+    line: Line,
+) -> Series | None:
+    """Volts [V] lost on one line (rail or ground) up to a plug; None where a figure is missing."""
+    far = _pin_counts(live)[line]
+    near = cable.supply_end.pins.of(line) if cable.needs else 0
+    if not far or (cable.needs and not near):
+        return None
+    paths = [(contact_mohm / far, live.flow)]
+    if near:
+        paths.append((contact_mohm / near, whole))
+    for start, end, flow in stretches:
+        if end <= live.plug.at_mm:
+            mohm = path_mohm(cable, end - start, line)
+            if mohm is None:
+                return None
+            paths.append((mohm, flow))
+    lost = NO_SERIES
+    for mohm, flow in paths:
+        lost = add(lost, scale(flow.amps.get(line, NO_SERIES), mohm / 1000))
+    return lost
+
+
+def _pin_counts(live: _Live) -> dict[Line, int]:
+    row = CONNECTORS[live.mated]
+    counts: dict[Line, int] = {
+        "v12": row.count("y"),
+        "v5": row.count("r"),
+        "v3v3": row.count("o"),
+        "v5sb": row.count("v"),
+        "ground": row.count("k"),
+    }
+    wired = [n for n in (live.plug.pins_12v, live.socket.pins_12v) if n is not None]
+    counts["v12"] = min([counts["v12"], *wired])
+    return counts
+
+
+def _profile(
+    stretches: list[tuple[float, float, Flow]], found: list[Element], lives: list[_Live]
+) -> Iterator[Step]:
+    """The staircase, each step against the tightest limit that the same current meets."""
+    last = lives[-1].plug.key if lives else ""
+    for start, end, flow in stretches:
+        beyond = sum(x.plug.at_mm >= end for x in lives)
+        for line, loads, _ in flow.lines():
+            if line == GROUND:
+                continue
+            limits = [
+                _rail_limit_a(e)
+                for e in found
+                if e.line == line and _meets(e, start, end, last if beyond == 1 else "")
+            ]
+            known = [x for x in limits if x is not None]
+            tightest = min(known) if known and len(known) == len(limits) else None
+            amps = {s: loads[3 * i + 1] for i, s in enumerate(STATES)}
+            yield Step(line, start, end, amps, tightest)
+
+
+def _meets(element: Element, start: float, end: float, only_plug: str) -> bool:
+    """Whether the current of the stretch is the one that the element is judged by."""
+    if element.kind == "wire":
+        return element.from_mm == start and element.to_mm == end
+    if element.kind in ("grant", "plug pins"):
+        return bool(only_plug) and element.at == only_plug
+    return start == 0 and element.kind in ("supply-end pins", "house rule")
+
+
+def _rail_limit_a(element: Element) -> float | None:
+    """An element's continuous limit as amperes [A] on its whole rail."""
+    limit = element.judged.rated
+    if limit is None:
+        return None
+    if element.unit == "plugs":
+        return math.inf  # the rule counts plugs; it sets no limit on the current
+    if element.unit == "W":
+        return limit / RAIL_V["v12"]
+    count = element.terms.get("pins") or element.terms.get("conductors") or 1.0
+    return limit * count / element.terms.get("uneven", 1.0)
+
+
+def _uses(build: Build, cable: Cable, run: Run) -> tuple[PlugUse, ...]:
+    board = build.board()
+    allows = board is not None and board.eps4_in_eps8
+    connected = {c.plug: c for c in run.connections}
+    uses = []
+    for plug in cable.plugs:
+        c = connected.get(plug.key)
+        socket = build.socket(c.socket) if c else None
+        if c is None or socket is None:
+            uses.append(PlugUse(plug, None, None))
+            continue
+        answer = fit(plug.kind, c.half, socket.kind, allows)
+        uses.append(PlugUse(plug, c, answer.mated, answer.warning))
+    return tuple(uses)
+
+
+def _safety(found: list[Element], live: _Live) -> float | None:
+    """Connector capability ÷ grant of one graphics plug: pins × amperes a pin × 12 V ÷ watts."""
+    grant = next((e for e in found if e.kind == "grant" and e.at == live.plug.key), None)
+    pins = next(
+        (e for e in found if e.kind == "plug pins" and e.at == live.plug.key and e.line == "v12"),
+        None,
+    )
+    if grant is None or pins is None or grant.unit != "W" or "contact_a" not in pins.terms:
+        return None
+    if not grant.judged.limit:
+        return None
+    return pins.terms["pins"] * pins.terms["contact_a"] * RAIL_V["v12"] / grant.judged.limit

@@ -1,0 +1,106 @@
+"""Judging a load against a limit.
+
+Judged at the likely value; a limit crossed only at the high one makes at most `tight`.
+Compared unrounded, with a relative tolerance of 1e-9. Missing data reads `unknown`.
+"""
+
+from __future__ import annotations
+
+import math
+from typing import Literal, NamedTuple
+
+from ..quantities import STATES, Series, State
+
+Verdict = Literal["over", "unknown", "tight", "within"]
+#: Worst first.
+VERDICTS: tuple[Verdict, ...] = ("over", "unknown", "tight", "within")
+_RANK = {verdict: i for i, verdict in enumerate(VERDICTS)}
+
+_TOLERANCE = 1 + 1e-9
+
+#: Share of a limit up to which a load is within: grants and headers all of it, the rest 80 %.
+WITHIN_GRANT = 1.0
+WITHIN_RATING = 0.8
+
+
+class Judgement(NamedTuple):
+    """A load held against a limit in its governing state. `share` 1.0 is 100 %, never clamped;
+    None where the limit is unknown or nothing is there to carry the load. `limit` is what holds
+    in that state, `rated` what holds for as long as one likes; `loads` are all four states.
+    A named tuple, since thousands are made for one build."""
+
+    verdict: Verdict
+    state: State
+    load: float
+    limit: float | None
+    share: float | None
+    rated: float | None
+    loads: Series
+    only_at_high: bool = False
+    at_start_only: bool = False
+
+
+def worst(verdicts: list[Verdict]) -> Verdict:
+    """The worst of some verdicts; `within` of none."""
+    return min(verdicts, key=VERDICTS.index, default="within")
+
+
+def rank(verdict: Verdict, share: float | None) -> tuple[int, float]:
+    """Sort key: worst verdict first, then the highest share."""
+    return (_RANK[verdict], -math.inf if share is None else -share)
+
+
+def judge(
+    loads: Series,
+    limit: float | None,
+    within_to: float,
+    start_factor: float = 1.0,
+    missing: bool = False,
+) -> Judgement:
+    """Hold the load in each run state (idle, everyday, full, start) against one limit.
+
+    `start_factor` is what the element stands for the seconds of a start; a load above the
+    continuous limit is then `tight` at best. A missing figure makes `unknown` of all but `over`.
+    """
+    best: Judgement | None = None
+    for i, state in enumerate(STATES):
+        likely, high = loads[3 * i + 1], loads[3 * i + 2]
+        if limit is None:
+            found = Judgement("unknown", state, likely, None, None, None, loads)
+            if best is None or likely > best.load:
+                best = found
+            continue
+        allowed = limit * start_factor if state == "start" else limit
+        share = likely / allowed if allowed > 0 else (None if likely > 0 else 0.0)
+        verdict, only_at_high, at_start_only = _verdict(
+            likely, high, allowed, limit, within_to, missing
+        )
+        if best is None or rank(verdict, share) < rank(best.verdict, best.share):
+            best = Judgement(
+                verdict, state, likely, allowed, share, limit, loads, only_at_high, at_start_only
+            )
+    if best is None:
+        raise ValueError("loads of at least one state")
+    return best
+
+
+def _verdict(
+    likely: float, high: float, allowed: float, rated: float, within_to: float, missing: bool
+) -> tuple[Verdict, bool, bool]:
+    """(verdict, only at the high end, only above what holds for long)."""
+    if likely > allowed * _TOLERANCE:
+        return "over", False, False
+    if missing:
+        return "unknown", False, False
+    if likely > allowed * within_to * _TOLERANCE:
+        return "tight", False, False
+    if likely > rated * _TOLERANCE:
+        return "tight", False, True
+    if high > allowed * _TOLERANCE:
+        return "tight", True, False
+    return "within", False, False
+
+
+def percent(share: float | None) -> int | None:
+    """A share in whole percents, rounded up (against the builder)."""
+    return None if share is None else math.ceil(share * 100 - 1e-7)

@@ -1,0 +1,510 @@
+"""The whole result of a build, as data: what the command prints and the application shows.
+
+`Compact` is what every edit returns; `Report` adds every row and every element. Watts, amperes
+and shares are unrounded; `percent` is a share in whole percents, rounded up.
+"""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from typing import Literal
+
+from .build import Build
+from .loads import loads as loads_of
+from .mend import Mend, mends
+from .quantities import STATES, Origin, Span, State, span_at
+from .ratings.check import RunResult, check_runs
+from .ratings.elements import Element
+from .ratings.verdicts import Verdict, percent
+from .sizing import (
+    SUPPLY_NOT_CHECKED,
+    CheckStatus,
+    Sizing,
+    SupplyResult,
+    SupplyVerdict,
+    check_supply,
+    size,
+)
+from .standards.connectors import CONNECTORS, PLUGS
+from .supply import Supply
+from .tally import Row, Sum, Tally
+from .tally import tally as tally_of
+from .wording import (
+    check_words,
+    element_cause,
+    element_formula,
+    element_title,
+    rule_words,
+)
+
+RESULT_FORMAT = "easy-tally-result"
+RESULT_VERSION = 1
+
+#: Checks of a map that are not built yet; listed wherever a map's verdict is shown.
+MAP_NOT_CHECKED: tuple[str, ...] = (
+    "reach along the routes",
+    "adapters and Y-pieces",
+    "board slots and headers",
+    "power-disable of drives",
+    "spikes against port groups",
+)
+
+
+@dataclass(frozen=True, slots=True)
+class Amount:
+    """Watts [W] with bounds; where `missing` names parts, read it as “at least”."""
+
+    low: float
+    likely: float
+    high: float
+    missing: tuple[str, ...] = ()
+
+
+@dataclass(frozen=True, slots=True)
+class PartWatts:
+    """One part's watts [W] in one column (path), all instances, per state."""
+
+    part: str
+    path: str
+    watts: dict[State, Amount]
+    assumed: bool
+
+
+@dataclass(frozen=True, slots=True)
+class RuleAnswer:
+    """What one sizing rule asks for."""
+
+    id: str
+    words: str
+    watts: Amount | None
+    binding: bool
+    governs: bool
+    missing: tuple[str, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class SizingAnswer:
+    """The sizing rules, what is needed [W], and the next common size."""
+
+    rules: tuple[RuleAnswer, ...]
+    needed: Amount | None
+    at_least_w: float
+    pick_w: int | None
+
+
+@dataclass(frozen=True, slots=True)
+class CheckAnswer:
+    """One check of a supply."""
+
+    id: str
+    status: CheckStatus
+    text: str
+    load: float | None = None
+    limit: float | None = None
+    unit: str = ""
+    rail: str | None = None
+
+
+@dataclass(frozen=True, slots=True)
+class SupplyAnswer:
+    """A supply judged for this build."""
+
+    name: str
+    rated_w: float | None
+    verdict: SupplyVerdict
+    checks: tuple[CheckAnswer, ...]
+    percent: dict[State, int | None]
+    not_checked: tuple[str, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class SocketAnswer:
+    """A socket of the build: who it belongs to, and what feeds it."""
+
+    ref: str
+    part: str
+    words: str
+    kind: str
+    kind_words: str
+    required: bool
+    cable: str | None = None
+    plug: str | None = None
+    fed_by: str = ""
+
+
+@dataclass(frozen=True, slots=True)
+class StepAnswer:
+    """A stretch of a current profile: amperes [A] on a rail per state, and their limit [A]."""
+
+    rail: str
+    from_mm: float
+    to_mm: float
+    amps: dict[State, float]
+    limit_a: float | None
+
+
+@dataclass(frozen=True, slots=True)
+class PlugAnswer:
+    """A plug at its place; `socket` is empty where it is parked."""
+
+    key: str
+    kind: str
+    face: str
+    at_mm: float
+    half: str
+    socket: str
+    feeds: str
+    warning: str
+    safety: float | None
+
+
+@dataclass(frozen=True, slots=True)
+class Lane:
+    """One cable in its ports: verdict, governing element in words, profile, plugs."""
+
+    cable: str
+    name: str
+    ports: tuple[str, ...]
+    port_labels: tuple[str, ...]
+    verdict: Verdict
+    percent: int | None
+    refused: bool
+    cause: str
+    steps: tuple[StepAnswer, ...]
+    plugs: tuple[PlugAnswer, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class ElementAnswer:
+    """One limit on a run. `share` 1.0 is 100 %; `loads` are of every state."""
+
+    kind: str
+    line: str
+    at: str
+    title: str
+    state: State
+    load: float
+    limit: float | None
+    unit: str
+    share: float | None
+    percent: int | None
+    verdict: Verdict
+    formula: str
+    cause: str
+    source: str
+    loads: dict[State, float]
+    refused: bool
+
+
+@dataclass(frozen=True, slots=True)
+class RunAnswer:
+    """Every element of one run, worst first."""
+
+    cable: str
+    name: str
+    ports: tuple[str, ...]
+    verdict: Verdict
+    percent: int | None
+    elements: tuple[ElementAnswer, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class Strip:
+    """The few figures that stand on every page of a build."""
+
+    watts: dict[State, Amount]
+    spike: Literal["not checked"]
+    supply: str | None
+    supply_w: float | None
+    supply_percent: int | None
+    supply_verdict: SupplyVerdict | Literal["none"]
+    sockets_needed: int
+    sockets_fed: int
+    ports_left: int
+    tight: int
+    mend: dict[str, int]
+
+
+@dataclass(frozen=True, slots=True)
+class Overall:
+    """The verdict on the build as a whole. `fine` only with nothing to mend and every check
+    built; `not proven` while something is unknown or a check is not built."""
+
+    verdict: Literal["mend", "not proven", "fine"]
+    text: str
+
+
+@dataclass(frozen=True, slots=True)
+class RowAnswer:
+    """A row of the tally: watts [W] per state, how they come about, where they are set."""
+
+    part: str
+    name: str
+    count: int
+    rail: str
+    path: str
+    watts: dict[State, Amount]
+    field: str
+    formula: str
+    origin: Origin
+
+
+@dataclass(frozen=True, slots=True)
+class Compact:
+    """What every edit returns."""
+
+    name: str
+    strip: Strip
+    overall: Overall
+    by_rail: dict[str, dict[State, Amount]]
+    by_path: dict[str, dict[State, Amount]]
+    parts: tuple[PartWatts, ...]
+    sizing: SizingAnswer
+    supply: SupplyAnswer | None
+    sockets: tuple[SocketAnswer, ...]
+    lanes: tuple[Lane, ...]
+    mend: tuple[Mend, ...]
+    not_checked: tuple[str, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class Report:
+    """The whole result: `compact` and everything behind it."""
+
+    format: str
+    version: int
+    result: Compact
+    rows: tuple[RowAnswer, ...]
+    runs: tuple[RunAnswer, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class Analysis:
+    """Every computed thing of one build, before it is put in words."""
+
+    build: Build
+    tally: Tally
+    sizing: Sizing
+    supply: SupplyResult | None
+    runs: tuple[RunResult, ...]
+
+
+def analyse(build: Build) -> Analysis:
+    """Compute everything about a build."""
+    loads = loads_of(build)
+    tally = tally_of(build, loads)
+    sizing = size(build, tally)
+    supply = check_supply(build.supply, tally, sizing) if build.supply else None
+    return Analysis(build, tally, sizing, supply, check_runs(build, loads))
+
+
+def compact(a: Analysis) -> Compact:
+    """The compact result of an analysis."""
+    sockets = _sockets(a)
+    unfed = [ref for ref, s in a.build.sockets() if s.required and not _fed(a).get(str(ref))]
+    mend = mends(a.build, a.tally, a.supply, a.runs, unfed)
+    return Compact(
+        a.build.name,
+        _strip(a, sockets, mend),
+        _overall(a, mend),
+        {r: _amounts(s) for r, s in a.tally.by_rail.items()},
+        {p: _amounts(s) for p, s in a.tally.by_path.items()},
+        _part_watts(a.tally),
+        _sizing(a.build, a.sizing),
+        supply_answer(a.build.supply, a.supply) if a.build.supply and a.supply else None,
+        sockets,
+        tuple(_lane(a.build, r) for r in a.runs),
+        mend,
+        (*(f"supply: {x}" for x in SUPPLY_NOT_CHECKED), *MAP_NOT_CHECKED),
+    )
+
+
+def report(a: Analysis) -> Report:
+    """The whole result of an analysis."""
+    rows = tuple(_row(r, a.build) for r in a.tally.rows)
+    runs = tuple(run_answer(a.build, r) for r in a.runs)
+    return Report(RESULT_FORMAT, RESULT_VERSION, compact(a), rows, runs)
+
+
+def _amount(span: Span, missing: tuple[str, ...] = ()) -> Amount:
+    return Amount(span.low, span.likely, span.high, missing)
+
+
+def _amounts(drawn: Sum) -> dict[State, Amount]:
+    return {s: _amount(drawn.at(s), drawn.missing) for s in STATES}
+
+
+def _row(row: Row, build: Build) -> RowAnswer:
+    part = build.part(row.part)
+    figure = getattr(part, row.field, None)
+    origin: Origin = "assumed" if row.assumed else figure.origin if figure else "maker"
+    missing = (row.name,) if row.missing else ()
+    watts = {s: _amount(span_at(row.watts, s), missing) for s in STATES}
+    return RowAnswer(
+        row.part, row.name, row.count, row.rail, row.path, watts, row.field, row.formula, origin
+    )
+
+
+def _part_watts(tally: Tally) -> tuple[PartWatts, ...]:
+    assumed = {(r.part, r.path) for r in tally.rows if r.assumed}
+    return tuple(
+        PartWatts(part, path, _amounts(drawn), (part, path) in assumed)
+        for (part, path), drawn in tally.by_part.items()
+    )
+
+
+def _sizing(build: Build, sizing: Sizing) -> SizingAnswer:
+    return SizingAnswer(
+        tuple(
+            RuleAnswer(
+                r.id, rule_words(build, r), _amount(r.watts) if r.watts else None,
+                r.binding, r.governs, r.missing,
+            )
+            for r in sizing.rules
+        ),
+        _amount(sizing.needed) if sizing.needed else None,
+        sizing.at_least_w,
+        sizing.pick_w,
+    )  # fmt: skip
+
+
+def supply_answer(supply: Supply, result: SupplyResult) -> SupplyAnswer:
+    """A supply's checks in words."""
+    return SupplyAnswer(
+        supply.name,
+        supply.rated_w,
+        result.verdict,
+        tuple(
+            CheckAnswer(c.id, c.status, check_words(c), c.load, c.limit, c.unit, c.rail)
+            for c in result.checks
+        ),
+        {s: percent(result.share[s]) for s in STATES},
+        SUPPLY_NOT_CHECKED,
+    )
+
+
+def _fed(a: Analysis) -> dict[str, tuple[RunResult, str]]:
+    return {
+        str(u.connection.socket): (r, u.plug.key)
+        for r in a.runs
+        for u in r.plugs
+        if u.connection is not None
+    }
+
+
+def _sockets(a: Analysis) -> tuple[SocketAnswer, ...]:
+    fed = _fed(a)
+    found = []
+    for ref, socket in a.build.sockets():
+        run, plug = fed.get(str(ref), (None, None))
+        labels = " ".join(p.label for p in run.ports) if run else ""
+        found.append(
+            SocketAnswer(
+                str(ref), ref.part, a.build.ref_words(ref), socket.kind,
+                CONNECTORS[socket.kind].words, socket.required,
+                run.cable.key if run else None, plug,
+                (labels or run.cable.name) if run else "",
+            )
+        )  # fmt: skip
+    return tuple(found)
+
+
+def _lane(build: Build, run: RunResult) -> Lane:
+    e = run.governing
+    return Lane(
+        run.cable.key,
+        run.cable.name,
+        tuple(p.key for p in run.ports),
+        tuple(p.label for p in run.ports),
+        run.verdict,
+        run.percent,
+        bool(e and e.refused),
+        element_cause(build, run, e) if e else "Nothing is plugged into it.",
+        tuple(
+            StepAnswer(s.line, s.from_mm, s.to_mm, s.amps, _finite(s.limit_a)) for s in run.steps
+        ),
+        tuple(
+            PlugAnswer(
+                u.plug.key, u.plug.kind, u.mated or _face(u.plug.kind), u.plug.at_mm,
+                u.connection.half if u.connection else "",
+                str(u.connection.socket) if u.connection else "",
+                build.ref_words(u.connection.socket) if u.connection else "",
+                u.warning, run.safety.get(u.plug.key),
+            )
+            for u in run.plugs
+        ),
+    )  # fmt: skip
+
+
+def _finite(limit_a: float | None) -> float | None:
+    return None if limit_a is None or limit_a == float("inf") else limit_a
+
+
+def _face(plug_kind: str) -> str:
+    return PLUGS[plug_kind].whole  # type: ignore[index]
+
+
+def run_answer(build: Build, run: RunResult) -> RunAnswer:
+    """Every element of a run in words."""
+    return RunAnswer(
+        run.cable.key,
+        run.cable.name,
+        tuple(p.label for p in run.ports),
+        run.verdict,
+        run.percent,
+        tuple(_element(build, run, e) for e in run.elements),
+    )
+
+
+def _element(build: Build, run: RunResult, e: Element) -> ElementAnswer:
+    j = e.judged
+    return ElementAnswer(
+        e.kind, e.line, e.at, element_title(build, run, e), j.state, j.load, j.limit, e.unit,
+        j.share, percent(j.share), j.verdict, element_formula(run, e),
+        element_cause(build, run, e), e.source,
+        {s: j.loads[3 * i + 1] for i, s in enumerate(STATES)}, e.refused,
+    )  # fmt: skip
+
+
+def _strip(a: Analysis, sockets: tuple[SocketAnswer, ...], mend: tuple[Mend, ...]) -> Strip:
+    supply, result = a.build.supply, a.supply
+    counts: dict[str, int] = {}
+    for m in mend:
+        counts[m.kind] = counts.get(m.kind, 0) + 1
+    return Strip(
+        _amounts(a.tally.total),
+        "not checked",
+        supply.name if supply else None,
+        supply.rated_w if supply else None,
+        percent(result.share["full"]) if result else None,
+        result.verdict if result else "none",
+        sum(s.required for s in sockets),
+        sum(s.required and s.cable is not None for s in sockets),
+        len(a.build.free_ports()),
+        sum(r.verdict == "tight" for r in a.runs),
+        counts,
+    )
+
+
+def _overall(a: Analysis, mend: tuple[Mend, ...]) -> Overall:
+    not_checked = len(SUPPLY_NOT_CHECKED) + len(MAP_NOT_CHECKED)
+    return overall_of([m.kind for m in mend], not_checked)
+
+
+def overall_of(mend: list[str], not_checked: int) -> Overall:
+    """The verdict on the whole, from the kinds of what is to mend and the checks not built."""
+    bad = [k for k in mend if k != "unknown"]
+    if bad:
+        return Overall("mend", f"{len(bad)} to mend")
+    if mend:
+        return Overall("not proven", f"not proven: {len(mend)} unknown")
+    if not_checked:
+        return Overall(
+            "not proven", f"nothing to mend in what is checked; {not_checked} not checked"
+        )
+    return Overall("fine", "nothing to mend")
+
+
+def exit_status(result: Report) -> int:
+    """0 where the whole reads fine, otherwise 1."""
+    return 0 if result.result.overall.verdict == "fine" else 1

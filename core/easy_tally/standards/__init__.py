@@ -1,0 +1,1 @@
+"""Tables of constants, one topic a file, each row with its source."""

@@ -1,0 +1,95 @@
+"""The tally: sums by rail, by feed path and by part, per state, with bounds."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from .build import Build
+from .loads import Feed, Load
+from .parts import Part
+from .quantities import NO_SERIES, RAILS, STATES, Rail, Series, Span, State, add, span_at
+
+#: The columns in which parts stand, each watt in one of them only.
+Path = str
+PATHS: tuple[Path, ...] = ("board lead", "processor leads", "card leads", "drive leads")
+
+
+def path_of(load: Load, kind: str) -> Path:
+    """The column that a load belongs to."""
+    through: dict[Feed, Path] = {
+        "board": "board lead",
+        "header": "board lead",
+        "slot": "board lead",
+        "processor": "processor leads",
+    }
+    return through.get(load.feed) or ("card leads" if kind == "card" else "drive leads")
+
+
+@dataclass(frozen=True, slots=True)
+class Row:
+    """One load in the tally, all instances together: watts [W] per state, and where it is set."""
+
+    part: str
+    name: str
+    count: int
+    rail: Rail
+    path: Path
+    watts: Series
+    field: str
+    formula: str
+    assumed: bool
+    missing: bool
+
+
+@dataclass(frozen=True, slots=True)
+class Sum:
+    """Watts [W] per state; `missing` names the parts without a figure (then: at least)."""
+
+    watts: Series = NO_SERIES
+    missing: tuple[str, ...] = ()
+
+    def at(self, state: State) -> Span:
+        """Watts [W] in one state, with bounds."""
+        return span_at(self.watts, state)
+
+    def plus(self, row: Row) -> Sum:
+        """This sum with one more row."""
+        new = row.missing and row.name not in self.missing
+        return Sum(add(self.watts, row.watts), (*self.missing, row.name) if new else self.missing)
+
+
+@dataclass(frozen=True, slots=True)
+class Tally:
+    """Sums in all, by rail, by path and by part and path; and the rows that add up to them."""
+
+    total: Sum
+    by_rail: dict[Rail, Sum]
+    by_path: dict[Path, Sum]
+    by_part: dict[tuple[str, Path], Sum]
+    rows: tuple[Row, ...]
+
+
+def tally(build: Build, loads: tuple[Load, ...]) -> Tally:
+    """Add up `loads` of `build`. Watts are at the supply's output, the processor's at its limit
+    for long loads (the short limit counts on its leads only)."""
+    parts = {p.key: p for p in build.parts}
+    rows = tuple(_row(load, parts[load.part]) for load in loads)
+    total = Sum()
+    by_rail: dict[Rail, Sum] = {rail: Sum() for rail in RAILS}
+    by_path: dict[Path, Sum] = {path: Sum() for path in PATHS}
+    by_part: dict[tuple[str, Path], Sum] = {}
+    for row in rows:
+        total = total.plus(row)
+        by_rail[row.rail] = by_rail[row.rail].plus(row)
+        by_path[row.path] = by_path[row.path].plus(row)
+        key = (row.part, row.path)
+        by_part[key] = by_part.get(key, Sum()).plus(row)
+    return Tally(total, by_rail, by_path, by_part, rows)
+
+
+def _row(load: Load, part: Part) -> Row:
+    watts = tuple([w * load.count for span in load.net[: len(STATES)] for w in span])
+    return Row(
+        load.part, part.name, load.count, load.rail, path_of(load, part.kind), watts,
+        load.field, load.formula, load.assumed, load.missing,
+    )  # fmt: skip
