@@ -93,6 +93,15 @@ class Build(Model):
         several = f" · {ref.socket}" if len(part.sockets) > 1 else ""
         return f"{part.name}{which}{several}"
 
+    def ref_tag(self, ref: SocketRef) -> str:
+        """A socket in a few letters, what tells it from its neighbours first."""
+        part = self.part(ref.part)
+        if part is None:
+            return str(ref)
+        which = f"{ref.instance} · " if part.count > 1 else ""
+        several = f"{ref.socket} · " if len(part.sockets) > 1 else ""
+        return f"{which}{several}{part.name}"
+
     def free_ports(self, without: str = "") -> list[Port]:
         """Ports that no cable (other than `without`) is in, in panel order."""
         used = {p for r in self.runs if r.cable != without for p in r.ports}

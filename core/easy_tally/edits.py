@@ -292,7 +292,8 @@ def _take_supply(build: Build, edit: TakeSupply) -> Build:
     # Cables of the old family leave with their supply; others in the bag stay.
     old = build.supply.family if build.supply else None
     stay = [c for c in build.cables if c.family != old]
-    keys = {c.key for c in stay}
+    # Keys of the cables that leave are not given again: a key is one thing in a history.
+    keys = {c.key for c in build.cables}
     arrive: list[Cable] = []
     for new in edit.cables:
         key = _fresh_key(new.key, keys)

@@ -116,7 +116,7 @@ def spare_like(build: Build, run: RunResult) -> str | None:
     """A cable not in use with a plug like those of `run`, and a free port for it."""
     kinds = {u.plug.kind for u in run.plugs}
     in_use = {r.cable for r in build.runs}
-    for cable in build.cables:
+    for cable in sorted(build.cables, key=lambda c: len(c.plugs)):
         if cable.key in in_use or not kinds & {p.kind for p in cable.plugs}:
             continue
         ports = free_ports_for(build, cable)

@@ -93,7 +93,7 @@ def offers_for_socket(build: Build, ref: SocketRef) -> Offers:
         for plug in cable.plugs
         for offer in _offers(build, cable, plug, ref)
     ]
-    return _sorted(build.ref_words(ref), found)
+    return _sorted(build, build.ref_words(ref), found)
 
 
 def offers_for_plug(build: Build, cable_key: str, plug_key: str) -> Offers:
@@ -103,11 +103,15 @@ def offers_for_plug(build: Build, cable_key: str, plug_key: str) -> Offers:
     if cable is None or plug is None:
         raise NotThere(f"There is no plug {plug_key} on a cable {cable_key} in this build.")
     found = [offer for ref, _ in build.sockets() for offer in _offers(build, cable, plug, ref)]
-    return _sorted(f"{cable.name} · {PLUGS[plug.kind].words}", found)
+    return _sorted(build, f"{cable.name} · {PLUGS[plug.kind].words}", found)
 
 
-def _sorted(picked: str, found: list[Offer]) -> Offers:
-    fitting = sorted((o for o in found if not o.reason), key=lambda o: (bool(o.note), o.spare))
+def _sorted(build: Build, picked: str, found: list[Offer]) -> Offers:
+    """Plugs that feed nothing before those that would have to move, cables in use before others."""
+    busy = {(r.cable, c.plug) for r in build.runs for c in r.connections}
+    fitting = sorted(
+        (o for o in found if not o.reason), key=lambda o: ((o.cable, o.plug) in busy, o.spare)
+    )
     return Offers(picked, tuple(fitting), tuple(o for o in found if o.reason))
 
 

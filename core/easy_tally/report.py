@@ -6,13 +6,16 @@ and shares are unrounded; `percent` is a share in whole percents, rounded up.
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from dataclasses import dataclass
 from typing import Literal
+
+from typing_extensions import TypedDict
 
 from .build import Build
 from .loads import loads as loads_of
 from .mend import Mend, mends
-from .quantities import STATES, Origin, Span, State, span_at
+from .quantities import Origin, Span, State, span_at
 from .ratings.check import RunResult, check_runs
 from .ratings.elements import Element
 from .ratings.verdicts import Verdict, percent
@@ -60,13 +63,40 @@ class Amount:
     missing: tuple[str, ...] = ()
 
 
+class Amounts(TypedDict):
+    """Watts [W] in each state."""
+
+    idle: Amount
+    everyday: Amount
+    full: Amount
+    start: Amount
+
+
+class Numbers(TypedDict):
+    """A number in each state."""
+
+    idle: float
+    everyday: float
+    full: float
+    start: float
+
+
+class Percents(TypedDict):
+    """A share in whole percents in each state; None where it is not known."""
+
+    idle: int | None
+    everyday: int | None
+    full: int | None
+    start: int | None
+
+
 @dataclass(frozen=True, slots=True)
 class PartWatts:
     """One part's watts [W] in one column (path), all instances, per state."""
 
     part: str
     path: str
-    watts: dict[State, Amount]
+    watts: Amounts
     assumed: bool
 
 
@@ -113,7 +143,7 @@ class SupplyAnswer:
     rated_w: float | None
     verdict: SupplyVerdict
     checks: tuple[CheckAnswer, ...]
-    percent: dict[State, int | None]
+    percent: Percents
     not_checked: tuple[str, ...]
 
 
@@ -139,13 +169,13 @@ class StepAnswer:
     rail: str
     from_mm: float
     to_mm: float
-    amps: dict[State, float]
+    amps: Numbers
     limit_a: float | None
 
 
 @dataclass(frozen=True, slots=True)
 class PlugAnswer:
-    """A plug at its place; `socket` is empty where it is parked."""
+    """A plug at its place; `socket` is empty where it is parked. `tag` is short for `feeds`."""
 
     key: str
     kind: str
@@ -154,6 +184,7 @@ class PlugAnswer:
     half: str
     socket: str
     feeds: str
+    tag: str
     warning: str
     safety: float | None
 
@@ -192,7 +223,7 @@ class ElementAnswer:
     formula: str
     cause: str
     source: str
-    loads: dict[State, float]
+    loads: Numbers
     refused: bool
 
 
@@ -212,7 +243,7 @@ class RunAnswer:
 class Strip:
     """The few figures that stand on every page of a build."""
 
-    watts: dict[State, Amount]
+    watts: Amounts
     spike: Literal["not checked"]
     supply: str | None
     supply_w: float | None
@@ -243,7 +274,7 @@ class RowAnswer:
     count: int
     rail: str
     path: str
-    watts: dict[State, Amount]
+    watts: Amounts
     field: str
     formula: str
     origin: Origin
@@ -256,8 +287,8 @@ class Compact:
     name: str
     strip: Strip
     overall: Overall
-    by_rail: dict[str, dict[State, Amount]]
-    by_path: dict[str, dict[State, Amount]]
+    by_rail: dict[str, Amounts]
+    by_path: dict[str, Amounts]
     parts: tuple[PartWatts, ...]
     sizing: SizingAnswer
     supply: SupplyAnswer | None
@@ -321,17 +352,29 @@ def compact(a: Analysis) -> Compact:
 
 def report(a: Analysis) -> Report:
     """The whole result of an analysis."""
-    rows = tuple(_row(r, a.build) for r in a.tally.rows)
     runs = tuple(run_answer(a.build, r) for r in a.runs)
-    return Report(RESULT_FORMAT, RESULT_VERSION, compact(a), rows, runs)
+    return Report(RESULT_FORMAT, RESULT_VERSION, compact(a), tally_rows(a), runs)
+
+
+def tally_rows(a: Analysis) -> tuple[RowAnswer, ...]:
+    """The rows that add up to every figure of the tally."""
+    return tuple(_row(r, a.build) for r in a.tally.rows)
 
 
 def _amount(span: Span, missing: tuple[str, ...] = ()) -> Amount:
     return Amount(span.low, span.likely, span.high, missing)
 
 
-def _amounts(drawn: Sum) -> dict[State, Amount]:
-    return {s: _amount(drawn.at(s), drawn.missing) for s in STATES}
+def _amounts(drawn: Sum) -> Amounts:
+    return _each_state(lambda s: _amount(drawn.at(s), drawn.missing))
+
+
+def _each_state(of: Callable[[State], Amount]) -> Amounts:
+    return Amounts(idle=of("idle"), everyday=of("everyday"), full=of("full"), start=of("start"))
+
+
+def _numbers(of: Callable[[State], float]) -> Numbers:
+    return Numbers(idle=of("idle"), everyday=of("everyday"), full=of("full"), start=of("start"))
 
 
 def _row(row: Row, build: Build) -> RowAnswer:
@@ -339,7 +382,7 @@ def _row(row: Row, build: Build) -> RowAnswer:
     figure = getattr(part, row.field, None)
     origin: Origin = "assumed" if row.assumed else figure.origin if figure else "maker"
     missing = (row.name,) if row.missing else ()
-    watts = {s: _amount(span_at(row.watts, s), missing) for s in STATES}
+    watts = _each_state(lambda s: _amount(span_at(row.watts, s), missing))
     return RowAnswer(
         row.part, row.name, row.count, row.rail, row.path, watts, row.field, row.formula, origin
     )
@@ -378,7 +421,12 @@ def supply_answer(supply: Supply, result: SupplyResult) -> SupplyAnswer:
             CheckAnswer(c.id, c.status, check_words(c), c.load, c.limit, c.unit, c.rail)
             for c in result.checks
         ),
-        {s: percent(result.share[s]) for s in STATES},
+        Percents(
+            idle=percent(result.share["idle"]),
+            everyday=percent(result.share["everyday"]),
+            full=percent(result.share["full"]),
+            start=percent(result.share["start"]),
+        ),
         SUPPLY_NOT_CHECKED,
     )
 
@@ -421,7 +469,10 @@ def _lane(build: Build, run: RunResult) -> Lane:
         bool(e and e.refused),
         element_cause(build, run, e) if e else "Nothing is plugged into it.",
         tuple(
-            StepAnswer(s.line, s.from_mm, s.to_mm, s.amps, _finite(s.limit_a)) for s in run.steps
+            StepAnswer(
+                s.line, s.from_mm, s.to_mm, _numbers(s.amps.__getitem__), _finite(s.limit_a)
+            )
+            for s in run.steps
         ),
         tuple(
             PlugAnswer(
@@ -429,6 +480,7 @@ def _lane(build: Build, run: RunResult) -> Lane:
                 u.connection.half if u.connection else "",
                 str(u.connection.socket) if u.connection else "",
                 build.ref_words(u.connection.socket) if u.connection else "",
+                build.ref_tag(u.connection.socket) if u.connection else "",
                 u.warning, run.safety.get(u.plug.key),
             )
             for u in run.plugs
@@ -462,7 +514,7 @@ def _element(build: Build, run: RunResult, e: Element) -> ElementAnswer:
         e.kind, e.line, e.at, element_title(build, run, e), j.state, j.load, j.limit, e.unit,
         j.share, percent(j.share), j.verdict, element_formula(run, e),
         element_cause(build, run, e), e.source,
-        {s: j.loads[3 * i + 1] for i, s in enumerate(STATES)}, e.refused,
+        _numbers(lambda s: span_at(j.loads, s).likely), e.refused,
     )  # fmt: skip
 
 

@@ -1,0 +1,72 @@
+# Two commands on a fresh machine: `make demo` and `make test`. Each installs what it needs.
+PY := .venv/bin/python
+MANAGE := $(PY) server/manage.py
+PORT ?= 8000
+STAMPS := .stamps
+WEB_SOURCES := $(shell find web/src web/public -type f 2>/dev/null) web/package.json web/package-lock.json web/vite.config.ts
+
+.PHONY: demo dev test lint screenshots bench web schemas clean
+.DEFAULT_GOAL := demo
+
+$(STAMPS)/python: requirements.txt
+	@mkdir -p $(STAMPS)
+	python3 -m venv .venv
+	.venv/bin/pip install --quiet --disable-pip-version-check -r requirements.txt
+	@touch $@
+
+$(STAMPS)/python-dev: requirements.txt requirements-dev.txt $(STAMPS)/python
+	.venv/bin/pip install --quiet --disable-pip-version-check -r requirements-dev.txt
+	@touch $@
+
+$(STAMPS)/node: web/package.json web/package-lock.json
+	@mkdir -p $(STAMPS)
+	cd web && npm ci --no-fund --no-audit --loglevel=error
+	@touch $@
+
+$(STAMPS)/web: $(STAMPS)/node $(WEB_SOURCES)
+	cd web && npm run --silent build -- --logLevel warn
+	@touch $@
+
+web: $(STAMPS)/web
+
+# Debian's Chromium, for the browser tests and the pictures.
+$(STAMPS)/chromium:
+	@mkdir -p $(STAMPS)
+	@command -v chromium >/dev/null || tools/install-chromium
+	@touch $@
+
+demo: $(STAMPS)/python $(STAMPS)/web
+	@$(MANAGE) migrate --verbosity 0
+	@$(MANAGE) load_demo
+	@echo "Easy Tally is at http://127.0.0.1:$(PORT)/   (Ctrl-C stops it; builds are kept in var/)"
+	@cd server && exec ../.venv/bin/gunicorn config.wsgi --bind 127.0.0.1:$(PORT) --workers 1 --threads 4 --log-level warning --no-control-socket
+
+dev: $(STAMPS)/python $(STAMPS)/node
+	@$(MANAGE) migrate --verbosity 0
+	@$(MANAGE) load_demo
+	@echo "Open http://127.0.0.1:5173/ ; the server reloads, the page too."
+	@EASY_TALLY_DEBUG=1 $(MANAGE) runserver 127.0.0.1:8000 & trap 'kill %1' EXIT; cd web && npm run --silent dev
+
+# Core first, then server and browser; the last line counts them all.
+test: $(STAMPS)/python-dev $(STAMPS)/web $(STAMPS)/chromium
+	@$(MANAGE) test --noinput --parallel 2 $(if $(T),$(T),core server)
+
+lint: $(STAMPS)/python-dev $(STAMPS)/node
+	.venv/bin/ruff check core server tools
+	.venv/bin/ruff format --check core server tools
+	.venv/bin/mypy core/easy_tally
+	cd web && npm run --silent types && npm run --silent lint
+
+screenshots: $(STAMPS)/python-dev $(STAMPS)/web $(STAMPS)/chromium
+	$(PY) tools/screenshots.py
+
+bench: $(STAMPS)/python-dev $(STAMPS)/web $(STAMPS)/chromium
+	$(PY) tools/bench.py
+
+# The snapshots in docs/, and the front end's types from them.
+schemas: $(STAMPS)/python $(STAMPS)/node
+	$(MANAGE) export_schemas
+	cd web && npm run --silent api
+
+clean:
+	rm -rf $(STAMPS) .venv web/node_modules web/dist

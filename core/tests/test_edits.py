@@ -1,0 +1,244 @@
+"""What a builder does to a build: whole and valid, or refused and unchanged."""
+
+from __future__ import annotations
+
+import unittest
+from typing import Any
+
+from easy_tally import edits
+from easy_tally.build import Build
+from easy_tally.errors import BadInput, NotThere, Refused, WouldRelease
+from easy_tally.parts import Socket
+
+from .helpers import (
+    board,
+    board_cable,
+    build,
+    card,
+    disk,
+    exact,
+    graphics_cable,
+    processor,
+    processor_cable,
+    ref,
+    run,
+    sata_cable,
+    supply,
+)
+
+
+def _bench() -> Build:
+    """A card on one chained cable, two disks on one, and cables in the bag."""
+    return build(
+        board(),
+        processor(),
+        card(),
+        disk(2),
+        cables=(
+            graphics_cable("chain"), graphics_cable("spare", 1), processor_cable(), sata_cable(),
+            board_cable(), graphics_cable("stray", 1, family="Other"),
+        ),
+        runs=(
+            run("chain", "g1", a="card#1/a", b="card#1/b"),
+            run("sata", "d1", p1="disk#1/power", p2="disk#2/power"),
+        ),
+    )  # fmt: skip
+
+
+def _connect(b: Build, cable: str, plug: str, socket: str, **more: Any) -> Build:
+    return edits.apply(b, edits.Connect(cable=cable, plug=plug, socket=ref(socket), **more))
+
+
+def _feeds(b: Build, cable: str) -> dict[str, str]:
+    found = b.run(cable)
+    return {c.plug: str(c.socket) for c in found.connections} if found else {}
+
+
+class Connecting(unittest.TestCase):
+    def test_a_cable_from_the_bag_goes_into_the_first_free_port(self) -> None:
+        after = _connect(_bench(), "spare", "a", "card#1/b")
+        self.assertEqual(after.run("spare").ports, ("g2",))  # type: ignore[union-attr]
+
+    def test_the_plug_that_was_there_parks(self) -> None:
+        after = _connect(_bench(), "spare", "a", "card#1/b")
+        self.assertEqual(_feeds(after, "chain"), {"a": "card#1/a"})
+        self.assertEqual(_feeds(after, "spare"), {"a": "card#1/b"})
+
+    def test_a_plug_in_use_moves(self) -> None:
+        b = edits.apply(_bench(), edits.Park(cable="chain", plug="b"))
+        after = _connect(b, "chain", "a", "card#1/b")
+        self.assertEqual(_feeds(after, "chain"), {"a": "card#1/b"})
+
+    def test_wrong_kind_is_refused_with_numbers(self) -> None:
+        with self.assertRaisesRegex(Refused, "on 3 pins: a short circuit"):
+            _connect(_bench(), "cpu", "a", "card#1/a")
+
+    def test_another_family_is_refused(self) -> None:
+        with self.assertRaisesRegex(Refused, "Pinout family Other; the supply is Test A"):
+            _connect(_bench(), "stray", "a", "card#1/a")
+
+    def test_loose_half_is_refused(self) -> None:
+        b = edits.apply(
+            _bench(),
+            edits.ChangePart(
+                part="board",
+                changes={
+                    "sockets": [{"key": "main", "kind": "atx24"}, {"key": "cpu", "kind": "eps4"}]
+                },
+            ),
+        )
+        with self.assertRaisesRegex(Refused, "one pin each of 12 V, 5 V, 3.3 V and ground"):
+            _connect(b, "board", "main", "board#1/cpu", half="loose")
+
+    def test_no_free_port_gives_the_count(self) -> None:
+        ports = tuple(p for p in supply().ports if p.key not in ("g2", "g3"))
+        b = _bench().model_copy(update={"supply": supply(ports=ports)})
+        with self.assertRaisesRegex(Refused, "1 graphics port; 0 of 1 free"):
+            _connect(b, "spare", "a", "card#1/b")
+
+    def test_asked_port_in_use_or_of_another_kind(self) -> None:
+        with self.assertRaisesRegex(Refused, "Port G1 has a cable in it"):
+            _connect(_bench(), "spare", "a", "card#1/b", ports=("g1",))
+        with self.assertRaisesRegex(Refused, "D2 is drive, with 6 circuits"):
+            _connect(_bench(), "spare", "a", "card#1/b", ports=("d2",))
+
+    def test_no_supply(self) -> None:
+        b = build(card(), cables=(graphics_cable(),), supply=None)
+        with self.assertRaisesRegex(Refused, "no supply"):
+            _connect(b, "chain", "a", "card#1/a")
+
+    def test_what_is_not_there(self) -> None:
+        for cable, plug, socket in (
+            ("gone", "a", "card#1/a"), ("spare", "z", "card#1/a"), ("spare", "a", "card#2/a"),
+        ):  # fmt: skip
+            with self.assertRaises(NotThere):
+                _connect(_bench(), cable, plug, socket)
+
+    def test_fixed_cable_needs_no_port(self) -> None:
+        b = build(board(), processor(), cables=(processor_cable(needs=()),))
+        after = _connect(b, "cpu", "a", "board#1/cpu-1")
+        self.assertEqual(after.run("cpu").ports, ())  # type: ignore[union-attr]
+        parked = edits.apply(after, edits.Park(cable="cpu", plug="a"))
+        self.assertEqual(parked.runs, ())
+
+    def test_runs_stand_in_the_order_of_the_cables(self) -> None:
+        after = _connect(_bench(), "spare", "a", "card#1/b")
+        self.assertEqual([r.cable for r in after.runs], ["chain", "spare", "sata"])
+
+
+class Unplugging(unittest.TestCase):
+    def test_park_and_unplug(self) -> None:
+        b = edits.apply(_bench(), edits.Park(cable="chain", plug="a"))
+        self.assertEqual(_feeds(b, "chain"), {"b": "card#1/b"})
+        self.assertIsNone(edits.apply(b, edits.Unplug(cable="chain")).run("chain"))
+
+    def test_parked_already(self) -> None:
+        with self.assertRaisesRegex(Refused, "parked already"):
+            edits.apply(_bench(), edits.Park(cable="spare", plug="a"))
+
+    def test_into_another_port(self) -> None:
+        b = edits.apply(_bench(), edits.PlugIn(cable="chain", ports=("g3",)))
+        self.assertEqual(b.run("chain").ports, ("g3",))  # type: ignore[union-attr]
+        self.assertEqual(len(_feeds(b, "chain")), 2)
+
+
+class Parts(unittest.TestCase):
+    def test_a_key_already_taken_is_made_anew(self) -> None:
+        b = edits.apply(_bench(), edits.AddPart(part=disk(1)))
+        self.assertEqual(b.parts[-1].key, "disk-2")
+
+    def test_change(self) -> None:
+        b = edits.apply(
+            _bench(),
+            edits.ChangePart(part="card", changes={"board_power_w": exact(250).model_dump()}),
+        )
+        self.assertEqual(b.part("card").board_power_w.likely, 250)  # type: ignore[union-attr]
+
+    def test_unknown_field_names_those_there_are(self) -> None:
+        with self.assertRaises(BadInput) as caught:
+            edits.apply(_bench(), edits.ChangePart(part="disk", changes={"colour": 1}))
+        field, required, _ = caught.exception.problems[0]
+        self.assertEqual(field, "disk.colour")
+        self.assertIn("run_12v_a", required)
+
+    def test_kind_and_key_stay(self) -> None:
+        for name in ("kind", "key"):
+            with self.assertRaises(BadInput):
+                edits.apply(_bench(), edits.ChangePart(part="disk", changes={name: "fan"}))
+
+    def test_negative_figure(self) -> None:
+        bad = {"low": -5, "likely": -5, "high": -5}
+        with self.assertRaises(BadInput) as caught:
+            edits.apply(_bench(), edits.ChangePart(part="card", changes={"board_power_w": bad}))
+        self.assertEqual(
+            caught.exception.problems[0][:2], ("card.board_power_w", "between 0 and 3000 W")
+        )
+
+    def test_lower_count_names_what_it_unplugs_first(self) -> None:
+        edit = edits.ChangePart(part="disk", changes={"count": 1})
+        with self.assertRaises(WouldRelease) as caught:
+            edits.apply(_bench(), edit)
+        self.assertEqual(caught.exception.released, ["sata from Disk 2"])
+        after = edits.apply(_bench(), edit.model_copy(update={"release": True}))
+        self.assertEqual(_feeds(after, "sata"), {"p1": "disk#1/power"})
+
+    def test_removing_a_part_leaves_its_cable_in_the_port(self) -> None:
+        after = edits.apply(_bench(), edits.RemovePart(part="card", release=True))
+        self.assertEqual(_feeds(after, "chain"), {})
+        self.assertEqual(after.run("chain").ports, ("g1",))  # type: ignore[union-attr]
+
+    def test_other_kind_of_socket_lets_go_of_its_plug(self) -> None:
+        sockets = [Socket(key="a", kind="16pin").model_dump()]
+        edit = edits.ChangePart(part="card", changes={"sockets": sockets})
+        with self.assertRaises(WouldRelease) as caught:
+            edits.apply(_bench(), edit)
+        self.assertEqual(caught.exception.released, ["Chain from Card · a", "Chain from Card · b"])
+
+    def test_second_board_is_refused(self) -> None:
+        with self.assertRaises(BadInput):
+            edits.apply(_bench(), edits.AddPart(part=board(key="board-2")))
+
+
+class SupplyAndRules(unittest.TestCase):
+    def test_taking_a_supply_replaces_its_family_and_names_what_it_unplugs(self) -> None:
+        new = supply(name="New", family="Other")
+        edit = edits.TakeSupply(supply=new, cables=(graphics_cable("chain", 1, family="Other"),))
+        with self.assertRaises(WouldRelease) as caught:
+            edits.apply(_bench(), edit)
+        self.assertEqual(len(caught.exception.released), 4)
+        after = edits.apply(_bench(), edit.model_copy(update={"release": True}))
+        self.assertEqual([c.key for c in after.cables], ["stray", "chain-2"])
+        self.assertEqual(after.runs, ())
+
+    def test_removing_a_port_in_use(self) -> None:
+        ports = [p.model_dump() for p in supply().ports if p.key != "d1"]
+        edit = edits.ChangeSupply(changes={"ports": ports})
+        with self.assertRaises(WouldRelease):
+            edits.apply(_bench(), edit)
+        after = edits.apply(_bench(), edit.model_copy(update={"release": True}))
+        self.assertIsNone(after.run("sata"))
+
+    def test_house_rules_and_assumptions(self) -> None:
+        b = edits.apply(
+            _bench(),
+            edits.ChangeBuild(
+                house_rules={"chained_graphics": "never"}, assumptions={"room_degc": 30}
+            ),
+        )
+        self.assertEqual(b.house_rules.chained_graphics, "never")
+        self.assertEqual(b.assumptions.room_degc, 30)
+        self.assertEqual(b.house_rules.headroom, 0.2)
+
+    def test_absurd_rules(self) -> None:
+        for change in ({"house_rules": {"headroom": -1}}, {"assumptions": {"room_degc": 900}},
+                       {"changes": {"version": 2}}, {"changes": {"name": ""}}):  # fmt: skip
+            with self.assertRaises(BadInput):
+                edits.apply(_bench(), edits.ChangeBuild(**change))  # type: ignore[arg-type]
+
+    def test_adding_and_removing_a_cable(self) -> None:
+        b = edits.apply(_bench(), edits.AddCable(cable=graphics_cable("chain")))
+        self.assertEqual(b.cables[-1].key, "chain-2")
+        with self.assertRaises(WouldRelease):
+            edits.apply(b, edits.RemoveCable(cable="chain"))
+        after = edits.apply(b, edits.RemoveCable(cable="chain", release=True))
+        self.assertIsNone(after.run("chain"))

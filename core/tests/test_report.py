@@ -1,0 +1,135 @@
+"""The whole result: strip, what to mend, the overall verdict, Heron's own point."""
+
+from __future__ import annotations
+
+import json
+import unittest
+from pathlib import Path
+
+import jsonschema
+from easy_tally import edits
+from easy_tally.build import Build
+from easy_tally.files import build_file
+from easy_tally.printout import print_report
+from easy_tally.report import Compact, Report, analyse, compact, exit_status, overall_of, report
+from pydantic import TypeAdapter
+
+from .helpers import board, build, card, graphics_cable, ref, rules, run
+from .test_edits import _bench
+
+ROOT = Path(__file__).resolve().parent.parent.parent
+
+
+def _heron() -> Build:
+    return build_file.read((ROOT / "demo/builds/heron.tally.json").read_text(encoding="utf-8"))
+
+
+def _mend(found: Compact) -> list[tuple[str, str, str]]:
+    return [(m.kind, m.station, m.subject) for m in found.mend]
+
+
+class Heron(unittest.TestCase):
+    """Its point: a second card chained on one cable, and a disk forgotten."""
+
+    def test_totals(self) -> None:
+        """Board 25, processor 140 ÷ 0.9 = 155.56, memory 10, cards 320 + 230, M.2 8.2,
+        disks 3 × (6.6 + 3) = 28.8, fans 5 × 2.16 = 10.8: 788.36 W."""
+        found = compact(analyse(_heron()))
+        self.assertAlmostEqual(found.strip.watts["full"].likely, 788.3555555, places=6)
+
+    def test_the_sum_governs_and_the_supply_is_right(self) -> None:
+        """788.36 × 1.2 = 946.03 W; next common size 1000; the card maker's floor is 750 W."""
+        found = compact(analyse(_heron()))
+        self.assertEqual([r.id for r in found.sizing.rules if r.governs], ["sum"])
+        self.assertAlmostEqual(found.sizing.needed.likely, 946.0266666, places=6)  # type: ignore[union-attr]
+        self.assertEqual(found.sizing.pick_w, 1000)
+        self.assertEqual(found.strip.supply_verdict, "right size")
+        self.assertEqual(found.strip.supply_percent, 79)
+
+    def test_what_is_to_mend(self) -> None:
+        """230 W less 20 W of an x8 slot is 210 W on a cable that may carry 150 W: 140 %."""
+        found = compact(analyse(_heron()))
+        self.assertEqual(
+            _mend(found), [("refused", "loom", "graphics-1"), ("unfed", "loom", "disk#3/power")]
+        )
+        self.assertIn("210 W of 150 W, 140 %", found.mend[0].text)
+        self.assertIn("Graphics cable 3 is in the box", found.mend[0].fix)
+
+    def test_mending_it(self) -> None:
+        b = edits.apply(
+            _heron(), edits.Connect(cable="graphics-3", plug="a", socket=ref("card-2#1/b"))
+        )
+        b = edits.apply(b, edits.Connect(cable="sata-1", plug="p3", socket=ref("disk#3/power")))
+        found = compact(analyse(b))
+        self.assertEqual(found.mend, ())
+        self.assertEqual((found.strip.sockets_fed, found.strip.sockets_needed), (8, 8))
+        self.assertEqual(found.overall.verdict, "not proven")
+
+
+class ToMend(unittest.TestCase):
+    def test_missing_figure_leads_to_its_field(self) -> None:
+        found = compact(analyse(build(board(), card(board_power_w=None))))
+        first = next(m for m in found.mend if m.station == "parts")
+        self.assertEqual(
+            (first.kind, first.subject, first.field), ("unknown", "card", "board_power_w")
+        )
+
+    def test_no_parts_and_no_supply(self) -> None:
+        self.assertEqual([m.title for m in compact(analyse(Build(name="x"))).mend], ["No parts"])
+        found = compact(analyse(build(board(), supply=None)))
+        self.assertIn("No supply", [m.title for m in found.mend])
+
+    def test_supply_too_small_is_failed(self) -> None:
+        b = build(board(), card(2000), supply=_bench().supply)
+        self.assertIn(("failed", "supply", "watts"), _mend(compact(analyse(b))))
+
+    def test_optional_sockets_are_not_demanded(self) -> None:
+        unfed = [m.subject for m in compact(analyse(_bench())).mend if m.kind == "unfed"]
+        self.assertEqual(unfed, ["board#1/main", "board#1/cpu-1"])
+
+
+class Overall(unittest.TestCase):
+    def test_nothing_reads_fine_while_a_check_is_not_built(self) -> None:
+        self.assertEqual(overall_of([], 3).verdict, "not proven")
+        self.assertEqual(overall_of([], 0).verdict, "fine")
+        self.assertEqual(overall_of(["unknown"], 0).verdict, "not proven")
+        self.assertEqual(overall_of(["unknown", "over"], 0).verdict, "mend")
+
+    def test_what_is_not_checked_is_listed(self) -> None:
+        found = compact(analyse(_bench()))
+        self.assertTrue(any("spikes" in x for x in found.not_checked))
+        self.assertTrue(found.supply and found.supply.not_checked)
+
+    def test_exit_status(self) -> None:
+        self.assertEqual(exit_status(report(analyse(_heron()))), 1)
+
+
+class Published(unittest.TestCase):
+    def test_the_result_holds_to_its_schema(self) -> None:
+        schema = json.loads((ROOT / "docs/result.schema.json").read_text(encoding="utf-8"))
+        for b in (_heron(), _bench(), Build(name="Empty")):
+            value = TypeAdapter(Report).dump_python(report(analyse(b)), mode="json")
+            jsonschema.Draft202012Validator(schema).validate(value)
+            json.dumps(value, allow_nan=False)
+
+    def test_every_run_has_its_elements_with_cause_and_source(self) -> None:
+        for r in report(analyse(_heron())).runs:
+            self.assertTrue(r.elements)
+            self.assertTrue(all(e.cause and e.source and e.title for e in r.elements))
+
+    def test_the_printout_says_what_is_refused_and_not_checked(self) -> None:
+        text = print_report(report(analyse(_heron())))
+        for piece in ("789 W", "refused  C5", "Not checked yet", "reach along the routes"):
+            self.assertIn(piece, text)
+
+    def test_wording_of_a_refused_chain(self) -> None:
+        b = build(
+            card(), cables=(graphics_cable(),),
+            runs=(run("chain", "g1", a="card#1/a", b="card#1/b"),),
+            house_rules=rules(chained_graphics="never"),
+        )  # fmt: skip
+        self.assertEqual(
+            compact(analyse(b)).lanes[0].cause,
+            "House rule: never both plugs of a chain: 2 plugs in use, 1 allowed, at idle. "
+            "Refused by your house rule.",
+        )

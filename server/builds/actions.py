@@ -1,0 +1,248 @@
+"""Every write: permission, check, mutation and log in one transaction. Others only call it.
+
+An edit names the version that it was made on. If others have written since, it still goes in
+when they touched other things; when they touched the same, `StaleEdit` gives both values.
+"""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from typing import Any
+
+from django.db import transaction
+from easy_tally import edits
+from easy_tally.build import FORMAT_VERSION, Build
+from easy_tally.errors import EasyTallyError, Refused
+from easy_tally.files import build_file
+
+from builds import models, results, store
+from builds.store import Touched
+
+
+class NoBuild(Exception):
+    """There is no such build for this owner."""
+
+
+class StaleEdit(Exception):
+    """Somebody changed the same thing meanwhile: `conflicts` holds (path, yours, theirs)."""
+
+    def __init__(self, version: int, conflicts: list[tuple[str, Any, Any]]) -> None:
+        self.version = version
+        self.conflicts = conflicts
+        paths = ", ".join(p for p, _, _ in conflicts)
+        super().__init__(f"This was changed meanwhile, in another window or by undo: {paths}.")
+
+
+@dataclass(frozen=True)
+class Written:
+    """What a write did: the new state, and the entities that it changed."""
+
+    row: models.Build
+    build: Build
+    changed: list[Touched]
+
+
+def find(owner: models.Owner, key: str, lock: bool = False) -> models.Build:
+    """The owner's build called `key`. Raises NoBuild."""
+    try:
+        return models.Build.objects.get(owner=owner, key=key)
+    except models.Build.DoesNotExist:
+        raise NoBuild(f"There is no build {key}; it may have been removed.") from None
+
+
+# -- whole builds --------------------------------------------------------------------------
+
+
+@transaction.atomic
+def create(owner: models.Owner, build: Build) -> models.Build:
+    """Store a new build. Its history starts empty."""
+    images = store.entities(build)
+    row = models.Build.objects.create(owner=owner, header=images["build"])
+    store.write_images(row, {n: (i, image) for i, (n, image) in enumerate(images.items())})
+    return row
+
+
+def open_file(owner: models.Owner, text: str) -> models.Build:
+    """Store the build that a file holds. Raises BadFile; then nothing is stored."""
+    return create(owner, build_file.read(text))
+
+
+@transaction.atomic
+def remove(owner: models.Owner, key: str) -> None:
+    """Remove a build with its history."""
+    find(owner, key).delete()
+
+
+# -- edits ---------------------------------------------------------------------------------
+
+
+def preview(owner: models.Owner, key: str, edit: edits.Edit) -> Build:
+    """The build as `edit` would make it. Writes nothing."""
+    return edits.apply(results.current(find(owner, key)), edit)
+
+
+@transaction.atomic
+def act(owner: models.Owner, key: str, base_version: int, edit: edits.Edit) -> Written:
+    """Make one edit, log it, and forget what could have been redone."""
+    row = find(owner, key)
+    before = results.current(row)
+    try:
+        after = edits.apply(before, edit)
+    except Refused:
+        # Somebody else's plug in the way is a collision, not a rule of the job.
+        _check_base(row, base_version, [], before, edit)
+        raise
+    touched = store.differences(row, before, after)
+    if not touched:
+        return Written(row, before, [])
+    _check_base(row, base_version, touched, before, edit)
+    row.changes.filter(seq__gt=row.head).delete()
+    row.head += 1
+    models.Change.objects.create(
+        build=row,
+        seq=row.head,
+        title=edits.title(before, edit)[:200],
+        format_version=FORMAT_VERSION,
+        images=touched,
+    )
+    return _write(row, touched, after)
+
+
+@transaction.atomic
+def undo(owner: models.Owner, key: str, base_version: int) -> Written:
+    """Take the last change in force back."""
+    row = find(owner, key)
+    change = row.changes.filter(seq=row.head).first()
+    if change is None:
+        raise Refused("There is nothing to undo; 0 changes are left.")
+    touched = [_turned(t) for t in change.images]
+    _check_base(row, base_version, touched, results.current(row), None)
+    row.head -= 1
+    return _write(row, touched, None)
+
+
+@transaction.atomic
+def redo(owner: models.Owner, key: str, base_version: int) -> Written:
+    """Bring the change that was undone last back."""
+    row = find(owner, key)
+    change = row.changes.filter(seq=row.head + 1).first()
+    if change is None:
+        raise Refused("There is nothing to redo; 0 changes are left.")
+    touched: list[Touched] = change.images
+    _check_base(row, base_version, touched, results.current(row), None)
+    row.head += 1
+    return _write(row, touched, None)
+
+
+def _turned(t: Touched) -> Touched:
+    return {"entity": t["entity"], "at": t["at"], "before": t["after"], "after": t["before"]}
+
+
+def _write(row: models.Build, touched: list[Touched], after: Build | None) -> Written:
+    store.write_images(row, {t["entity"]: (t["at"], t["after"]) for t in touched})
+    row.version += 1
+    row.save()
+    models.Write.objects.create(
+        build=row, version=row.version, touched=sorted(p for t in touched for p in paths(t))
+    )
+    build = after if after is not None else store.assemble(row)
+    pk, version = row.pk, row.version
+    transaction.on_commit(lambda: results.remember(pk, version, build))
+    return Written(row, build, touched)
+
+
+# -- concurrency ---------------------------------------------------------------------------
+
+
+def paths(t: Touched) -> dict[str, Any]:
+    """What an entity's change touches, as path → value after it: single fields where the thing
+    was there before and after, else the whole of it; of a run its ports, plugs and sockets."""
+    name, before, after = t["entity"], t["before"], t["after"]
+    if name.startswith("run:"):
+        return _run_uses(name, before) | _run_uses(name, after)
+    if before is None or after is None:
+        return {name: after}
+    found: dict[str, Any] = {}
+    for field in after:
+        if before.get(field) == after[field]:
+            continue
+        if name == "build" and isinstance(after[field], dict):
+            inner = {k: v for k, v in after[field].items() if before[field].get(k) != v}
+            found |= {f"{name}/{field}/{k}": v for k, v in inner.items()}
+        else:
+            found[f"{name}/{field}"] = after[field]
+    return found
+
+
+def _run_uses(name: str, image: store.Image | None) -> dict[str, Any]:
+    if image is None:
+        return {}
+    cable = image["cable"]
+    uses: dict[str, Any] = {f"port:{p}": cable for p in image["ports"]}
+    for c in image["connections"]:
+        socket = c["socket"]
+        ref = f"{socket['part']}#{socket['instance']}/{socket['socket']}"
+        uses |= {f"socket:{ref}": f"{cable} {c['plug']}", f"plug:{cable}/{c['plug']}": ref}
+    return uses
+
+
+def _check_base(
+    row: models.Build,
+    base_version: int,
+    touched: list[Touched],
+    before: Build,
+    edit: edits.Edit | None,
+) -> None:
+    if base_version == row.version:
+        return
+    if not 1 <= base_version < row.version:
+        raise StaleEdit(row.version, [("version", base_version, row.version)])
+    theirs = {p for write in row.writes.filter(version__gt=base_version) for p in write.touched}
+    mine = {k: v for t in touched for k, v in _changed_uses(t).items()}
+    if edit is not None:
+        mine |= {p: mine.get(p) for p in _asked_for(edit) if p not in mine}
+    hit = {p for p in mine if any(_meet(p, other) for other in theirs)}
+    if hit:
+        now = _values(before)
+        raise StaleEdit(row.version, [(p, mine[p], now.get(p)) for p in sorted(hit)])
+
+
+def _changed_uses(t: Touched) -> dict[str, Any]:
+    """Like `paths`, but of a run only the uses that differ."""
+    if not t["entity"].startswith("run:"):
+        return paths(t)
+    old, new = _run_uses(t["entity"], t["before"]), _run_uses(t["entity"], t["after"])
+    return {p: new.get(p) for p in {*old, *new} if old.get(p) != new.get(p)}
+
+
+def _asked_for(edit: edits.Edit) -> list[str]:
+    """The uses that a connecting edit asks for, met or not."""
+    if isinstance(edit, edits.Connect):
+        ports = [f"port:{p}" for p in edit.ports or ()]
+        return [f"socket:{edit.socket}", f"plug:{edit.cable}/{edit.plug}", *ports]
+    return []
+
+
+def _meet(a: str, b: str) -> bool:
+    return a == b or a.startswith(b + "/") or b.startswith(a + "/")
+
+
+def _values(build: Build) -> dict[str, Any]:
+    """Every path of a build with its value now."""
+    found: dict[str, Any] = {}
+    for name, image in store.entities(build).items():
+        if name.startswith("run:"):
+            found |= _run_uses(name, image)
+            continue
+        found[name] = image
+        for field, value in image.items():
+            found[f"{name}/{field}"] = value
+            if name == "build" and isinstance(value, dict):
+                found |= {f"{name}/{field}/{k}": v for k, v in value.items()}
+    return found
+
+
+__all__ = [
+    "EasyTallyError", "NoBuild", "StaleEdit", "Written", "act", "create", "find", "open_file",
+    "paths", "preview", "redo", "remove", "undo",
+]  # fmt: skip

@@ -1,0 +1,25 @@
+"""`manage.py load_demo`: open the demo builds by the ordinary import, if there is no build yet."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from django.conf import settings
+from django.core.management.base import BaseCommand
+
+from builds import actions
+from builds.models import Build, current_owner
+
+
+class Command(BaseCommand):
+    """Loads every file in demo/builds into an empty database; keeps what a user has."""
+
+    help = "Load the demo builds into an empty database."
+
+    def handle(self, *args: Any, **options: Any) -> None:
+        if Build.objects.exists():
+            self.stdout.write("There are builds already; nothing was loaded.")
+            return
+        for file in sorted((settings.DEMO / "builds").glob("*.tally.json")):
+            actions.open_file(current_owner(), file.read_text(encoding="utf-8"))
+            self.stdout.write(f"Loaded {file.name}.")

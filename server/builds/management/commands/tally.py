@@ -1,0 +1,43 @@
+"""`manage.py tally FILE [--json]`: the whole result of a build file, without a server."""
+
+from __future__ import annotations
+
+import sys
+from argparse import ArgumentParser
+from pathlib import Path
+from typing import Any
+
+from django.core.management.base import BaseCommand
+from easy_tally.errors import BadFile
+from easy_tally.files import build_file
+from easy_tally.files.canonical import to_text
+from easy_tally.printout import print_report
+from easy_tally.report import Report, analyse, exit_status, report
+from pydantic import TypeAdapter
+
+
+class Command(BaseCommand):
+    """Exit status: 0 all well, 1 something to mend or not proven, 2 a file that can't be read."""
+
+    help = "Print the whole result of a build file."
+
+    def add_arguments(self, parser: ArgumentParser) -> None:
+        parser.add_argument("file")
+        parser.add_argument("--json", action="store_true", help="as data, see docs/build-file.md")
+
+    def handle(self, *args: Any, **options: Any) -> None:
+        path = options["file"]
+        try:
+            found = report(analyse(build_file.read(Path(path).read_text(encoding="utf-8"))))
+        except (OSError, UnicodeDecodeError) as error:
+            self.stderr.write(f"{path}: can't be read: {error}")
+            sys.exit(2)
+        except BadFile as error:
+            for field, required, got in error.problems:
+                self.stderr.write(f"{path}: {field}: needs {required}, got {got}")
+            sys.exit(2)
+        if options["json"]:
+            self.stdout.write(to_text(TypeAdapter(Report).dump_python(found, mode="json")))
+        else:
+            self.stdout.write(print_report(found))
+        sys.exit(exit_status(found))

@@ -1,0 +1,166 @@
+"""Tables for what has identity; the figures of a thing are one JSON column each, declared and
+validated in the core. Unique constraints hold the use of a plug, a socket and a port."""
+
+from __future__ import annotations
+
+import secrets
+
+from django.db import models
+from django.http import HttpRequest
+
+
+class Owner(models.Model):
+    """Whose things these are. Not an account: accounts come later and point here."""
+
+    id: int
+    name = models.CharField(max_length=80, unique=True)
+
+
+def current_owner(request: HttpRequest | None = None) -> Owner:
+    """The owner that a request acts for: the one function that resolves it."""
+    return Owner.objects.get_or_create(name="owner")[0]
+
+
+def new_key() -> str:
+    """An opaque key for a build's address."""
+    return secrets.token_urlsafe(9).replace("-", "x").replace("_", "y")
+
+
+class Build(models.Model):
+    """A build: its header (name, note, rules, assumptions), version and place in its history."""
+
+    id: int
+    key = models.CharField(max_length=16, unique=True, default=new_key)
+    owner = models.ForeignKey(Owner, on_delete=models.CASCADE, related_name="builds")
+    header = models.JSONField()
+    #: Counts every write, undo and redo included.
+    version = models.PositiveIntegerField(default=1)
+    #: The last change that is in force; 0 before the first.
+    head = models.PositiveIntegerField(default=0)
+    changed_at = models.DateTimeField(auto_now=True)
+
+
+class _Keyed(models.Model):
+    id: int
+    build = models.ForeignKey(Build, on_delete=models.CASCADE)
+    key = models.CharField(max_length=40)
+    position = models.PositiveIntegerField()
+    data = models.JSONField()
+
+    class Meta:
+        abstract = True
+        ordering = ("position",)
+
+
+class Part(_Keyed):
+    """A part; `data` is its image in the build file."""
+
+    class Meta(_Keyed.Meta):
+        constraints = (models.UniqueConstraint(fields=("build", "key"), name="one_part_a_key"),)
+
+
+class Supply(models.Model):
+    """The build's supply, without its ports."""
+
+    id: int
+    build = models.OneToOneField(Build, on_delete=models.CASCADE)
+    data = models.JSONField()
+
+
+class Port(_Keyed):
+    """A port of the build's supply."""
+
+    class Meta(_Keyed.Meta):
+        constraints = (models.UniqueConstraint(fields=("build", "key"), name="one_port_a_key"),)
+
+
+class Cable(_Keyed):
+    """A cable, without its plugs."""
+
+    class Meta(_Keyed.Meta):
+        constraints = (models.UniqueConstraint(fields=("build", "key"), name="one_cable_a_key"),)
+
+
+class Plug(models.Model):
+    """A plug of a cable."""
+
+    id: int
+    cable = models.ForeignKey(Cable, on_delete=models.CASCADE, related_name="plugs")
+    key = models.CharField(max_length=40)
+    position = models.PositiveIntegerField()
+    data = models.JSONField()
+
+    class Meta:
+        ordering = ("position",)
+        constraints = (models.UniqueConstraint(fields=("cable", "key"), name="one_plug_a_key"),)
+
+
+class Run(models.Model):
+    """One cable in its ports."""
+
+    id: int
+    build = models.ForeignKey(Build, on_delete=models.CASCADE)
+    cable = models.OneToOneField(Cable, on_delete=models.CASCADE)
+
+
+class RunPort(models.Model):
+    """The use of a port by a run."""
+
+    id: int
+    run = models.ForeignKey(Run, on_delete=models.CASCADE, related_name="run_ports")
+    port = models.OneToOneField(Port, on_delete=models.CASCADE)
+    position = models.PositiveIntegerField()
+
+    class Meta:
+        ordering = ("position",)
+
+
+class Connection(models.Model):
+    """The use of a plug and a socket. Deleted and inserted, never updated."""
+
+    id: int
+    run = models.ForeignKey(Run, on_delete=models.CASCADE, related_name="connections")
+    plug = models.OneToOneField(Plug, on_delete=models.CASCADE)
+    half = models.CharField(max_length=8)
+    part = models.ForeignKey(Part, on_delete=models.CASCADE)
+    instance = models.PositiveIntegerField()
+    socket = models.CharField(max_length=40)
+
+    class Meta:
+        ordering = ("plug__position",)
+        constraints = (
+            models.UniqueConstraint(
+                fields=("part", "instance", "socket"), name="one_plug_in_a_socket"
+            ),
+        )
+
+
+class Change(models.Model):
+    """One action in a build's linear history: before and after images of what it touched."""
+
+    id: int
+    build = models.ForeignKey(Build, on_delete=models.CASCADE, related_name="changes")
+    seq = models.PositiveIntegerField()
+    title = models.CharField(max_length=200)
+    format_version = models.PositiveIntegerField()
+    images = models.JSONField()
+    at = models.DateTimeField(auto_now_add=True)
+
+    class Meta:
+        ordering = ("seq",)
+        constraints = (models.UniqueConstraint(fields=("build", "seq"), name="one_change_a_place"),)
+
+
+class Write(models.Model):
+    """What each version touched, undo and redo included, to tell whether a stale edit collides."""
+
+    id: int
+    build = models.ForeignKey(Build, on_delete=models.CASCADE, related_name="writes")
+    version = models.PositiveIntegerField()
+    touched = models.JSONField()
+
+    class Meta:
+        ordering = ("version",)
+        constraints = (
+            models.UniqueConstraint(fields=("build", "version"), name="one_write_a_version"),
+        )

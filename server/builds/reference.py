@@ -1,0 +1,63 @@
+"""What the front end needs to know of the declarations, so that none is written twice."""
+
+from __future__ import annotations
+
+from functools import lru_cache
+from typing import Any
+
+from easy_tally.assumptions import Assumptions
+from easy_tally.parts import PART_KINDS
+from easy_tally.quantities import Bounds
+from easy_tally.standards.connectors import CONNECTORS, PLUGS
+from easy_tally.standards.sizes import COMMON_W
+from easy_tally.templates import TEMPLATES
+
+from builds import schemas
+
+
+@lru_cache(maxsize=1)
+def reference() -> schemas.ReferenceOut:
+    """Connectors, plugs, templates, figures of each kind, assumptions, common sizes."""
+    return schemas.ReferenceOut(
+        connectors=[
+            schemas.ConnectorOut(kind=c.kind, words=c.words, face=list(c.face), side=c.side)
+            for c in CONNECTORS.values()
+        ],
+        plugs={kind: shape.words for kind, shape in PLUGS.items()},
+        plug_faces={kind: shape.whole for kind, shape in PLUGS.items()},
+        templates=[
+            schemas.TemplateOut(id=t.id, words=t.words, also=t.also, part=t.part) for t in TEMPLATES
+        ],
+        fields={kind.model_fields["kind"].default: _figures(kind) for kind in PART_KINDS},
+        assumptions=[_assumption(n, f) for n, f in Assumptions.model_fields.items()],
+        sizes_w=list(COMMON_W),
+    )
+
+
+def _extra(field: Any) -> dict[str, Any]:
+    return dict(field.json_schema_extra or {})
+
+
+def _figures(kind: Any) -> list[schemas.FieldOut]:
+    return [
+        schemas.FieldOut(
+            name=name,
+            text=field.description or name,
+            unit=_extra(field)["unit"],
+            maximum=_extra(field)["maximum"],
+            default_from=_extra(field).get("default_from"),
+        )
+        for name, field in kind.model_fields.items()
+        if "unit" in _extra(field)
+    ]
+
+
+def _assumption(name: str, field: Any) -> schemas.AssumptionOut:
+    bounds = isinstance(field.default, Bounds)
+    return schemas.AssumptionOut(
+        name=name,
+        text=field.description,
+        unit=_extra(field)["unit"],
+        kind="bounds" if bounds else "number",
+        default=field.default.model_dump() if bounds else field.default,
+    )

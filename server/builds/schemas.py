@@ -1,0 +1,190 @@
+"""What goes in and out of the interface. Computed things are the core's own result types."""
+
+from __future__ import annotations
+
+from datetime import datetime
+from typing import Any, Literal
+
+from easy_tally.build import Build
+from easy_tally.edits import Edit
+from easy_tally.offers import Offers
+from easy_tally.parts import Part
+from easy_tally.report import Compact, Overall, RowAnswer, RunAnswer, Strip, SupplyAnswer
+from easy_tally.supply import Cable, Supply
+from ninja import Schema
+from pydantic import Field
+
+
+class ActIn(Schema):
+    """An edit, and the version that it was made on."""
+
+    base_version: int
+    action: Edit
+
+
+class BaseIn(Schema):
+    """The version that an undo or redo was asked for on."""
+
+    base_version: int
+
+
+class TakeIn(Schema):
+    """Take a supply of the catalogue."""
+
+    base_version: int
+    slug: str
+    release: bool = False
+
+
+class NewIn(Schema):
+    """A new, empty build."""
+
+    name: str = Field(min_length=1, max_length=80)
+
+
+class OpenIn(Schema):
+    """A build file's text."""
+
+    text: str
+
+
+class History(Schema):
+    """What undo and redo would do; None where there is nothing."""
+
+    undo: str | None
+    redo: str | None
+
+
+class BuildCard(Schema):
+    """A build in the list."""
+
+    key: str
+    name: str
+    note: str
+    changed_at: datetime
+    strip: Strip
+    overall: Overall
+
+
+class BuildOut(Schema):
+    """A build, whole, with its result."""
+
+    key: str
+    version: int
+    doc: Build
+    result: Compact
+    history: History
+
+
+class ChangedOut(Schema):
+    """An entity as it is now; no value where it is gone."""
+
+    entity: str
+    value: dict[str, Any] | None
+
+
+class OrderOut(Schema):
+    """Keys of the things of a build, in their order."""
+
+    parts: list[str]
+    cables: list[str]
+    runs: list[str]
+
+
+class WrittenOut(Schema):
+    """What a write did."""
+
+    key: str
+    version: int
+    changed: list[ChangedOut]
+    order: OrderOut
+    result: Compact
+    history: History
+
+
+class PreviewOut(Schema):
+    """The result that an edit would have."""
+
+    version: int
+    result: Compact
+
+
+class WhyOut(Schema):
+    """Every element of one run."""
+
+    version: int
+    run: RunAnswer
+
+
+class RowsOut(Schema):
+    """The rows of the tally."""
+
+    version: int
+    rows: list[RowAnswer]
+
+
+class OffersOut(Schema):
+    """Both ends of a connection: what fits, what does not and why."""
+
+    version: int
+    offers: Offers
+
+
+class CandidateOut(Schema):
+    """A supply of the catalogue, judged for a build."""
+
+    slug: str
+    in_build: bool
+    supply: Supply
+    cables: list[Cable]
+    answer: SupplyAnswer
+
+
+class ConnectorOut(Schema):
+    """A connector's face: rows of letters, a letter a pin."""
+
+    kind: str
+    words: str
+    face: list[str]
+    side: str
+
+
+class TemplateOut(Schema):
+    """A part to start from."""
+
+    id: str
+    words: str
+    also: str
+    part: Part
+
+
+class FieldOut(Schema):
+    """A figure of a part kind, as declared."""
+
+    name: str
+    text: str
+    unit: str
+    maximum: float
+    default_from: str | None
+
+
+class AssumptionOut(Schema):
+    """An assumption, as declared."""
+
+    name: str
+    text: str
+    unit: str
+    kind: Literal["bounds", "number"]
+    default: Any
+
+
+class ReferenceOut(Schema):
+    """What does not change while the application runs."""
+
+    connectors: list[ConnectorOut]
+    plugs: dict[str, str]
+    plug_faces: dict[str, str]
+    templates: list[TemplateOut]
+    fields: dict[str, list[FieldOut]]
+    assumptions: list[AssumptionOut]
+    sizes_w: list[int]

@@ -1,0 +1,187 @@
+"""Between the core's build and the tables: load one, take images of it, write images back.
+
+An image is an entity in build-file shape. Entities: `build` (the header), `part:KEY`, `supply`,
+`cable:KEY`, `run:KEY` (by its cable).
+"""
+
+from __future__ import annotations
+
+import json
+from typing import Any, TypedDict
+
+from easy_tally.build import Build
+
+from builds import models
+
+Image = dict[str, Any]
+_LISTS = ("parts", "cables", "runs")
+
+
+class Touched(TypedDict):
+    """One entity that an action touched: its place in its list, its images."""
+
+    entity: str
+    at: int
+    before: Image | None
+    after: Image | None
+
+
+def entities(build: Build) -> dict[str, Image]:
+    """Every entity of a build, by name."""
+    dump = build.model_dump(mode="json")
+    found = {
+        "build": {k: v for k, v in dump.items() if k not in (*_LISTS, "supply")},
+        **{f"part:{p['key']}": p for p in dump["parts"]},
+        **{f"cable:{c['key']}": c for c in dump["cables"]},
+        **{f"run:{r['cable']}": r for r in dump["runs"]},
+    }
+    if dump["supply"] is not None:
+        found["supply"] = dump["supply"]
+    return found
+
+
+def assemble(row: models.Build) -> Build:
+    """The build that the tables hold, validated by the core."""
+    pk = row.pk
+    supply = models.Supply.objects.filter(build_id=pk).first()
+    ports = list(models.Port.objects.filter(build_id=pk))
+    cables = list(models.Cable.objects.filter(build_id=pk).prefetch_related("plugs"))
+    runs = models.Run.objects.filter(build_id=pk).prefetch_related(
+        "run_ports__port", "connections__plug", "connections__part"
+    )
+    by_cable = {run.cable_id: run for run in runs}
+    return Build.model_validate_json(
+        json.dumps(
+            row.header
+            | {
+                "parts": [p.data for p in models.Part.objects.filter(build_id=pk)],
+                "supply": supply and supply.data | {"ports": [p.data for p in ports]},
+                "cables": [c.data | {"plugs": [p.data for p in c.plugs.all()]} for c in cables],
+                "runs": [_run_image(c, by_cable[c.pk]) for c in cables if c.pk in by_cable],
+            }
+        )
+    )
+
+
+def _run_image(cable: models.Cable, run: models.Run) -> Image:
+    return {
+        "cable": cable.key,
+        "ports": [rp.port.key for rp in run.run_ports.all()],
+        "connections": [
+            {
+                "plug": c.plug.key,
+                "half": c.half,
+                "socket": {"part": c.part.key, "instance": c.instance, "socket": c.socket},
+            }
+            for c in run.connections.all()
+        ],
+    }
+
+
+def differences(row: models.Build, before: Build, after: Build) -> list[Touched]:
+    """What differs between two builds, with the places where new entities go."""
+    old, new = entities(before), entities(after)
+    places = _places(row)
+    found: list[Touched] = []
+    for name in [*old, *(n for n in new if n not in old)]:
+        if old.get(name) == new.get(name):
+            continue
+        if name not in places:
+            kind = name.partition(":")[0]
+            places[name] = 1 + max(
+                (at for n, at in places.items() if n.startswith(kind + ":")), default=0
+            )
+        found.append(
+            {"entity": name, "at": places[name], "before": old.get(name), "after": new.get(name)}
+        )
+    return found
+
+
+def _places(row: models.Build) -> dict[str, int]:
+    """Where each part and cable stands in its list. History is linear, so a thing that undo
+    brings back finds its old place free."""
+    places = {"build": 0, "supply": 0}
+    for kind, table in (("part", models.Part), ("cable", models.Cable)):
+        rows = table.objects.filter(build_id=row.pk).values_list("key", "position")
+        places |= {f"{kind}:{key}": at for key, at in rows}
+    return places
+
+
+def write_images(row: models.Build, images: dict[str, tuple[int, Image | None]]) -> None:
+    """Make the tables hold these images: name → (place, image or None to remove)."""
+    _clear_runs(row, [n.partition(":")[2] for n in images if n.startswith("run:")])
+    for name, (at, image) in images.items():
+        kind, _, key = name.partition(":")
+        if kind == "build" and image is not None:
+            row.header = image
+        elif kind == "part":
+            _write_keyed(models.Part, row, key, at, image)
+        elif kind == "supply":
+            _write_supply(row, image)
+        elif kind == "cable":
+            _write_cable(row, key, at, image)
+    for name, (_, image) in images.items():
+        if name.startswith("run:") and image is not None:
+            _write_run(row, image)
+
+
+def _clear_runs(row: models.Build, cables: list[str]) -> None:
+    models.Run.objects.filter(build_id=row.pk, cable__key__in=cables).delete()
+
+
+def _write_keyed(table: Any, row: models.Build, key: str, at: int, data: Image | None) -> Any:
+    if data is None:
+        table.objects.filter(build_id=row.pk, key=key).delete()
+        return None
+    return table.objects.update_or_create(
+        build_id=row.pk, key=key, defaults={"data": data, "position": at}
+    )[0]
+
+
+def _write_supply(row: models.Build, image: Image | None) -> None:
+    ports = image["ports"] if image else []
+    keys = [p["key"] for p in ports]
+    models.Port.objects.filter(build_id=row.pk).exclude(key__in=keys).delete()
+    for position, port in enumerate(ports):
+        _write_keyed(models.Port, row, port["key"], position, port)
+    if image is None:
+        models.Supply.objects.filter(build_id=row.pk).delete()
+        return
+    data = {k: v for k, v in image.items() if k != "ports"}
+    models.Supply.objects.update_or_create(build_id=row.pk, defaults={"data": data})
+
+
+def _write_cable(row: models.Build, key: str, at: int, image: Image | None) -> None:
+    data = None if image is None else {k: v for k, v in image.items() if k != "plugs"}
+    cable = _write_keyed(models.Cable, row, key, at, data)
+    if cable is None or image is None:
+        return
+    keys = [p["key"] for p in image["plugs"]]
+    models.Plug.objects.filter(cable=cable).exclude(key__in=keys).delete()
+    for position, plug in enumerate(image["plugs"]):
+        models.Plug.objects.update_or_create(
+            cable=cable, key=plug["key"], defaults={"data": plug, "position": position}
+        )
+
+
+def _write_run(row: models.Build, image: Image) -> None:
+    cable = models.Cable.objects.get(build_id=row.pk, key=image["cable"])
+    run = models.Run.objects.create(build_id=row.pk, cable=cable)
+    ports = {p.key: p for p in models.Port.objects.filter(build_id=row.pk)}
+    models.RunPort.objects.bulk_create(
+        models.RunPort(run=run, port=ports[key], position=i) for i, key in enumerate(image["ports"])
+    )
+    plugs = {p.key: p for p in models.Plug.objects.filter(cable=cable)}
+    wanted = [c["socket"]["part"] for c in image["connections"]]
+    parts = {p.key: p for p in models.Part.objects.filter(build_id=row.pk, key__in=wanted)}
+    models.Connection.objects.bulk_create(
+        models.Connection(
+            run=run,
+            plug=plugs[c["plug"]],
+            half=c["half"],
+            part=parts[c["socket"]["part"]],
+            instance=c["socket"]["instance"],
+            socket=c["socket"]["socket"],
+        )
+        for c in image["connections"]
+    )

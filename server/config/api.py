@@ -1,0 +1,86 @@
+"""The typed interface, version 1, and the one place where errors become problem+json."""
+
+import json
+from typing import Any
+
+from builds.actions import NoBuild, StaleEdit
+from builds.api import router
+from builds.models import Owner, current_owner
+from django.http import HttpRequest, HttpResponse
+from easy_tally.errors import BadInput, EasyTallyError, NotThere, Refused, WouldRelease
+from ninja import NinjaAPI
+from ninja.errors import ValidationError as RequestError
+from ninja.security import APIKeyCookie
+
+
+class LocalOwner(APIKeyCookie):
+    """Resolves the owner and demands the CSRF token on every write."""
+
+    param_name = "csrftoken"
+
+    def authenticate(self, request: HttpRequest, key: str | None) -> Owner:
+        """The owner that this request acts for."""
+        return current_owner(request)
+
+
+api = NinjaAPI(
+    title="Easy Tally",
+    version="1",
+    auth=LocalOwner(),
+    docs_url=None,
+    description="Builds, their edits and their computed results. Errors are problem+json.",
+)
+api.add_router("", router)
+
+
+def _problem(status: int, kind: str, title: str, detail: str, **more: Any) -> HttpResponse:
+    body = {"type": f"urn:easy-tally:{kind}", "title": title, "status": status, "detail": detail}
+    return HttpResponse(
+        json.dumps(body | more), status=status, content_type="application/problem+json"
+    )
+
+
+@api.exception_handler(EasyTallyError)
+def _domain_error(request: HttpRequest, error: EasyTallyError) -> HttpResponse:
+    match error:
+        case BadInput():
+            problems = [{"field": f, "required": r, "got": g} for f, r, g in error.problems]
+            return _problem(422, "bad-input", "That can't be taken", str(error), problems=problems)
+        case WouldRelease():
+            return _problem(
+                409, "would-release", "This would unplug something", str(error),
+                released=error.released,
+            )  # fmt: skip
+        case Refused():
+            return _problem(422, "refused", "Refused", str(error))
+        case NotThere():
+            return _problem(404, "not-there", "Not in this build", str(error))
+        case _:
+            return _problem(400, "error", "That did not work", str(error))
+
+
+@api.exception_handler(StaleEdit)
+def _stale(request: HttpRequest, error: StaleEdit) -> HttpResponse:
+    conflicts = [{"path": p, "yours": y, "theirs": t} for p, y, t in error.conflicts]
+    return _problem(
+        409, "stale", "Changed meanwhile", str(error), version=error.version, conflicts=conflicts
+    )
+
+
+@api.exception_handler(NoBuild)
+def _no_build(request: HttpRequest, error: NoBuild) -> HttpResponse:
+    return _problem(404, "no-build", "No such build", str(error))
+
+
+@api.exception_handler(RequestError)
+def _bad_request(request: HttpRequest, error: RequestError) -> HttpResponse:
+    problems = [
+        {
+            "field": ".".join(str(x) for x in e["loc"][2:] or e["loc"]),
+            "required": str(e.get("ctx", {}).get("error") or e["msg"]),
+            "got": repr(e.get("input", ""))[:80],
+        }
+        for e in error.errors
+    ]
+    detail = "; ".join(f"{p['field']}: {p['required']}, got {p['got']}" for p in problems)
+    return _problem(422, "bad-input", "That can't be taken", detail, problems=problems)

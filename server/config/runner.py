@@ -1,0 +1,25 @@
+"""Django's test runner, closing on one line: `N passed, N failed`. No test run is a failure."""
+
+import os
+import unittest
+from typing import Any
+
+from django.test.runner import DiscoverRunner
+
+
+class CountingRunner(DiscoverRunner):
+    """Counts what ran and says so last."""
+
+    def suite_result(self, suite: unittest.TestSuite, result: Any, **kwargs: Any) -> int:
+        failed = len(result.failures) + len(result.errors) + len(result.unexpectedSuccesses)
+        self._passed = result.testsRun - failed - len(result.skipped)
+        self._failed = failed
+        return failed if self._passed + failed else 1
+
+    def run_tests(self, *args: Any, **kwargs: Any) -> int:
+        failed = super().run_tests(*args, **kwargs)
+        print(f"{self._passed} passed, {self._failed} failed", flush=True)
+        return failed
+
+
+os.environ.setdefault("DJANGO_ALLOW_ASYNC_UNSAFE", "true")

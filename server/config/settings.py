@@ -1,0 +1,92 @@
+"""Settings. Everything that a start makes (database, secret key) lies in `var/`."""
+
+import os
+import secrets
+import sys
+from pathlib import Path
+
+ROOT = Path(__file__).resolve().parent.parent.parent
+VAR = Path(os.environ.get("EASY_TALLY_VAR", ROOT / "var"))
+VAR.mkdir(parents=True, exist_ok=True)
+TESTING = "test" in sys.argv[1:2] or os.environ.get("EASY_TALLY_TESTING") == "1"
+
+
+def _secret_key() -> str:
+    """The key made at the first start; readable by its owner alone, never in the repository."""
+    path = VAR / "secret-key"
+    try:
+        handle = os.open(path, os.O_WRONLY | os.O_CREAT | os.O_EXCL, 0o600)
+    except FileExistsError:
+        return path.read_text()
+    key = secrets.token_urlsafe(50)
+    with os.fdopen(handle, "w") as file:
+        file.write(key)
+    return key
+
+
+SECRET_KEY = _secret_key()
+DEBUG = os.environ.get("EASY_TALLY_DEBUG") == "1"
+HOSTS = os.environ.get("EASY_TALLY_HOSTS", "")
+ALLOWED_HOSTS = ["127.0.0.1", "localhost", "[::1]", *(h for h in HOSTS.split(",") if h)]
+#: Served beyond loopback, cookies travel over TLS only.
+SESSION_COOKIE_SECURE = CSRF_COOKIE_SECURE = bool(HOSTS)
+CSRF_COOKIE_SAMESITE = "Strict"
+
+INSTALLED_APPS = ["django.contrib.contenttypes", "ninja", "builds"]
+MIDDLEWARE = [
+    "django.middleware.security.SecurityMiddleware",
+    "whitenoise.middleware.WhiteNoiseMiddleware",
+    "config.security.content_security_policy",
+    "django.middleware.common.CommonMiddleware",
+    "django.middleware.csrf.CsrfViewMiddleware",
+    "django.middleware.clickjacking.XFrameOptionsMiddleware",
+]
+X_FRAME_OPTIONS = "DENY"
+ROOT_URLCONF = "config.urls"
+WSGI_APPLICATION = "config.wsgi.application"
+TEMPLATES = [
+    {
+        "BACKEND": "django.template.backends.django.DjangoTemplates",
+        "DIRS": [ROOT / "server" / "config" / "templates"],
+    }
+]
+
+_PRAGMAS = "PRAGMA foreign_keys=ON;"
+DATABASES = {
+    "default": {
+        "ENGINE": "django.db.backends.sqlite3",
+        "NAME": os.environ.get("EASY_TALLY_DB", str(VAR / "easy-tally.sqlite3")),
+        "OPTIONS": {
+            "transaction_mode": "IMMEDIATE",
+            "timeout": 20,
+            # No WAL in tests: their database file is copied for parallel processes.
+            "init_command": _PRAGMAS
+            if TESTING
+            else f"PRAGMA journal_mode=WAL; PRAGMA synchronous=FULL; {_PRAGMAS}",
+        },
+        "CONN_MAX_AGE": None,
+        "TEST": {"NAME": str(VAR / "test.sqlite3")},
+    }
+}
+DEFAULT_AUTO_FIELD = "django.db.models.BigAutoField"
+USE_TZ = True
+TIME_ZONE = "UTC"
+USE_I18N = False
+#: Largest request body: a build file of the largest size that the core reads, as UTF-8 JSON.
+DATA_UPLOAD_MAX_MEMORY_SIZE = 8_000_000
+
+#: What Vite builds is served as it lies there; its file names carry their hashes.
+WEB_DIST = ROOT / "web" / "dist"
+STATIC_URL = "/static/"
+STATIC_ROOT = WEB_DIST
+DEMO = ROOT / "demo"
+
+WHITENOISE_INDEX_FILE = False
+
+
+def WHITENOISE_IMMUTABLE_FILE_TEST(path: str, url: str) -> bool:  # a setting of WhiteNoise
+    """Vite puts every hashed file under assets/."""
+    return url.startswith("/static/assets/")
+
+
+TEST_RUNNER = "config.runner.CountingRunner"

@@ -1,0 +1,90 @@
+import createClient from "openapi-fetch";
+
+import type { components, paths } from "./schema";
+
+/** Everything that the server always sends, though the declaration gives it a default. */
+export type Whole<T> = T extends (infer E)[]
+  ? Whole<E>[]
+  : T extends object
+    ? { [K in keyof T]-?: Whole<T[K]> }
+    : T;
+
+type Schemas = components["schemas"];
+export type Doc = Whole<Schemas["Build"]>;
+export type Part = Doc["parts"][number];
+export type Supply = Whole<Schemas["Supply"]>;
+export type Cable = Whole<Schemas["Cable"]>;
+export type Socket = Whole<Schemas["Socket"]>;
+export type Figure = Whole<Schemas["Figure"]>;
+export type Amount = Whole<Schemas["Amount"]>;
+export type Result = Whole<Schemas["Compact"]>;
+export type Lane = Whole<Schemas["Lane"]>;
+export type PlugAnswer = Whole<Schemas["PlugAnswer"]>;
+export type SocketAnswer = Whole<Schemas["SocketAnswer"]>;
+export type Element = Whole<Schemas["ElementAnswer"]>;
+export type Mend = Whole<Schemas["Mend"]>;
+export type Offers = Whole<Schemas["Offers"]>;
+export type Offer = Whole<Schemas["Offer"]>;
+export type Row = Whole<Schemas["RowAnswer"]>;
+export type Candidate = Whole<Schemas["CandidateOut"]>;
+export type SupplyAnswer = Whole<Schemas["SupplyAnswer"]>;
+export type Reference = Whole<Schemas["ReferenceOut"]>;
+export type FieldOf = Reference["fields"][string][number];
+export type BuildCard = Whole<Schemas["BuildCard"]>;
+export type BuildOut = Whole<Schemas["BuildOut"]>;
+export type WrittenOut = Whole<Schemas["WrittenOut"]>;
+export type Action = Schemas["ActIn"]["action"];
+export type State = keyof Result["strip"]["watts"] & ("idle" | "everyday" | "full" | "start");
+export type Verdict = Lane["verdict"];
+export const STATES: State[] = ["idle", "everyday", "full", "start"];
+
+/** A problem+json answer, as an error that can be shown. */
+export class Problem extends Error {
+  constructor(
+    readonly kind: string,
+    readonly title: string,
+    detail: string,
+    readonly problems: { field: string; required: string; got: string }[] = [],
+    readonly conflicts: { path: string; yours: unknown; theirs: unknown }[] = [],
+    readonly released: string[] = [],
+    readonly version = 0,
+  ) {
+    super(detail);
+  }
+}
+
+function cookie(name: string): string {
+  const found = document.cookie.split("; ").find((c) => c.startsWith(name + "="));
+  return found ? decodeURIComponent(found.slice(name.length + 1)) : "";
+}
+
+export const client = createClient<paths>({ baseUrl: "/" });
+client.use({
+  onRequest({ request }) {
+    request.headers.set("X-CSRFToken", cookie("csrftoken"));
+    return request;
+  },
+});
+
+/** Unwrap an answer, or throw the Problem that came instead. */
+export async function take<T>(
+  call: Promise<{ data?: T; error?: unknown; response: Response }>,
+): Promise<Whole<T>> {
+  let answer;
+  try {
+    answer = await call;
+  } catch {
+    throw new Problem("offline", "No answer", "The server does not answer. Is it still running?");
+  }
+  if (answer.data !== undefined || answer.response.ok) return answer.data as Whole<T>;
+  const body = (answer.error ?? {}) as Record<string, never>;
+  throw new Problem(
+    String(body["type"] ?? "").replace("urn:easy-tally:", ""),
+    body["title"] ?? "That did not work",
+    body["detail"] ?? `The server answered ${answer.response.status}.`,
+    body["problems"],
+    body["conflicts"],
+    body["released"],
+    body["version"],
+  );
+}

@@ -1,0 +1,47 @@
+import "./theme.css";
+
+import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { lazy, StrictMode, Suspense } from "react";
+import { createRoot } from "react-dom/client";
+import { createBrowserRouter, Navigate, RouterProvider } from "react-router";
+
+import { Builds } from "./stations/builds/Builds";
+import { Frame } from "./stations/frame/Frame";
+
+// Radix places style elements; the content security policy lets in those that carry the nonce.
+const nonce = document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content;
+(globalThis as { __webpack_nonce__?: string }).__webpack_nonce__ = nonce;
+
+const Parts = lazy(() => import("./stations/parts/Parts"));
+const Supply = lazy(() => import("./stations/supply/Supply"));
+const Loom = lazy(() => import("./stations/loom/Loom"));
+const Rules = lazy(() => import("./stations/rules/Rules"));
+
+const router = createBrowserRouter([
+  { path: "/", element: <Builds /> },
+  {
+    path: "/b/:key",
+    element: <Frame />,
+    children: [
+      { index: true, element: <Navigate to="parts" replace /> },
+      { path: "parts", element: <Parts /> },
+      { path: "supply", element: <Supply /> },
+      { path: "loom", element: <Loom /> },
+      { path: "rules", element: <Rules /> },
+    ],
+  },
+  { path: "*", element: <Navigate to="/" replace /> },
+]);
+
+const queries = new QueryClient({ defaultOptions: { queries: { retry: 1, staleTime: 2_000 } } });
+const root = document.getElementById("app");
+if (root)
+  createRoot(root).render(
+    <StrictMode>
+      <QueryClientProvider client={queries}>
+        <Suspense fallback={<p className="p-8 text-ink-soft">One moment…</p>}>
+          <RouterProvider router={router} />
+        </Suspense>
+      </QueryClientProvider>
+    </StrictMode>,
+  );

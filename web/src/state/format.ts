@@ -1,0 +1,48 @@
+import type { Amount, Lane, Verdict } from "../api/client";
+
+const whole = new Intl.NumberFormat("en", { maximumFractionDigits: 0 });
+
+/** Watts rounded up to a whole number: against the builder, never for him. */
+export function watts(value: number): string {
+  return whole.format(Math.ceil(value - 1e-7));
+}
+
+/** A total in watts; “≥” where a figure behind it is missing. */
+export function amount(a: Amount): string {
+  return (a.missing.length ? "≥ " : "") + watts(a.likely);
+}
+
+/** Low to high, or nothing where the two are the same number of watts. */
+export function bounds(a: { low: number; high: number }): string {
+  const [low, high] = [watts(a.low), watts(a.high)];
+  return low === high ? "" : `${low}–${high}`;
+}
+
+export function amps(value: number): string {
+  return value.toFixed(value < 10 ? 2 : 1);
+}
+
+/** A value in its unit, as the checks show it. */
+export function inUnit(value: number | null, unit: string): string {
+  if (value === null) return "not known";
+  if (unit === "W") return `${watts(value)} W`;
+  if (unit === "plugs") return whole.format(value);
+  return `${value.toFixed(2)} ${unit}`;
+}
+
+export function percent(p: number | null): string {
+  return p === null ? "—" : `${p} %`;
+}
+
+export function verdictWord(lane: Pick<Lane, "verdict" | "refused">): string {
+  return lane.refused ? "refused" : lane.verdict;
+}
+
+export const VERDICT_TEXT: Record<Verdict, string> = {
+  within: "text-within",
+  tight: "text-tight",
+  over: "text-over",
+  unknown: "text-unknown",
+};
+
+export const STATE_WORDS = { idle: "Idle", everyday: "Everyday", full: "Full", start: "Start" };

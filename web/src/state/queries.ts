@@ -1,0 +1,64 @@
+import { queryOptions } from "@tanstack/react-query";
+
+import { client, take } from "../api/client";
+
+export const buildsKey = ["builds"] as const;
+
+export const buildsQuery = queryOptions({
+  queryKey: buildsKey,
+  queryFn: () => take(client.GET("/api/v1/builds")),
+});
+
+export const referenceQuery = queryOptions({
+  queryKey: ["reference"],
+  queryFn: () => take(client.GET("/api/v1/reference")),
+  staleTime: Infinity,
+});
+
+const at = (key: string) => ({ params: { path: { key } } });
+
+export const buildQuery = (key: string) =>
+  queryOptions({
+    queryKey: ["build", key],
+    queryFn: () => take(client.GET("/api/v1/builds/{key}", at(key))),
+  });
+
+export const rowsQuery = (key: string, version: number) =>
+  queryOptions({
+    queryKey: ["rows", key, version],
+    queryFn: () =>
+      take(client.GET("/api/v1/builds/{key}/rows", at(key))),
+    placeholderData: (before) => before,
+  });
+
+export const candidatesQuery = (key: string, version: number) =>
+  queryOptions({
+    queryKey: ["candidates", key, version],
+    queryFn: () =>
+      take(client.GET("/api/v1/builds/{key}/candidates", at(key))),
+    placeholderData: (before) => before,
+  });
+
+export const whyQuery = (key: string, version: number, cable: string) =>
+  queryOptions({
+    queryKey: ["why", key, version, cable],
+    queryFn: () =>
+      take(
+        client.GET("/api/v1/builds/{key}/runs/{cable}", { params: { path: { key, cable } } }),
+      ),
+  });
+
+export type Picked = { kind: "socket"; ref: string } | { kind: "plug"; cable: string; plug: string };
+
+export const offersQuery = (key: string, version: number, picked: Picked | null) =>
+  queryOptions({
+    queryKey: ["offers", key, version, picked],
+    enabled: picked !== null,
+    queryFn: () => {
+      const query =
+        picked?.kind === "socket" ? { socket: picked.ref } : { cable: picked?.cable, plug: picked?.plug };
+      return take(
+        client.GET("/api/v1/builds/{key}/offers", { params: { path: { key }, query } }),
+      );
+    },
+  });

@@ -1,0 +1,134 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useId, useRef, useState } from "react";
+import { Link, useNavigate } from "react-router";
+
+import { client, take, type BuildCard } from "../../api/client";
+import { buildsKey, buildsQuery } from "../../state/queries";
+import { amount, percent } from "../../state/format";
+import { Button, Dialog } from "../../ui/controls";
+import { TallyMarks } from "../../ui/marks";
+
+/** Every build with its strip in small; new, open, remove. */
+export function Builds() {
+  const { data, isPending, error } = useQuery(buildsQuery);
+  const navigate = useNavigate();
+  const queries = useQueryClient();
+  const file = useRef<HTMLInputElement>(null);
+  const [name, setName] = useState("");
+  const [removing, setRemoving] = useState<BuildCard | null>(null);
+  const id = useId();
+  const go = (built: { key: string }) => {
+    void queries.invalidateQueries({ queryKey: buildsKey });
+    void navigate(`/b/${built.key}/parts`);
+  };
+  const create = useMutation({
+    mutationFn: (name: string) => take(client.POST("/api/v1/builds", { body: { name } })),
+    onSuccess: go,
+  });
+  const open = useMutation({
+    mutationFn: async (f: File) => take(client.POST("/api/v1/builds/open", { body: { text: await f.text() } })),
+    onSuccess: go,
+  });
+  const remove = useMutation({
+    mutationFn: (key: string) => take(client.DELETE("/api/v1/builds/{key}", { params: { path: { key } } })),
+    onSuccess: () => {
+      setRemoving(null);
+      return queries.invalidateQueries({ queryKey: buildsKey });
+    },
+  });
+  const problem = create.error ?? open.error ?? remove.error ?? error;
+  return (
+    <main className="mx-auto max-w-[1120px] px-6 py-8">
+      <header className="mb-6 flex flex-wrap items-end justify-between gap-4">
+        <div>
+          <h1 className="flex items-center gap-3 text-[32px] leading-none font-bold">
+            <img src="/static/mark.svg" alt="" width={34} height={34} /> Easy Tally
+          </h1>
+          <p className="mt-2 text-[16px] text-ink-soft">What the parts draw, which supply carries it, and every cable within its rating.</p>
+        </div>
+        <form
+          className="flex items-end gap-2"
+          onSubmit={(e) => {
+            e.preventDefault();
+            if (name.trim()) create.mutate(name);
+          }}
+        >
+          <label htmlFor={id} className="grid gap-1 text-[13px] text-ink-soft">
+            Name of a new build
+            <input id={id} className="field w-56 text-[15px] text-ink" value={name} maxLength={80} onChange={(e) => setName(e.target.value)} />
+          </label>
+          <Button look="main" type="submit" disabled={!name.trim() || create.isPending}>Start it</Button>
+          <Button onClick={() => file.current?.click()} disabled={open.isPending}>Open a build file</Button>
+          <input
+            ref={file} type="file" accept=".json,application/json" className="hidden" aria-label="Build file"
+            onChange={(e) => {
+              const chosen = e.target.files?.[0];
+              if (chosen) open.mutate(chosen);
+              e.target.value = "";
+            }}
+          />
+        </form>
+      </header>
+      {problem && <p role="alert" className="mb-4 border-l-4 border-over bg-slip p-3 font-semibold text-over">{problem.message}</p>}
+      {isPending ? (
+        <p className="text-ink-soft">Fetching the builds…</p>
+      ) : (
+        <ul className="grid gap-4">
+          {data?.map((b) => <Card key={b.key} build={b} onRemove={() => setRemoving(b)} />)}
+          {data?.length === 0 && (
+            <li className="border border-dashed border-rule-strong p-8 text-[16px] text-ink-soft">
+              No build yet. Name one above and start it, or open a build file.
+            </li>
+          )}
+        </ul>
+      )}
+      <Dialog open={removing !== null} onClose={() => setRemoving(null)} title={`Remove ${removing?.name ?? ""}`}>
+        <p className="mb-4">Its parts, map and history go with it, and can’t be brought back. Save its file first if in doubt.</p>
+        <div className="flex justify-end gap-2">
+          <Button onClick={() => setRemoving(null)}>Keep it</Button>
+          <Button look="main" onClick={() => removing && remove.mutate(removing.key)}>Remove it</Button>
+        </div>
+      </Dialog>
+    </main>
+  );
+}
+
+function Card({ build, onRemove }: { build: BuildCard; onRemove: () => void }) {
+  const s = build.strip;
+  const toMend = Object.values(s.mend).reduce((a, b) => a + b, 0);
+  return (
+    <li className="border border-rule bg-slip">
+      <div className="flex items-baseline justify-between gap-4 px-5 pt-4 pb-3">
+        <div className="min-w-0">
+          <Link to={`/b/${build.key}/parts`} className="text-[22px] font-bold underline-offset-4 hover:underline">{build.name}</Link>
+          {build.note && <p className="truncate text-ink-soft">{build.note}</p>}
+        </div>
+        <div className="flex gap-2">
+          <a href={`/api/v1/builds/${build.key}/file`} download className="inline-flex min-h-8 items-center rounded-[3px] px-3 font-semibold hover:bg-accent-wash">
+            Save file<span className="sr-only"> of {build.name}</span>
+          </a>
+          <Button look="quiet" onClick={onRemove} aria-label={`Remove ${build.name}`}>Remove</Button>
+        </div>
+      </div>
+      <dl className="on-dark flex flex-wrap gap-x-8 gap-y-2 bg-strip px-5 py-2.5 text-strip-ink">
+        <Small label="To mend" alert={toMend > 0}>{toMend || "nothing"}</Small>
+        <Small label="Everyday">{amount(s.watts.everyday)} W</Small>
+        <Small label="Full">{amount(s.watts.full)} W</Small>
+        <Small label="Supply">{s.supply ? `${s.supply}, ${percent(s.supply_percent)} at full` : "none yet"}</Small>
+        <Small label="Sockets fed">
+          {s.sockets_fed} of {s.sockets_needed} <TallyMarks count={s.sockets_fed} />
+        </Small>
+        <Small label="As a whole">{build.overall.text}</Small>
+      </dl>
+    </li>
+  );
+}
+
+function Small({ label, children, alert = false }: { label: string; children: React.ReactNode; alert?: boolean }) {
+  return (
+    <div>
+      <dt className="text-[12px] text-strip-soft">{label}</dt>
+      <dd className={`flex items-center gap-2 text-[16px] font-semibold ${alert ? "text-strip-alert" : ""}`}>{children}</dd>
+    </div>
+  );
+}

@@ -1,0 +1,115 @@
+import { NavLink, Outlet, useParams, useSearchParams } from "react-router";
+import { Suspense, useEffect, type ReactNode } from "react";
+
+import { BuildProvider, useBuild } from "../../state/build";
+import { Button, Menu, MenuItem } from "../../ui/controls";
+import { Icon } from "../../ui/marks";
+import { Questions } from "./Questions";
+import { Strip } from "./Strip";
+
+const STATIONS = [
+  { to: "parts", name: "Parts", icon: "parts" },
+  { to: "supply", name: "Supply", icon: "supply" },
+  { to: "loom", name: "Loom", icon: "loom" },
+];
+
+/** Station rail, page and tally strip of one build. */
+export function Frame() {
+  const { key = "" } = useParams();
+  return (
+    <BuildProvider key={key} buildKey={key}>
+      <div className="grid h-full grid-cols-[76px_minmax(0,1fr)] grid-rows-[minmax(0,1fr)_auto]">
+        <nav aria-label="Stations" className="flex flex-col border-r border-rule">
+          <Station to="/" name="Builds" icon="builds" end />
+          <hr className="mx-3 my-1 border-rule-strong" />
+          {STATIONS.map((s) => <Station key={s.to} {...s} />)}
+          <hr className="mx-3 my-1 border-rule-strong" />
+          <Station to="rules" name="House rules" icon="rules" />
+        </nav>
+        <main className="min-h-0 min-w-0 overflow-auto">
+          <Suspense fallback={<p className="p-8 text-ink-soft">One moment…</p>}>
+            <Outlet />
+          </Suspense>
+        </main>
+        <Strip />
+      </div>
+      <Questions />
+      <Said />
+      <Keys />
+    </BuildProvider>
+  );
+}
+
+function Station({ to, name, icon, end = false }: { to: string; name: string; icon: string; end?: boolean }) {
+  return (
+    <NavLink
+      to={to}
+      end={end}
+      className="relative flex flex-col items-center gap-1 px-1 py-3 text-center text-[13px] leading-tight text-ink-soft hover:bg-accent-wash aria-[current=page]:bg-slip aria-[current=page]:font-bold aria-[current=page]:text-ink aria-[current=page]:before:absolute aria-[current=page]:before:inset-y-2 aria-[current=page]:before:left-0 aria-[current=page]:before:w-[5px] aria-[current=page]:before:bg-accent"
+    >
+      <Icon name={icon} />
+      {name}
+    </NavLink>
+  );
+}
+
+/** The head of a station: its name, the build's, what can be done. */
+export function StationHead({ title, note, children }: { title: string; note: string; children?: ReactNode }) {
+  const { build, undo, redo } = useBuild();
+  const { undo: back, redo: forth } = build.history;
+  useEffect(() => {
+    document.title = `${title} · ${build.doc.name} · Easy Tally`;
+  }, [title, build.doc.name]);
+  return (
+    <header className="flex flex-wrap items-center gap-x-3 gap-y-2 px-6 pt-4 pb-3">
+      <h1 className="text-[26px] leading-none font-bold">{title}</h1>
+      <p className="min-w-0 flex-1 truncate pt-1 text-[15px] text-ink-soft">{build.doc.name} · {note}</p>
+      {children}
+      <Button look="quiet" className="px-2" disabled={!back} onClick={() => void undo()} aria-label={back ? `Undo: ${back}` : "Undo"} title={back ? `Undo: ${back}` : "Nothing to undo"}>
+        <Icon name="undo" size={20} />
+      </Button>
+      <Button look="quiet" className="px-2" disabled={!forth} onClick={() => void redo()} aria-label={forth ? `Redo: ${forth}` : "Redo"} title={forth ? `Redo: ${forth}` : "Nothing to redo"}>
+        <Icon name="redo" size={20} />
+      </Button>
+      <Menu label="File">
+        <MenuItem onSelect={() => window.location.assign(`/api/v1/builds/${build.key}/file`)}>Save the build file</MenuItem>
+      </Menu>
+    </header>
+  );
+}
+
+/** What went wrong last, in the product's words. */
+function Said() {
+  const { said, say } = useBuild();
+  return (
+    <div role="alert" className="pointer-events-none fixed bottom-24 left-1/2 z-30 w-[640px] max-w-[90vw] -translate-x-1/2">
+      {said && (
+        <div className="pointer-events-auto flex items-start gap-3 border-2 border-over bg-slip p-3 shadow-lg">
+          <p className="flex-1 text-[15px] font-semibold text-ink">{said}</p>
+          <Button look="quiet" onClick={() => say("")}>Close</Button>
+        </div>
+      )}
+    </div>
+  );
+}
+
+/** Undo and redo by keyboard, where no field is being typed in. */
+function Keys() {
+  const { undo, redo } = useBuild();
+  useEffect(() => {
+    const down = (e: KeyboardEvent) => {
+      const field = e.target instanceof HTMLElement && e.target.closest("input, textarea, select");
+      if (field || !(e.ctrlKey || e.metaKey) || e.key.toLowerCase() !== "z") return;
+      e.preventDefault();
+      void (e.shiftKey ? redo() : undo());
+    };
+    window.addEventListener("keydown", down);
+    return () => window.removeEventListener("keydown", down);
+  }, [undo, redo]);
+  return null;
+}
+
+/** What a link into a station points at. */
+export function usePlace(): string {
+  return useSearchParams()[0].get("at") ?? "";
+}

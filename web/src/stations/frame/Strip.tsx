@@ -1,0 +1,105 @@
+import { useState, type ReactNode } from "react";
+import { Link } from "react-router";
+
+import type { Mend, State } from "../../api/client";
+import { useBuild } from "../../state/build";
+import { amount, bounds, percent, STATE_WORDS } from "../../state/format";
+import { Popover } from "../../ui/controls";
+import { TallyMarks } from "../../ui/marks";
+
+const MEND_WORDS: Record<string, string> = { over: "over", refused: "refused", failed: "failed", unfed: "not fed", unknown: "unknown" };
+
+/** The tally strip: the few figures that stand on every page, each a link to what makes it. */
+export function Strip() {
+  const { build, result, state, typing } = useBuild();
+  const s = result.strip;
+  const base = `/b/${build.key}`;
+  const shown: State[] = state === "everyday" || state === "full" ? ["everyday", "full"] : ["everyday", "full", state];
+  return (
+    <footer aria-label="Tally" data-typing={typing} className="on-dark col-span-2 flex flex-wrap items-stretch bg-strip text-strip-ink">
+      <ToMend />
+      {shown.map((st) => <Watts key={st} state={st} base={base} />)}
+      <Cell label="Spikes"><span className="text-[15px] text-strip-soft">not checked</span></Cell>
+      <Cell to={`${base}/supply`} label={s.supply ? s.supply : "Supply"}>
+        <span data-strip="supply">{s.supply ? `${percent(s.supply_percent)} at full` : "none yet"}</span>
+        {s.supply && s.supply_verdict !== "right size" && <small className="text-[13px] text-strip-alert">{s.supply_verdict}</small>}
+      </Cell>
+      <Cell to={`${base}/loom`} label="Sockets fed">
+        <span data-strip="sockets">{s.sockets_fed} of {s.sockets_needed}</span> <TallyMarks count={s.sockets_fed} />
+      </Cell>
+      <Cell to={`${base}/loom`} label="Ports left">
+        <span data-strip="ports">{s.ports_left}</span> <TallyMarks count={s.ports_left} />
+      </Cell>
+      {s.tight > 0 && <Cell to={`${base}/loom`} label="Tight"><span>{s.tight} {s.tight === 1 ? "run" : "runs"}</span></Cell>}
+    </footer>
+  );
+}
+
+function Watts({ state, base }: { state: State; base: string }) {
+  const { result, setState } = useBuild();
+  const a = result.strip.watts[state];
+  return (
+    <Cell to={`${base}/parts`} label={STATE_WORDS[state]} onClick={() => setState(state)}>
+      <span data-strip={state} data-watts={a.likely}>{amount(a)} W</span>
+      <small className="text-[12px] font-normal text-strip-soft">{bounds(a)}</small>
+    </Cell>
+  );
+}
+
+function Cell({ to, label, children, onClick }: { to?: string; label: string; children: ReactNode; onClick?: () => void }) {
+  const inside = (
+    <>
+      <span className="block text-[12px] text-strip-soft">{label}</span>
+      <span className="flex items-center gap-2 text-[19px] leading-7 font-bold whitespace-nowrap">{children}</span>
+    </>
+  );
+  const look = "border-r border-white/15 px-3.5 py-2.5";
+  return to ? <Link to={to} onClick={onClick} className={`${look} hover:bg-white/10`}>{inside}</Link> : <div className={look}>{inside}</div>;
+}
+
+/** What is left to mend, worst first; each item leads to its place. */
+function ToMend() {
+  const { build, result } = useBuild();
+  const [open, setOpen] = useState(false);
+  const counts = Object.entries(result.strip.mend).map(([kind, n]) => `${n} ${MEND_WORDS[kind] ?? kind}`);
+  return (
+    <Popover
+      label="To mend"
+      open={open}
+      onOpenChange={setOpen}
+      trigger={
+        <button type="button" className="min-w-36 border-r border-white/15 px-3.5 py-2.5 pl-5 text-left hover:bg-white/10">
+          <span className="block text-[12px] text-strip-soft">To mend</span>
+          <span data-strip="mend" className={`text-[19px] leading-7 font-bold ${counts.length ? "text-strip-alert" : ""}`}>
+            {counts.join(", ") || "nothing"}
+          </span>
+        </button>
+      }
+    >
+      <h2 className="px-2 pt-1 pb-2 text-[17px] font-bold">To mend</h2>
+      <ul className="grid gap-1">
+        {result.mend.map((m, i) => <MendItem key={i} item={m} base={`/b/${build.key}`} close={() => setOpen(false)} />)}
+        {result.mend.length === 0 && <li className="px-2 pb-2">Nothing, in what is checked.</li>}
+      </ul>
+      <details className="mt-2 border-t border-rule px-2 pt-2 text-[13px] text-ink-soft">
+        <summary className="cursor-pointer">Not checked yet: {result.not_checked.length}</summary>
+        <ul className="list-disc pl-5">{result.not_checked.map((n) => <li key={n}>{n}</li>)}</ul>
+      </details>
+    </Popover>
+  );
+}
+
+function MendItem({ item, base, close }: { item: Mend; base: string; close: () => void }) {
+  return (
+    <li>
+      <Link to={`${base}/${item.station}?at=${encodeURIComponent(item.subject)}`} onClick={close} className="block rounded-[3px] px-2 py-2 hover:bg-accent-wash">
+        <span className="flex justify-between gap-3">
+          <b>{item.title}</b>
+          <b className={item.kind === "unknown" ? "text-unknown" : "text-over"}>{MEND_WORDS[item.kind]}</b>
+        </span>
+        <span className="block">{item.text}</span>
+        <span className="block font-semibold text-accent">{item.fix}</span>
+      </Link>
+    </li>
+  );
+}

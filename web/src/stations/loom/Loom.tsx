@@ -1,0 +1,120 @@
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { Link, useSearchParams } from "react-router";
+
+import { Panel } from "../../drawing/Panel";
+import { useBuild } from "../../state/build";
+import { STATE_WORDS } from "../../state/format";
+import { drawnLanes, rulerLength } from "../../state/lanes";
+import { hitPlug, hitSocket, socketRef, type Next } from "../../state/pick";
+import { offersQuery, referenceQuery, type Picked } from "../../state/queries";
+import { StationHead, usePlace } from "../frame/Frame";
+import { LaneRow, Ruler } from "./LaneRow";
+import { OffersList } from "./OffersList";
+import { SocketList } from "./SocketList";
+import { WhyPanel } from "./WhyPanel";
+
+/** Cables as lanes from the panel to their plugs; the sockets that they feed; picking both ends. */
+export default function Loom() {
+  const { build, result, state, act, say } = useBuild();
+  const { doc } = build;
+  const { data: reference } = useQuery(referenceQuery);
+  const place = usePlace();
+  const [, setParams] = useSearchParams();
+  const [picked, setPicked] = useState<Picked | null>(null);
+  const offers = useQuery(offersQuery(build.key, build.version, picked)).data?.offers;
+  const lanes = drawnLanes(doc, result.lanes, reference);
+  const length = rulerLength(doc);
+  const feeding = result.sockets.find((s) => s.ref === place)?.cable;
+  const chosen = lanes.find((d) => d.cable.key === (feeding ?? place)) ?? null;
+  const choose = (cable: string) => setParams(cable ? { at: cable } : {}, { replace: true });
+  const [focus, setFocus] = useState("");
+
+  // A link to an unfed socket opens what fits it.
+  const [followed, setFollowed] = useState("");
+  if (place !== followed) {
+    setFollowed(place);
+    if (place.includes("#") && !feeding) setPicked({ kind: "socket", ref: place });
+  }
+
+  const step = async (next: Next) => {
+    if (next.do === "pick") {
+      say("");
+      setPicked(next.picked);
+      if (next.picked.kind === "plug") choose(next.picked.cable);
+    } else if (next.do === "drop") setPicked(null);
+    else if (next.do === "refuse") say(next.reason);
+    else if (next.do === "put") {
+      const { offer } = next;
+      const done = await act({
+        type: "connect", cable: offer.cable, plug: offer.plug, half: offer.half,
+        socket: socketRef(offer.socket), ports: offer.ports,
+      });
+      if (done) {
+        setFocus(offer.socket);
+        setPicked(null);
+        choose(offer.cable);
+      }
+    }
+  };
+  const park = async (cable: string, plug: string) => {
+    if (await act({ type: "park", cable, plug })) setPicked(null);
+  };
+  const onPort = (port: string, free: boolean) => {
+    const run = doc.runs.find((r) => r.ports.includes(port));
+    if (run) choose(run.cable);
+    else if (free && chosen && chosen.cable.needs.length === 1) void act({ type: "plug in", cable: chosen.cable.key, ports: [port] });
+    else if (chosen && chosen.cable.needs.length > 1) say(`${chosen.cable.name} takes ${chosen.cable.needs.length} ports at once; it is put in by connecting its plug.`);
+  };
+
+  if (!doc.supply)
+    return (
+      <>
+        <StationHead title="Loom" note="cables from the supply to the sockets" />
+        <p className="mx-6 border border-dashed border-rule-strong p-6 text-[17px]">
+          There is no supply yet, so there are no cables to lay. <Link className="font-bold text-accent underline" to={`/b/${build.key}/supply`}>Choose a supply</Link> first.
+        </p>
+      </>
+    );
+  return (
+    <div className="flex h-full min-h-0 flex-col" onKeyDown={(e) => e.key === "Escape" && picked && setPicked(null)}>
+      <StationHead title="Loom" note={`currents at ${STATE_WORDS[state].toLowerCase()}, in ${doc.supply.name}`} />
+      <div className="flex min-h-0 flex-1 gap-4 px-6 pb-3">
+        <div className="flex min-h-0 min-w-0 flex-1 flex-col gap-2">
+          <div className="grid h-[196px] shrink-0 grid-cols-[minmax(220px,38%)_minmax(0,1fr)] gap-3">
+            <Panel supply={doc.supply} runs={doc.runs} chosen={chosen?.lane?.ports ?? []} onPort={onPort} />
+            <WhyPanel drawn={chosen} />
+          </div>
+          <Ruler length={length} />
+          <ul aria-label="Cables" className="min-h-0 flex-1 overflow-x-hidden overflow-y-auto">
+            {lanes.map((d, i) => (
+              <LaneRow
+                key={d.cable.key} drawn={d} length={length} chosen={chosen?.cable.key === d.cable.key}
+                firstInBag={d.where === "bag" && lanes[i - 1]?.where !== "bag"}
+                picked={picked} offers={offers}
+                onChoose={() => choose(d.cable.key)}
+                onPlug={(plug) => void step(hitPlug(picked, d.cable.key, plug, offers))}
+              />
+            ))}
+          </ul>
+        </div>
+        <aside aria-label="Sockets" className="flex min-h-0 w-[272px] shrink-0 flex-col border border-rule bg-slip max-[1100px]:w-[248px]">
+          {picked?.kind === "socket" ? (
+            <OffersList
+              ref_={picked.ref} offers={offers}
+              onPut={(offer) => void step({ do: "put", offer })}
+              onPark={park}
+              onBack={() => { setFocus(picked.ref); setPicked(null); }}
+            />
+          ) : (
+            <SocketList
+              picked={picked} offers={offers} focus={focus}
+              onSocket={(ref) => void step(hitSocket(picked, ref, offers))}
+              onPark={park} onBack={() => setPicked(null)}
+            />
+          )}
+        </aside>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,112 @@
+import { useEffect, useRef } from "react";
+
+import type { Offers, SocketAnswer } from "../../api/client";
+import { Face } from "../../drawing/Face";
+import { useBuild } from "../../state/build";
+import type { Picked } from "../../state/queries";
+import { Button } from "../../ui/controls";
+
+/** The sockets by device, unfed ones first; a walk with the arrow keys, Enter picks. */
+export function SocketList({
+  picked, offers, focus, onSocket, onPark, onBack,
+}: {
+  picked: Picked | null; offers: Offers | undefined; focus: string;
+  onSocket: (ref: string) => void; onPark: (cable: string, plug: string) => Promise<void>; onBack: () => void;
+}) {
+  const { build, result } = useBuild();
+  const { sockets, strip } = result;
+  const list = useRef<HTMLUListElement>(null);
+  const groups = grouped(sockets);
+
+  useEffect(() => {
+    if (focus) list.current?.querySelector<HTMLElement>(`[data-socket="${CSS.escape(focus)}"]`)?.focus();
+  }, [focus]);
+
+  const walk = (e: React.KeyboardEvent) => {
+    if (e.key !== "ArrowDown" && e.key !== "ArrowUp") return;
+    e.preventDefault();
+    const all = [...(list.current?.querySelectorAll<HTMLElement>("[data-socket]") ?? [])];
+    const now = all.findIndex((x) => x === document.activeElement);
+    all[Math.min(all.length - 1, Math.max(0, now + (e.key === "ArrowDown" ? 1 : -1)))]?.focus();
+  };
+  const parts = new Map(build.doc.parts.map((p) => [p.key, p]));
+  const alone = (key: string) => {
+    const part = parts.get(key);
+    return part !== undefined && "sockets" in part && part.sockets.length === 1;
+  };
+  const counted = (key: string) => (parts.get(key)?.count ?? 1) > 1;
+  const plug = picked?.kind === "plug" ? picked : null;
+  const feeds = plug && result.lanes.find((l) => l.cable === plug.cable)?.plugs.find((p) => p.key === plug.plug)?.feeds;
+  return (
+    <>
+      <div className="border-b border-rule px-3 py-2">
+        <h2 className="flex items-baseline justify-between text-[15px] font-bold">
+          {plug ? "Where does it go?" : "Sockets"}
+          <span className="text-[13px] font-normal text-ink-soft">{strip.sockets_fed} of {strip.sockets_needed} fed</span>
+        </h2>
+        {plug && (
+          <div className="mt-1">
+            <p className="text-[13px]">{offers?.picked}</p>
+            <div className="mt-1 flex gap-1">
+              {feeds && <Button className="min-h-7 text-[13px]" onClick={() => void onPark(plug.cable, plug.plug)}>Park it</Button>}
+              <Button look="quiet" className="min-h-7 text-[13px]" onClick={onBack}>Let go</Button>
+            </div>
+          </div>
+        )}
+      </div>
+      <ul ref={list} onKeyDown={walk} className="min-h-0 flex-1 overflow-auto pb-2">
+        {groups.map(([part, of]) => (
+          <li key={part}>
+            <h3 className="flex justify-between px-3 pt-2 text-[13px] font-bold">
+              {parts.get(part)?.name ?? part}
+              {of.length > 3 && <span className="font-normal text-ink-soft">{of.filter((s) => s.cable).length} of {of.length}</span>}
+            </h3>
+            <ul>{of.map((s) => <SocketLine key={s.ref} socket={s} words={short(s, alone(part), counted(part))} offers={plug ? offers : undefined} onHit={() => onSocket(s.ref)} />)}</ul>
+          </li>
+        ))}
+        {sockets.length === 0 && <li className="p-3 text-ink-soft">No part has a power socket yet.</li>}
+      </ul>
+    </>
+  );
+}
+
+function SocketLine({ socket: s, words, offers, onHit }: { socket: SocketAnswer; words: string; offers: Offers | undefined; onHit: () => void }) {
+  const fits = offers?.fitting.some((o) => o.socket === s.ref);
+  return (
+    <li>
+      <button
+        type="button" data-socket={s.ref} data-fed={s.cable !== null} data-fits={offers ? Boolean(fits) : undefined} onClick={onHit}
+        className="grid min-h-9 w-full grid-cols-[minmax(0,1fr)_auto] items-center gap-2 px-3 py-1 text-left outline-offset-[-2px] hover:bg-accent-wash data-[fits=false]:opacity-60 data-[fits=true]:bg-accent-wash pointer-coarse:min-h-11"
+      >
+        <span className="flex min-w-0 items-center gap-2">
+          <Face kind={s.kind} pin={s.kind === "sata" || s.kind === "atx24" ? 3 : 4} hollow={s.cable === null} />
+          <span className="min-w-0 text-[13px] leading-tight">
+            <span className="block truncate">{words}</span>
+            {!s.required && <span className="text-[12px] text-ink-soft">optional</span>}
+          </span>
+        </span>
+        <span className={`text-[13px] font-bold ${s.cable ? "" : s.required ? "text-over" : "text-ink-soft"}`}>
+          {s.cable ? s.fed_by : s.required ? "not fed" : "open"}
+        </span>
+      </button>
+    </li>
+  );
+}
+
+/** The socket's own name where its part has several, and its kind. */
+function short(s: SocketAnswer, alone: boolean, counted: boolean): string {
+  const [instance = "1", name = ""] = (s.ref.split("#")[1] ?? "").split("/");
+  const own = [counted ? instance : "", alone ? "" : name].filter(Boolean).join(" · ");
+  return own ? `${own}, ${s.kind_words}` : s.kind_words;
+}
+
+/** By device, those with something required and unfed first; within one, unfed first. */
+function grouped(sockets: SocketAnswer[]): [string, SocketAnswer[]][] {
+  const found = new Map<string, SocketAnswer[]>();
+  for (const s of sockets) found.set(s.part, [...(found.get(s.part) ?? []), s]);
+  const open = (s: SocketAnswer) => (s.required && !s.cable ? 0 : 1);
+  const rank = (of: SocketAnswer[]) => Math.min(...of.map(open));
+  return [...found]
+    .map(([part, of]): [string, SocketAnswer[]] => [part, [...of].sort((a, b) => open(a) - open(b))])
+    .sort((a, b) => rank(a[1]) - rank(b[1]));
+}

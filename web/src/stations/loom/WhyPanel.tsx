@@ -1,0 +1,97 @@
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+
+import type { Element } from "../../api/client";
+import { useBuild } from "../../state/build";
+import { inUnit, percent, VERDICT_TEXT, verdictWord } from "../../state/format";
+import type { Drawn } from "../../state/lanes";
+import { whyQuery } from "../../state/queries";
+import { Button, Dialog } from "../../ui/controls";
+
+/** What limits the chosen run: its worst elements, and all of them on demand. */
+export function WhyPanel({ drawn }: { drawn: Drawn | null }) {
+  const { build, act } = useBuild();
+  const lane = drawn?.lane;
+  const [all, setAll] = useState(false);
+  const why = useQuery({ ...whyQuery(build.key, build.version, drawn?.cable.key ?? ""), enabled: Boolean(lane) });
+  const elements = why.data?.run.elements ?? [];
+  if (!drawn)
+    return (
+      <div className="grid content-center border border-dashed border-rule-strong p-4 text-[15px] text-ink-soft">
+        Choose a cable to see what limits it, or a socket to feed.
+      </div>
+    );
+  return (
+    <section aria-label={`Why: ${drawn.cable.name}`} className="@container flex min-h-0 flex-col overflow-hidden border border-rule bg-slip px-3 py-2">
+      <div className="flex items-baseline gap-3">
+        <h2 className="min-w-0 flex-1 truncate text-[15px] font-bold">{drawn.cable.name}{drawn.labels && ` in ${drawn.labels}`}</h2>
+        {lane && <span data-verdict-word className={`text-[17px] font-bold ${VERDICT_TEXT[lane.verdict]}`}>{verdictWord(lane)}{lane.percent !== null && `, ${lane.percent} %`}</span>}
+      </div>
+      {lane ? (
+        <>
+          <ul className="min-h-0 flex-1 overflow-hidden">
+            {elements.slice(0, 4).map((e, i) => <ElementLine key={i} element={e} />)}
+            {elements.length === 0 && !why.isPending && <li className="text-ink-soft">It is in its port and feeds nothing yet.</li>}
+          </ul>
+          <div className="flex items-center gap-2 pt-1">
+            {elements.length > 0 && <Button className="min-h-7 text-[13px]" onClick={() => setAll(true)}>Every limit, {elements.length}</Button>}
+            {drawn.where === "in" && <Button look="quiet" className="min-h-7 text-[13px]" onClick={() => void act({ type: "unplug", cable: drawn.cable.key })}>Back in the bag</Button>}
+          </div>
+        </>
+      ) : (
+        <p className="pt-2 text-ink-soft">
+          {drawn.where === "bag" ? "It lies in the bag. Connect one of its plugs, or choose a free port on the panel." : "It is fixed to the supply and feeds nothing."}
+        </p>
+      )}
+      <Dialog open={all} onClose={() => setAll(false)} title={`What limits ${drawn.cable.name}${drawn.labels && ` in ${drawn.labels}`}`} wide>
+        <EveryLimit elements={elements} />
+        <p className="mt-3 text-[13px] text-ink-soft">Not checked yet: {build.result.not_checked.join(", ")}.</p>
+      </Dialog>
+    </section>
+  );
+}
+
+function ElementLine({ element: e }: { element: Element }) {
+  return (
+    <li className="grid grid-cols-[minmax(0,1fr)_auto_72px_52px] items-center gap-x-2 py-0.5 text-[13px] @max-[460px]:grid-cols-[minmax(0,1fr)_52px] @max-[460px]:nth-[n+4]:hidden">
+      <span className="truncate @max-[460px]:col-span-2" title={e.title}>{e.title}</span>
+      <span className="font-mono whitespace-nowrap">{inUnit(e.load, e.unit)} <span className="text-ink-soft">of {inUnit(e.limit, e.unit)}</span></span>
+      <Share element={e} />
+      <b className={`text-right font-mono ${VERDICT_TEXT[e.verdict]}`}>{percent(e.percent)}</b>
+    </li>
+  );
+}
+
+/** A share as a bar to a line at 100 %; what is beyond sticks out. */
+function Share({ element: e }: { element: Element }) {
+  const width = Math.min(150, 100 * (e.share ?? 0));
+  return (
+    <span className="relative block h-3 w-[72px] @max-[460px]:hidden" aria-hidden="true">
+      <span className={`absolute inset-y-0 left-0 mark-${e.verdict}`} style={{ width: `${(width * 2) / 3}%` }} />
+      <span className="absolute inset-y-[-1px] border-l-2 border-ink" style={{ left: "66.6%" }} />
+    </span>
+  );
+}
+
+function EveryLimit({ elements }: { elements: Element[] }) {
+  return (
+    <table className="w-full text-left text-[13px]">
+      <thead className="sticky top-0 bg-slip text-ink-soft">
+        <tr><th>Element</th><th className="text-right">Load</th><th className="text-right">Limit</th><th className="text-right">Share</th><th className="pl-3">Verdict</th><th>At</th><th>How it comes about, and source</th></tr>
+      </thead>
+      <tbody>
+        {elements.map((e, i) => (
+          <tr key={i} className="border-t border-rule align-top">
+            <td className="py-1.5 pr-3 font-semibold">{e.title}</td>
+            <td className="py-1.5 pr-2 text-right font-mono whitespace-nowrap">{inUnit(e.load, e.unit)}</td>
+            <td className="py-1.5 pr-2 text-right font-mono whitespace-nowrap">{inUnit(e.limit, e.unit)}</td>
+            <td className="py-1.5 text-right font-mono whitespace-nowrap">{percent(e.percent)}</td>
+            <td className={`py-1.5 pl-3 font-bold ${VERDICT_TEXT[e.verdict]}`}>{e.refused ? "refused" : e.verdict}</td>
+            <td className="py-1.5 pr-3">{e.state}</td>
+            <td className="py-1.5 text-ink-soft">{e.formula}{e.formula && ". "}<i>{e.source}</i></td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

@@ -1,0 +1,110 @@
+import { useEffect, useRef } from "react";
+
+import type { Part, Result } from "../../api/client";
+import { Face } from "../../drawing/Face";
+import { useBuild } from "../../state/build";
+import { amount, bounds, watts } from "../../state/format";
+
+const PATHS = ["board lead", "processor leads", "card leads", "drive leads"];
+const WORDS: Record<string, string> = {
+  "board lead": "Board lead", "processor leads": "Processor leads", "card leads": "Card leads", "drive leads": "Drive leads",
+};
+type PartWatts = Result["parts"][number];
+
+/** Four columns, one a path; each watt stands in one of them only. */
+export function Columns({ chosen, onChoose }: { chosen: string; onChoose: (key: string) => void }) {
+  const { build, result, state } = useBuild();
+  const parts = new Map(build.doc.parts.map((p) => [p.key, p]));
+  const scale = Math.max(1, ...result.parts.map((p) => p.watts[state].likely));
+  const home = homes(result, build.doc.parts);
+  return (
+    <div className="grid min-h-0 flex-1 content-start gap-x-4 gap-y-5 overflow-auto pb-2 @min-[700px]:grid-cols-4 @max-[700px]:grid-cols-2">
+      {PATHS.map((path) => {
+        const total = result.by_path[path]?.[state];
+        return (
+          <section key={path} aria-label={WORDS[path]} className="min-w-0">
+            <h2 className="mb-2 flex items-baseline justify-between border-b-2 border-ink pb-1 text-[14px] font-bold">
+              {WORDS[path]} <span className="font-mono text-[15px]">{total ? amount(total) : 0} W</span>
+            </h2>
+            <ul className="grid gap-2">
+              {result.parts.filter((p) => p.path === path).map((p) => {
+                const part = parts.get(p.part);
+                return part ? (
+                  <Slip key={p.part} part={part} drawn={p} scale={scale} tail={home.get(p.part) !== path} chosen={chosen === p.part} onChoose={onChoose} />
+                ) : null;
+              })}
+            </ul>
+          </section>
+        );
+      })}
+    </div>
+  );
+}
+
+/** The column where a part's slip stands; in another column it has a tail only. */
+function homes(result: Result, parts: Part[]): Map<string, string> {
+  const found = new Map<string, string>();
+  for (const p of result.parts) {
+    const part = parts.find((x) => x.key === p.part);
+    const before = found.get(p.part);
+    if (!before || (part?.kind === "card" && p.path === "card leads")) found.set(p.part, p.path);
+  }
+  return found;
+}
+
+function Slip({
+  part, drawn, scale, tail, chosen, onChoose,
+}: { part: Part; drawn: PartWatts; scale: number; tail: boolean; chosen: boolean; onChoose: (key: string) => void }) {
+  const { state } = useBuild();
+  const a = drawn.watts[state];
+  const sockets = "sockets" in part && !tail ? part.sockets : [];
+  const ref = useRef<HTMLButtonElement>(null);
+  useEffect(() => {
+    if (chosen && !tail) ref.current?.scrollIntoView({ block: "nearest" });
+  }, [chosen, tail]);
+  return (
+    <li>
+      <button
+        ref={ref} type="button" aria-pressed={chosen} onClick={() => onChoose(part.key)} data-part={part.key} data-tail={tail}
+        className="grid w-full gap-1.5 border border-rule bg-slip px-3 py-2 text-left hover:border-ink aria-pressed:border-accent aria-pressed:bg-accent-wash aria-pressed:shadow-[inset_4px_0_0_var(--accent)] data-[tail=true]:border-dashed"
+      >
+        <span className="flex items-baseline justify-between gap-2">
+          <span className="min-w-0 text-[14px] leading-snug font-semibold [overflow-wrap:anywhere]">
+            {part.name}{part.count > 1 && <span className="font-normal"> ×{part.count}</span>}
+            {tail && <span className="block text-[12px] font-normal text-ink-soft">by its slot</span>}
+          </span>
+          <span className="shrink-0 font-mono text-[17px] leading-none font-bold">
+            {a.missing.length ? (a.likely > 0 ? `≥ ${watts(a.likely)}` : "?") : watts(a.likely)}<span className="text-[12px] font-normal"> W</span>
+          </span>
+        </span>
+        {sockets.length > 0 && (
+          <span className="flex flex-wrap items-center gap-1.5">
+            {faces(sockets).map(([kind, n]) => (
+              <span key={kind} className="flex items-center gap-1">
+                <Face kind={kind} pin={kind === "atx24" || kind === "sata" ? 3 : 4} />
+                {n * part.count > 1 && <span className="text-[12px] text-ink-soft">×{n * part.count}</span>}
+              </span>
+            ))}
+          </span>
+        )}
+        {a.missing.length > 0 ? (
+          <span className="text-[12px] font-semibold text-unknown">figure missing</span>
+        ) : (
+          <span className="flex items-center gap-2">
+            <span className="block h-2 flex-1">
+              <span className="moves block h-full bg-[var(--bar)]" style={{ width: `${(100 * a.likely) / scale}%` }} />
+            </span>
+            <span className="text-[12px] text-ink-soft">{drawn.assumed ? "assumed " : ""}{bounds(a)}</span>
+          </span>
+        )}
+      </button>
+    </li>
+  );
+}
+
+/** Kinds of sockets with their number, so that ten alike are one drawing. */
+function faces(sockets: { kind: string }[]): [string, number][] {
+  const found = new Map<string, number>();
+  for (const s of sockets) found.set(s.kind, (found.get(s.kind) ?? 0) + 1);
+  return [...found];
+}

@@ -1,0 +1,115 @@
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+
+import type { FieldOf, Figure, Part } from "../../api/client";
+import { useBuild } from "../../state/build";
+import { withLikely } from "../../state/figure";
+import { amount, bounds } from "../../state/format";
+import { referenceQuery, rowsQuery } from "../../state/queries";
+import { Button } from "../../ui/controls";
+import { Choice, NumberField, TextField } from "../../ui/fields";
+import { KindFields } from "./KindFields";
+import { Sockets } from "./Sockets";
+
+type Set = (changes: Record<string, unknown>) => Promise<unknown>;
+
+/** The part in hand: the figures that a builder knows, then what follows from them. */
+export function Inspector({ part, onGone }: { part: Part; onGone: () => void }) {
+  const { build, act, preview } = useBuild();
+  const { data: reference } = useQuery(referenceQuery);
+  const set: Set = (changes) => act({ type: "change part", part: part.key, changes, release: false });
+  const look = (changes: Record<string, unknown>) =>
+    preview({ type: "change part", part: part.key, changes, release: false });
+  const values = part as unknown as Record<string, Figure | null>;
+  const remove = async () => {
+    const gone = await act({ type: "remove part", part: part.key, release: false });
+    if (gone) onGone();
+  };
+  return (
+    <section aria-label={`Part in hand: ${part.name}`} className="grid gap-3 border border-rule bg-slip p-3">
+      <div className="grid grid-cols-[minmax(0,1fr)_auto] items-end gap-2">
+        <TextField label="Name" value={part.name} onCommit={(name) => set({ name })} />
+        {part.kind !== "board" && (
+          <NumberField label="Count" unit="" whole narrow value={part.count} onPreview={(count) => look({ count })} onCommit={(count) => set({ count })} />
+        )}
+      </div>
+      {reference?.fields[part.kind]?.map((field) => (
+        <FigureField key={field.name} field={field} figure={values[field.name] ?? null} look={look} set={set} />
+      ))}
+      <KindFields part={part} set={set} />
+      {"sockets" in part && <Sockets part={part} set={set} />}
+      <Derived part={part.key} buildKey={build.key} version={build.version} />
+      <TextField label="Note" value={part.note} max={2000} onCommit={(note) => set({ note })} />
+      <Button onClick={() => void remove()}>Take {part.name} out</Button>
+    </section>
+  );
+}
+
+function FigureField({
+  field, figure, look, set,
+}: { field: FieldOf; figure: Figure | null; look: (c: Record<string, unknown>) => void; set: Set }) {
+  const [wide, setWide] = useState(false);
+  const at = (likely: number | null) => ({ [field.name]: likely === null ? null : withLikely(figure, likely) });
+  const edge = (name: "low" | "high") => (value: number | null) =>
+    figure && value !== null ? { [field.name]: { ...figure, [name]: value } } : {};
+  const hasWidth = figure !== null && figure.low !== figure.high;
+  return (
+    <div className="grid gap-1 border-b border-rule pb-2">
+      <p aria-hidden="true" className="text-[13px] text-ink-soft first-letter:uppercase">{field.text}</p>
+      <div className="flex items-center justify-between gap-x-2">
+        <NumberField
+          compact label={field.text} unit={field.unit} empty value={figure?.likely ?? null}
+          placeholder={field.default_from ? "assumed" : "?"}
+          onPreview={(v) => look(at(v))} onCommit={(v) => set(at(v))}
+        />
+        {figure ? (
+          <span className="flex items-center gap-1">
+            <Choice
+              label={`Where from: ${field.text}`} hideLabel value={figure.origin}
+              options={[{ value: "maker", words: "maker" }, { value: "measured", words: "measured" }, { value: "assumed", words: "assumed" }]}
+              onChange={(origin) => void set({ [field.name]: { ...figure, origin } })}
+            />
+            <Button look="quiet" className="px-1.5 text-[13px] font-normal" aria-expanded={wide || hasWidth} onClick={() => setWide(!wide)}>bounds</Button>
+          </span>
+        ) : (
+          <span className="text-[13px] text-ink-soft">{field.default_from ? "a default is used" : "no default: needed"}</span>
+        )}
+      </div>
+      {figure && (wide || hasWidth) && (
+        <div className="flex items-center gap-2 text-[13px] text-ink-soft">
+          from <NumberField compact label={`Low: ${field.text}`} unit="" value={figure.low} onCommit={(v) => set(edge("low")(v))} />
+          to <NumberField compact label={`High: ${field.text}`} unit={field.unit} value={figure.high} onCommit={(v) => set(edge("high")(v))} />
+        </div>
+      )}
+      {figure?.note && <p className="text-[12px] text-ink-soft">{figure.note}</p>}
+    </div>
+  );
+}
+
+/** The loads that follow, in the state shown: rail, how it comes about, watts. */
+function Derived({ part, buildKey, version }: { part: string; buildKey: string; version: number }) {
+  const { state } = useBuild();
+  const { data } = useQuery(rowsQuery(buildKey, version));
+  const rows = data?.rows.filter((r) => r.part === part) ?? [];
+  if (!rows.length) return null;
+  return (
+    <div>
+      <h3 className="text-[13px] font-bold">Loads that follow</h3>
+      <table className="w-full text-[13px]">
+        <tbody>
+          {rows.map((r) => (
+            <tr key={`${r.rail}${r.path}${r.formula}`} className="border-b border-rule align-top">
+              <td className="py-1 pr-2 whitespace-nowrap">{RAILS[r.rail]}</td>
+              <td className="py-1 pr-2 text-ink-soft">{r.formula}{r.origin === "assumed" && ", assumed"}</td>
+              <td className="py-1 text-right font-mono whitespace-nowrap">
+                {amount(r.watts[state])} W <span className="block text-[12px] text-ink-soft">{bounds(r.watts[state])}</span>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+const RAILS: Record<string, string> = { v12: "12 V", v5: "5 V", v3v3: "3.3 V", v5sb: "5 V sb" };

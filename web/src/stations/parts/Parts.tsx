@@ -1,0 +1,39 @@
+import { useSearchParams } from "react-router";
+
+import { useBuild } from "../../state/build";
+import { STATE_WORDS } from "../../state/format";
+import { StationHead, usePlace } from "../frame/Frame";
+import { AddPart } from "./AddPart";
+import { Columns } from "./Columns";
+import { Inspector } from "./Inspector";
+import { Stacks } from "./Stacks";
+
+/** The parts under the path that feeds them, the state shown, and the part in hand. */
+export default function Parts() {
+  const { build, state } = useBuild();
+  const place = usePlace();
+  const [, setParams] = useSearchParams();
+  const choose = (part: string) => setParams(part ? { at: part } : {}, { replace: true });
+  const part = build.doc.parts.find((p) => p.key === place);
+  return (
+    <div className="flex h-full min-h-0 flex-col">
+      <StationHead title="Parts" note={`by the path that feeds them, at ${STATE_WORDS[state].toLowerCase()}`} />
+      <div className="flex min-h-0 flex-1 gap-5 px-6 pb-4">
+        <div className="@container flex min-h-0 min-w-0 flex-1 flex-col gap-3">
+          <AddPart onAdded={choose} />
+          <Columns chosen={part?.key ?? ""} onChoose={choose} />
+        </div>
+        <aside aria-label="Watts and part in hand" className="flex w-[330px] shrink-0 flex-col gap-3 overflow-auto max-[1100px]:w-[296px]">
+          <Stacks />
+          {part ? (
+            <Inspector key={part.key} part={part} onGone={() => choose("")} />
+          ) : (
+            <p className="border border-dashed border-rule-strong p-4 text-[15px] text-ink-soft">
+              {build.doc.parts.length ? "Choose a part to see and change its figures." : "Add the first part in the line above: the board is a good start."}
+            </p>
+          )}
+        </aside>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,51 @@
+import { useQuery } from "@tanstack/react-query";
+
+import type { Part, Socket } from "../../api/client";
+import { Face } from "../../drawing/Face";
+import { referenceQuery } from "../../state/queries";
+import { Button } from "../../ui/controls";
+import { Choice, Tick } from "../../ui/fields";
+
+type Socketed = Extract<Part, { sockets: Socket[] }>;
+
+/** The power sockets of one instance: kind, required or not, and the version of a 16-pin one. */
+export function Sockets({ part, set }: { part: Socketed; set: (c: Record<string, unknown>) => Promise<unknown> }) {
+  const { data } = useQuery(referenceQuery);
+  const kinds = data?.connectors.map((c) => ({ value: c.kind, words: c.words })) ?? [];
+  const change = (key: string, changes: Partial<Socket>) =>
+    void set({ sockets: part.sockets.map((s) => (s.key === key ? { ...s, ...changes } : s)) });
+  const add = () => {
+    const taken = new Set(part.sockets.map((s) => s.key));
+    const key = Array.from({ length: 20 }, (_, i) => `socket-${i + 1}`).find((k) => !taken.has(k)) ?? "socket";
+    const kind = part.sockets.at(-1)?.kind ?? "pcie8";
+    void set({ sockets: [...part.sockets, { key, kind, required: true, version: "revised", pins_12v: null }] });
+  };
+  return (
+    <fieldset className="grid gap-2">
+      <legend className="mb-1 text-[13px] font-bold">Sockets{part.count > 1 && " of each"}</legend>
+      {part.sockets.map((s) => (
+        <div key={s.key} className="grid gap-1 border-l-2 border-rule pl-2">
+          <div className="flex items-center gap-2">
+            <Face kind={s.kind} pin={3} />
+            <span className="min-w-0 flex-1"><Choice label={`Kind of socket ${s.key}`} hideLabel value={s.kind} options={kinds as { value: Socket["kind"]; words: string }[]} onChange={(kind) => change(s.key, { kind })} /></span>
+          </div>
+          <div className="flex flex-wrap items-center gap-x-3">
+            <span className="text-[12px] text-ink-soft">{s.key}</span>
+            <Tick label="required" checked={s.required} onChange={(required) => change(s.key, { required })} />
+            {s.kind === "16pin" && (
+              <Choice
+                label={`Version of socket ${s.key}`} hideLabel value={s.version}
+                options={[{ value: "revised", words: "revised (H++)" }, { value: "first", words: "first (H+)" }]}
+                onChange={(version) => change(s.key, { version })}
+              />
+            )}
+            <Button look="quiet" className="px-1.5 text-[13px] font-normal" onClick={() => void set({ sockets: part.sockets.filter((x) => x.key !== s.key) })}>
+              remove<span className="sr-only"> socket {s.key}</span>
+            </Button>
+          </div>
+        </div>
+      ))}
+      <Button look="quiet" className="justify-self-start" onClick={add}>Add a socket</Button>
+    </fieldset>
+  );
+}

@@ -1,0 +1,96 @@
+import { useQuery } from "@tanstack/react-query";
+
+import type { Doc, Reference } from "../../api/client";
+import { useBuild } from "../../state/build";
+import { referenceQuery } from "../../state/queries";
+import { Button } from "../../ui/controls";
+import { NumberField } from "../../ui/fields";
+import { StationHead } from "../frame/Frame";
+
+type Rules = Doc["house_rules"];
+const CHAINED: { value: Rules["chained_graphics"]; words: string; text: string }[] = [
+  { value: "never", words: "Never both plugs", text: "One graphics cable feeds one socket, whatever it would carry." },
+  { value: "by plug", words: "One plug’s worth a cable", text: "Both plugs together carry no more than the 150 W that a standard grants one. The strictest figure that a standard states." },
+  { value: "by pins", words: "As far as pins and wires allow", text: "Only pins, wires and the supply end limit it." },
+];
+const FLOORS: { value: Rules["maker_floor"]; words: string; text: string }[] = [
+  { value: "keep", words: "Never below it", text: "The card maker’s smallest supply is a floor." },
+  { value: "keep and add a fifth", words: "Add a fifth to it", text: "The floor and 20 % on top." },
+  { value: "ignore", words: "Leave it out", text: "Only the tally decides." },
+];
+
+/** Where good builders disagree, and what is assumed where a figure is missing; for this build. */
+export default function RulesPage() {
+  const { build, result, act, preview } = useBuild();
+  const { data: reference } = useQuery(referenceQuery);
+  const rules = build.doc.house_rules;
+  const set = (house_rules: Partial<Rules>) => void act({ type: "change build", changes: {}, house_rules, assumptions: {} });
+  const worst = result.mend.filter((m) => m.station === "loom" && m.kind !== "unfed").length;
+  return (
+    <>
+      <StationHead title="House rules" note={`for this build, ${worst ? `${worst} of its runs to mend` : "no run to mend"}`} />
+      <div className="grid max-w-[1120px] gap-6 px-6 pb-8">
+        <div className="grid grid-cols-2 gap-6">
+          <Question legend="Both plugs of one chained graphics cable" name="chained" options={CHAINED} value={rules.chained_graphics} onChange={(chained_graphics) => set({ chained_graphics })} />
+          <div className="grid content-start gap-6">
+            <Question legend="The card maker’s smallest supply" name="floor" options={FLOORS} value={rules.maker_floor} onChange={(maker_floor) => set({ maker_floor })} />
+            <NumberField
+              label="Headroom over the sustained load" unit="%" value={Math.round(rules.headroom * 1000) / 10}
+              onPreview={(v) => v !== null && preview({ type: "change build", changes: {}, house_rules: { headroom: v / 100 }, assumptions: {} })}
+              onCommit={(v) => act({ type: "change build", changes: {}, house_rules: { headroom: (v ?? 0) / 100 }, assumptions: {} })}
+            />
+          </div>
+        </div>
+        <section>
+          <h2 className="text-[17px] font-bold">What is assumed</h2>
+          <p className="mb-2 text-[14px] text-ink-soft">Used where a part has no figure of its own. Set what you know better; it stays in the build file.</p>
+          <ul className="grid grid-cols-2 gap-x-8">
+            {reference?.assumptions.map((a) => <AssumptionLine key={a.name} declared={a} value={build.doc.assumptions[a.name as keyof Doc["assumptions"]]} />)}
+          </ul>
+        </section>
+      </div>
+    </>
+  );
+}
+
+function Question<T extends string>({
+  legend, name, options, value, onChange,
+}: { legend: string; name: string; options: { value: T; words: string; text: string }[]; value: T; onChange: (v: T) => void }) {
+  return (
+    <fieldset>
+      <legend className="mb-2 text-[17px] font-bold">{legend}</legend>
+      <div className="grid gap-2">
+        {options.map((o) => (
+          <label key={o.value} className="flex cursor-pointer gap-3 border border-rule bg-slip p-3 has-checked:border-accent has-checked:bg-accent-wash">
+            <input type="radio" name={name} className="mt-1 size-4 shrink-0 accent-accent" checked={value === o.value} onChange={() => onChange(o.value)} />
+            <span><b>{o.words}</b><span className="block text-[14px] text-ink-soft">{o.text}</span></span>
+          </label>
+        ))}
+      </div>
+    </fieldset>
+  );
+}
+
+type Declared = Reference["assumptions"][number];
+type Bounds = { low: number; likely: number; high: number };
+
+function AssumptionLine({ declared: d, value }: { declared: Declared; value: number | Bounds }) {
+  const { act, preview } = useBuild();
+  const edit = (v: number | Bounds) => ({ type: "change build", changes: {}, house_rules: {}, assumptions: { [d.name]: v } }) as const;
+  const wide = typeof value === "object";
+  const likely = wide ? value.likely : value;
+  const to = (v: number): number | Bounds => (wide ? { low: Math.min(value.low, v), likely: v, high: Math.max(value.high, v) } : v);
+  const changed = JSON.stringify(value) !== JSON.stringify(d.default);
+  return (
+    <li className="flex items-center gap-2 border-b border-rule py-1.5">
+      <span className={`min-w-0 flex-1 text-[14px] first-letter:uppercase ${changed ? "font-semibold" : ""}`}>
+        {d.text}{wide && <span className="block text-[12px] font-normal text-ink-soft">from {value.low} to {value.high}</span>}
+      </span>
+      {changed && <Button look="quiet" className="min-h-7 px-1.5 text-[13px]" aria-label={`Default for ${d.text}`} onClick={() => void act(edit(d.default as number | Bounds))}>default</Button>}
+      <NumberField
+        compact label={d.text} unit={d.unit} value={likely}
+        onPreview={(v) => v !== null && preview(edit(to(v)))} onCommit={(v) => act(edit(to(v ?? likely)))}
+      />
+    </li>
+  );
+}

@@ -1,0 +1,131 @@
+import { useId, useRef, useState, type ReactNode } from "react";
+
+import { parseNumber, shown } from "../state/figure";
+
+/**
+ * A number that previews while it is typed and commits on Enter or when the field is left.
+ * Escape puts the old value back. What can't be a number stays in the field, marked.
+ */
+export function NumberField({
+  label, value, unit, placeholder = "", empty = false, whole = false, onPreview, onCommit, compact = false, narrow = false,
+}: {
+  label: ReactNode;
+  value: number | null;
+  unit: string;
+  placeholder?: string;
+  /** Whether an empty field is an answer: not known. */
+  empty?: boolean;
+  whole?: boolean;
+  onPreview?: (value: number | null) => void;
+  onCommit: (value: number | null) => Promise<unknown>;
+  compact?: boolean;
+  narrow?: boolean;
+}) {
+  const id = useId();
+  const [draft, setDraft] = useState<string | null>(null);
+  const [wrong, setWrong] = useState("");
+  const busy = useRef(false);
+
+  const read = (text: string): { ok: true; value: number | null } | { ok: false } => {
+    if (empty && text.trim() === "") return { ok: true, value: null };
+    const n = parseNumber(text);
+    return n === null || (whole && !Number.isInteger(n)) ? { ok: false } : { ok: true, value: n };
+  };
+  const commit = async () => {
+    if (draft === null || busy.current) return;
+    const found = read(draft);
+    if (!found.ok) {
+      setWrong(`Needs a ${whole ? "whole " : ""}number${unit ? ` of ${unit}` : ""}${empty ? ", or nothing where it is not known" : ""}; got “${draft}”.`);
+      return;
+    }
+    if (found.value === value) {
+      setDraft(null);
+      return;
+    }
+    busy.current = true;
+    const done = await onCommit(found.value);
+    busy.current = false;
+    // What was not taken stays on screen, to be mended.
+    if (done) setDraft(null);
+  };
+  return (
+    <div className={compact ? "" : "grid gap-0.5"}>
+      <label htmlFor={id} className={compact ? "sr-only" : "text-[13px] text-ink-soft"}>{label}</label>
+      <span className="flex items-center gap-1.5">
+        <input
+          id={id} inputMode="decimal" autoComplete="off" placeholder={placeholder}
+          aria-invalid={wrong !== ""} aria-describedby={wrong ? `${id}-wrong` : undefined}
+          className={`field ${narrow ? "w-14" : "w-20"} text-right font-mono text-[15px]`}
+          value={draft ?? shown(value)}
+          onChange={(e) => {
+            setDraft(e.target.value);
+            setWrong("");
+            const found = read(e.target.value);
+            if (found.ok) onPreview?.(found.value);
+          }}
+          onBlur={() => void commit()}
+          onKeyDown={(e) => {
+            if (e.key === "Enter") void commit();
+            if (e.key === "Escape" && draft !== null) {
+              e.stopPropagation();
+              setDraft(null);
+              setWrong("");
+              onPreview?.(value);
+            }
+          }}
+        />
+        {unit && <span className="text-ink-soft">{unit}</span>}
+      </span>
+      {wrong && <p id={`${id}-wrong`} className="text-[13px] font-semibold text-over">{wrong}</p>}
+    </div>
+  );
+}
+
+/** A line of text that commits on Enter or when the field is left. */
+export function TextField({ label, value, onCommit, max = 80 }: { label: string; value: string; onCommit: (v: string) => Promise<unknown>; max?: number }) {
+  const id = useId();
+  const [draft, setDraft] = useState<string | null>(null);
+  const commit = async () => {
+    if (draft === null) return;
+    if (draft.trim() === value || (await onCommit(draft.trim()))) setDraft(null);
+  };
+  return (
+    <div className="grid gap-0.5">
+      <label htmlFor={id} className="text-[13px] text-ink-soft">{label}</label>
+      <input
+        id={id} className="field w-full text-[15px]" maxLength={max} value={draft ?? value}
+        onChange={(e) => setDraft(e.target.value)}
+        onBlur={() => void commit()}
+        onKeyDown={(e) => {
+          if (e.key === "Enter") void commit();
+          if (e.key === "Escape") setDraft(null);
+        }}
+      />
+    </div>
+  );
+}
+
+/** One of a few. */
+export function Choice<T extends string>({
+  label, value, options, onChange, hideLabel = false,
+}: { label: string; value: T; options: { value: T; words: string }[]; onChange: (v: T) => void; hideLabel?: boolean }) {
+  const id = useId();
+  return (
+    <div className="grid min-w-0 gap-0.5">
+      <label htmlFor={id} className={hideLabel ? "sr-only" : "text-[13px] text-ink-soft"}>{label}</label>
+      <select id={id} className="field min-w-0 text-[14px]" value={value} onChange={(e) => onChange(e.target.value as T)}>
+        {options.map((o) => <option key={o.value} value={o.value}>{o.words}</option>)}
+      </select>
+    </div>
+  );
+}
+
+export function Tick({ label, checked, onChange }: { label: string; checked: boolean; onChange: (v: boolean) => void }) {
+  const id = useId();
+  return (
+    <span className="flex items-center gap-2">
+      <input id={id} type="checkbox" className="size-4 accent-accent" checked={checked} onChange={(e) => onChange(e.target.checked)} />
+      <label htmlFor={id} className="text-[14px]">{label}</label>
+    </span>
+  );
+}
