@@ -156,10 +156,12 @@ def _write(row: models.Build, touched: list[Touched], after: Build | None) -> Wr
 
 def paths(t: Touched) -> dict[str, Any]:
     """What an entity's change touches, as path → value after it: single fields where the thing
-    was there before and after, else the whole of it; of a run its ports, plugs and sockets."""
+    was there before and after, else the whole of it; of a run the ports, plugs and sockets whose
+    use differs."""
     name, before, after = t["entity"], t["before"], t["after"]
     if name.startswith("run:"):
-        return _run_uses(name, before) | _run_uses(name, after)
+        old, new = _run_uses(before), _run_uses(after)
+        return {p: new.get(p) for p in {*old, *new} if old.get(p) != new.get(p)}
     if before is None or after is None:
         return {name: after}
     found: dict[str, Any] = {}
@@ -174,7 +176,7 @@ def paths(t: Touched) -> dict[str, Any]:
     return found
 
 
-def _run_uses(name: str, image: store.Image | None) -> dict[str, Any]:
+def _run_uses(image: store.Image | None) -> dict[str, Any]:
     if image is None:
         return {}
     cable = image["cable"]
@@ -198,21 +200,13 @@ def _check_base(
     if not 1 <= base_version < row.version:
         raise StaleEdit(row.version, [("version", base_version, row.version)])
     theirs = {p for write in row.writes.filter(version__gt=base_version) for p in write.touched}
-    mine = {k: v for t in touched for k, v in _changed_uses(t).items()}
+    mine = {k: v for t in touched for k, v in paths(t).items()}
     if edit is not None:
         mine |= {p: mine.get(p) for p in _asked_for(edit) if p not in mine}
     hit = {p for p in mine if any(_meet(p, other) for other in theirs)}
     if hit:
         now = _values(before)
         raise StaleEdit(row.version, [(p, mine[p], now.get(p)) for p in sorted(hit)])
-
-
-def _changed_uses(t: Touched) -> dict[str, Any]:
-    """Like `paths`, but of a run only the uses that differ."""
-    if not t["entity"].startswith("run:"):
-        return paths(t)
-    old, new = _run_uses(t["entity"], t["before"]), _run_uses(t["entity"], t["after"])
-    return {p: new.get(p) for p in {*old, *new} if old.get(p) != new.get(p)}
 
 
 def _asked_for(edit: edits.Edit) -> list[str]:
@@ -232,7 +226,7 @@ def _values(build: Build) -> dict[str, Any]:
     found: dict[str, Any] = {}
     for name, image in store.entities(build).items():
         if name.startswith("run:"):
-            found |= _run_uses(name, image)
+            found |= _run_uses(image)
             continue
         found[name] = image
         for field, value in image.items():

@@ -1,0 +1,156 @@
+"""Undo and redo: all the way back to the first byte, and all the way forth, over restarts."""
+
+from __future__ import annotations
+
+import os
+import subprocess
+import sys
+
+from django.db import connection
+from django.test import TestCase, TransactionTestCase
+from easy_tally import edits
+from easy_tally.errors import EasyTallyError
+from easy_tally.files import build_file
+from easy_tally.supply import SocketRef
+from easy_tally.templates import TEMPLATES
+from hypothesis import given, settings
+from hypothesis import strategies as st
+from hypothesis.extra.django import TestCase as HypothesisCase
+
+from builds import actions, kits, results
+from builds.models import Build, Change, current_owner
+from builds.tests.support import HERON, ROOT, act, heron
+
+
+def _file(row: Build) -> str:
+    results.forget()  # as a restart would: only the tables remember
+    return build_file.write(results.current(Build.objects.get(pk=row.pk)))
+
+
+def _step(row: Build, way: str) -> None:
+    results.forget()
+    row = Build.objects.get(pk=row.pk)
+    getattr(actions, way)(current_owner(), row.key, row.version)
+
+
+def _edits(draw: st.DrawFn, row: Build) -> edits.Edit:
+    """Any edit that a builder could make to the build as it is now."""
+    build = results.current(Build.objects.get(pk=row.pk))
+    part = draw(st.sampled_from(build.parts)) if build.parts else TEMPLATES[0].part
+    cable = draw(st.sampled_from(build.cables))
+    plug = draw(st.sampled_from(cable.plugs)).key
+    sockets = [r for r, _ in build.sockets()] or [SocketRef(part="board", socket="main")]
+    socket = draw(st.sampled_from(sockets))
+    kit = draw(st.sampled_from(list(kits.catalogue().values())))
+    watts = draw(st.integers(0, 400))
+    figure = {"low": watts, "likely": watts, "high": watts}
+    return draw(
+        st.sampled_from(
+            [
+                edits.AddPart(part=draw(st.sampled_from(TEMPLATES)).part),
+                edits.ChangePart(part=part.key, changes={"name": f"N{watts}"}),
+                edits.ChangePart(part=part.key, changes={"count": watts % 4 + 1}, release=True),
+                edits.ChangePart(part="card-1", changes={"board_power_w": figure}),
+                edits.RemovePart(part=part.key, release=True),
+                edits.ChangeBuild(house_rules={"headroom": watts / 1000}),
+                edits.ChangeBuild(changes={"note": f"note {watts}"}),
+                edits.TakeSupply(supply=kit.supply, cables=kit.cables, release=True),
+                edits.ChangeSupply(changes={"rated_w": watts + 300}),
+                edits.RemoveCable(cable=cable.key, release=True),
+                edits.AddCable(cable=cable),
+                edits.Connect(cable=cable.key, plug=plug, socket=socket),
+                edits.Park(cable=cable.key, plug=plug),
+                edits.Unplug(cable=cable.key),
+                edits.PlugIn(cable=cable.key),
+            ]
+        )
+    )
+
+
+class RandomHistories(HypothesisCase):
+    @settings(max_examples=25, deadline=None)
+    @given(st.data())
+    def test_undoing_all_gives_the_first_file_and_redoing_all_the_last(
+        self, data: st.DataObject
+    ) -> None:
+        results.forget()
+        row = heron()
+        taken = 0
+        for _ in range(data.draw(st.integers(1, 12))):
+            if not results.current(Build.objects.get(pk=row.pk)).cables:
+                break
+            try:
+                taken += bool(act(row, data.draw(st.composite(_edits)(row))).changed)
+            except EasyTallyError:
+                continue
+            if taken > 1 and data.draw(st.booleans()):
+                _step(row, "undo")
+                taken -= 1
+        last = _file(row)
+        for _ in range(taken):
+            _step(row, "undo")
+        self.assertEqual(_file(row), HERON)
+        for _ in range(taken):
+            _step(row, "redo")
+        self.assertEqual(_file(row), last)
+
+
+class OneHistory(TestCase):
+    def setUp(self) -> None:
+        results.forget()
+
+    def test_a_new_change_ends_what_could_be_redone(self) -> None:
+        row = heron()
+        act(row, edits.ChangeBuild(changes={"name": "A"}))
+        act(row, edits.ChangeBuild(changes={"name": "B"}))
+        _step(row, "undo")
+        act(row, edits.ChangeBuild(changes={"name": "C"}))
+        self.assertEqual(list(Change.objects.values_list("seq", flat=True)), [1, 2])
+        self.assertEqual(results.current(Build.objects.get(pk=row.pk)).name, "C")
+
+    def test_a_part_comes_back_to_its_place_with_its_plugs(self) -> None:
+        row = heron()
+        act(row, edits.RemovePart(part="card-2", release=True))
+        act(row, edits.AddPart(part=TEMPLATES[-1].part))
+        _step(row, "undo")
+        _step(row, "undo")
+        self.assertEqual(_file(row), HERON)
+
+    def test_a_failed_edit_leaves_no_trace(self) -> None:
+        row = heron()
+        with self.assertRaises(EasyTallyError):
+            act(row, edits.ChangePart(part="card-1", changes={"count": -1}))
+        self.assertEqual(_file(row), HERON)
+        self.assertEqual(Change.objects.count(), 0)
+
+
+class AcrossProcesses(TransactionTestCase):
+    def test_another_process_undoes_and_redoes_it_all(self) -> None:
+        results.forget()
+        row = heron()
+        act(
+            row,
+            edits.Connect(
+                cable="graphics-3", plug="a", socket=SocketRef(part="card-2", socket="b")
+            ),
+        )
+        act(row, edits.RemovePart(part="disk", release=True))
+        last = _file(row)
+        self.assertEqual(self._elsewhere(row, "undo", 2), HERON)
+        self.assertEqual(self._elsewhere(row, "redo", 2), last)
+
+    def _elsewhere(self, row: Build, way: str, times: int) -> str:
+        code = (
+            "from builds import actions, results; from builds.models import *\n"
+            "from easy_tally.files import build_file\n"
+            f"row = lambda: Build.objects.get(pk={row.pk})\n"
+            f"for _ in range({times}): actions.{way}(current_owner(), row().key, row().version)\n"
+            "print(build_file.write(results.current(row())), end='')"
+        )
+        name = str(connection.settings_dict["NAME"])
+        done = subprocess.run(
+            [sys.executable, str(ROOT / "server/manage.py"), "shell", "--no-imports", "-c", code],
+            capture_output=True, text=True, check=True,
+            env=os.environ | {"EASY_TALLY_DB": name, "EASY_TALLY_TESTING": "1"},
+        )  # fmt: skip
+        return done.stdout
