@@ -94,13 +94,13 @@ class Build(Model):
         return f"{part.name}{which}{several}"
 
     def ref_tag(self, ref: SocketRef) -> str:
-        """A socket in a few letters, what tells it from its neighbours first."""
+        """A socket in a few letters, for a label beside its plug: `disk 3`, `card 2 · a`."""
         part = self.part(ref.part)
         if part is None:
             return str(ref)
-        which = f"{ref.instance} · " if part.count > 1 else ""
-        several = f"{ref.socket} · " if len(part.sockets) > 1 else ""
-        return f"{which}{several}{part.name}"
+        which = f" {ref.instance}" if part.count > 1 else ""
+        several = f" · {ref.socket}" if len(part.sockets) > 1 else ""
+        return f"{part.key.replace('-', ' ')}{which}{several}"
 
     def free_ports(self, without: str = "") -> list[Port]:
         """Ports that no cable (other than `without`) is in, in panel order."""

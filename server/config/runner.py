@@ -11,8 +11,10 @@ class CountingRunner(DiscoverRunner):
     """Counts what ran and says so last."""
 
     def suite_result(self, suite: unittest.TestSuite, result: Any, **kwargs: Any) -> int:
-        failed = len(result.failures) + len(result.errors) + len(result.unexpectedSuccesses)
-        self._passed = result.testsRun - failed - len(result.skipped)
+        """Tests that failed, each once however many of its subtests did."""
+        bad = [t for t, _ in (*result.failures, *result.errors)] + list(result.unexpectedSuccesses)
+        failed = len({getattr(t, "test_case", t).id() for t in bad})
+        self._passed = max(0, result.testsRun - failed - len(result.skipped))
         self._failed = failed
         return failed if self._passed + failed else 1
 

@@ -2,6 +2,7 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { createContext, useCallback, useContext, useMemo, useRef, useState, type ReactNode } from "react";
 
 import { client, Problem, take, type Action, type BuildOut, type Result, type State, type WrittenOut } from "../api/client";
+import { GivenUp } from "../ui/fields";
 import { buildQuery, buildsKey } from "./queries";
 import { merge } from "./merge";
 
@@ -27,6 +28,8 @@ interface BuildState {
   say: (text: string) => void;
   question: Question | null;
   answer: (q: Question | null) => void;
+  /** Drops what is being typed and fetches what the build holds. */
+  giveUp: () => Promise<void>;
   reload: () => Promise<void>;
 }
 
@@ -46,12 +49,20 @@ export function BuildProvider({ buildKey, children }: { buildKey: string; childr
   const [state, setState] = useState<State>("full");
   const [said, say] = useState("");
   const [question, answer] = useState<Question | null>(null);
+  const [givenUp, setGivenUp] = useState(0);
   const asked = useRef(0);
   const queue = useRef<Promise<unknown>>(Promise.resolve());
 
   const reload = useCallback(async () => {
     await queries.invalidateQueries({ queryKey: buildQuery(buildKey).queryKey });
   }, [queries, buildKey]);
+
+  const giveUp = useCallback(async () => {
+    asked.current += 1;
+    setPreviewed(null);
+    await reload();
+    setGivenUp((n) => n + 1);
+  }, [reload]);
 
   const write = useCallback(
     (send: (version: number, release: boolean) => Promise<WrittenOut>): Promise<BuildOut | null> => {
@@ -161,10 +172,10 @@ export function BuildProvider({ buildKey, children }: { buildKey: string; childr
     <Context
       value={{
         build, result: previewed ?? build.result, typing: previewed !== null, state, setState,
-        act, takeSupply, preview, undo, redo, said, say, question, answer, reload,
+        act, takeSupply, preview, undo, redo, said, say, question, answer, giveUp, reload,
       }}
     >
-      {children}
+      <GivenUp value={givenUp}>{children}</GivenUp>
     </Context>
   );
 }

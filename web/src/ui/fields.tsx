@@ -1,6 +1,21 @@
-import { useId, useRef, useState, type ReactNode } from "react";
+import { createContext, useContext, useId, useRef, useState, type ReactNode } from "react";
 
 import { parseNumber, shown } from "../state/figure";
+
+/** Counts how often what is being typed was given up for what the build holds. */
+export const GivenUp = createContext(0);
+
+/** What is typed and not committed yet; gone when it is given up. */
+function useDraft() {
+  const givenUp = useContext(GivenUp);
+  const [seen, setSeen] = useState(givenUp);
+  const [draft, setDraft] = useState<string | null>(null);
+  if (seen !== givenUp) {
+    setSeen(givenUp);
+    setDraft(null);
+  }
+  return [draft, setDraft] as const;
+}
 
 /**
  * A number that previews while it is typed and commits on Enter or when the field is left.
@@ -22,17 +37,26 @@ export function NumberField({
   narrow?: boolean;
 }) {
   const id = useId();
-  const [draft, setDraft] = useState<string | null>(null);
+  const [draft, setDraft] = useDraft();
   const [wrong, setWrong] = useState("");
   const busy = useRef(false);
+  /** What was sent and not taken: it stays on screen, and leaving the field does not send it again. */
+  const [refused, setRefused] = useState<string | null>(null);
 
   const read = (text: string): { ok: true; value: number | null } | { ok: false } => {
     if (empty && text.trim() === "") return { ok: true, value: null };
     const n = parseNumber(text);
     return n === null || (whole && !Number.isInteger(n)) ? { ok: false } : { ok: true, value: n };
   };
-  const commit = async () => {
-    if (draft === null || busy.current) return;
+  if (draft !== null && draft === refused) {
+    const found = read(draft);
+    if (found.ok && found.value === value) {
+      setDraft(null); // taken after all: the builder kept his
+      setRefused(null);
+    }
+  }
+  const commit = async (again: boolean) => {
+    if (draft === null || busy.current || (!again && draft === refused)) return;
     const found = read(draft);
     if (!found.ok) {
       setWrong(`Needs a ${whole ? "whole " : ""}number${unit ? ` of ${unit}` : ""}${empty ? ", or nothing where it is not known" : ""}; got “${draft}”.`);
@@ -46,6 +70,7 @@ export function NumberField({
     const done = await onCommit(found.value);
     busy.current = false;
     // What was not taken stays on screen, to be mended.
+    setRefused(done ? null : draft);
     if (done) setDraft(null);
   };
   return (
@@ -63,9 +88,9 @@ export function NumberField({
             const found = read(e.target.value);
             if (found.ok) onPreview?.(found.value);
           }}
-          onBlur={() => void commit()}
+          onBlur={() => void commit(false)}
           onKeyDown={(e) => {
-            if (e.key === "Enter") void commit();
+            if (e.key === "Enter") void commit(true);
             if (e.key === "Escape" && draft !== null) {
               e.stopPropagation();
               setDraft(null);
@@ -84,7 +109,7 @@ export function NumberField({
 /** A line of text that commits on Enter or when the field is left. */
 export function TextField({ label, value, onCommit, max = 80 }: { label: string; value: string; onCommit: (v: string) => Promise<unknown>; max?: number }) {
   const id = useId();
-  const [draft, setDraft] = useState<string | null>(null);
+  const [draft, setDraft] = useDraft();
   const commit = async () => {
     if (draft === null) return;
     if (draft.trim() === value || (await onCommit(draft.trim()))) setDraft(null);

@@ -101,7 +101,7 @@ function Card({ build, onRemove }: { build: BuildCard; onRemove: () => void }) {
       <div className="flex items-baseline justify-between gap-4 px-5 pt-4 pb-3">
         <div className="min-w-0">
           <Link to={`/b/${build.key}/parts`} className="text-[22px] font-bold underline-offset-4 hover:underline">{build.name}</Link>
-          {build.note && <p className="truncate text-ink-soft">{build.note}</p>}
+          {build.note && <p className="text-ink-soft">{build.note}</p>}
         </div>
         <div className="flex gap-2">
           <a href={`/api/v1/builds/${build.key}/file`} download className="inline-flex min-h-8 items-center rounded-[3px] px-3 font-semibold hover:bg-accent-wash">

@@ -63,7 +63,7 @@ export function StationHead({ title, note, children }: { title: string; note: st
   return (
     <header className="flex flex-wrap items-center gap-x-3 gap-y-2 px-6 pt-4 pb-3">
       <h1 className="text-[26px] leading-none font-bold">{title}</h1>
-      <p className="min-w-0 flex-1 truncate pt-1 text-[15px] text-ink-soft">{build.doc.name} · {note}</p>
+      <p className="min-w-0 flex-1 pt-1 text-[15px] leading-tight text-ink-soft">{build.doc.name} · {note}</p>
       {children}
       <Button look="quiet" className="px-2" disabled={!back} onClick={() => void undo()} aria-label={back ? `Undo: ${back}` : "Undo"} title={back ? `Undo: ${back}` : "Nothing to undo"}>
         <Icon name="undo" size={20} />

@@ -3,30 +3,29 @@ import { Button, Dialog } from "../../ui/controls";
 
 /** What a write met and the builder decides: consent to unplug, or a change made meanwhile. */
 export function Questions() {
-  const { question, answer, reload, preview } = useBuild();
+  const { question, answer, giveUp } = useBuild();
   if (question?.kind === "release")
     return (
       <Dialog open onClose={() => answer(null)} title="This would unplug something">
         <ul className="mb-4 list-disc pl-5">{question.problem.released.map((r) => <li key={r}>{r}</li>)}</ul>
         <div className="flex justify-end gap-2">
-          <Button onClick={() => { answer(null); preview(null); }}>Leave it as it is</Button>
+          <Button onClick={() => { answer(null); void giveUp(); }}>Leave it as it is</Button>
           <Button look="main" onClick={() => { answer(null); void question.retry(); }}>Unplug and go on</Button>
         </div>
       </Dialog>
     );
-  if (question?.kind === "stale") return <Stale question={question} done={() => answer(null)} reload={reload} />;
+  if (question?.kind === "stale") return <Stale question={question} done={() => answer(null)} />;
   return null;
 }
 
 function Stale({
-  question, done, reload,
+  question, done,
 }: {
   question: Extract<NonNullable<ReturnType<typeof useBuild>["question"]>, { kind: "stale" }>;
   done: () => void;
-  reload: () => Promise<void>;
 }) {
   const { problem, retry } = question;
-  const { preview } = useBuild();
+  const { giveUp, reload } = useBuild();
   return (
     <section role="alertdialog" aria-label="Changed meanwhile" className="fixed top-4 left-1/2 z-40 w-[640px] max-w-[92vw] -translate-x-1/2 border-2 border-tight bg-slip p-4 shadow-xl">
       <h2 className="text-[17px] font-bold">Changed meanwhile, in another window or by undo</h2>
@@ -43,7 +42,7 @@ function Stale({
         </tbody>
       </table>
       <div className="flex justify-end gap-2">
-        <Button onClick={() => { preview(null); void reload().then(done); }}>Take theirs</Button>
+        <Button onClick={() => void giveUp().then(done)}>Take theirs</Button>
         <Button look="main" onClick={() => { done(); void reload().then(() => retry(problem.version)); }}>Keep mine</Button>
       </div>
     </section>

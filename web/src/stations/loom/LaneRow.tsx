@@ -45,10 +45,10 @@ export function LaneRow({
       >
         <button
           type="button" onClick={onChoose} aria-pressed={chosen} style={{ width: LABELS }}
-          aria-label={`${drawn.labels} ${cable.name}, ${lane ? `${verdictWord(lane)}, ${percent(lane.percent)}` : where === "bag" ? "in the bag" : "not in use"}`}
           className="shrink-0 py-1 pr-2 pl-2 text-left leading-tight"
         >
           <span className={where === "bag" ? "block text-[13px]" : "block truncate text-[14px] font-bold"}>{drawn.labels || cable.name}</span>
+          {drawn.labels && <span className="sr-only">{cable.name}</span>}
           {lane && (
             <span className={`block text-[13px] whitespace-nowrap ${VERDICT_TEXT[lane.verdict]}`}>
               <b>{percent(lane.percent)}</b> {verdictWord(lane)}
@@ -56,7 +56,7 @@ export function LaneRow({
           )}
         </button>
         <div className={`relative min-w-0 flex-1 ${chosen ? "h-[124px]" : "h-[44px]"}`}>
-          {chosen && <p className="absolute top-1 left-1 max-w-full truncate text-[12px] text-ink-soft">{cable.name}{cable.gauge && `, ${cable.gauge} AWG`}, {cable.family}</p>}
+          {chosen && <p className="absolute top-1 left-1 text-[12px] text-ink-soft">{cable.name}{cable.gauge && `, ${cable.gauge} AWG`}, {cable.family}</p>}
           {lane && <Profile lane={lane} length={length} tall={chosen} />}
           <span className="absolute left-0 h-[3px] bg-ink" style={{ bottom: chosen ? 26 : 9, width: `${(100 * end) / length}%`, opacity: where === "bag" ? 0.4 : 1 }} />
           {drawn.plugs.map((p, i) => (
@@ -125,15 +125,16 @@ function PlugMark({
   return (
     <button
       type="button" onClick={onHit} data-plug={plug.key} data-parked={parked} data-fits={Boolean(fits)} aria-pressed={isPicked}
-      aria-label={`${drawn.labels || drawn.cable.name}, plug ${plug.key} at ${plug.at_mm} mm, ${parked ? "parked" : `feeds ${plug.feeds}`}`}
+      title={parked ? undefined : plug.feeds}
       className="absolute top-0 bottom-0 flex min-w-11 -translate-x-1/2 flex-col items-center justify-end rounded-[3px] px-0.5 hover:bg-white/40 aria-pressed:bg-accent-wash aria-pressed:outline-2 aria-pressed:outline-accent data-[fits=true]:outline-2 data-[fits=true]:outline-accent data-[fits=true]:outline-dashed"
       style={{ left: `${(100 * plug.at_mm) / length}%`, maxWidth: `${Math.max(6, (96 * room) / length)}%`, paddingBottom: tall ? 2 : 1 }}
     >
-      <span className={`max-w-full truncate text-[12px] leading-tight ${parked ? "text-ink-soft" : "font-bold"} ${parked ? "" : "bg-slip/85 px-1"}`}>
-        {parked ? (drawn.where === "bag" ? "" : "parked") : tall ? plug.feeds : plug.tag}
+      <span className={`text-[12px] leading-tight whitespace-nowrap ${parked ? "text-ink-soft" : "font-bold"} ${parked ? "" : "bg-slip/85 px-1"}`}>
+        {parked ? (drawn.where === "bag" ? "" : "parked") : plug.tag}
       </span>
+      <span className="sr-only">{`${parked ? "parked " : ""}plug ${plug.key} of ${drawn.labels || drawn.cable.name}, at`}{!tall && ` ${plug.at_mm} mm`}</span>
       <Face kind={plug.face} pin={tall ? (plug.face === "sata" ? 4 : plug.face === "atx24" ? 5 : 7) : plug.face === "sata" ? 2 : 3} hollow={parked} />
-      {tall && <span className="max-w-full truncate text-[12px] leading-tight">{plug.at_mm} mm</span>}
+      {tall && <span className="text-[12px] leading-tight whitespace-nowrap">{plug.at_mm} mm</span>}
     </button>
   );
 }

@@ -76,16 +76,16 @@ function SocketLine({ socket: s, words, offers, onHit }: { socket: SocketAnswer;
     <li>
       <button
         type="button" data-socket={s.ref} data-fed={s.cable !== null} data-fits={offers ? Boolean(fits) : undefined} onClick={onHit}
-        className="grid min-h-9 w-full grid-cols-[minmax(0,1fr)_auto] items-center gap-2 px-3 py-1 text-left outline-offset-[-2px] hover:bg-accent-wash data-[fits=false]:opacity-60 data-[fits=true]:bg-accent-wash pointer-coarse:min-h-11"
+        className="grid min-h-9 w-full grid-cols-[minmax(0,1fr)_auto] items-center gap-2 px-3 py-1 text-left outline-offset-[-2px] hover:bg-accent-wash data-[fits=false]:text-ink-soft data-[fits=true]:bg-accent-wash pointer-coarse:min-h-11"
       >
         <span className="flex min-w-0 items-center gap-2">
           <Face kind={s.kind} pin={s.kind === "sata" || s.kind === "atx24" ? 3 : 4} hollow={s.cable === null} />
           <span className="min-w-0 text-[13px] leading-tight">
-            <span className="block truncate">{words}</span>
+            <span className="block">{words}</span>
             {!s.required && <span className="text-[12px] text-ink-soft">optional</span>}
           </span>
         </span>
-        <span className={`text-[13px] font-bold ${s.cable ? "" : s.required ? "text-over" : "text-ink-soft"}`}>
+        <span className={`text-[13px] font-bold ${s.cable || fits === false ? "" : s.required ? "text-over" : "text-ink-soft"}`}>
           {s.cable ? s.fed_by : s.required ? "not fed" : "open"}
         </span>
       </button>

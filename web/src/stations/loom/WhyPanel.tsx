@@ -24,12 +24,12 @@ export function WhyPanel({ drawn }: { drawn: Drawn | null }) {
   return (
     <section aria-label={`Why: ${drawn.cable.name}`} className="@container flex min-h-0 flex-col overflow-hidden border border-rule bg-slip px-3 py-2">
       <div className="flex items-baseline gap-3">
-        <h2 className="min-w-0 flex-1 truncate text-[15px] font-bold">{drawn.cable.name}{drawn.labels && ` in ${drawn.labels}`}</h2>
+        <h2 className="min-w-0 flex-1 text-[15px] leading-tight font-bold">{drawn.cable.name}{drawn.labels && ` in ${drawn.labels}`}</h2>
         {lane && <span data-verdict-word className={`text-[17px] font-bold ${VERDICT_TEXT[lane.verdict]}`}>{verdictWord(lane)}{lane.percent !== null && `, ${lane.percent} %`}</span>}
       </div>
       {lane ? (
         <>
-          <ul className="min-h-0 flex-1 overflow-hidden">
+          <ul tabIndex={0} aria-label="What limits it most" className="min-h-0 flex-1 overflow-y-auto">
             {elements.slice(0, 4).map((e, i) => <ElementLine key={i} element={e} />)}
             {elements.length === 0 && !why.isPending && <li className="text-ink-soft">It is in its port and feeds nothing yet.</li>}
           </ul>
@@ -53,8 +53,8 @@ export function WhyPanel({ drawn }: { drawn: Drawn | null }) {
 
 function ElementLine({ element: e }: { element: Element }) {
   return (
-    <li className="grid grid-cols-[minmax(0,1fr)_auto_72px_52px] items-center gap-x-2 py-0.5 text-[13px] @max-[460px]:grid-cols-[minmax(0,1fr)_52px] @max-[460px]:nth-[n+4]:hidden">
-      <span className="truncate @max-[460px]:col-span-2" title={e.title}>{e.title}</span>
+    <li className="grid grid-cols-[minmax(0,1fr)_auto_72px_52px] items-center gap-x-2 py-0.5 text-[13px] @max-[460px]:grid-cols-[minmax(0,1fr)_52px]">
+      <span className="@max-[460px]:col-span-2">{e.title}</span>
       <span className="font-mono whitespace-nowrap">{inUnit(e.load, e.unit)} <span className="text-ink-soft">of {inUnit(e.limit, e.unit)}</span></span>
       <Share element={e} />
       <b className={`text-right font-mono ${VERDICT_TEXT[e.verdict]}`}>{percent(e.percent)}</b>

@@ -1,0 +1,113 @@
+"""One headless Chromium a process, driven through Playwright against the live application."""
+
+from __future__ import annotations
+
+import atexit
+import os
+import shutil
+from pathlib import Path
+from typing import Any, ClassVar
+
+from django.test import LiveServerTestCase
+from playwright.sync_api import Browser, Locator, Page, expect, sync_playwright
+
+from builds import actions, results
+from builds.models import current_owner
+from builds.tests.support import HERON, ROOT
+
+ARGUMENTS = [
+    "--headless", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run",
+    "--disable-background-networking", "--disable-component-update", "--disable-sync",
+]  # fmt: skip
+
+#: Text that an ancestor cuts off, and texts that lie on one another.
+LAYOUT = (Path(__file__).parent / "layout.js").read_text(encoding="utf-8")
+#: The smallest font size in px among visible text.
+SMALLEST = """
+() => [...document.querySelectorAll('body *')]
+  .filter(e => e.checkVisibility() && !e.closest('.sr-only'))
+  .filter(e => [...e.childNodes].some(n => n.nodeType === 3 && n.textContent.trim()))
+  .map(e => parseFloat(getComputedStyle(e).fontSize))
+  .reduce((a, b) => Math.min(a, b), 99)
+"""
+AXE = """
+async () => (await axe.run()).violations
+  .map(v => [v.id, v.nodes.map(n => n.html.slice(0, 160))])
+"""
+
+_running: dict[str, Any] = {}
+
+
+def browser() -> Browser:
+    """The process's browser, started once."""
+    if "browser" not in _running:
+        path = shutil.which("chromium")
+        if path is None:
+            raise RuntimeError("Chromium is not installed: run tools/install-chromium.")
+        _running["playwright"] = sync_playwright().start()
+        _running["browser"] = _running["playwright"].chromium.launch(
+            executable_path=path, args=ARGUMENTS
+        )
+        atexit.register(_stop)
+    found: Browser = _running["browser"]
+    return found
+
+
+def _stop() -> None:
+    _running.pop("browser").close()
+    _running.pop("playwright").stop()
+
+
+class BrowserCase(LiveServerTestCase):
+    """Gives a page at 1280 × 800; fails on any error that the page's console shows."""
+
+    axe: ClassVar[str]
+
+    @classmethod
+    def setUpClass(cls) -> None:
+        os.environ["DJANGO_ALLOW_ASYNC_UNSAFE"] = "true"
+        super().setUpClass()
+        cls.axe = (ROOT / "web/node_modules/axe-core/axe.min.js").read_text(encoding="utf-8")
+
+    def setUp(self) -> None:
+        results.forget()
+        self.errors: list[str] = []
+        self.page = self.window()
+
+    def tearDown(self) -> None:
+        self.assertEqual(self.errors, [])
+
+    def window(self, **options: Any) -> Page:
+        """Another window with a session of its own."""
+        context = browser().new_context(**({"viewport": {"width": 1280, "height": 800}} | options))
+        self.addCleanup(context.close)
+        page = context.new_page()
+        page.set_default_timeout(10_000)
+        page.on("pageerror", lambda e: self.errors.append(str(e)))
+        page.on("console", self._console)
+        return page
+
+    def _console(self, message: Any) -> None:
+        # A refused edit is answered with a 4xx, which Chromium also prints; that is no fault.
+        if message.type == "error" and "status of 4" not in message.text:
+            self.errors.append(message.text)
+
+    def heron(self) -> str:
+        """Heron in the database; its key."""
+        return actions.open_file(current_owner(), HERON).key
+
+    def go(self, key: str, station: str, page: Page | None = None) -> Page:
+        """A station of a build."""
+        page = page or self.page
+        page.goto(f"{self.live_server_url}/b/{key}/{station}")
+        expect(page.locator("h1")).to_be_visible()
+        return page
+
+    def figure(self, name: str, page: Page | None = None) -> Locator:
+        """A figure of the tally strip."""
+        return (page or self.page).locator(f"[data-strip={name}]")
+
+    def accessible(self, page: Page) -> None:
+        """Axe finds nothing."""
+        page.evaluate(self.axe)
+        self.assertEqual(page.evaluate(AXE), [])

@@ -1,0 +1,50 @@
+// Text that an ancestor cuts off, and texts that lie on one another. Gives a list of sentences.
+() => {
+  const seen = [];
+  const problems = [];
+  const lists = [...document.querySelectorAll("[role=listbox]")].map((e) => e.getBoundingClientRect());
+  const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+  for (let node = walker.nextNode(); node; node = walker.nextNode()) {
+    const text = node.textContent.trim();
+    const own = node.parentElement;
+    if (!text || !own.checkVisibility({ visibilityProperty: true, opacityProperty: true })) continue;
+    if (own.closest(".sr-only, option, title, noscript")) continue;
+    const range = document.createRange();
+    range.selectNodeContents(node);
+    const box = range.getBoundingClientRect();
+    if (box.width < 1) continue;
+    // What lies under an open list is covered by it.
+    const covered = lists.some((l) => box.top < l.bottom && box.bottom > l.top && box.left < l.right && box.right > l.left);
+    if (covered && !own.closest("[role=listbox]")) continue;
+    const shown = { left: 0, top: 0, right: innerWidth, bottom: innerHeight };
+    let cut = box.right > innerWidth + 1;
+    for (let a = own; a; a = a.parentElement) {
+      const { overflowX: x, overflowY: y } = getComputedStyle(a);
+      if (x === "visible" && y === "visible") continue;
+      const r = a.getBoundingClientRect();
+      const scrolls = /auto|scroll/;
+      if (!scrolls.test(x) && (box.left < r.left - 1 || box.right > r.right + 1)) cut = true;
+      if (!scrolls.test(y) && (box.top < r.top - 2 || box.bottom > r.bottom + 2)) cut = true;
+      // A list that scrolls downwards must not have to scroll sideways too.
+      if (scrolls.test(y) && box.right > r.right + 1) cut = true;
+      shown.left = Math.max(shown.left, r.left);
+      shown.top = Math.max(shown.top, r.top);
+      shown.right = Math.min(shown.right, r.right);
+      shown.bottom = Math.min(shown.bottom, r.bottom);
+    }
+    const away = box.bottom <= shown.top || box.top >= shown.bottom || box.right <= shown.left || box.left >= shown.right;
+    if (away) continue;
+    if (cut) problems.push(`cut: "${text}"`);
+    for (const line of range.getClientRects()) seen.push({ text, line, own, shown });
+  }
+  const span = (a, b, low, high) =>
+    Math.min(a.line[high], b.line[high], a.shown[high], b.shown[high]) -
+    Math.max(a.line[low], b.line[low], a.shown[low], b.shown[low]);
+  seen.forEach((a, i) =>
+    seen.slice(i + 1).forEach((b) => {
+      if (a.own !== b.own && span(a, b, "left", "right") > 2 && span(a, b, "top", "bottom") > 4)
+        problems.push(`overlap: "${a.text}" and "${b.text}"`);
+    }),
+  );
+  return problems;
+}
