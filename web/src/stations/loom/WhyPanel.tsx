@@ -77,16 +77,16 @@ function EveryLimit({ elements }: { elements: Element[] }) {
   return (
     <table className="w-full text-left text-[13px]">
       <thead className="sticky top-0 bg-slip text-ink-soft">
-        <tr><th>Element</th><th className="text-right">Load</th><th className="text-right">Limit</th><th className="text-right">Share</th><th className="pl-3">Verdict</th><th>At</th><th>How it comes about, and source</th></tr>
+        <tr><th>Element</th><th className="text-right">Load</th><th className="text-right">Limit</th><th className="pl-2 text-right">Share</th><th className="px-3">Verdict</th><th>At</th><th>How it comes about, and source</th></tr>
       </thead>
       <tbody>
         {elements.map((e, i) => (
           <tr key={i} className="border-t border-rule align-top">
             <td className="py-1.5 pr-3 font-semibold">{e.title}</td>
             <td className="py-1.5 pr-2 text-right font-mono whitespace-nowrap">{inUnit(e.load, e.unit)}</td>
-            <td className="py-1.5 pr-2 text-right font-mono whitespace-nowrap">{inUnit(e.limit, e.unit)}</td>
+            <td className="py-1.5 pr-3 text-right font-mono whitespace-nowrap">{inUnit(e.limit, e.unit)}</td>
             <td className="py-1.5 text-right font-mono whitespace-nowrap">{percent(e.percent)}</td>
-            <td className={`py-1.5 pl-3 font-bold ${VERDICT_TEXT[e.verdict]}`}>{e.refused ? "refused" : e.verdict}</td>
+            <td className={`px-3 py-1.5 font-bold ${VERDICT_TEXT[e.verdict]}`}>{e.refused ? "refused" : e.verdict}</td>
             <td className="py-1.5 pr-3">{e.state}</td>
             <td className="py-1.5 text-ink-soft">{e.formula}{e.formula && ". "}<i>{e.source}</i></td>
           </tr>

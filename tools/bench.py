@@ -1,0 +1,132 @@
+"""`make bench`: medians against the figures in the design, and ratios to a fixed piece of work.
+
+Ratios compare across machines: each time is also given as a multiple of the time that this
+machine takes to add up a million whole numbers in Python.
+"""
+
+from __future__ import annotations
+
+import json
+import shutil
+import statistics
+import sys
+import time
+from collections.abc import Callable
+from pathlib import Path
+
+ROOT = Path(__file__).resolve().parent.parent
+sys.path[:0] = [str(ROOT / "core"), str(ROOT / "tools")]
+
+from easy_tally.build import Build  # noqa: E402
+from easy_tally.files import build_file  # noqa: E402
+from easy_tally.report import analyse, compact  # noqa: E402
+from playwright.sync_api import sync_playwright  # noqa: E402
+from screenshots import ARGUMENTS, Demo  # noqa: E402
+
+
+def median_ms(work: Callable[[], object], times: int) -> float:
+    """Median milliseconds of `work`."""
+    taken = []
+    for _ in range(times):
+        start = time.perf_counter()
+        work()
+        taken.append(time.perf_counter() - start)
+    return statistics.median(taken) * 1000
+
+
+def show(what: str, ms: float, unit_ms: float, goal: str) -> None:
+    """One line of the table."""
+    print(f"{what:52}{ms:9.2f} ms {ms / unit_ms:9.3f} × {goal:>22}")
+
+
+def core(unit: float) -> None:
+    """Everything about one build, in the core."""
+    files = sorted((ROOT / "demo/builds").glob("*.tally.json"))
+    for file in files:
+        build: Build = build_file.read(file.read_text(encoding="utf-8"))
+        sockets = len(list(build.sockets()))
+        name = f"{build.name}: {len(build.parts)} parts, {sockets} sockets"
+        show(
+            f"tally and all checks, {name}",
+            median_ms(lambda b=build: analyse(b), 60),
+            unit,
+            "5 ms at 60, 60",
+        )
+        found = analyse(build)
+        show(
+            f"  its compact result in words, {build.name}",
+            median_ms(lambda f=found: compact(f), 60),
+            unit,
+            "",
+        )
+
+
+def browser(unit: float) -> None:
+    """Served application: first paint, keystroke to painted strip, script size."""
+    with Demo() as base, sync_playwright() as playwright:
+        chromium = playwright.chromium.launch(
+            executable_path=shutil.which("chromium"), args=ARGUMENTS
+        )
+        page = chromium.new_page(viewport={"width": 1280, "height": 800})
+        page.goto(base)
+        page.get_by_role("link", name="Heron", exact=True).click()
+        page.locator("[data-part=card-2][data-tail=false]").click()
+        field = page.get_by_label("board power: all that the card draws", exact=True)
+        field.fill("231")
+        page.wait_for_timeout(300)
+        taken = []
+        for i in range(40):
+            field.focus()
+            taken.append(
+                page.evaluate(
+                    """
+                    async ([value]) => {
+                      const input = document.activeElement;
+                      const cell = document.querySelector('[data-strip=full]');
+                      const before = cell.dataset.watts;
+                      const own = HTMLInputElement.prototype;
+                      const { set } = Object.getOwnPropertyDescriptor(own, 'value');
+                      const start = performance.now();
+                      set.call(input, value);
+                      input.dispatchEvent(new Event('input', {bubbles: true}));
+                      const frame = () => new Promise(requestAnimationFrame);
+                      while (cell.dataset.watts === before) await frame();
+                      await frame();
+                      return performance.now() - start;
+                    }""",
+                    [str(232 + i)],
+                )
+            )
+        taken.sort()
+        show("keystroke to painted strip, median", statistics.median(taken), unit, "")
+        show("keystroke to painted strip, 95th percentile", taken[37], unit, "100 ms")
+        cold = chromium.new_context(viewport={"width": 1280, "height": 800}).new_page()
+        cold.goto(base)
+        cold.locator("h1").wait_for()
+        entry = "performance.getEntriesByName('first-contentful-paint')[0].startTime"
+        paint = cold.evaluate(entry)
+        show("first useful paint, cold browser", paint, unit, "1000 ms")
+        chromium.close()
+
+
+def script_size() -> None:
+    """Gzipped script of the first screen."""
+    import gzip
+
+    manifest = json.loads((ROOT / "web/dist/.vite/manifest.json").read_text())
+    main = (ROOT / "web/dist" / manifest["src/main.tsx"]["file"]).read_bytes()
+    size = len(gzip.compress(main)) / 1000
+    print(f"{'script on the first screen, gzipped':52}{size:9.1f} kB {'':11} {'250 kB':>22}")
+
+
+def main() -> None:
+    """Print the table."""
+    unit = median_ms(lambda: sum(range(1_000_000)), 9)
+    print(f"{'':52}{'here':>12} {'ratio':>11} {'goal':>22}")
+    core(unit)
+    script_size()
+    browser(unit)
+
+
+if __name__ == "__main__":
+    main()

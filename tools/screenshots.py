@@ -1,0 +1,96 @@
+"""`make screenshots`: one current picture of each main view, from the demo build."""
+
+from __future__ import annotations
+
+import os
+import shutil
+import socket
+import subprocess
+import sys
+import tempfile
+import time
+import urllib.request
+from pathlib import Path
+
+from playwright.sync_api import Page, sync_playwright
+
+ROOT = Path(__file__).resolve().parent.parent
+OUT = ROOT / "docs/screenshots"
+ARGUMENTS = [
+    "--headless", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run",
+    "--disable-background-networking", "--disable-component-update", "--disable-sync",
+]  # fmt: skip
+
+
+class Demo:
+    """The served application with the demo builds, on a port and a database of its own."""
+
+    def __enter__(self) -> str:
+        self._folder = tempfile.TemporaryDirectory()
+        with socket.socket() as s:
+            s.bind(("127.0.0.1", 0))
+            port = s.getsockname()[1]
+        env = os.environ | {"EASY_TALLY_VAR": self._folder.name}
+        manage = [sys.executable, str(ROOT / "server/manage.py")]
+        for command in (["migrate", "--verbosity", "0"], ["load_demo"]):
+            subprocess.run([*manage, *command], env=env, check=True, stdout=subprocess.DEVNULL)
+        self._server = subprocess.Popen(
+            [sys.executable, "-m", "gunicorn", "config.wsgi", "--bind", f"127.0.0.1:{port}",
+             "--threads", "4", "--log-level", "error", "--no-control-socket"],
+            cwd=ROOT / "server", env=env,
+        )  # fmt: skip
+        base = f"http://127.0.0.1:{port}"
+        for _ in range(100):
+            try:
+                urllib.request.urlopen(base, timeout=1).close()
+                return base
+            except OSError:
+                time.sleep(0.1)
+        raise RuntimeError("the server did not start")
+
+    def __exit__(self, *_: object) -> None:
+        self._server.terminate()
+        self._server.wait()
+        self._folder.cleanup()
+
+
+def shoot(page: Page, name: str) -> None:
+    """Save what the page shows."""
+    page.wait_for_timeout(400)
+    page.screenshot(path=OUT / f"{name}.png")
+
+
+def main() -> None:
+    """Walk the stations and take a picture of each."""
+    OUT.mkdir(parents=True, exist_ok=True)
+    with Demo() as base, sync_playwright() as playwright:
+        browser = playwright.chromium.launch(
+            executable_path=shutil.which("chromium"), args=ARGUMENTS
+        )
+        page = browser.new_page(viewport={"width": 1280, "height": 800})
+        page.goto(base)
+        shoot(page, "builds")
+        page.get_by_role("link", name="Heron", exact=True).click()
+        page.locator("[data-part=card-2][data-tail=false]").click()
+        shoot(page, "parts")
+        build = page.url.rsplit("/", 1)[0]
+        page.goto(f"{build}/supply")
+        page.locator("[data-ticket]").first.wait_for()
+        shoot(page, "supply")
+        page.goto(f"{build}/loom?at=graphics-1")
+        page.locator("[data-lane]").first.wait_for()
+        shoot(page, "loom")
+        page.get_by_role("button", name="Every limit").click()
+        shoot(page, "limits")
+        page.keyboard.press("Escape")
+        page.emulate_media(color_scheme="dark")
+        page.locator('[data-socket="disk#3/power"]').click()
+        shoot(page, "loom-dark")
+        page.emulate_media(color_scheme="light")
+        page.goto(f"{build}/rules")
+        shoot(page, "rules")
+        browser.close()
+
+
+if __name__ == "__main__":
+    main()
