@@ -9,7 +9,7 @@ from pydantic import Field, model_validator
 
 from .assumptions import Assumptions
 from .fits import fit
-from .parts import Board, Fan, Part, Socket
+from .parts import ON_HEADER, Board, Hub, Part, Socket
 from .quantities import Model, Name, Note
 from .supply import Cable, Port, Run, SocketRef, Supply, port_takes
 
@@ -141,10 +141,21 @@ class Build(Model):
         yield from self._run_problems()
 
     def _header_problems(self, board: Board | None) -> Iterator[str]:
-        known = {h.key for h in board.headers} if board else set()
+        parts = {p.key: p for p in self.parts}
         for part in self.parts:
-            if isinstance(part, Fan) and (missing := set(part.headers) - known):
-                yield f"{part.name}: a header that the board has; it has no {sorted(missing)[0]}"
+            if not isinstance(part, ON_HEADER):
+                continue
+            hub = parts.get(part.on) if part.on else None
+            if part.on and not isinstance(hub, Hub):
+                yield f"{part.name}: a hub in this build to hang on; {part.on} is none"
+                continue
+            if _hangs_on_itself(part, parts):
+                yield f"{part.name}: a hub that is not fed by itself"
+                continue
+            outputs = hub.outputs if isinstance(hub, Hub) else board.headers if board else ()
+            if missing := set(part.headers) - {h.key for h in outputs}:
+                where = hub.name if hub else "the board"
+                yield f"{part.name}: a header that {where} has; it has no {sorted(missing)[0]}"
 
     def _run_problems(self) -> Iterator[str]:
         cables = {c.key: c for c in self.cables}
@@ -186,6 +197,17 @@ class Build(Model):
     def _allows_eps4(self) -> bool:
         board = self.board()
         return board is not None and board.eps4_in_eps8
+
+
+def _hangs_on_itself(part: Part, parts: dict[str, Part]) -> bool:
+    seen = {part.key}
+    at = getattr(part, "on", None)
+    while at is not None and at in parts:
+        if at in seen:
+            return True
+        seen.add(at)
+        at = getattr(parts[at], "on", None)
+    return False
 
 
 def _port_problems(

@@ -9,15 +9,18 @@ from dataclasses import dataclass, field
 
 from .build import Build
 from .fits import fit
-from .loads import Load
-from .parts import Board, Socket
+from .loads import Load, PerState
+from .parts import Board, Hub, Part, Socket
 from .quantities import RAIL_V, Rail, Series, add, scale
 from .standards.connectors import CONNECTORS, pins
 from .supply import SocketRef
 
+#: Rails that are judged on plugs and wires.
+RUN_RAILS: tuple[Rail, ...] = ("v12", "v5", "v3v3", "v5sb")
+
 #: States in which a run is judged, as places in `PerState`: at full the processor is at its
 #: short limit, since that lasts tens of seconds.
-RUN_STATES = (0, 1, 4, 3)
+_PLACES = tuple(PerState._fields.index(s) for s in ("idle", "everyday", "short", "start"))
 
 
 @dataclass(slots=True)
@@ -35,10 +38,21 @@ class Demand:
         self.amps[rail] = amps if old is None else add(old, amps)
 
 
+def source_of(load: Load, parts: dict[str, Part]) -> Part | None:
+    """The part whose own sockets a load comes through: itself, or the hub at the end of its
+    chain of hubs; None where it comes through the board."""
+    if load.feed == "own":
+        return parts[load.part]
+    hub = parts.get(load.via) if load.via else None
+    while isinstance(hub, Hub) and not hub.sockets and hub.on:
+        hub = parts.get(hub.on)
+    return hub if isinstance(hub, Hub) and hub.sockets else None
+
+
 def run_amps(load: Load) -> Series:
     """Amperes [A] of one instance of a load in the four run states."""
     volts = RAIL_V[load.rail]
-    return tuple([w / volts for i in RUN_STATES for w in load.spans[i]])
+    return tuple([w / volts for i in _PLACES for w in load.spans[i]])
 
 
 def main_socket(board: Board) -> Socket | None:
@@ -59,8 +73,15 @@ def demands(build: Build, loads: tuple[Load, ...]) -> dict[str, Demand]:
     found: dict[str, Demand] = {}
     by_part = {p.key: p for p in build.parts}
     for load in loads:
+        if load.rail not in RUN_RAILS:
+            continue  # the negative rails: judged on the supply
         amps = run_amps(load)
-        if load.feed == "own":
+        source = source_of(load, by_part)
+        if source is not None and source.key != load.part:
+            # Through a hub: all of it by the first instance's plug.
+            weights = _own_weights(source.key, 1, source.sockets, mated)
+            _spread(found, load, scale(amps, load.count), weights)
+        elif source is not None:
             part = by_part[load.part]
             for instance in range(1, load.count + 1):
                 weights = _own_weights(load.part, instance, part.sockets, mated)

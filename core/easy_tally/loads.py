@@ -13,18 +13,38 @@ from typing import Literal, NamedTuple
 
 from .assumptions import Assumptions
 from .build import Build
-from .parts import Board, Card, Drive, Fan, M2Drive, Memory, Part, Processor
-from .quantities import RAIL_V, ZERO, Figure, Rail, Span
+from .parts import (
+    Board,
+    Card,
+    Cooler,
+    Drive,
+    Fan,
+    Hub,
+    LightStrip,
+    M2Drive,
+    Memory,
+    Other,
+    Part,
+    Processor,
+    Pump,
+    UsbLoad,
+)
+from .quantities import RAIL_V, RAIL_WORDS, ZERO, Figure, Rail, Span
 from .standards.connectors import CONNECTORS, SLOT_W
 
 #: own: the part's own sockets; slot: through a slot; board: through the main plug;
-#: processor: the board's processor sockets; header: a board header, so the main plug too.
+#: processor: the board's processor sockets; header: a header of the board, so the main plug too,
+#: or of a hub (`via`), so through what feeds the hub.
 Feed = Literal["own", "slot", "board", "processor", "header"]
+
+
+OnHeader = Fan | Pump | Cooler | LightStrip | Hub
 
 
 class PerState(NamedTuple):
     """Watts [W] in each state; `short` is full with the processor at its short limit."""
 
+    sleep: Span
     idle: Span
     everyday: Span
     full: Span
@@ -36,7 +56,7 @@ class PerState(NamedTuple):
         return PerState(*(s.times(factor) for s in self))
 
 
-NOTHING = PerState(ZERO, ZERO, ZERO, ZERO, ZERO)
+NOTHING = PerState(ZERO, ZERO, ZERO, ZERO, ZERO, ZERO)
 
 
 @dataclass(frozen=True, slots=True)
@@ -57,6 +77,7 @@ class Load:
     formula: str
     assumed: bool
     missing: bool = False
+    via: str | None = None
 
 
 def loads(build: Build) -> tuple[Load, ...]:
@@ -80,15 +101,25 @@ def part_loads(part: Part, build: Build) -> Iterator[Load]:
             yield from _m2(part, assume)
         case Drive():
             yield from _drive(part, assume)
-        case Fan():
-            yield from _fan(part, assume)
+        case Fan() | Pump():
+            yield _on_header(part, "v12", "rated_a", part.rated_a, assume)
+        case Cooler():
+            yield from _cooler(part, assume)
+        case LightStrip():
+            yield _strip(part, assume)
+        case Hub():
+            yield _hub(part, assume)
+        case UsbLoad():
+            yield from _usb(part, assume)
+        case Other():
+            yield from _other(part, assume)
 
 
 def _states(full: Span, idle: Span, duty: float, start: Span | None = None) -> PerState:
     """Everyday lies at `duty` of the way from idle to full; idle never above full."""
     idle = Span(min(idle.low, full.low), min(idle.likely, full.likely), min(idle.high, full.high))
     everyday = Span(*(i + duty * (f - i) for i, f in zip(idle, full, strict=True)))
-    return PerState(idle, everyday, full, idle if start is None else start, full)
+    return PerState(ZERO, idle, everyday, full, idle if start is None else start, full)
 
 
 def _or_assumed(figure: Figure | None, default: Span) -> tuple[Span, bool]:
@@ -106,8 +137,11 @@ def _load(
     formula: str,
     assumed: bool,
     net: PerState | None = None,
+    via: str | None = None,
 ) -> Load:
-    return Load(part.key, part.count, rail, feed, spans, net or spans, field, formula, assumed)
+    return Load(
+        part.key, part.count, rail, feed, spans, net or spans, field, formula, assumed, False, via
+    )  # fmt: skip
 
 
 def _missing(part: Part, rail: Rail, feed: Feed, field: str) -> Load:
@@ -143,6 +177,10 @@ def _board(part: Board, assume: Assumptions) -> Iterator[Load]:
         full, assumed = _or_assumed(figure, default)
         spans = _states(full, full.by(assume.board_idle_share.span()), assume.everyday_board)
         yield _load(part, rail, "board", spans, field, "own draw", assumed)
+    standby, assumed = _or_assumed(part.standby_w, assume.board_standby_w.span())
+    # Awake, what the board takes from standby is within its own draw above.
+    asleep = NOTHING._replace(sleep=standby)
+    yield _load(part, "v5sb", "board", asleep, "standby_w", "asleep, from standby", assumed)
 
 
 def _card(part: Card, assume: Assumptions) -> Iterator[Load]:
@@ -233,16 +271,33 @@ def _m2(part: M2Drive, assume: Assumptions) -> Iterator[Load]:
     yield _load(part, "v3v3", "board", spans, "full_w", "at 3.3 V", assumed)
 
 
+def _drive_defaults(form: str, assume: Assumptions) -> dict[str, Span]:
+    """Amperes of a drive without figures, by its form."""
+    match form:
+        case "3.5":
+            return {
+                "run_12v_a": assume.disk35_12v_a.span(),
+                "run_5v_a": assume.disk35_5v_a.span(),
+                "start_12v_a": assume.disk35_start_12v_a.span(),
+                "start_5v_a": assume.disk35_start_5v_a.span(),
+            }
+        case "optical":
+            return {
+                "run_12v_a": assume.optical_12v_a.span(),
+                "run_5v_a": assume.optical_5v_a.span(),
+            }
+        case "floppy":
+            return {
+                "run_12v_a": assume.floppy_12v_a.span(),
+                "run_5v_a": assume.floppy_5v_a.span(),
+            }
+        case _:
+            return {"run_12v_a": ZERO, "run_5v_a": assume.drive25_5v_a.span()}
+
+
 def _drive(part: Drive, assume: Assumptions) -> Iterator[Load]:
-    spins = part.form == "3.5"
-    share = assume.disk35_idle_share if spins else assume.drive25_idle_share
-    defaults: dict[str, Span] = {
-        "run_12v_a": assume.disk35_12v_a.span() if spins else ZERO,
-        "run_5v_a": assume.disk35_5v_a.span() if spins else assume.drive25_5v_a.span(),
-    }
-    if spins:
-        defaults["start_12v_a"] = assume.disk35_start_12v_a.span()
-        defaults["start_5v_a"] = assume.disk35_start_5v_a.span()
+    share = assume.disk35_idle_share if part.form == "3.5" else assume.drive25_idle_share
+    defaults = _drive_defaults(part.form, assume)
     for rail, volts in (("v12", "12v"), ("v5", "5v")):
         run, assumed = _or_assumed(getattr(part, f"run_{volts}_a"), defaults[f"run_{volts}_a"])
         start, _ = _or_assumed(
@@ -257,7 +312,88 @@ def _drive(part: Drive, assume: Assumptions) -> Iterator[Load]:
         )  # fmt: skip
 
 
-def _fan(part: Fan, assume: Assumptions) -> Iterator[Load]:
-    rated, assumed = _or_assumed(part.rated_a, assume.fan_a.span())
-    amps = _states(rated, rated.by(assume.fan_idle_share.span()), assume.everyday_fan)
-    yield _load(part, "v12", "header", amps.times(12.0), "rated_a", "rated amps × 12 V", assumed)
+def _feed(part: OnHeader) -> tuple[Feed, str | None]:
+    """Its own socket where it has one, else a header of its hub or of the board."""
+    return ("own", None) if part.sockets else ("header", part.on)
+
+
+def _on_header(
+    part: OnHeader,
+    rail: Rail,
+    field: str,
+    rated: Figure | None,
+    assume: Assumptions,
+    times: int = 1,
+) -> Load:
+    """Fans and pumps: rated amperes × 12 V."""
+    default = assume.fan_a if isinstance(part, Fan) or field == "fan_a" else assume.pump_a
+    full, assumed = _or_assumed(rated, default.span())
+    full = full.times(12.0 * times)
+    spans = _states(full, full.by(assume.fan_idle_share.span()), assume.everyday_fan)
+    feed, via = _feed(part)
+    formula = f"{times} × rated amps × 12 V" if times != 1 else "rated amps × 12 V"
+    return _load(part, rail, feed, spans, field, formula, assumed, via=via)
+
+
+def _cooler(part: Cooler, assume: Assumptions) -> Iterator[Load]:
+    yield _on_header(part, "v12", "pump_a", part.pump_a, assume)
+    if part.fans:
+        yield _on_header(part, "v12", "fan_a", part.fan_a, assume, part.fans)
+    yield _electronics(part, "controller_w", part.controller_w, assume)
+
+
+def _hub(part: Hub, assume: Assumptions) -> Load:
+    return _electronics(part, "own_w", part.own_w, assume)
+
+
+def _electronics(part: OnHeader, field: str, figure: Figure | None, assume: Assumptions) -> Load:
+    """A controller's own draw: at 5 V from a plug; a fan header has 12 V only."""
+    full, assumed = _or_assumed(figure, assume.controller_w.span())
+    feed, via = _feed(part)
+    rail: Rail = "v5" if feed == "own" else "v12"
+    spans = _states(full, full.by(assume.lights_idle_share.span()), assume.everyday_lights)
+    return _load(part, rail, feed, spans, field, "its own electronics", assumed, via=via)
+
+
+def _strip(part: LightStrip, assume: Assumptions) -> Load:
+    rated, assumed = _or_assumed(part.rated_a, assume.strip_a.span())
+    full = rated.times(part.volts)
+    spans = _states(full, full.by(assume.lights_idle_share.span()), assume.everyday_lights)
+    feed, via = _feed(part)
+    return _load(
+        part, "v5" if part.volts == 5 else "v12", feed, spans, "rated_a",
+        f"rated amps × {part.volts} V", assumed, via=via,
+    )  # fmt: skip
+
+
+def _usb(part: UsbLoad, assume: Assumptions) -> Iterator[Load]:
+    if part.draw_w is None:
+        yield _missing(part, "v5", "board", "draw_w")
+    else:
+        full = part.draw_w.span()
+        spans = _states(full, full.times(0.5), assume.everyday_other)
+        yield _load(part, "v5", "board", spans, "draw_w", "in use, at 5 V",
+                    part.draw_w.origin == "assumed")  # fmt: skip
+    asleep, assumed = _or_assumed(part.asleep_w, assume.usb_asleep_w.span())
+    if asleep.high > 0:
+        yield _load(part, "v5sb", "board", NOTHING._replace(sleep=asleep),
+                    "asleep_w", "asleep, from standby", assumed)  # fmt: skip
+
+
+_OTHER_RAILS: tuple[Rail, ...] = ("v12", "v5", "v3v3", "v5sb", "vneg12", "vneg5")
+
+
+def _other(part: Other, assume: Assumptions) -> Iterator[Load]:
+    known = [r for r in _OTHER_RAILS if getattr(part, f"{r}_w") is not None]
+    if not known:
+        yield _missing(part, "v12", "own" if part.sockets else "board", "v12_w")
+    for rail in known:
+        figure: Figure = getattr(part, f"{rail}_w")
+        full = figure.span()
+        spans = _states(full, full.times(part.idle_share), assume.everyday_other)
+        if rail == "v5sb":
+            spans = PerState(full, full, full, full, full, full)
+        # Standby and the negative rails come through the main plug alone.
+        feed: Feed = "own" if part.sockets and rail in ("v12", "v5", "v3v3") else "board"
+        yield _load(part, rail, feed, spans, f"{rail}_w", f"at {RAIL_WORDS[rail]}",
+                    figure.origin == "assumed")  # fmt: skip

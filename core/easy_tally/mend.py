@@ -13,7 +13,8 @@ from .sizing import SupplyResult
 from .standards.connectors import CONNECTORS
 from .supply import SocketRef
 from .tally import Tally
-from .wording import check_words, element_cause
+from .through_board import BoardElement
+from .wording import board_cause, board_fix, board_title, check_words, element_cause
 
 MendKind = Literal["over", "refused", "failed", "unfed", "unknown"]
 Station = Literal["parts", "supply", "loom"]
@@ -40,6 +41,7 @@ def mends(
     tally: Tally,
     supply: SupplyResult | None,
     runs: tuple[RunResult, ...],
+    board: tuple[BoardElement, ...],
     unfed: list[SocketRef],
 ) -> tuple[Mend, ...]:
     """Everything over, refused, failed, unfed or unknown."""
@@ -47,6 +49,7 @@ def mends(
         *_parts(build, tally),
         *_supply(build, supply),
         *_runs(build, runs),
+        *_board(build, board),
         *(_unfed(build, ref) for ref in unfed),
     ]
     return tuple(sorted(found, key=lambda m: _ORDER.index(m.kind)))
@@ -73,7 +76,12 @@ def _supply(build: Build, result: SupplyResult | None) -> Iterator[Mend]:
                        "Take one that the rules allow.", "supply", "")  # fmt: skip
         return
     for check in result.checks:
-        if check.status in ("fail", "unknown"):
+        if check.id == "spikes" and check.status == "fail":
+            yield Mend(
+                "failed", build.supply.name, check_words(check) + ".",
+                "Take one of a newer design, or a larger one.", "supply", check.id,
+            )  # fmt: skip
+        elif check.status in ("fail", "unknown"):
             yield Mend(
                 "failed" if check.status == "fail" else "unknown",
                 build.supply.name,
@@ -82,6 +90,14 @@ def _supply(build: Build, result: SupplyResult | None) -> Iterator[Mend]:
                 "supply",
                 check.id,
             )
+
+
+def _board(build: Build, board: tuple[BoardElement, ...]) -> Iterator[Mend]:
+    for b in board:
+        if b.judged.verdict in ("over", "unknown"):
+            kind: MendKind = "over" if b.judged.verdict == "over" else "unknown"
+            yield Mend(kind, board_title(build, b), board_cause(build, b), board_fix(b),
+                       "parts", b.part, b.field)  # fmt: skip
 
 
 def _runs(build: Build, runs: tuple[RunResult, ...]) -> Iterator[Mend]:

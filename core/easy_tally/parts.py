@@ -92,6 +92,7 @@ class Board(_Socketed):
     own_12v_w: Watts = _known("the board's own draw at 12 V, at full", "board_12v_w")
     own_5v_w: Watts = _known("the board's own draw at 5 V, at full", "board_5v_w")
     own_3v3_w: Watts = _known("the board's own draw at 3.3 V, at full", "board_3v3_w")
+    standby_w: Watts = _known("the board asleep, from 5 V standby", "board_standby_w")
     slots: tuple[Slot, ...] = ()
     headers: tuple[Header, ...] = ()
     eps4_in_eps8: Annotated[
@@ -115,11 +116,30 @@ class Card(_Socketed):
     board_power_w: Watts = _known("board power: all that the card draws")
     slot_w: Watts = _known("what it takes from the slot at 12 V", "slot_share")
     idle_w: Watts = _known("the card at idle", "card_idle_share")
+    spikes: Annotated[
+        Literal["usual", "by-standard worst"], Field(description="which spike factors it gets")
+    ] = "usual"
+    spike_factors: Annotated[
+        tuple[float, ...] | None,
+        Field(
+            min_length=4,
+            max_length=4,
+            description="its own factors on board power at 0.1, 1, 10 and 100 ms",
+        ),
+    ] = None
     system_floor_w: Watts = _known("the smallest supply that the card's maker states")
     lanes: Literal[1, 4, 8, 16] = 16
     power_limit: Annotated[
         float, Field(ge=0.3, le=2, description="power limit set by the builder, 1 as delivered")
     ] = 1.0
+
+    @model_validator(mode="after")
+    def _spikes_fit(self) -> Self:
+        if self.spikes == "by-standard worst" and not any(s.kind == "16pin" for s in self.sockets):
+            raise ValueError("a 16-pin socket for the standard's worst spikes")
+        if self.spike_factors and not all(1 <= f <= 5 for f in self.spike_factors):
+            raise ValueError("spike factors between 1 and 5")
+        return self
 
 
 class Memory(_Plain):
@@ -139,29 +159,106 @@ class M2Drive(_Plain):
 
 
 class Drive(_Socketed):
-    """A 2.5- or 3.5-inch drive with a power socket of its own."""
+    """A drive with a power socket of its own: 3.5- or 2.5-inch, optical, floppy."""
 
     kind: Literal["drive"] = "drive"
-    form: Literal["3.5", "2.5"] = "3.5"
+    form: Literal["3.5", "2.5", "optical", "floppy"] = "3.5"
     run_12v_a: Amps = _known("running, at 12 V", "disk_12v")
     run_5v_a: Amps = _known("running, at 5 V", "disk_5v")
     start_12v_a: Amps = _known("at spin-up, at 12 V: the label's peak", "disk_start_12v")
     start_5v_a: Amps = _known("at spin-up, at 5 V", "disk_start_5v")
+    power_disable: Annotated[
+        bool, Field(description="stays off where the third pin carries 3.3 V")
+    ] = False
 
 
-class Fan(_Plain):
-    """Fans on the board's headers."""
+class _OnHeader(_Socketed):
+    """Fed from a header of the board or of a hub; or by a plug, where it has a socket."""
+
+    on: Annotated[Key | None, Field(description="the hub it hangs on; none: the board")] = None
+    headers: Annotated[
+        tuple[Key, ...], Field(description="headers used, in turn; none: all there are, in turn")
+    ] = ()
+
+
+class Fan(_OnHeader):
+    """Fans."""
 
     kind: Literal["fan"] = "fan"
     size_mm: Annotated[int, Field(ge=20, le=400)] = 120
     rated_a: Amps = _known("rated current at 12 V", "fan_a")
-    headers: Annotated[
-        tuple[Key, ...],
-        Field(description="headers used, in turn; none: all of the board's, in turn"),
-    ] = ()
+
+
+class Pump(_OnHeader):
+    """A pump by itself."""
+
+    kind: Literal["pump"] = "pump"
+    rated_a: Amps = _known("rated current at 12 V", "pump_a")
+
+
+class Cooler(_OnHeader):
+    """A liquid cooler: pump, fans and controller as one."""
+
+    kind: Literal["cooler"] = "cooler"
+    pump_a: Amps = _known("its pump at 12 V", "pump_a")
+    fans: Annotated[int, Field(ge=0, le=12, description="fans that come with it")] = 2
+    fan_a: Amps = _known("one of its fans at 12 V", "fan_a")
+    controller_w: Watts = _known("its controller and lights at 5 V", "controller_w")
+
+
+class LightStrip(_OnHeader):
+    """A light strip at 5 V or 12 V."""
+
+    kind: Literal["strip"] = "strip"
+    volts: Literal[5, 12] = 5
+    rated_a: Amps = _known("all lights on, at its volts", "strip_a")
+
+
+class Hub(_OnHeader):
+    """A fan or light controller: what hangs on it comes through its own socket or header."""
+
+    kind: Literal["hub"] = "hub"
+    own_w: Watts = _known("its own draw at 5 V", "controller_w")
+    outputs: Annotated[tuple[Header, ...], Field(max_length=32)] = ()
+
+    @model_validator(mode="after")
+    def _one_hub(self) -> Self:
+        if self.count != 1:
+            raise ValueError("a count of 1 for a hub: each has its own plug")
+        if len({h.key for h in self.outputs}) < len(self.outputs):
+            raise ValueError("every output a key of its own")
+        return self
+
+
+class UsbLoad(_Plain):
+    """What hangs on the board's USB ports."""
+
+    kind: Literal["usb"] = "usb"
+    draw_w: Watts = _known("at 5 V, in use")
+    asleep_w: Watts = _known("asleep, from standby: what may wake or charge", "usb_asleep_w")
+
+
+class Other(_Socketed):
+    """Anything else, by rail: what it draws through its own socket, or through the board."""
+
+    kind: Literal["other"] = "other"
+    v12_w: Watts = _known("at 12 V")
+    v5_w: Watts = _known("at 5 V")
+    v3v3_w: Watts = _known("at 3.3 V")
+    v5sb_w: Watts = _known("at 5 V standby, asleep too")
+    vneg12_w: Watts = _known("at −12 V")
+    vneg5_w: Watts = _known("at −5 V")
+    idle_share: Annotated[float, Field(ge=0, le=1, description="idle as a share of full")] = 0.5
 
 
 Part = Annotated[
-    Processor | Board | Card | Memory | M2Drive | Drive | Fan, Field(discriminator="kind")
-]
-PART_KINDS: tuple[type[_Part], ...] = (Processor, Board, Card, Memory, M2Drive, Drive, Fan)
+    Processor | Board | Card | Memory | M2Drive | Drive | Fan | Pump | Cooler | LightStrip | Hub
+    | UsbLoad | Other,
+    Field(discriminator="kind"),
+]  # fmt: skip
+PART_KINDS: tuple[type[_Part], ...] = (
+    Processor, Board, Card, Memory, M2Drive, Drive, Fan, Pump, Cooler, LightStrip, Hub,
+    UsbLoad, Other,
+)  # fmt: skip
+#: Kinds that may hang on a header.
+ON_HEADER = (Fan, Pump, Cooler, LightStrip, Hub)

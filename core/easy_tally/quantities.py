@@ -11,20 +11,35 @@ from typing import Annotated, Any, Literal, NamedTuple, Self
 
 from pydantic import AfterValidator, BaseModel, ConfigDict, Field, model_validator
 
-Rail = Literal["v12", "v5", "v3v3", "v5sb"]
-RAILS: tuple[Rail, ...] = ("v12", "v5", "v3v3", "v5sb")
+Rail = Literal["v12", "v5", "v3v3", "v5sb", "vneg12", "vneg5"]
+RAILS: tuple[Rail, ...] = ("v12", "v5", "v3v3", "v5sb", "vneg12", "vneg5")
 #: Nominal volts. Source: ATX design guide, DC voltage regulation table.
-RAIL_V: dict[Rail, float] = {"v12": 12.0, "v5": 5.0, "v3v3": 3.3, "v5sb": 5.0}
+RAIL_V: dict[Rail, float] = {
+    "v12": 12.0,
+    "v5": 5.0,
+    "v3v3": 3.3,
+    "v5sb": 5.0,
+    "vneg12": 12.0,
+    "vneg5": 5.0,
+}
 RAIL_WORDS: dict[Rail, str] = {
     "v12": "12 V",
     "v5": "5 V",
     "v3v3": "3.3 V",
     "v5sb": "5 V standby",
+    "vneg12": "−12 V",
+    "vneg5": "−5 V",
 }
 
 #: The states that the tally shows.
-State = Literal["idle", "everyday", "full", "start"]
-STATES: tuple[State, ...] = ("idle", "everyday", "full", "start")
+State = Literal["sleep", "idle", "everyday", "full", "start"]
+STATES: tuple[State, ...] = ("sleep", "idle", "everyday", "full", "start")
+#: The states in which a run is judged; asleep nothing flows but on standby.
+RUN_STATES: tuple[State, ...] = ("idle", "everyday", "full", "start")
+
+#: Windows of the spikes, in ms.
+Window = Literal["0.1", "1", "10", "100"]
+WINDOWS: tuple[Window, ...] = ("0.1", "1", "10", "100")
 
 Origin = Literal["maker", "measured", "assumed"]
 
@@ -55,10 +70,11 @@ class Span(NamedTuple):
 
 ZERO = Span(0.0, 0.0, 0.0)
 
-#: Low, likely and high in each of the four states in turn: twelve numbers. The checker adds and
-#: scales thousands of these for one build, so they are bare tuples.
+#: Low, likely and high in each of some states in turn: fifteen numbers in the tally, twelve for a
+#: run. The checker adds and scales thousands of these for one build, so they are bare tuples.
 Series = tuple[float, ...]
-NO_SERIES: Series = (0.0,) * 12
+NO_TALLY: Series = (0.0,) * (3 * len(STATES))
+NO_SERIES: Series = (0.0,) * (3 * len(RUN_STATES))
 
 
 def add(a: Series, b: Series) -> Series:
@@ -71,9 +87,11 @@ def scale(a: Series, factor: float) -> Series:
     return tuple([x * factor for x in a])
 
 
-def span_at(series: Series, state: State) -> Span:
-    """The span of one state."""
-    i = 3 * STATES.index(state)
+def span_at(series: Series, state: State, states: tuple[State, ...] = STATES) -> Span:
+    """The span of one state; nothing in a state that the series does not have."""
+    if state not in states:
+        return ZERO
+    i = 3 * states.index(state)
     return Span(*series[i : i + 3])
 
 

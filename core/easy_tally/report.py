@@ -15,7 +15,7 @@ from typing_extensions import TypedDict
 from .build import Build
 from .loads import loads as loads_of
 from .mend import Mend, mends
-from .quantities import Origin, Span, State, span_at
+from .quantities import RUN_STATES, WINDOWS, Origin, Span, State, span_at
 from .ratings.check import RunResult, check_runs
 from .ratings.elements import Element
 from .ratings.verdicts import Verdict, percent
@@ -28,11 +28,17 @@ from .sizing import (
     check_supply,
     size,
 )
+from .spikes import Spikes, spikes
 from .standards.connectors import CONNECTORS, PLUGS
 from .supply import Supply
 from .tally import Row, Sum, Tally
 from .tally import tally as tally_of
+from .through_board import BoardElement, through_board
+from .uncertainty import mover, mover_words
 from .wording import (
+    board_cause,
+    board_fix,
+    board_title,
     check_words,
     element_cause,
     element_formula,
@@ -47,7 +53,6 @@ RESULT_VERSION = 1
 MAP_NOT_CHECKED: tuple[str, ...] = (
     "reach along the routes",
     "adapters and Y-pieces",
-    "board slots and headers",
     "power-disable of drives",
     "spikes against port groups",
 )
@@ -66,14 +71,25 @@ class Amount:
 class Amounts(TypedDict):
     """Watts [W] in each state."""
 
+    sleep: Amount
     idle: Amount
     everyday: Amount
     full: Amount
     start: Amount
 
 
+@dataclass(frozen=True, slots=True)
+class SpikeAmounts:
+    """Watts [W] of the spikes in the four windows."""
+
+    ms_0_1: Amount
+    ms_1: Amount
+    ms_10: Amount
+    ms_100: Amount
+
+
 class Numbers(TypedDict):
-    """A number in each state."""
+    """A number in each state in which a run is judged."""
 
     idle: float
     everyday: float
@@ -84,6 +100,7 @@ class Numbers(TypedDict):
 class Percents(TypedDict):
     """A share in whole percents in each state; None where it is not known."""
 
+    sleep: int | None
     idle: int | None
     everyday: int | None
     full: int | None
@@ -240,11 +257,39 @@ class RunAnswer:
 
 
 @dataclass(frozen=True, slots=True)
+class BoardAnswer:
+    """One limit on what comes through the board: its pins, a slot, a header, a hub's output."""
+
+    kind: str
+    title: str
+    load: float
+    limit: float | None
+    unit: str
+    share: float | None
+    percent: int | None
+    verdict: Verdict
+    state: State
+    cause: str
+    fix: str
+    part: str
+    field: str
+
+
+@dataclass(frozen=True, slots=True)
+class MoverAnswer:
+    """The figure that moves the total most, in words, with the part and field to find it out."""
+
+    text: str
+    part: str
+    field: str
+
+
+@dataclass(frozen=True, slots=True)
 class Strip:
     """The few figures that stand on every page of a build."""
 
     watts: Amounts
-    spike: Literal["not checked"]
+    spikes: SpikeAmounts
     supply: str | None
     supply_w: float | None
     supply_percent: int | None
@@ -294,6 +339,8 @@ class Compact:
     supply: SupplyAnswer | None
     sockets: tuple[SocketAnswer, ...]
     lanes: tuple[Lane, ...]
+    through_board: tuple[BoardAnswer, ...]
+    moves_most: MoverAnswer | None
     mend: tuple[Mend, ...]
     not_checked: tuple[str, ...]
 
@@ -315,25 +362,29 @@ class Analysis:
 
     build: Build
     tally: Tally
+    spikes: Spikes
     sizing: Sizing
     supply: SupplyResult | None
     runs: tuple[RunResult, ...]
+    board: tuple[BoardElement, ...]
 
 
 def analyse(build: Build) -> Analysis:
     """Compute everything about a build."""
     loads = loads_of(build)
     tally = tally_of(build, loads)
-    sizing = size(build, tally)
-    supply = check_supply(build.supply, tally, sizing) if build.supply else None
-    return Analysis(build, tally, sizing, supply, check_runs(build, loads))
+    found = spikes(build, loads)
+    sizing = size(build, tally, found)
+    supply = check_supply(build.supply, tally, sizing, found) if build.supply else None
+    runs = check_runs(build, loads)
+    return Analysis(build, tally, found, sizing, supply, runs, through_board(build, loads, runs))
 
 
 def compact(a: Analysis) -> Compact:
     """The compact result of an analysis."""
     sockets = _sockets(a)
     unfed = [ref for ref, s in a.build.sockets() if s.required and not _fed(a).get(str(ref))]
-    mend = mends(a.build, a.tally, a.supply, a.runs, unfed)
+    mend = mends(a.build, a.tally, a.supply, a.runs, a.board, unfed)
     return Compact(
         a.build.name,
         _strip(a, sockets, mend),
@@ -345,6 +396,8 @@ def compact(a: Analysis) -> Compact:
         supply_answer(a.build.supply, a.supply) if a.build.supply and a.supply else None,
         sockets,
         tuple(_lane(a.build, r) for r in a.runs),
+        tuple(_board(a.build, b) for b in a.board),
+        _mover(a),
         mend,
         (*(f"supply: {x}" for x in SUPPLY_NOT_CHECKED), *MAP_NOT_CHECKED),
     )
@@ -370,7 +423,17 @@ def _amounts(drawn: Sum) -> Amounts:
 
 
 def _each_state(of: Callable[[State], Amount]) -> Amounts:
-    return Amounts(idle=of("idle"), everyday=of("everyday"), full=of("full"), start=of("start"))
+    return Amounts(
+        sleep=of("sleep"),
+        idle=of("idle"),
+        everyday=of("everyday"),
+        full=of("full"),
+        start=of("start"),
+    )
+
+
+def _spike_amounts(found: Spikes) -> SpikeAmounts:
+    return SpikeAmounts(*(_amount(found.total[w], found.missing) for w in WINDOWS))
 
 
 def _numbers(of: Callable[[State], float]) -> Numbers:
@@ -422,6 +485,7 @@ def supply_answer(supply: Supply, result: SupplyResult) -> SupplyAnswer:
             for c in result.checks
         ),
         Percents(
+            sleep=percent(result.share["sleep"]),
             idle=percent(result.share["idle"]),
             everyday=percent(result.share["everyday"]),
             full=percent(result.share["full"]),
@@ -488,6 +552,19 @@ def _lane(build: Build, run: RunResult) -> Lane:
     )  # fmt: skip
 
 
+def _board(build: Build, b: BoardElement) -> BoardAnswer:
+    j = b.judged
+    return BoardAnswer(
+        b.kind, board_title(build, b), j.load, j.limit, b.unit, j.share, percent(j.share),
+        j.verdict, j.state, board_cause(build, b), board_fix(b), b.part, b.field,
+    )  # fmt: skip
+
+
+def _mover(a: Analysis) -> MoverAnswer | None:
+    found = mover(a.tally, a.sizing)
+    return MoverAnswer(mover_words(found), found.part, found.field) if found else None
+
+
 def _finite(limit_a: float | None) -> float | None:
     return None if limit_a is None or limit_a == float("inf") else limit_a
 
@@ -514,7 +591,7 @@ def _element(build: Build, run: RunResult, e: Element) -> ElementAnswer:
         e.kind, e.line, e.at, element_title(build, run, e), j.state, j.load, j.limit, e.unit,
         j.share, percent(j.share), j.verdict, element_formula(run, e),
         element_cause(build, run, e), e.source,
-        _numbers(lambda s: span_at(j.loads, s).likely), e.refused,
+        _numbers(lambda s: span_at(j.loads, s, RUN_STATES).likely), e.refused,
     )  # fmt: skip
 
 
@@ -525,7 +602,7 @@ def _strip(a: Analysis, sockets: tuple[SocketAnswer, ...], mend: tuple[Mend, ...
         counts[m.kind] = counts.get(m.kind, 0) + 1
     return Strip(
         _amounts(a.tally.total),
-        "not checked",
+        _spike_amounts(a.spikes),
         supply.name if supply else None,
         supply.rated_w if supply else None,
         percent(result.share["full"]) if result else None,
@@ -533,7 +610,8 @@ def _strip(a: Analysis, sockets: tuple[SocketAnswer, ...], mend: tuple[Mend, ...
         sum(s.required for s in sockets),
         sum(s.required and s.cable is not None for s in sockets),
         len(a.build.free_ports()),
-        sum(r.verdict == "tight" for r in a.runs),
+        sum(x.verdict == "tight" for x in a.runs)
+        + sum(b.judged.verdict == "tight" for b in a.board),
         counts,
     )
 

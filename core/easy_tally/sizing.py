@@ -7,13 +7,20 @@ from typing import Literal
 
 from .build import Build
 from .parts import Card
-from .quantities import RAIL_V, RAILS, STATES, Rail, Span, State, add, scale
+from .quantities import RAIL_V, RAILS, STATES, WINDOWS, Rail, Span, State, Window, add, scale
 from .ratings.verdicts import WITHIN_GRANT, Verdict, judge
-from .standards.sizes import TOO_BIG, next_common_w
+from .spikes import Spikes
+from .standards.sizes import (
+    RIDE_3X,
+    RIDE_CLASSIC,
+    RIDE_LARGE_16PIN,
+    TOO_BIG,
+    next_common_w,
+)
 from .supply import Supply
 from .tally import Tally
 
-RuleId = Literal["sum", "floor", "floor and a fifth", "quiet"]
+RuleId = Literal["sum", "floor", "floor and a fifth", "quiet", "spikes"]
 #: A fifth on top of the card maker's floor. Source: a school of builders.
 FIFTH = 0.20
 #: Share of the rating at which everyday use is quiet. Source: a school of builders.
@@ -42,8 +49,34 @@ class Sizing:
     at_least_w: float
 
 
-def size(build: Build, tally: Tally) -> Sizing:
-    """Apply every sizing rule to the tally. Spikes are not among them yet."""
+def ride_through(design: str | None, rated_w: float, has_16pin: bool) -> tuple[float, ...] | None:
+    """Multiples of the rating that a supply rides through in the four windows; None: not known."""
+    if design is None:
+        return None
+    if design == "classic":
+        return RIDE_CLASSIC
+    return RIDE_LARGE_16PIN if rated_w > 450 and has_16pin else RIDE_3X
+
+
+def _spike_need(build: Build, found: Spikes) -> Span:
+    """The smallest rating whose design rides through every window.
+
+    Of the design of the supply in the build; without one, of a 3.x supply of the kind that the
+    build needs: with a 16-pin port where a card has such a socket.
+    """
+    supply = build.supply
+    has_16pin = (
+        any(p.kind == "16pin" for p in supply.ports)
+        if supply
+        else any(s.kind == "16pin" for _, s in build.sockets())
+    )
+    ride = ride_through((supply.design if supply else None) or "3.1", 451, has_16pin) or RIDE_3X
+    windows = [found.total[w].times(1 / ride[i]) for i, w in enumerate(WINDOWS)]
+    return Span(*(max(w[k] for w in windows) for k in range(3)))
+
+
+def size(build: Build, tally: Tally, found: Spikes) -> Sizing:
+    """Apply every sizing rule to the tally."""
     full, everyday = tally.total.at("full"), tally.total.at("everyday")
     missing = tally.total.missing
     house = build.house_rules
@@ -58,6 +91,7 @@ def size(build: Build, tally: Tally) -> Sizing:
             missing,
         ),
     ]
+    asked.append(("spikes", None if missing else _spike_need(build, found), True, missing))
     if floor is not None:
         asked.append(("floor", floor, house.maker_floor == "keep", ()))
         plus = floor.times(1 + FIFTH)
@@ -98,11 +132,11 @@ class SupplyCheck:
     unit: str = ""
     rail: Rail | None = None
     only_at_high: bool = False
+    window: Window | None = None
 
 
 #: Checks of a supply that are not built yet; listed wherever a supply's verdict is shown.
 SUPPLY_NOT_CHECKED: tuple[str, ...] = (
-    "spikes and ride-through",
     "regulation",
     "ports and cables by a full mapping",
     "form and length",
@@ -122,10 +156,10 @@ class SupplyResult:
     share: dict[State, float | None] = field(default_factory=dict)
 
 
-def check_supply(supply: Supply, tally: Tally, sizing: Sizing) -> SupplyResult:
-    """Hold the tally against one supply's label."""
+def check_supply(supply: Supply, tally: Tally, sizing: Sizing, found: Spikes) -> SupplyResult:
+    """Hold the tally and the spikes against one supply's label."""
     checks = [_watts(supply, sizing), *(_rail(supply, tally, r) for r in RAILS)]
-    checks.append(_combined(supply, tally))
+    checks += [_combined(supply, tally), _spikes(supply, found)]
     if supply.rated_w is not None and sizing.needed is not None:
         big = supply.rated_w > TOO_BIG * sizing.needed.likely
         limit = TOO_BIG * sizing.needed.likely
@@ -158,13 +192,47 @@ def _watts(supply: Supply, sizing: Sizing) -> SupplyCheck:
     return SupplyCheck("watts", "warn" if high else "pass", load, rated, "W", only_at_high=high)
 
 
+def _spikes(supply: Supply, found: Spikes) -> SupplyCheck:
+    """The worst window of the spikes against what the design rides through, in all and at 12 V.
+
+    Beyond it the supply may trip: a failure of the choice, though nothing is damaged.
+    """
+    rated = supply.rated_w
+    has_16pin = any(p.kind == "16pin" for p in supply.ports)
+    ride = None if rated is None else ride_through(supply.design, rated, has_16pin)
+    if rated is None or ride is None:
+        return SupplyCheck("spikes", "unknown", found.total["0.1"].likely, None, "W")
+    v12_w = None if supply.v12_a is None else supply.v12_a * RAIL_V["v12"]
+    held = [(found.total[w], rated * ride[i], w) for i, w in enumerate(WINDOWS)]
+    if v12_w is not None:
+        held += [(found.v12[w], v12_w * ride[i], w) for i, w in enumerate(WINDOWS)]
+    load, limit, window = max(held, key=lambda x: x[0].likely / x[1] if x[1] else float("inf"))
+    status: CheckStatus = "pass"
+    if any(s.likely > most * (1 + 1e-9) for s, most, _ in held):
+        status = "fail"
+    elif found.missing or v12_w is None:
+        status = "unknown"
+    high = status == "pass" and any(s.high > most * (1 + 1e-9) for s, most, _ in held)
+    return SupplyCheck(
+        "spikes", "warn" if high else status, load.likely, limit, "W",
+        only_at_high=high, window=window,
+    )  # fmt: skip
+
+
 _STATUS: dict[Verdict, CheckStatus] = {
     "over": "fail",
     "unknown": "unknown",
     "tight": "warn",
     "within": "pass",
 }
-_RATED_A: dict[Rail, str] = {"v12": "v12_a", "v5": "v5_a", "v3v3": "v3v3_a", "v5sb": "v5sb_a"}
+_RATED_A: dict[Rail, str] = {
+    "v12": "v12_a",
+    "v5": "v5_a",
+    "v3v3": "v3v3_a",
+    "v5sb": "v5sb_a",
+    "vneg12": "vneg12_a",
+    "vneg5": "vneg5_a",
+}
 
 
 def _rail(supply: Supply, tally: Tally, rail: Rail) -> SupplyCheck:
@@ -174,7 +242,7 @@ def _rail(supply: Supply, tally: Tally, rail: Rail) -> SupplyCheck:
     rated = getattr(supply, _RATED_A[rail])
     if not missing and not any(loads):
         return SupplyCheck("rail", "pass", 0.0, rated, "A", rail)
-    judged = judge(loads, rated, WITHIN_GRANT, missing=missing)
+    judged = judge(loads, rated, WITHIN_GRANT, missing=missing, states=STATES)
     return SupplyCheck(
         "rail", _STATUS[judged.verdict], judged.load, rated, "A", rail, judged.only_at_high
     )
@@ -184,7 +252,7 @@ def _combined(supply: Supply, tally: Tally) -> SupplyCheck:
     """Watts of 5 V and 3.3 V together."""
     v5, v3v3 = tally.by_rail["v5"], tally.by_rail["v3v3"]
     loads, missing = add(v5.watts, v3v3.watts), bool(v5.missing or v3v3.missing)
-    judged = judge(loads, supply.combined_w, WITHIN_GRANT, missing=missing)
+    judged = judge(loads, supply.combined_w, WITHIN_GRANT, missing=missing, states=STATES)
     return SupplyCheck(
         "combined", _STATUS[judged.verdict], judged.load, supply.combined_w, "W",
         only_at_high=judged.only_at_high,

@@ -66,6 +66,8 @@ class Supply(Model):
     v5_a: float | None = _rated("5 V rail", "A", 100)
     v3v3_a: float | None = _rated("3.3 V rail", "A", 100)
     v5sb_a: float | None = _rated("5 V standby", "A", 20)
+    vneg12_a: float | None = _rated("−12 V; 0 where the supply has none", "A", 5)
+    vneg5_a: float | None = _rated("−5 V; 0 where the supply has none", "A", 5)
     combined_w: float | None = _rated("5 V and 3.3 V together", "W", 600)
     design: Literal["3.1", "3.0", "classic"] | None = None
     family: Annotated[str, Field(min_length=1, max_length=60, description="pinout family")]

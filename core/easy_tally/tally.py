@@ -5,24 +5,24 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from .build import Build
-from .loads import Feed, Load
+from .demand import source_of
+from .loads import Load
 from .parts import Part
-from .quantities import NO_SERIES, RAILS, STATES, Rail, Series, Span, State, add, span_at
+from .quantities import NO_TALLY, RAILS, STATES, Rail, Series, Span, State, add, span_at
 
 #: The columns in which parts stand, each watt in one of them only.
 Path = str
 PATHS: tuple[Path, ...] = ("board lead", "processor leads", "card leads", "drive leads")
 
 
-def path_of(load: Load, kind: str) -> Path:
+def path_of(load: Load, parts: dict[str, Part]) -> Path:
     """The column that a load belongs to."""
-    through: dict[Feed, Path] = {
-        "board": "board lead",
-        "header": "board lead",
-        "slot": "board lead",
-        "processor": "processor leads",
-    }
-    return through.get(load.feed) or ("card leads" if kind == "card" else "drive leads")
+    if load.feed == "processor":
+        return "processor leads"
+    source = source_of(load, parts)
+    if source is None:
+        return "board lead"
+    return "card leads" if source.kind == "card" else "drive leads"
 
 
 @dataclass(frozen=True, slots=True)
@@ -45,7 +45,7 @@ class Row:
 class Sum:
     """Watts [W] per state; `missing` names the parts without a figure (then: at least)."""
 
-    watts: Series = NO_SERIES
+    watts: Series = NO_TALLY
     missing: tuple[str, ...] = ()
 
     def at(self, state: State) -> Span:
@@ -73,7 +73,7 @@ def tally(build: Build, loads: tuple[Load, ...]) -> Tally:
     """Add up `loads` of `build`. Watts are at the supply's output, the processor's at its limit
     for long loads (the short limit counts on its leads only)."""
     parts = {p.key: p for p in build.parts}
-    rows = tuple(_row(load, parts[load.part]) for load in loads)
+    rows = tuple(_row(load, parts) for load in loads)
     total = Sum()
     by_rail: dict[Rail, Sum] = {rail: Sum() for rail in RAILS}
     by_path: dict[Path, Sum] = {path: Sum() for path in PATHS}
@@ -87,9 +87,10 @@ def tally(build: Build, loads: tuple[Load, ...]) -> Tally:
     return Tally(total, by_rail, by_path, by_part, rows)
 
 
-def _row(load: Load, part: Part) -> Row:
+def _row(load: Load, parts: dict[str, Part]) -> Row:
+    part = parts[load.part]
     watts = tuple([w * load.count for span in load.net[: len(STATES)] for w in span])
     return Row(
-        load.part, part.name, load.count, load.rail, path_of(load, part.kind), watts,
+        load.part, part.name, load.count, load.rail, path_of(load, parts), watts,
         load.field, load.formula, load.assumed, load.missing,
     )  # fmt: skip

@@ -4,7 +4,25 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from .parts import Board, Card, Drive, Fan, Header, M2Drive, Memory, Part, Processor, Slot, Socket
+from .parts import (
+    Board,
+    Card,
+    Cooler,
+    Drive,
+    Fan,
+    Header,
+    Hub,
+    LightStrip,
+    M2Drive,
+    Memory,
+    Other,
+    Part,
+    Processor,
+    Pump,
+    Slot,
+    Socket,
+    UsbLoad,
+)
 
 
 @dataclass(frozen=True, slots=True)
@@ -60,6 +78,30 @@ TEMPLATES: tuple[Template, ...] = (
     Template("drive-25", "2.5-inch drive, SATA", "ssd solid state storage",
              Drive(key="drive", name="2.5-inch drive", form="2.5",
                    sockets=(Socket(key="power", kind="sata"),))),
+    Template("optical", "Optical drive, SATA", "disc dvd",
+             Drive(key="optical", name="Optical drive", form="optical",
+                   sockets=(Socket(key="power", kind="sata"),))),
+    Template("floppy", "Floppy drive", "diskette",
+             Drive(key="floppy", name="Floppy drive", form="floppy",
+                   sockets=(Socket(key="power", kind="fdd4"),))),
+    Template("hub-sata", "Fan and light hub, fed by SATA", "controller splitter argb",
+             Hub(key="hub", name="Hub", sockets=(Socket(key="power", kind="sata"),),
+                 outputs=_HEADERS)),
+    Template("pump-per4", "Pump, fed by a 4-pin peripheral plug", "water liquid loop",
+             Pump(key="pump", name="Pump", sockets=(Socket(key="power", kind="per4"),))),
+    Template("pump-header", "Pump on a header", "water liquid",
+             Pump(key="pump", name="Pump")),
+    Template("cooler", "Liquid cooler, fed by SATA", "pump radiator aio water",
+             Cooler(key="cooler", name="Liquid cooler",
+                    sockets=(Socket(key="power", kind="sata"),))),
+    Template("strip-5", "Light strip, 5 V", "led argb",
+             LightStrip(key="strip", name="Light strip 5 V")),
+    Template("strip-12", "Light strip, 12 V", "led rgb",
+             LightStrip(key="strip", name="Light strip 12 V", volts=12)),
+    Template("usb", "USB load", "keyboard receiver charger",
+             UsbLoad(key="usb", name="USB load")),
+    Template("other", "Load by hand, by rail", "anything else serial instrument",
+             Other(key="other", name="Load")),
     Template("fan-120", "Fan, 120 mm", "case cooling", Fan(key="fan", name="Fan 120 mm")),
     Template("fan-140", "Fan, 140 mm", "case cooling",
              Fan(key="fan", name="Fan 140 mm", size_mm=140)),

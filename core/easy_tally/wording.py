@@ -12,6 +12,7 @@ from .ratings.verdicts import percent
 from .sizing import SizingRule, SupplyCheck
 from .standards.connectors import CONNECTORS, PLUGS, SENSE_WORDS
 from .supply import Cable
+from .through_board import BoardElement
 
 STATE_WORDS = {"idle": "idle", "everyday": "everyday", "full": "full load", "start": "start"}
 RULE_WORDS = {
@@ -19,6 +20,7 @@ RULE_WORDS = {
     "floor": "card maker’s floor",
     "floor and a fifth": "card maker’s floor + 20 %",
     "quiet": "quiet point",
+    "spikes": "spikes ridden through",
 }
 
 
@@ -166,6 +168,15 @@ def check_words(check: SupplyCheck) -> str:
         if check.status == "warn":
             return f"{load} rated is over twice what is needed ({limit})"
         return f"not too big: up to {limit} would do"
+    if check.id == "spikes":
+        if check.limit is None:
+            return f"spikes of {load}: its design is not known, so neither is what it rides through"
+        said = f"spikes: {load} for {check.window} ms, of {limit} that it rides through"
+        if check.status == "unknown":
+            said += "; a figure is missing"
+        if check.status == "fail":
+            said += "; it may trip"
+        return said + ("; over only at the high end of the figures" if check.only_at_high else "")
     what = f"{rail} rail" if check.rail else "5 V and 3.3 V together"
     if not check.load and check.status == "pass":
         return f"{what}: nothing draws from it"
@@ -190,3 +201,46 @@ def plug_kind_words(kind: str) -> str:
 def rail_words(rail: Rail) -> str:
     """A rail in words."""
     return RAIL_WORDS[rail]
+
+
+def board_title(build: Build, b: BoardElement) -> str:
+    """What on the way through the board is limited."""
+    part = build.part(b.part)
+    name = part.name if part else b.part
+    match b.kind:
+        case "main plug pins":
+            return f"{name}, main plug at {line_words(b.line)}"
+        case "slot":
+            return f"Slot of {name}"
+        case "header":
+            return f"{name}, header {b.at}"
+
+
+def board_cause(build: Build, b: BoardElement) -> str:
+    """One sentence with the numbers, and who draws the most there."""
+    j = b.judged
+    load = number(j.load, b.unit)
+    each = " a pin" if b.kind == "main plug pins" else ""
+    if j.limit is None:
+        said = f"It carries {load}; what it stands is not known."
+    else:
+        said = f"It carries {load}{each} of {number(j.limit, b.unit)}"
+        said += f", {percent(j.share)} %, at {STATE_WORDS[j.state]}."
+    if j.verdict == "unknown" and j.limit is not None:
+        said += " A figure behind it is missing, so it may be more."
+    if j.only_at_high:
+        said += " Over only at the high end of the figures."
+    return said + (f" Most of it: {', '.join(b.causes)}." if b.causes else "")
+
+
+def board_fix(b: BoardElement) -> str:
+    """What to do about it."""
+    if b.judged.limit is None:
+        return "Enter its limit from the manual."
+    match b.kind:
+        case "main plug pins":
+            return "Feed the board’s extra socket if it has one, or take load off the slots."
+        case "slot":
+            return "Use a wider slot or a card with a socket of its own, or lower its power limit."
+        case "header":
+            return "Spread them over more headers, or hang them on a hub with its own plug."

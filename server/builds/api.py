@@ -10,6 +10,7 @@ from django.http import HttpRequest, HttpResponse
 from easy_tally import edits
 from easy_tally.build import Build as CoreBuild
 from easy_tally.demand import ref_of
+from easy_tally.entry import Entry, parse
 from easy_tally.errors import BadInput, NotThere
 from easy_tally.files import build_file
 from easy_tally.offers import Offers, offers_for_plug, offers_for_socket
@@ -248,7 +249,7 @@ def candidates(request: HttpRequest, key: str) -> list[dict[str, Any]]:
     found = results.analysis(actions.find(_owner(request), key))
     now = found.build.supply
     answers = [
-        (kit, check_supply(kit.supply, found.tally, found.sizing))
+        (kit, check_supply(kit.supply, found.tally, found.sizing, found.spikes))
         for kit in kits.catalogue().values()
     ]
     needed = found.sizing.needed.likely if found.sizing.needed else found.sizing.at_least_w
@@ -266,6 +267,12 @@ def candidates(request: HttpRequest, key: str) -> list[dict[str, Any]]:
         }
         for kit, result in answers
     ]
+
+
+@router.get("/entry", response=schemas.EntryOut, operation_id="entry")
+def entry(request: HttpRequest, text: str = Query("", max_length=1000)) -> HttpResponse:
+    """What the entry line understands."""
+    return HttpResponse(_dump(Entry, parse(text)), content_type="application/json")
 
 
 @router.get("/reference", response=schemas.ReferenceOut, operation_id="reference")

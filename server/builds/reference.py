@@ -7,6 +7,7 @@ from typing import Any
 
 from easy_tally.assumptions import Assumptions
 from easy_tally.parts import PART_KINDS
+from easy_tally.presets import PRESETS
 from easy_tally.quantities import Bounds
 from easy_tally.standards.connectors import CONNECTORS, PLUGS
 from easy_tally.standards.sizes import COMMON_W
@@ -31,6 +32,7 @@ def reference() -> schemas.ReferenceOut:
         fields={kind.model_fields["kind"].default: _figures(kind) for kind in PART_KINDS},
         assumptions=[_assumption(n, f) for n, f in Assumptions.model_fields.items()],
         sizes_w=list(COMMON_W),
+        presets=PRESETS,
     )
 
 

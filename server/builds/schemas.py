@@ -158,6 +158,16 @@ class TemplateOut(Schema):
     part: Part
 
 
+class EntryOut(Schema):
+    """What a line was understood as; `part` where it can be added as it stands."""
+
+    part: Part | None
+    understood: str
+    unknown: list[str]
+    question: str
+    choices: list[str]
+
+
 class FieldOut(Schema):
     """A figure of a part kind, as declared."""
 
@@ -188,3 +198,4 @@ class ReferenceOut(Schema):
     fields: dict[str, list[FieldOut]]
     assumptions: list[AssumptionOut]
     sizes_w: list[int]
+    presets: dict[str, dict[str, float]]

@@ -33,5 +33,8 @@ def _required(item: dict[str, Any]) -> str:
 def _got(value: Any) -> str:
     if hasattr(value, "model_dump"):
         value = value.model_dump(mode="json")
+    if isinstance(value, dict) and {"low", "likely", "high"} <= value.keys():
+        low, likely, high = value["low"], value["likely"], value["high"]
+        return f"{likely}" if low == likely == high else f"{low} to {high}, likely {likely}"
     text = repr(value)
     return text if len(text) <= 80 else text[:77] + "…"

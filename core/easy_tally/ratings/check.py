@@ -14,7 +14,7 @@ from ..demand import Demand, demands
 from ..fits import fit
 from ..loads import Load
 from ..parts import Socket
-from ..quantities import NO_SERIES, RAIL_V, STATES, Series, State, add, scale
+from ..quantities import NO_SERIES, RAIL_V, RUN_STATES, Series, State, add, scale
 from ..standards.connectors import CONNECTORS
 from ..supply import Cable, Connection, Plug, Port, Run
 from .elements import (
@@ -273,7 +273,7 @@ def _profile(
             ]
             known = [x for x in limits if x is not None]
             tightest = min(known) if known and len(known) == len(limits) else None
-            amps = {s: loads[3 * i + 1] for i, s in enumerate(STATES)}
+            amps = {s: loads[3 * i + 1] for i, s in enumerate(RUN_STATES)}
             yield Step(line, start, end, amps, tightest)
 
 

@@ -7,8 +7,9 @@ from dataclasses import dataclass, field
 from typing import Literal, NamedTuple
 
 from ..assumptions import Assumptions
+from ..demand import RUN_RAILS
 from ..parts import Socket
-from ..quantities import NO_SERIES, RAIL_V, RAILS, Rail, Series, add, scale
+from ..quantities import NO_SERIES, RAIL_V, Rail, Series, add, scale
 from ..standards.connectors import CONNECTORS, SENSE_GRANT_W
 from ..standards.contacts import contact_limit_a, derating
 from ..standards.wires import DROP_OVER, DROP_WITHIN, WIRE_MOHM_PER_M
@@ -18,7 +19,7 @@ from .verdicts import WITHIN_GRANT, WITHIN_RATING, Judgement, judge
 ElementKind = Literal[
     "grant", "plug pins", "supply-end pins", "port pins", "wire", "drop", "group", "house rule"
 ]
-Line = Literal["v12", "v5", "v3v3", "v5sb", "ground"]
+Line = Literal["v12", "v5", "v3v3", "v5sb", "vneg12", "vneg5", "ground"]
 LINES: tuple[Line, ...] = ("v12", "v5", "v3v3", "v5sb", "ground")
 GROUND: Line = "ground"
 
@@ -72,7 +73,7 @@ class Flow:
 
     def rails(self) -> dict[Rail, Series]:
         """Amperes of the rails, without ground."""
-        return {r: self.amps[r] for r in RAILS if r in self.amps}
+        return {r: self.amps[r] for r in RUN_RAILS if r in self.amps}
 
     def watts(self, rail: Rail = "v12") -> Series:
         """Watts [W] on one rail."""
@@ -83,7 +84,7 @@ def together(flows: Iterable[Flow]) -> Flow:
     """Flows of several plugs on one set of wires."""
     whole = Flow()
     for flow in flows:
-        whole.add(flow.rails(), [r for r in RAILS if r in flow.missing])
+        whole.add(flow.rails(), [r for r in RUN_RAILS if r in flow.missing])
     return whole
 
 

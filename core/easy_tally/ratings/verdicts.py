@@ -9,7 +9,7 @@ from __future__ import annotations
 import math
 from typing import Literal, NamedTuple
 
-from ..quantities import STATES, Series, State
+from ..quantities import RUN_STATES, Series, State
 
 Verdict = Literal["over", "unknown", "tight", "within"]
 #: Worst first.
@@ -56,14 +56,15 @@ def judge(
     within_to: float,
     start_factor: float = 1.0,
     missing: bool = False,
+    states: tuple[State, ...] = RUN_STATES,
 ) -> Judgement:
-    """Hold the load in each run state (idle, everyday, full, start) against one limit.
+    """Hold the load in each of `states` against one limit.
 
     `start_factor` is what the element stands for the seconds of a start; a load above the
     continuous limit is then `tight` at best. A missing figure makes `unknown` of all but `over`.
     """
     best: Judgement | None = None
-    for i, state in enumerate(STATES):
+    for i, state in enumerate(states):
         likely, high = loads[3 * i + 1], loads[3 * i + 2]
         if limit is None:
             found = Judgement("unknown", state, likely, None, None, None, loads)

@@ -10,6 +10,14 @@ COMMON_W: tuple[int, ...] = (
 TOO_BIG = 2.0
 
 
+#: What a supply of a design rides through, as multiples of its rating at 0.1, 1, 10 and 100 ms.
+#: Source: ATX 3.0 and 3.1 design guides, power excursions (3.x over 450 W with a 16-pin port,
+#: every other 3.x); classic designs: assumption.
+RIDE_LARGE_16PIN: tuple[float, ...] = (2.00, 1.80, 1.60, 1.20)
+RIDE_3X: tuple[float, ...] = (1.50, 1.45, 1.35, 1.10)
+RIDE_CLASSIC: tuple[float, ...] = (1.30, 1.20, 1.10, 1.05)
+
+
 def next_common_w(needed_w: float) -> int | None:
     """The smallest common rating [W] not below `needed_w`, or None past the largest."""
     return next((w for w in COMMON_W if w >= needed_w * (1 - 1e-9)), None)

@@ -34,9 +34,11 @@ export type BuildCard = Whole<Schemas["BuildCard"]>;
 export type BuildOut = Whole<Schemas["BuildOut"]>;
 export type WrittenOut = Whole<Schemas["WrittenOut"]>;
 export type Action = Schemas["ActIn"]["action"];
-export type State = keyof Result["strip"]["watts"] & ("idle" | "everyday" | "full" | "start");
+export type State = keyof Result["strip"]["watts"] & ("sleep" | "idle" | "everyday" | "full" | "start");
+/** A state in which runs are judged; asleep nothing flows but on standby. */
+export type RunState = Exclude<State, "sleep">;
 export type Verdict = Lane["verdict"];
-export const STATES: State[] = ["idle", "everyday", "full", "start"];
+export const STATES: State[] = ["sleep", "idle", "everyday", "full", "start"];
 
 /** A problem+json answer, as an error that can be shown. */
 export class Problem extends Error {

@@ -273,6 +273,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/entry": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Entry
+         * @description What the entry line understands.
+         */
+        get: operations["entry"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/reference": {
         parameters: {
             query?: never;
@@ -319,6 +339,7 @@ export interface components {
          * @description Watts [W] in each state.
          */
         Amounts: {
+            sleep: components["schemas"]["Amount"];
             idle: components["schemas"]["Amount"];
             everyday: components["schemas"]["Amount"];
             full: components["schemas"]["Amount"];
@@ -358,16 +379,22 @@ export interface components {
             text: string;
         };
         /**
+         * SpikeAmounts
+         * @description Watts [W] of the spikes in the four windows.
+         */
+        SpikeAmounts: {
+            ms_0_1: components["schemas"]["Amount"];
+            ms_1: components["schemas"]["Amount"];
+            ms_10: components["schemas"]["Amount"];
+            ms_100: components["schemas"]["Amount"];
+        };
+        /**
          * Strip
          * @description The few figures that stand on every page of a build.
          */
         Strip: {
             watts: components["schemas"]["Amounts"];
-            /**
-             * Spike
-             * @constant
-             */
-            spike: "not checked";
+            spikes: components["schemas"]["SpikeAmounts"];
             /** Supply */
             supply: string | null;
             /** Supply W */
@@ -596,6 +623,96 @@ export interface components {
              */
             fan_a?: components["schemas"]["Bounds"];
             /**
+             * @description an optical drive running, at 12 V
+             * @default {
+             *       "low": 0.5,
+             *       "likely": 1,
+             *       "high": 1.5
+             *     }
+             */
+            optical_12v_a?: components["schemas"]["Bounds"];
+            /**
+             * @description an optical drive running, at 5 V
+             * @default {
+             *       "low": 0.5,
+             *       "likely": 0.9,
+             *       "high": 1.3
+             *     }
+             */
+            optical_5v_a?: components["schemas"]["Bounds"];
+            /**
+             * @description a floppy drive running, at 12 V
+             * @default {
+             *       "low": 0,
+             *       "likely": 0.1,
+             *       "high": 0.5
+             *     }
+             */
+            floppy_12v_a?: components["schemas"]["Bounds"];
+            /**
+             * @description a floppy drive running, at 5 V
+             * @default {
+             *       "low": 0.2,
+             *       "likely": 0.4,
+             *       "high": 0.8
+             *     }
+             */
+            floppy_5v_a?: components["schemas"]["Bounds"];
+            /**
+             * @description a pump at full speed, at 12 V
+             * @default {
+             *       "low": 0.2,
+             *       "likely": 0.4,
+             *       "high": 1.5
+             *     }
+             */
+            pump_a?: components["schemas"]["Bounds"];
+            /**
+             * @description a light strip with all lights on
+             * @default {
+             *       "low": 0.3,
+             *       "likely": 1,
+             *       "high": 2
+             *     }
+             */
+            strip_a?: components["schemas"]["Bounds"];
+            /**
+             * @description a hub's or cooler's own electronics at 5 V
+             * @default {
+             *       "low": 0.3,
+             *       "likely": 1,
+             *       "high": 3
+             *     }
+             */
+            controller_w?: components["schemas"]["Bounds"];
+            /**
+             * @description lights at idle as a share of full
+             * @default {
+             *       "low": 0.3,
+             *       "likely": 0.8,
+             *       "high": 1
+             *     }
+             */
+            lights_idle_share?: components["schemas"]["Bounds"];
+            /**
+             * @description the board at 5 V standby
+             * @default {
+             *       "low": 0.8,
+             *       "likely": 2,
+             *       "high": 4
+             *     }
+             */
+            board_standby_w?: components["schemas"]["Bounds"];
+            /**
+             * @description a USB load asleep, from standby
+             * @default {
+             *       "low": 0,
+             *       "likely": 0,
+             *       "high": 0.5
+             *     }
+             */
+            usb_asleep_w?: components["schemas"]["Bounds"];
+            /**
              * @description a fan at idle speed as a share of full
              * @default {
              *       "low": 0.1,
@@ -642,10 +759,46 @@ export interface components {
             everyday_drive?: number;
             /**
              * Everyday Fan
-             * @description a fan's everyday duty
+             * @description a fan's or pump's everyday duty
              * @default 0.5
              */
             everyday_fan?: number;
+            /**
+             * Everyday Lights
+             * @description the lights' everyday duty
+             * @default 1
+             */
+            everyday_lights?: number;
+            /**
+             * Everyday Other
+             * @description everyday duty of USB and other loads
+             * @default 0.5
+             */
+            everyday_other?: number;
+            /**
+             * Spike Card 0 1Ms
+             * @description a graphics card's spike at 0.1 ms
+             * @default 2
+             */
+            spike_card_0_1ms?: number;
+            /**
+             * Spike Card 1Ms
+             * @description a graphics card's spike at 1 ms
+             * @default 1.7
+             */
+            spike_card_1ms?: number;
+            /**
+             * Spike Card 10Ms
+             * @description a graphics card's spike at 10 ms
+             * @default 1.4
+             */
+            spike_card_10ms?: number;
+            /**
+             * Spike Card 100Ms
+             * @description a graphics card's spike at 100 ms
+             * @default 1.15
+             */
+            spike_card_100ms?: number;
             /**
              * Room Degc
              * @description air in the room
@@ -748,6 +901,8 @@ export interface components {
             own_5v_w?: components["schemas"]["Figure"] | null;
             /** @description the board's own draw at 3.3 V, at full */
             own_3v3_w?: components["schemas"]["Figure"] | null;
+            /** @description the board asleep, from 5 V standby */
+            standby_w?: components["schemas"]["Figure"] | null;
             /**
              * Slots
              * @default []
@@ -764,6 +919,44 @@ export interface components {
              * @default false
              */
             eps4_in_eps8?: boolean;
+        };
+        /**
+         * BoardAnswer
+         * @description One limit on what comes through the board: its pins, a slot, a header, a hub's output.
+         */
+        BoardAnswer: {
+            /** Kind */
+            kind: string;
+            /** Title */
+            title: string;
+            /** Load */
+            load: number;
+            /** Limit */
+            limit: number | null;
+            /** Unit */
+            unit: string;
+            /** Share */
+            share: number | null;
+            /** Percent */
+            percent: number | null;
+            /**
+             * Verdict
+             * @enum {string}
+             */
+            verdict: "over" | "unknown" | "tight" | "within";
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "sleep" | "idle" | "everyday" | "full" | "start";
+            /** Cause */
+            cause: string;
+            /** Fix */
+            fix: string;
+            /** Part */
+            part: string;
+            /** Field */
+            field: string;
         };
         /**
          * Bounds
@@ -918,6 +1111,56 @@ export interface components {
              *         "likely": 0.2,
              *         "low": 0.1
              *       },
+             *       "optical_12v_a": {
+             *         "high": 1.5,
+             *         "likely": 1,
+             *         "low": 0.5
+             *       },
+             *       "optical_5v_a": {
+             *         "high": 1.3,
+             *         "likely": 0.9,
+             *         "low": 0.5
+             *       },
+             *       "floppy_12v_a": {
+             *         "high": 0.5,
+             *         "likely": 0.1,
+             *         "low": 0
+             *       },
+             *       "floppy_5v_a": {
+             *         "high": 0.8,
+             *         "likely": 0.4,
+             *         "low": 0.2
+             *       },
+             *       "pump_a": {
+             *         "high": 1.5,
+             *         "likely": 0.4,
+             *         "low": 0.2
+             *       },
+             *       "strip_a": {
+             *         "high": 2,
+             *         "likely": 1,
+             *         "low": 0.3
+             *       },
+             *       "controller_w": {
+             *         "high": 3,
+             *         "likely": 1,
+             *         "low": 0.3
+             *       },
+             *       "lights_idle_share": {
+             *         "high": 1,
+             *         "likely": 0.8,
+             *         "low": 0.3
+             *       },
+             *       "board_standby_w": {
+             *         "high": 4,
+             *         "likely": 2,
+             *         "low": 0.8
+             *       },
+             *       "usb_asleep_w": {
+             *         "high": 0.5,
+             *         "likely": 0,
+             *         "low": 0
+             *       },
              *       "fan_idle_share": {
              *         "high": 1,
              *         "likely": 0.35,
@@ -930,6 +1173,12 @@ export interface components {
              *       "everyday_m2": 0.3,
              *       "everyday_drive": 0.5,
              *       "everyday_fan": 0.5,
+             *       "everyday_lights": 1,
+             *       "everyday_other": 0.5,
+             *       "spike_card_0_1ms": 2,
+             *       "spike_card_1ms": 1.7,
+             *       "spike_card_10ms": 1.4,
+             *       "spike_card_100ms": 1.15,
              *       "room_degc": 25,
              *       "plug_air_rise_degc": 15,
              *       "insulation_degc": 80,
@@ -948,7 +1197,7 @@ export interface components {
              * Parts
              * @default []
              */
-            parts?: (components["schemas"]["Processor"] | components["schemas"]["Board"] | components["schemas"]["Card"] | components["schemas"]["Memory"] | components["schemas"]["M2Drive"] | components["schemas"]["Drive"] | components["schemas"]["Fan"])[];
+            parts?: (components["schemas"]["Processor"] | components["schemas"]["Board"] | components["schemas"]["Card"] | components["schemas"]["Memory"] | components["schemas"]["M2Drive"] | components["schemas"]["Drive"] | components["schemas"]["Fan"] | components["schemas"]["Pump"] | components["schemas"]["Cooler"] | components["schemas"]["LightStrip"] | components["schemas"]["Hub"] | components["schemas"]["UsbLoad"] | components["schemas"]["Other"])[];
             supply?: components["schemas"]["Supply"] | null;
             /**
              * Cables
@@ -1070,6 +1319,18 @@ export interface components {
             slot_w?: components["schemas"]["Figure"] | null;
             /** @description the card at idle */
             idle_w?: components["schemas"]["Figure"] | null;
+            /**
+             * Spikes
+             * @description which spike factors it gets
+             * @default usual
+             * @enum {string}
+             */
+            spikes?: "usual" | "by-standard worst";
+            /**
+             * Spike Factors
+             * @description its own factors on board power at 0.1, 1, 10 and 100 ms
+             */
+            spike_factors?: number[] | null;
             /** @description the smallest supply that the card's maker states */
             system_floor_w?: components["schemas"]["Figure"] | null;
             /**
@@ -1136,6 +1397,9 @@ export interface components {
             sockets: components["schemas"]["SocketAnswer"][];
             /** Lanes */
             lanes: components["schemas"]["Lane"][];
+            /** Through Board */
+            through_board: components["schemas"]["BoardAnswer"][];
+            moves_most: components["schemas"]["MoverAnswer"] | null;
             /** Mend */
             mend: components["schemas"]["Mend"][];
             /** Not Checked */
@@ -1157,8 +1421,61 @@ export interface components {
             socket: components["schemas"]["SocketRef"];
         };
         /**
+         * Cooler
+         * @description A liquid cooler: pump, fans and controller as one.
+         */
+        Cooler: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /**
+             * Count
+             * @default 1
+             */
+            count?: number;
+            /**
+             * Note
+             * @default
+             */
+            note?: string;
+            /**
+             * Sockets
+             * @default []
+             */
+            sockets?: components["schemas"]["Socket"][];
+            /**
+             * On
+             * @description the hub it hangs on; none: the board
+             */
+            on?: string | null;
+            /**
+             * Headers
+             * @description headers used, in turn; none: all there are, in turn
+             * @default []
+             */
+            headers?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "cooler";
+            /** @description its pump at 12 V */
+            pump_a?: components["schemas"]["Figure"] | null;
+            /**
+             * Fans
+             * @description fans that come with it
+             * @default 2
+             */
+            fans?: number;
+            /** @description one of its fans at 12 V */
+            fan_a?: components["schemas"]["Figure"] | null;
+            /** @description its controller and lights at 5 V */
+            controller_w?: components["schemas"]["Figure"] | null;
+        };
+        /**
          * Drive
-         * @description A 2.5- or 3.5-inch drive with a power socket of its own.
+         * @description A drive with a power socket of its own: 3.5- or 2.5-inch, optical, floppy.
          */
         Drive: {
             /** Key */
@@ -1190,7 +1507,7 @@ export interface components {
              * @default 3.5
              * @enum {string}
              */
-            form?: "3.5" | "2.5";
+            form?: "3.5" | "2.5" | "optical" | "floppy";
             /** @description running, at 12 V */
             run_12v_a?: components["schemas"]["Figure"] | null;
             /** @description running, at 5 V */
@@ -1199,10 +1516,16 @@ export interface components {
             start_12v_a?: components["schemas"]["Figure"] | null;
             /** @description at spin-up, at 5 V */
             start_5v_a?: components["schemas"]["Figure"] | null;
+            /**
+             * Power Disable
+             * @description stays off where the third pin carries 3.3 V
+             * @default false
+             */
+            power_disable?: boolean;
         };
         /**
          * Fan
-         * @description Fans on the board's headers.
+         * @description Fans.
          */
         Fan: {
             /** Key */
@@ -1220,6 +1543,22 @@ export interface components {
              */
             note?: string;
             /**
+             * Sockets
+             * @default []
+             */
+            sockets?: components["schemas"]["Socket"][];
+            /**
+             * On
+             * @description the hub it hangs on; none: the board
+             */
+            on?: string | null;
+            /**
+             * Headers
+             * @description headers used, in turn; none: all there are, in turn
+             * @default []
+             */
+            headers?: string[];
+            /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
              */
@@ -1231,12 +1570,6 @@ export interface components {
             size_mm?: number;
             /** @description rated current at 12 V */
             rated_a?: components["schemas"]["Figure"] | null;
-            /**
-             * Headers
-             * @description headers used, in turn; none: all of the board's, in turn
-             * @default []
-             */
-            headers?: string[];
         };
         /**
          * Figure
@@ -1308,6 +1641,54 @@ export interface components {
             maker_floor?: "keep" | "keep and add a fifth" | "ignore";
         };
         /**
+         * Hub
+         * @description A fan or light controller: what hangs on it comes through its own socket or header.
+         */
+        Hub: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /**
+             * Count
+             * @default 1
+             */
+            count?: number;
+            /**
+             * Note
+             * @default
+             */
+            note?: string;
+            /**
+             * Sockets
+             * @default []
+             */
+            sockets?: components["schemas"]["Socket"][];
+            /**
+             * On
+             * @description the hub it hangs on; none: the board
+             */
+            on?: string | null;
+            /**
+             * Headers
+             * @description headers used, in turn; none: all there are, in turn
+             * @default []
+             */
+            headers?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "hub";
+            /** @description its own draw at 5 V */
+            own_w?: components["schemas"]["Figure"] | null;
+            /**
+             * Outputs
+             * @default []
+             */
+            outputs?: components["schemas"]["Header"][];
+        };
+        /**
          * Lane
          * @description One cable in its ports: verdict, governing element in words, profile, plugs.
          */
@@ -1335,6 +1716,55 @@ export interface components {
             steps: components["schemas"]["StepAnswer"][];
             /** Plugs */
             plugs: components["schemas"]["PlugAnswer"][];
+        };
+        /**
+         * LightStrip
+         * @description A light strip at 5 V or 12 V.
+         */
+        LightStrip: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /**
+             * Count
+             * @default 1
+             */
+            count?: number;
+            /**
+             * Note
+             * @default
+             */
+            note?: string;
+            /**
+             * Sockets
+             * @default []
+             */
+            sockets?: components["schemas"]["Socket"][];
+            /**
+             * On
+             * @description the hub it hangs on; none: the board
+             */
+            on?: string | null;
+            /**
+             * Headers
+             * @description headers used, in turn; none: all there are, in turn
+             * @default []
+             */
+            headers?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "strip";
+            /**
+             * Volts
+             * @default 5
+             * @enum {integer}
+             */
+            volts?: 5 | 12;
+            /** @description all lights on, at its volts */
+            rated_a?: components["schemas"]["Figure"] | null;
         };
         /**
          * M2Drive
@@ -1428,8 +1858,20 @@ export interface components {
             field?: string;
         };
         /**
+         * MoverAnswer
+         * @description The figure that moves the total most, in words, with the part and field to find it out.
+         */
+        MoverAnswer: {
+            /** Text */
+            text: string;
+            /** Part */
+            part: string;
+            /** Field */
+            field: string;
+        };
+        /**
          * Numbers
-         * @description A number in each state.
+         * @description A number in each state in which a run is judged.
          */
         Numbers: {
             /** Idle */
@@ -1440,6 +1882,54 @@ export interface components {
             full: number;
             /** Start */
             start: number;
+        };
+        /**
+         * Other
+         * @description Anything else, by rail: what it draws through its own socket, or through the board.
+         */
+        Other: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /**
+             * Count
+             * @default 1
+             */
+            count?: number;
+            /**
+             * Note
+             * @default
+             */
+            note?: string;
+            /**
+             * Sockets
+             * @default []
+             */
+            sockets?: components["schemas"]["Socket"][];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "other";
+            /** @description at 12 V */
+            v12_w?: components["schemas"]["Figure"] | null;
+            /** @description at 5 V */
+            v5_w?: components["schemas"]["Figure"] | null;
+            /** @description at 3.3 V */
+            v3v3_w?: components["schemas"]["Figure"] | null;
+            /** @description at 5 V standby, asleep too */
+            v5sb_w?: components["schemas"]["Figure"] | null;
+            /** @description at −12 V */
+            vneg12_w?: components["schemas"]["Figure"] | null;
+            /** @description at −5 V */
+            vneg5_w?: components["schemas"]["Figure"] | null;
+            /**
+             * Idle Share
+             * @description idle as a share of full
+             * @default 0.5
+             */
+            idle_share?: number;
         };
         /**
          * PartWatts
@@ -1459,6 +1949,8 @@ export interface components {
          * @description A share in whole percents in each state; None where it is not known.
          */
         Percents: {
+            /** Sleep */
+            sleep: number | null;
             /** Idle */
             idle: number | null;
             /** Everyday */
@@ -1622,6 +2114,49 @@ export interface components {
             package_short_w?: components["schemas"]["Figure"] | null;
             /** @description package at idle */
             package_idle_w?: components["schemas"]["Figure"] | null;
+        };
+        /**
+         * Pump
+         * @description A pump by itself.
+         */
+        Pump: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /**
+             * Count
+             * @default 1
+             */
+            count?: number;
+            /**
+             * Note
+             * @default
+             */
+            note?: string;
+            /**
+             * Sockets
+             * @default []
+             */
+            sockets?: components["schemas"]["Socket"][];
+            /**
+             * On
+             * @description the hub it hangs on; none: the board
+             */
+            on?: string | null;
+            /**
+             * Headers
+             * @description headers used, in turn; none: all there are, in turn
+             * @default []
+             */
+            headers?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "pump";
+            /** @description rated current at 12 V */
+            rated_a?: components["schemas"]["Figure"] | null;
         };
         /**
          * RailPins
@@ -1847,6 +2382,16 @@ export interface components {
              */
             v5sb_a?: number | null;
             /**
+             * Vneg12 A
+             * @description −12 V; 0 where the supply has none
+             */
+            vneg12_a?: number | null;
+            /**
+             * Vneg5 A
+             * @description −5 V; 0 where the supply has none
+             */
+            vneg5_a?: number | null;
+            /**
              * Combined W
              * @description 5 V and 3.3 V together
              */
@@ -1915,6 +2460,35 @@ export interface components {
              * @default standard
              */
             grade?: ("standard" | "high") | null;
+        };
+        /**
+         * UsbLoad
+         * @description What hangs on the board's USB ports.
+         */
+        UsbLoad: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /**
+             * Count
+             * @default 1
+             */
+            count?: number;
+            /**
+             * Note
+             * @default
+             */
+            note?: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "usb";
+            /** @description at 5 V, in use */
+            draw_w?: components["schemas"]["Figure"] | null;
+            /** @description asleep, from standby: what may wake or charge */
+            asleep_w?: components["schemas"]["Figure"] | null;
         };
         /**
          * NewIn
@@ -2004,7 +2578,7 @@ export interface components {
              */
             type: "add part";
             /** Part */
-            part: components["schemas"]["Processor"] | components["schemas"]["Board"] | components["schemas"]["Card"] | components["schemas"]["Memory"] | components["schemas"]["M2Drive"] | components["schemas"]["Drive"] | components["schemas"]["Fan"];
+            part: components["schemas"]["Processor"] | components["schemas"]["Board"] | components["schemas"]["Card"] | components["schemas"]["Memory"] | components["schemas"]["M2Drive"] | components["schemas"]["Drive"] | components["schemas"]["Fan"] | components["schemas"]["Pump"] | components["schemas"]["Cooler"] | components["schemas"]["LightStrip"] | components["schemas"]["Hub"] | components["schemas"]["UsbLoad"] | components["schemas"]["Other"];
         };
         /**
          * ChangeBuild
@@ -2279,7 +2853,7 @@ export interface components {
              * State
              * @enum {string}
              */
-            state: "idle" | "everyday" | "full" | "start";
+            state: "sleep" | "idle" | "everyday" | "full" | "start";
             /** Load */
             load: number;
             /** Limit */
@@ -2434,6 +3008,22 @@ export interface components {
             answer: components["schemas"]["SupplyAnswer"];
         };
         /**
+         * EntryOut
+         * @description What a line was understood as; `part` where it can be added as it stands.
+         */
+        EntryOut: {
+            /** Part */
+            part: (components["schemas"]["Processor"] | components["schemas"]["Board"] | components["schemas"]["Card"] | components["schemas"]["Memory"] | components["schemas"]["M2Drive"] | components["schemas"]["Drive"] | components["schemas"]["Fan"] | components["schemas"]["Pump"] | components["schemas"]["Cooler"] | components["schemas"]["LightStrip"] | components["schemas"]["Hub"] | components["schemas"]["UsbLoad"] | components["schemas"]["Other"]) | null;
+            /** Understood */
+            understood: string;
+            /** Unknown */
+            unknown: string[];
+            /** Question */
+            question: string;
+            /** Choices */
+            choices: string[];
+        };
+        /**
          * AssumptionOut
          * @description An assumption, as declared.
          */
@@ -2507,6 +3097,12 @@ export interface components {
             assumptions: components["schemas"]["AssumptionOut"][];
             /** Sizes W */
             sizes_w: number[];
+            /** Presets */
+            presets: {
+                [key: string]: {
+                    [key: string]: number;
+                };
+            };
         };
         /**
          * TemplateOut
@@ -2520,7 +3116,7 @@ export interface components {
             /** Also */
             also: string;
             /** Part */
-            part: components["schemas"]["Processor"] | components["schemas"]["Board"] | components["schemas"]["Card"] | components["schemas"]["Memory"] | components["schemas"]["M2Drive"] | components["schemas"]["Drive"] | components["schemas"]["Fan"];
+            part: components["schemas"]["Processor"] | components["schemas"]["Board"] | components["schemas"]["Card"] | components["schemas"]["Memory"] | components["schemas"]["M2Drive"] | components["schemas"]["Drive"] | components["schemas"]["Fan"] | components["schemas"]["Pump"] | components["schemas"]["Cooler"] | components["schemas"]["LightStrip"] | components["schemas"]["Hub"] | components["schemas"]["UsbLoad"] | components["schemas"]["Other"];
         };
     };
     responses: never;
@@ -2880,6 +3476,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CandidateOut"][];
+                };
+            };
+        };
+    };
+    entry: {
+        parameters: {
+            query?: {
+                text?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EntryOut"];
                 };
             };
         };

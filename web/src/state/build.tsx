@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { createContext, useCallback, useContext, useMemo, useRef, useState, type ReactNode } from "react";
 
-import { client, Problem, take, type Action, type BuildOut, type Result, type State, type WrittenOut } from "../api/client";
+import { client, Problem, take, type Action, type BuildOut, type Result, type RunState, type State, type WrittenOut } from "../api/client";
 import { GivenUp } from "../ui/fields";
 import { buildQuery, buildsKey } from "./queries";
 import { merge } from "./merge";
@@ -17,6 +17,8 @@ interface BuildState {
   result: Result;
   typing: boolean;
   state: State;
+  /** The state in which runs are shown: idle where the build is shown asleep. */
+  runState: RunState;
   setState: (s: State) => void;
   /** Makes an edit; gives the build after it, or null where it did not go in. */
   act: (action: Action) => Promise<BuildOut | null>;
@@ -172,6 +174,7 @@ export function BuildProvider({ buildKey, children }: { buildKey: string; childr
     <Context
       value={{
         build, result: previewed ?? build.result, typing: previewed !== null, state, setState,
+        runState: state === "sleep" ? "idle" : state,
         act, takeSupply, preview, undo, redo, said, say, question, answer, giveUp, reload,
       }}
     >

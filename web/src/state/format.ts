@@ -45,4 +45,12 @@ export const VERDICT_TEXT: Record<Verdict, string> = {
   unknown: "text-unknown",
 };
 
-export const STATE_WORDS = { idle: "Idle", everyday: "Everyday", full: "Full", start: "Start" };
+export const STATE_WORDS = { sleep: "Asleep", idle: "Idle", everyday: "Everyday", full: "Full", start: "Start" };
+
+/** The windows of the spikes, as the result names them and in words. */
+export const SPIKES = [
+  ["ms_0_1", "0.1 ms"],
+  ["ms_1", "1 ms"],
+  ["ms_10", "10 ms"],
+  ["ms_100", "100 ms"],
+] as const;

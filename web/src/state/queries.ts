@@ -62,3 +62,11 @@ export const offersQuery = (key: string, version: number, picked: Picked | null)
       );
     },
   });
+
+export const entryQuery = (text: string) =>
+  queryOptions({
+    queryKey: ["entry", text],
+    enabled: text.trim() !== "",
+    queryFn: () => take(client.GET("/api/v1/entry", { params: { query: { text } } })),
+    staleTime: Infinity,
+  });

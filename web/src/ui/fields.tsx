@@ -80,7 +80,7 @@ export function NumberField({
         <input
           id={id} inputMode="decimal" autoComplete="off" placeholder={placeholder}
           aria-invalid={wrong !== ""} aria-describedby={wrong ? `${id}-wrong` : undefined}
-          className={`field ${narrow ? "w-14" : "w-20"} text-right font-mono text-[15px]`}
+          className={`field ${narrow ? "w-14" : "w-20"} text-right font-mono text-[15px] placeholder:font-sans placeholder:text-[13px]`}
           value={draft ?? shown(value)}
           onChange={(e) => {
             setDraft(e.target.value);

@@ -19,7 +19,7 @@ export function Strip() {
     <footer aria-label="Tally" data-typing={typing} className="on-dark col-span-2 flex flex-wrap items-stretch bg-strip text-strip-ink">
       <ToMend />
       {shown.map((st) => <Watts key={st} state={st} base={base} />)}
-      <Cell label="Spikes"><span className="text-[15px] text-strip-soft">not checked</span></Cell>
+      <Cell to={`${base}/supply`} label="Spike, 1 ms"><span data-strip="spike">{amount(s.spikes.ms_1)} W</span></Cell>
       <Cell to={`${base}/supply`} label={s.supply ? s.supply : "Supply"}>
         <span data-strip="supply">{s.supply ? `${percent(s.supply_percent)} at full` : "none yet"}</span>
         {s.supply && s.supply_verdict !== "right size" && <small className="text-[13px] text-strip-alert">{s.supply_verdict}</small>}

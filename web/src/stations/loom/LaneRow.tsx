@@ -73,7 +73,7 @@ export function LaneRow({
 
 /** The current profile: amperes at 12 V (or the rail that carries most) as a staircase. */
 function Profile({ lane, length, tall }: { lane: Lane; length: number; tall: boolean }) {
-  const { state } = useBuild();
+  const { runState: state } = useBuild();
   const rails = [...new Set(lane.steps.map((s) => s.rail))];
   const most = (rail: string) => Math.max(0, ...lane.steps.filter((s) => s.rail === rail).map((s) => s.amps[state]));
   const rail = rails.sort((a, b) => most(b) - most(a))[0];

@@ -16,7 +16,7 @@ import { WhyPanel } from "./WhyPanel";
 
 /** Cables as lanes from the panel to their plugs; the sockets that they feed; picking both ends. */
 export default function Loom() {
-  const { build, result, state, act, say } = useBuild();
+  const { build, result, runState, act, say } = useBuild();
   const { doc } = build;
   const { data: reference } = useQuery(referenceQuery);
   const place = usePlace();
@@ -78,7 +78,7 @@ export default function Loom() {
     );
   return (
     <div className="flex h-full min-h-0 flex-col" onKeyDown={(e) => e.key === "Escape" && picked && setPicked(null)}>
-      <StationHead title="Loom" note={`currents at ${STATE_WORDS[state].toLowerCase()}, in ${doc.supply.name}`} />
+      <StationHead title="Loom" note={`currents at ${STATE_WORDS[runState].toLowerCase()}, in ${doc.supply.name}`} />
       <div className="flex min-h-0 flex-1 gap-4 px-6 pb-3">
         <div className="flex min-h-0 min-w-0 flex-1 flex-col gap-2">
           <div className="grid h-[196px] shrink-0 grid-cols-[minmax(220px,38%)_minmax(0,1fr)] gap-3">

@@ -1,9 +1,10 @@
-import { useEffect, useRef } from "react";
+import { useEffect, useRef, useState } from "react";
 
 import type { Part, Result } from "../../api/client";
 import { Face } from "../../drawing/Face";
 import { useBuild } from "../../state/build";
 import { amount, bounds, watts } from "../../state/format";
+import { Opened } from "./Opened";
 
 const PATHS = ["board lead", "processor leads", "card leads", "drive leads"];
 const WORDS: Record<string, string> = {
@@ -17,14 +18,19 @@ export function Columns({ chosen, onChoose }: { chosen: string; onChoose: (key: 
   const parts = new Map(build.doc.parts.map((p) => [p.key, p]));
   const scale = Math.max(1, ...result.parts.map((p) => p.watts[state].likely));
   const home = homes(result, build.doc.parts);
+  const [opened, setOpened] = useState("");
   return (
     <div className="grid min-h-0 flex-1 content-start gap-x-4 gap-y-5 overflow-auto pb-2 @min-[700px]:grid-cols-4 @max-[700px]:grid-cols-2">
+      {opened && <Opened title={WORDS[opened] ?? opened} state={state} keep={(r) => r.path === opened} onChoose={onChoose} onClose={() => setOpened("")} />}
       {PATHS.map((path) => {
         const total = result.by_path[path]?.[state];
         return (
           <section key={path} aria-label={WORDS[path]} className="min-w-0">
             <h2 className="mb-2 flex items-baseline justify-between border-b-2 border-ink pb-1 text-[14px] font-bold">
-              {WORDS[path]} <span className="font-mono text-[15px]">{total ? amount(total) : 0} W</span>
+              {WORDS[path]}
+              <button type="button" aria-label={`${total ? amount(total) : 0} W: open ${path}`} onClick={() => setOpened(path)} className="font-mono text-[15px] underline decoration-dotted underline-offset-4 hover:text-accent">
+                {total ? amount(total) : 0} W
+              </button>
             </h2>
             <ul className="grid gap-2">
               {result.parts.filter((p) => p.path === path).map((p) => {

@@ -29,7 +29,7 @@ export function Inspector({ part, onGone }: { part: Part; onGone: () => void }) 
     <section aria-label={`Part in hand: ${part.name}`} className="grid gap-3 border border-rule bg-slip p-3">
       <div className="grid grid-cols-[minmax(0,1fr)_auto] items-end gap-2">
         <TextField label="Name" value={part.name} onCommit={(name) => set({ name })} />
-        {part.kind !== "board" && (
+        {part.kind !== "board" && part.kind !== "hub" && (
           <NumberField label="Count" unit="" whole narrow value={part.count} onPreview={(count) => look({ count })} onCommit={(count) => set({ count })} />
         )}
       </div>
@@ -90,7 +90,7 @@ function FigureField({
 function Derived({ part, buildKey, version }: { part: string; buildKey: string; version: number }) {
   const { state } = useBuild();
   const { data } = useQuery(rowsQuery(buildKey, version));
-  const rows = data?.rows.filter((r) => r.part === part) ?? [];
+  const rows = data?.rows.filter((r) => r.part === part && (r.watts[state].high > 0 || r.watts[state].missing.length > 0)) ?? [];
   if (!rows.length) return null;
   return (
     <div>
@@ -112,4 +112,4 @@ function Derived({ part, buildKey, version }: { part: string; buildKey: string; 
   );
 }
 
-const RAILS: Record<string, string> = { v12: "12 V", v5: "5 V", v3v3: "3.3 V", v5sb: "5 V sb" };
+const RAILS: Record<string, string> = { v12: "12 V", v5: "5 V", v3v3: "3.3 V", v5sb: "standby", vneg12: "−12 V", vneg5: "−5 V" };

@@ -7,6 +7,7 @@ import { AddPart } from "./AddPart";
 import { Columns } from "./Columns";
 import { Inspector } from "./Inspector";
 import { Stacks } from "./Stacks";
+import { ThroughBoard } from "./ThroughBoard";
 
 /** The parts under the path that feeds them, the state shown, and the part in hand. */
 export default function Parts() {
@@ -22,6 +23,7 @@ export default function Parts() {
         <div className="@container flex min-h-0 min-w-0 flex-1 flex-col gap-3">
           <AddPart onAdded={choose} />
           <Columns chosen={part?.key ?? ""} onChoose={choose} />
+          <ThroughBoard onChoose={choose} />
         </div>
         <aside aria-label="Watts and part in hand" className="flex w-[330px] shrink-0 flex-col gap-3 overflow-auto max-[1100px]:w-[296px]">
           <Stacks />

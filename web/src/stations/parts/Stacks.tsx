@@ -1,6 +1,10 @@
-import { STATES } from "../../api/client";
+import { useQuery } from "@tanstack/react-query";
+
+import { STATES, type Doc } from "../../api/client";
 import { useBuild } from "../../state/build";
-import { amount, bounds, STATE_WORDS } from "../../state/format";
+import { amount, bounds, SPIKES, STATE_WORDS } from "../../state/format";
+import { referenceQuery } from "../../state/queries";
+import { Choice } from "../../ui/fields";
 
 const PATHS: [string, string][] = [
   ["board lead", "var(--bar-soft)"],
@@ -12,6 +16,7 @@ const PATHS: [string, string][] = [
 /** Watts in each state, stacked by path; choosing one sets the state shown everywhere. */
 export function Stacks() {
   const { result, state, setState } = useBuild();
+  const { spikes } = result.strip;
   const most = Math.max(1, ...STATES.map((s) => result.strip.watts[s].likely));
   return (
     <section aria-labelledby="stacks" className="border border-rule bg-slip p-3">
@@ -23,7 +28,7 @@ export function Stacks() {
             <button
               key={s} type="button" role="radio" aria-checked={s === state} data-state-choice={s}
               onClick={() => setState(s)}
-              className="grid w-full grid-cols-[64px_minmax(0,1fr)_88px] items-center gap-2 px-1.5 py-1 text-left outline-offset-0 hover:bg-accent-wash aria-checked:bg-accent-wash aria-checked:shadow-[inset_3px_0_0_var(--accent)]"
+              className="grid w-full grid-cols-[64px_minmax(0,1fr)_88px] items-center gap-2 px-1.5 py-0.5 text-left outline-offset-0 hover:bg-accent-wash aria-checked:bg-accent-wash aria-checked:shadow-[inset_3px_0_0_var(--accent)]"
             >
               <span className={s === state ? "font-bold" : ""}>{STATE_WORDS[s]}</span>
               <span className="flex h-4">
@@ -33,17 +38,49 @@ export function Stacks() {
               </span>
               <span className="text-right leading-tight">
                 <span className="font-mono text-[16px] font-bold">{amount(total)} W</span>
-                <span className="block text-[12px] text-ink-soft">{bounds(total)}</span>
+                {s === state && <span className="block text-[12px] text-ink-soft">{bounds(total)}</span>}
               </span>
             </button>
           );
         })}
       </div>
-      <ul className="mt-1.5 flex flex-wrap gap-x-3 text-[12px] text-ink-soft">
-        {PATHS.map(([path, colour]) => (
-          <li key={path} className="flex items-center gap-1"><span className="size-2.5" style={{ background: colour }} />{path}</li>
+      <ul aria-label="Spikes" className="mt-1 grid grid-cols-2 gap-x-3 border-t border-rule px-1.5 pt-1 text-[13px]">
+        {SPIKES.map(([key, words]) => (
+          <li key={key} className="flex justify-between gap-2">
+            <span className="text-ink-soft">spike {words}</span>
+            <span className="font-mono font-bold whitespace-nowrap">{amount(spikes[key])} W</span>
+          </li>
         ))}
       </ul>
+      <ul className="mt-1.5 flex flex-wrap gap-x-2.5 text-[12px] text-ink-soft">
+        {PATHS.map(([path, colour]) => (
+          <li key={path} className="flex items-center gap-1"><span className="size-2.5" style={{ background: colour }} />{path.split(" ")[0]}</li>
+        ))}
+      </ul>
+      <Everyday />
     </section>
+  );
+}
+
+/** What the build does every day: a preset of duties, or the builder's own. */
+function Everyday() {
+  const { build, act } = useBuild();
+  const { data } = useQuery(referenceQuery);
+  if (!data) return null;
+  const assume = build.doc.assumptions as Doc["assumptions"] & Record<string, unknown>;
+  const named = Object.entries(data.presets);
+  const now = named.find(([, duties]) => Object.entries(duties).every(([kind, duty]) => assume[`everyday_${kind}`] === duty));
+  const options = [...named.map(([name]) => ({ value: name, words: name })), ...(now ? [] : [{ value: "own", words: "your own mix" }])];
+  const set = (name: string) => {
+    const duties = data.presets[name];
+    if (!duties) return;
+    const assumptions = Object.fromEntries(Object.entries(duties).map(([kind, duty]) => [`everyday_${kind}`, duty]));
+    void act({ type: "change build", changes: {}, house_rules: {}, assumptions });
+  };
+  return (
+    <div className="mt-1.5 flex items-center gap-2 text-[13px]">
+      <span className="text-ink-soft" aria-hidden="true">Everyday is</span>
+      <Choice label="Everyday is" hideLabel value={now?.[0] ?? "own"} options={options} onChange={set} />
+    </div>
   );
 }

@@ -2,14 +2,14 @@ import { useQuery } from "@tanstack/react-query";
 
 import { STATES, type Candidate } from "../../api/client";
 import { useBuild } from "../../state/build";
-import { amount, STATE_WORDS, watts } from "../../state/format";
+import { amount, SPIKES, STATE_WORDS, watts } from "../../state/format";
 import { placeFlags } from "../../state/flags";
 import { referenceQuery } from "../../state/queries";
 
 const WIDTH = 1140;
 const LEFT = 10;
 const FLAG = 26;
-const BARS: Record<string, string> = { idle: "var(--bar-soft)", everyday: "var(--bar)", full: "var(--bar-dark)", start: "var(--bar-sand)" };
+const BARS: Record<string, string> = { sleep: "var(--bar-soft)", idle: "var(--bar-soft)", everyday: "var(--bar)", full: "var(--bar-dark)", start: "var(--bar-sand)" };
 
 /** Watts along a line: rules as flags above, states as bars below, candidates at their rating. */
 export function WattRuler({ candidates, lit, onLight }: { candidates: Candidate[]; lit: string; onLight: (slug: string) => void }) {
@@ -17,7 +17,7 @@ export function WattRuler({ candidates, lit, onLight }: { candidates: Candidate[
   const { data: reference } = useQuery(referenceQuery);
   const { rules } = result.sizing;
   const ratings = candidates.map((c) => c.supply.rated_w ?? 0);
-  const most = 1.06 * Math.max(600, ...ratings, ...rules.map((r) => r.watts?.likely ?? 0), ...STATES.map((s) => result.strip.watts[s].likely));
+  const most = 1.06 * Math.max(600, ...ratings, ...rules.map((r) => r.watts?.likely ?? 0), ...STATES.map((s) => result.strip.watts[s].likely), ...SPIKES.map(([k]) => result.strip.spikes[k].likely));
   const x = (w: number) => LEFT + (w / most) * (WIDTH - 2 * LEFT);
   const flags = placeFlags(
     rules.filter((r) => r.watts !== null).map((r) => ({
@@ -27,7 +27,7 @@ export function WattRuler({ candidates, lit, onLight }: { candidates: Candidate[
   );
   const rows = Math.max(1, ...flags.map((f) => f.row + 1));
   const line = rows * (FLAG + 6) + 14;
-  const height = line + 44 + STATES.length * 20;
+  const height = line + 36 + (STATES.length + SPIKES.length) * 20;
   const ticks = spaced((reference?.sizes_w ?? []).filter((w) => w <= most), x, 44);
   return (
     <svg viewBox={`0 0 ${WIDTH} ${height}`} className="block w-full" role="img" aria-label={`Watts: ${rules.map((r) => `${r.words} ${r.watts ? watts(r.watts.likely) : "not known"}`).join(", ")}`}>
@@ -66,7 +66,18 @@ export function WattRuler({ candidates, lit, onLight }: { candidates: Candidate[
           </g>
         );
       })}
-      <text x={WIDTH} y={height - 8} textAnchor="end" fontSize={13} fill="var(--ink-soft)">spikes and ride-through: not checked yet</text>
+      {SPIKES.map(([key, words], i) => {
+        const a = result.strip.spikes[key];
+        const from = x(result.strip.watts.full.likely);
+        const to = x(a.likely);
+        const y = line + 36 + (STATES.length + i) * 20;
+        return (
+          <g key={key} data-spike={key} data-watts={a.likely}>
+            <path d={`M${from} ${y}H${to}M${to} ${y - 6}V${y + 6}`} stroke="var(--ink)" strokeWidth={1.6} fill="none" />
+            <text x={to + 8 > WIDTH - 190 ? from - 8 : to + 8} textAnchor={to + 8 > WIDTH - 190 ? "end" : "start"} y={y + 5} fontSize={14} fill="var(--ink)">spike {words} {amount(a)} W</text>
+          </g>
+        );
+      })}
     </svg>
   );
 }

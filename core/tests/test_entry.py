@@ -1,0 +1,156 @@
+"""The entry line: what a builder would say, understood or asked about, never guessed."""
+
+from __future__ import annotations
+
+import random
+import unittest
+from typing import Any
+
+from easy_tally.entry import parse
+from easy_tally.parts import Part
+from hypothesis import given
+from hypothesis import strategies as st
+
+
+def _part(line: str) -> Any:
+    found = parse(line)
+    if found.part is None:
+        raise AssertionError(f"{line}: {found.unknown} {found.question}")
+    return found.part
+
+
+class Understood(unittest.TestCase):
+    def test_fans(self) -> None:
+        """5 × 0.18 A × 12 V = 10.8 W."""
+        fan = _part("fan 120 0.18a x5")
+        self.assertEqual(
+            (fan.kind, fan.count, fan.size_mm, fan.rated_a.likely), ("fan", 5, 120, 0.18)
+        )
+        self.assertEqual(parse("fan 120 0.18a x5").understood, "5 × Fan 120 mm: 11 W in all")
+
+    def test_disk_watts_are_split_and_marked(self) -> None:
+        """8 W: 8 × 12 ÷ 17 ÷ 12 = 8 ÷ 17 = 0.4706 A at both rails, assumed."""
+        disk = _part("4x drive 3.5 8w")
+        self.assertEqual((disk.form, disk.count), ("3.5", 4))
+        for figure in (disk.run_12v_a, disk.run_5v_a):
+            self.assertAlmostEqual(figure.likely, 8 / 17, places=4)
+            self.assertEqual(figure.origin, "assumed")
+
+    def test_cards(self) -> None:
+        two = _part("card 320w 2x8")
+        self.assertEqual([s.kind for s in two.sockets], ["pcie8", "pcie8"])
+        self.assertEqual(two.board_power_w.likely, 320)
+        big = _part("16pin card 450w slot 20w floor 850w 8lanes")
+        self.assertEqual([s.kind for s in big.sockets], ["16pin"])
+        found = (big.board_power_w.likely, big.slot_w.likely, big.system_floor_w.likely, big.lanes)
+        self.assertEqual(found, (450, 20, 850, 8))
+
+    def test_bounds(self) -> None:
+        figure = _part("card 300/320/345 w 2x8").board_power_w
+        self.assertEqual((figure.low, figure.likely, figure.high), (300, 320, 345))
+
+    def test_others(self) -> None:
+        self.assertEqual(_part("ddr5 x2").count, 2)
+        self.assertEqual(_part("memory ddr5 registered x4").generation, "ddr5-registered")
+        self.assertEqual(_part("processor 125w short 180w").package_short_w.likely, 180)
+        self.assertEqual(_part('cpu 65 W "Plover 6"').name, "Plover 6")
+        self.assertEqual(_part("disk 12v 0.5a 5v 0,6a start 2a").start_12v_a.likely, 2)
+        self.assertEqual(_part("pump 400ma 4pin").sockets[0].kind, "per4")
+        self.assertEqual(_part("strip 12v 2a").volts, 12)
+        self.assertEqual(_part("load 12v 30w 5v 2w").v5_w.likely, 2)
+        self.assertEqual(len(_part("board 2x8").sockets), 3)
+        self.assertEqual(_part("fan controller").kind, "hub")
+
+    def test_xn_is_a_count_and_lanes_are_lanes(self) -> None:
+        card = _part("card slot-only 20w x8")
+        self.assertEqual((card.count, card.lanes), (8, 16))
+
+
+class Asked(unittest.TestCase):
+    def _asks(self, line: str, *choices: str) -> None:
+        found = parse(line)
+        self.assertIsNone(found.part)
+        self.assertTrue(found.question)
+        self.assertEqual(found.choices, choices)
+
+    def test_two_things_that_it_could_be(self) -> None:
+        self._asks("drive 8w", "drive 8w 3.5in", "drive 8w 2.5in")
+        self._asks("ssd x2", "ssd x2 2.5in", "x2 m.2")
+        self._asks("card 320w", *(f"card 320w {w}" for w in ("16pin", "2x8", "8pin", "slot-only")))
+        self._asks("strip 2a", "strip 2a 5v", "strip 2a 12v")
+        self._asks("processor 125", "processor 125w")
+        self._asks("fan pump", "fan", "pump")
+
+    def test_every_choice_is_understood(self) -> None:
+        for line in ("drive 8w", "ssd x2", "card 320w", "strip 2a", "processor 125", "board"):
+            for choice in parse(line).choices:
+                self.assertIsNotNone(parse(choice).part, choice)
+
+    def test_what_is_unaccounted_for_is_named(self) -> None:
+        self.assertEqual(parse("fan 120 blue").unknown, ("blue",))
+        self.assertEqual(parse("fan 120 16pin").unknown, ("16pin",))
+        self.assertEqual(parse("card 2x8 320w 300w").unknown, ("320w", "300w"))
+        self.assertEqual(parse("memory slot 20w").unknown, ("slot",))
+
+    def test_other_scripts_are_not_taken_for_numbers(self) -> None:
+        self.assertEqual(parse("card 2x8 ٣٢٠w").unknown, ("٣٢٠w",))
+        self.assertIsNone(parse("ventilátor 120").part)
+
+    def test_huge_and_absurd_numbers(self) -> None:
+        self.assertIn("between 0 and 60 A", parse("fan 999a").question)
+        self.assertIn("count", parse("fan x9999").question)
+        self.assertIsNone(parse("fan 1" + "0" * 200 + "w").part)
+        self.assertIn("at most", parse("fan " * 200).question)
+
+    def test_nothing_said(self) -> None:
+        self.assertEqual(parse("   ").question, "")
+
+
+class Properties(unittest.TestCase):
+    LINES = (
+        "fan 140 0.2a x3", "card 320w 2x8 8lanes", "16pin card 450w", "ddr4 4w x4",
+        "pump 0.4a 4pin", "disk 9w x10", "processor 125w", "m.2 8w x2", "hub sata", "usb 5w x3", "strip 5v 1.5a",
+    )  # fmt: skip
+
+    def test_any_order_of_words_reads_alike(self) -> None:
+        shuffle = random.Random(7)
+        for line in self.LINES:
+            part: Part = _part(line)
+            for _ in range(12):
+                words = line.split()
+                shuffle.shuffle(words)
+                # A rail before amperes is one phrase; the strip's two words stay together.
+                if "5v" in words and words.index("5v") == len(words) - 1:
+                    continue
+                self.assertEqual(_part(" ".join(words)), part, words)
+
+    @given(st.text(max_size=80))
+    def test_nonsense_never_raises(self, line: str) -> None:
+        found = parse(line)
+        self.assertTrue(found.part is None or found.understood)
+
+    @given(
+        st.lists(
+            st.sampled_from(
+                [
+                    "fan",
+                    "card",
+                    "x5",
+                    "2x8",
+                    "320w",
+                    "0.1a",
+                    "slot",
+                    "idle",
+                    "drive",
+                    "3.5",
+                    "ddr5",
+                    "120",
+                    "12v",
+                ]
+            ),
+            max_size=7,
+        )
+    )
+    def test_a_part_comes_only_with_every_word_accounted_for(self, words: list[str]) -> None:
+        found = parse(" ".join(words))
+        self.assertFalse(found.part is not None and (found.unknown or found.question))

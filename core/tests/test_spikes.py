@@ -1,0 +1,104 @@
+"""Spikes in four windows, what the sizing makes of them, and what a supply rides through."""
+
+from __future__ import annotations
+
+import math
+import unittest
+
+from easy_tally.parts import Socket
+from easy_tally.report import analyse
+from easy_tally.sizing import ride_through
+
+from .helpers import board, build, card, processor, supply
+
+
+def _likely(*parts: object, **more: object) -> list[float]:
+    found = analyse(build(*parts, **more)).spikes.total  # type: ignore[arg-type]
+    return [found[w].likely for w in ("0.1", "1", "10", "100")]
+
+
+class Windows(unittest.TestCase):
+    def _near(self, found: list[float], expected: list[float]) -> None:
+        for a, b in zip(found, expected, strict=True):
+            self.assertAlmostEqual(a, b, places=6)
+
+    def test_one_card(self) -> None:
+        """320 W × 2.0, 1.7, 1.4, 1.15."""
+        self._near(_likely(card()), [640, 544, 448, 368])
+
+    def test_standards_worst_with_a_16_pin_socket(self) -> None:
+        """320 W × 3.0, 2.5, 2.0, 1.5."""
+        big = card(sockets="16pin", spikes="by-standard worst")
+        self._near(_likely(big), [960, 800, 640, 480])
+
+    def test_own_factors(self) -> None:
+        own = card(spike_factors=(1.5, 1.4, 1.3, 1.2))
+        self._near(_likely(own), [480, 448, 416, 384])
+
+    def test_processor_takes_the_larger_of_its_two(self) -> None:
+        """Sustained 100 × 1.5, 1.3, 1.2, 1.1; short 120 × 1.2, 1.1, 1, 1: the larger each."""
+        plain = board(own_12v_w=None, own_5v_w=None, own_3v3_w=None)
+        rest = analyse(build(plain)).tally.total.at("full").likely
+        self._near([w - rest for w in _likely(plain, processor())], [150, 132, 120, 120])
+
+    def test_excesses_add_as_squares_in_the_short_windows_only(self) -> None:
+        """Two cards of 320 W: 640 + √(320² + 320²), 640 + √(224² + 224²), then plain sums."""
+        two = (card(), card(key="card-2", name="C2"))
+        self._near(_likely(*two), [640 + 320 * math.sqrt(2), 640 + 224 * math.sqrt(2), 896, 736])
+
+    def test_slot_and_sockets_of_one_card_spike_as_one(self) -> None:
+        """The split by slot and sockets changes nothing: 320 W of excess, not √(50² + 270²)."""
+        self._near(_likely(card(slot_w=None))[:1], [640])
+
+    def test_a_card_without_sockets_does_not_spike(self) -> None:
+        bare = card(30, "", slot_w=None)
+        self._near(_likely(bare), [30, 30, 30, 30])
+
+    def test_standards_worst_needs_its_socket(self) -> None:
+        with self.assertRaisesRegex(ValueError, "a 16-pin socket"):
+            card(spikes="by-standard worst")
+
+    def test_missing_board_power_is_named(self) -> None:
+        self.assertEqual(analyse(build(card(board_power_w=None))).spikes.missing, ("Card",))
+
+
+class RideThrough(unittest.TestCase):
+    def test_designs(self) -> None:
+        self.assertEqual(ride_through("3.1", 1000, True), (2.0, 1.8, 1.6, 1.2))
+        self.assertEqual(ride_through("3.1", 450, True), (1.5, 1.45, 1.35, 1.1))
+        self.assertEqual(ride_through("3.0", 1000, False), (1.5, 1.45, 1.35, 1.1))
+        self.assertEqual(ride_through("classic", 1000, True), (1.3, 1.2, 1.1, 1.05))
+        self.assertIsNone(ride_through(None, 1000, True))
+
+    def _status(self, **more: object) -> tuple[str, str | None]:
+        a = analyse(build(board(), card(), supply=supply(**more)))
+        assert a.supply is not None
+        check = next(c for c in a.supply.checks if c.id == "spikes")
+        return check.status, check.window
+
+    def test_old_design_trips_where_a_new_one_rides_through(self) -> None:
+        """25 W + 640 W at 0.1 ms = 665 W: 450 W classic rides 585 W, 450 W of 3.1 675 W."""
+        self.assertEqual(self._status(rated_w=450, design="classic"), ("fail", "0.1"))
+        self.assertEqual(self._status(rated_w=450, design="3.1")[0], "pass")
+
+    def test_12_v_is_held_by_itself(self) -> None:
+        """12 V at 0.1 ms: 12 + 640 = 652 W; 36 A × 12 V × 1.5 = 648 W."""
+        self.assertEqual(self._status(rated_w=450, v12_a=36)[0], "fail")
+        self.assertEqual(self._status(rated_w=450, v12_a=37)[0], "pass")
+
+    def test_unknown_design_is_unknown(self) -> None:
+        self.assertEqual(self._status(design=None)[0], "unknown")
+
+    def test_sizing_rule(self) -> None:
+        """665 ÷ 1.5 = 443.3, 569 ÷ 1.45 = 392.4, 473 ÷ 1.35 = 350.4, 393 ÷ 1.1 = 357.3 W."""
+        ports = tuple(p for p in supply().ports if p.kind != "16pin")
+        a = analyse(build(board(), card(), supply=supply(ports=ports)))
+        rule = next(r for r in a.sizing.rules if r.id == "spikes")
+        self.assertAlmostEqual(rule.watts.likely, 665 / 1.5)  # type: ignore[union-attr]
+
+    def test_without_a_supply_the_sockets_decide_the_design(self) -> None:
+        """16-pin: 665 ÷ 2.0 = 332.5, 569 ÷ 1.8 = 316.1, 473 ÷ 1.6 = 295.6, 393 ÷ 1.2 = 327.5."""
+        big = card(sockets="16pin")
+        a = analyse(build(board(sockets=(Socket(key="main", kind="atx24"),)), big, supply=None))
+        rule = next(r for r in a.sizing.rules if r.id == "spikes")
+        self.assertAlmostEqual(rule.watts.likely, 332.5)  # type: ignore[union-attr]
