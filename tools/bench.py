@@ -41,7 +41,7 @@ def show(what: str, ms: float, unit_ms: float, goal: str) -> None:
 
 def core(unit: float) -> None:
     """Everything about one build, in the core."""
-    files = sorted((ROOT / "demo/builds").glob("*.tally.json"))
+    files = [ROOT / "demo/builds/heron.tally.json", ROOT / "core/tests/data/sixty.tally.json"]
     for file in files:
         build: Build = build_file.read(file.read_text(encoding="utf-8"))
         sockets = len(list(build.sockets()))

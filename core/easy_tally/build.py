@@ -42,6 +42,10 @@ class Build(Model):
     note: Note = ""
     house_rules: HouseRules = HouseRules()
     assumptions: Assumptions = Assumptions()
+    spin_up_at_once: Annotated[
+        int | None,
+        Field(ge=1, le=64, description="disks that spin up at a time; none: all at once"),
+    ] = None
     parts: Annotated[tuple[Part, ...], Field(max_length=400)] = ()
     supply: Supply | None = None
     cables: Annotated[tuple[Cable, ...], Field(max_length=200)] = ()

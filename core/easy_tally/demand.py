@@ -29,6 +29,8 @@ class Demand:
 
     amps: dict[Rail, Series] = field(default_factory=dict)
     missing: set[Rail] = field(default_factory=set)
+    #: What spinning up adds at start, where disks start one after another.
+    surge: dict[Rail, Series] = field(default_factory=dict)
 
     def add(self, rail: Rail, amps: Series, missing: bool) -> None:
         """Add amperes on one rail."""
@@ -86,6 +88,10 @@ def demands(build: Build, loads: tuple[Load, ...]) -> dict[str, Demand]:
             for instance in range(1, load.count + 1):
                 weights = _own_weights(load.part, instance, part.sockets, mated)
                 _spread(found, load, amps, weights)
+                if load.surge.high > 0 and weights:
+                    # A disk has one plug; where it has more, the first is taken for all.
+                    surge = (*[0.0] * 9, *(w / RAIL_V[load.rail] for w in load.surge))
+                    found[next(iter(weights))].surge[load.rail] = surge
         elif board is not None:
             weights = _board_weights(board, load, mated)
             _spread(found, load, scale(amps, load.count), weights)
@@ -104,11 +110,12 @@ def _mated(build: Build) -> dict[str, str]:
     cables = {c.key: c for c in build.cables}
     board = build.board()
     allows = board is not None and board.eps4_in_eps8
+    sockets = {str(ref): s for ref, s in build.sockets()} if build.runs else {}
     found: dict[str, str] = {}
     for run in build.runs:
         plugs = {p.key: p for p in cables[run.cable].plugs}
         for c in run.connections:
-            socket = build.socket(c.socket)
+            socket = sockets.get(str(c.socket))
             if socket is not None:
                 answer = fit(plugs[c.plug].kind, c.half, socket.kind, allows)
                 found[str(c.socket)] = answer.mated or socket.kind

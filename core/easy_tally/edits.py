@@ -33,6 +33,13 @@ class AddPart(Model):
     part: Part
 
 
+class AddParts(Model):
+    """Add several parts in one step."""
+
+    type: Literal["add parts"] = "add parts"
+    parts: Annotated[tuple[Part, ...], Field(min_length=1, max_length=200)]
+
+
 class ChangePart(Model):
     """Set some fields of a part."""
 
@@ -51,7 +58,7 @@ class RemovePart(Model):
 
 
 class ChangeBuild(Model):
-    """Set name, note, or single house rules and assumptions."""
+    """Set name, note, staggering, or single house rules and assumptions."""
 
     type: Literal["change build"] = "change build"
     changes: dict[str, Any] = {}
@@ -136,7 +143,7 @@ class Unplug(Model):
 
 
 Edit = Annotated[
-    AddPart | ChangePart | RemovePart | ChangeBuild | TakeSupply | ChangeSupply
+    AddPart | AddParts | ChangePart | RemovePart | ChangeBuild | TakeSupply | ChangeSupply
     | AddCable | ChangeCable | RemoveCable | Connect | Park | PlugIn | Unplug,
     Field(discriminator="type"),
 ]  # fmt: skip
@@ -155,6 +162,8 @@ def title(build: Build, edit: Edit) -> str:
     match edit:
         case AddPart():
             return f"add {edit.part.name}"
+        case AddParts():
+            return f"add {len(edit.parts)} parts"
         case ChangePart() | RemovePart():
             part = build.part(edit.part)
             return f"{edit.type.split()[0]} {part.name if part else edit.part}"
@@ -259,6 +268,12 @@ def _add_part(build: Build, edit: AddPart) -> Build:
     return _remade(build, key, parts=(*build.parts, part))
 
 
+def _add_parts(build: Build, edit: AddParts) -> Build:
+    for part in edit.parts:
+        build = _add_part(build, AddPart(part=part))
+    return build
+
+
 def _change_part(build: Build, edit: ChangePart) -> Build:
     part = _part(build, edit.part)
     changed = _set_fields(part, edit.changes, part.key, fixed=("key", "kind"))
@@ -275,11 +290,13 @@ def _remove_part(build: Build, edit: RemovePart) -> Build:
 # -- the build itself ----------------------------------------------------------------------
 
 
+_HEADER = ("name", "note", "spin_up_at_once")
+
+
 def _change_build(build: Build, edit: ChangeBuild) -> Build:
-    fixed = tuple(n for n in Build.model_fields if n not in ("name", "note"))
     for name in edit.changes:
-        if name in fixed or name not in Build.model_fields:
-            raise BadInput([(f"build.{name}", "one of name, note", name)])
+        if name not in _HEADER:
+            raise BadInput([(f"build.{name}", f"one of {', '.join(_HEADER)}", name)])
     rules = _set_fields(build.house_rules, edit.house_rules, "house_rules", ())
     assume = _set_fields(build.assumptions, edit.assumptions, "assumptions", ())
     return _remade(build, "build", **edit.changes, house_rules=rules, assumptions=assume)
@@ -463,6 +480,7 @@ def _unplug(build: Build, edit: Unplug) -> Build:
 
 _EDITS: dict[type[Any], Callable[[Build, Any], Build]] = {
     AddPart: _add_part,
+    AddParts: _add_parts,
     ChangePart: _change_part,
     RemovePart: _remove_part,
     ChangeBuild: _change_build,

@@ -30,6 +30,7 @@ from .build import Build
 from .files.problems import problems_of
 from .loads import loads
 from .parts import ON_HEADER, Part
+from .standards.connectors import CONNECTORS
 from .tally import tally
 from .wording import number
 
@@ -131,6 +132,12 @@ def parse(line: str) -> Entry:
     if len(said.counts) > 1:
         return Entry(None, question="There are two counts; say one of them.")
     return _make(line, kinds.pop(), said)
+
+
+def parse_list(text: str) -> tuple[tuple[str, Entry], ...]:
+    """Read a list, one part a line; empty lines are left out."""
+    lines = [line.strip() for line in text.splitlines()]
+    return tuple((line, parse(line)) for line in lines if line)
 
 
 def _without(line: str, kinds: set[str]) -> str:
@@ -412,6 +419,14 @@ def _fed(fields: dict[str, Any], kind: str, said: _Said) -> None:
         fields["outputs"] = [{"key": f"out-{n}"} for n in (1, 2, 3, 4)]
 
 
+def _socket_words(part: Part) -> list[str]:
+    kinds = [s.kind for s in part.sockets]
+    return [
+        f"{n} × {CONNECTORS[k].words}" if (n := kinds.count(k)) > 1 else CONNECTORS[k].words
+        for k in dict.fromkeys(kinds)
+    ]
+
+
 def understood(part: Part) -> str:
     """A part in a sentence: count, name, sockets, watts in all."""
     if isinstance(part, ON_HEADER):
@@ -419,8 +434,7 @@ def understood(part: Part) -> str:
     build = Build(name="x", parts=(part,))
     full = tally(build, loads(build)).total
     watts = full.at("full")
-    sockets = len(part.sockets)
-    fed = f", {sockets} socket{'s' if sockets != 1 else ''}" if sockets else ""
+    fed = "".join(f", {words}" for words in _socket_words(part))
     each = f"{part.count} × " if part.count > 1 else ""
     if full.missing:
         return f"{each}{part.name}{fed}: watts not known yet"

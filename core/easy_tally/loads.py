@@ -78,6 +78,8 @@ class Load:
     assumed: bool
     missing: bool = False
     via: str | None = None
+    #: What spinning up adds to running, where disks start one after another; else in `start`.
+    surge: Span = ZERO
 
 
 def loads(build: Build) -> tuple[Load, ...]:
@@ -100,7 +102,7 @@ def part_loads(part: Part, build: Build) -> Iterator[Load]:
         case M2Drive():
             yield from _m2(part, assume)
         case Drive():
-            yield from _drive(part, assume)
+            yield from _drive(part, assume, build.spin_up_at_once is not None)
         case Fan() | Pump():
             yield _on_header(part, "v12", "rated_a", part.rated_a, assume)
         case Cooler():
@@ -138,9 +140,11 @@ def _load(
     assumed: bool,
     net: PerState | None = None,
     via: str | None = None,
+    surge: Span = ZERO,
 ) -> Load:
     return Load(
-        part.key, part.count, rail, feed, spans, net or spans, field, formula, assumed, False, via
+        part.key, part.count, rail, feed, spans, net or spans, field, formula, assumed, False, via,
+        surge,
     )  # fmt: skip
 
 
@@ -295,7 +299,9 @@ def _drive_defaults(form: str, assume: Assumptions) -> dict[str, Span]:
             return {"run_12v_a": ZERO, "run_5v_a": assume.drive25_5v_a.span()}
 
 
-def _drive(part: Drive, assume: Assumptions) -> Iterator[Load]:
+def _drive(part: Drive, assume: Assumptions, staggered: bool) -> Iterator[Load]:
+    """Staggered, those not yet started draw nothing and those started run: at the worst moment
+    all but the last few run, and these few draw their surge on top."""
     share = assume.disk35_idle_share if part.form == "3.5" else assume.drive25_idle_share
     defaults = _drive_defaults(part.form, assume)
     for rail, volts in (("v12", "12v"), ("v5", "5v")):
@@ -305,10 +311,13 @@ def _drive(part: Drive, assume: Assumptions) -> Iterator[Load]:
         )
         if run.high == 0 and start.high == 0:
             continue
-        amps = _states(run, run.by(share.span()), assume.everyday_drive, start)
+        surge = Span(*(max(s - r, 0.0) for s, r in zip(start, run, strict=True)))
+        at_start = run if staggered and surge.high > 0 else start
+        amps = _states(run, run.by(share.span()), assume.everyday_drive, at_start)
         yield _load(
             part, rail, "own", amps.times(RAIL_V[rail]), f"run_{volts}_a",  # type: ignore[arg-type, index]
             f"amps × {RAIL_V[rail]:g} V", assumed,  # type: ignore[index]
+            surge=surge.times(RAIL_V[rail]) if staggered else ZERO,  # type: ignore[index]
         )  # fmt: skip
 
 

@@ -11,6 +11,7 @@ from .quantities import RAIL_V, RAILS, STATES, WINDOWS, Rail, Span, State, Windo
 from .ratings.verdicts import WITHIN_GRANT, Verdict, judge
 from .spikes import Spikes
 from .standards.sizes import (
+    COMMON_W,
     RIDE_3X,
     RIDE_CLASSIC,
     RIDE_LARGE_16PIN,
@@ -161,8 +162,9 @@ def check_supply(supply: Supply, tally: Tally, sizing: Sizing, found: Spikes) ->
     checks = [_watts(supply, sizing), *(_rail(supply, tally, r) for r in RAILS)]
     checks += [_combined(supply, tally), _spikes(supply, found)]
     if supply.rated_w is not None and sizing.needed is not None:
-        big = supply.rated_w > TOO_BIG * sizing.needed.likely
-        limit = TOO_BIG * sizing.needed.likely
+        # Nothing smaller than the smallest common size can be had.
+        limit = TOO_BIG * max(sizing.needed.likely, COMMON_W[0])
+        big = supply.rated_w > limit
         checks.append(SupplyCheck("too big", "warn" if big else "pass", supply.rated_w, limit, "W"))
     statuses = {c.status for c in checks}
     verdict: SupplyVerdict = (

@@ -11,7 +11,7 @@ from dataclasses import dataclass
 
 from .build import Build
 from .loads import Load
-from .parts import Card, Processor
+from .parts import Card, Part, Processor
 from .quantities import WINDOWS, Span, Window
 
 #: Source: PCI Express CEM 5.x, power excursions with a 16-pin connector.
@@ -35,49 +35,58 @@ class Spikes:
 def spikes(build: Build, loads: tuple[Load, ...]) -> Spikes:
     """Spikes of a build in every window."""
     parts = {p.key: p for p in build.parts}
+    excess = [_excess(build, parts[x.part], x) for x in loads]
     missing = tuple(dict.fromkeys(parts[x.part].name for x in loads if x.missing))
+    at_12v = [i for i, x in enumerate(loads) if x.rail == "v12"]
+    every = list(range(len(loads)))
     return Spikes(
-        {w: _window(build, loads, i, w, "") for i, w in enumerate(WINDOWS)},
-        {w: _window(build, loads, i, w, "v12") for i, w in enumerate(WINDOWS)},
+        {w: _window(loads, excess, every, i, w) for i, w in enumerate(WINDOWS)},
+        {w: _window(loads, excess, at_12v, i, w) for i, w in enumerate(WINDOWS)},
         missing,
     )
 
 
-def _window(build: Build, loads: tuple[Load, ...], i: int, window: Window, rail: str) -> Span:
+def _window(
+    loads: tuple[Load, ...],
+    excess: list[tuple[Span, ...] | None],
+    chosen: list[int],
+    i: int,
+    window: Window,
+) -> Span:
+    """Full load and the excesses above it, of the chosen loads in window `i`."""
     full = [0.0, 0.0, 0.0]
-    excess: dict[str, list[float]] = {}
+    above: dict[str, list[float]] = {}
     count: dict[str, int] = {}
-    for load in loads:
-        if rail and load.rail != rail:
-            continue
-        own = excess.setdefault(load.part, [0.0, 0.0, 0.0])
-        count[load.part] = load.count
-        for k, (watts, more) in enumerate(zip(load.net.full, _excess(build, load, i), strict=True)):
+    for at in chosen:
+        load, more = loads[at], excess[at]
+        for k, watts in enumerate(load.net.full):
             full[k] += watts * load.count
-            own[k] += more
+        if more is not None:
+            own = above.setdefault(load.part, [0.0, 0.0, 0.0])
+            count[load.part] = load.count
+            for k, watts in enumerate(more[i]):
+                own[k] += watts
     # Instances spike one by one, the loads of one instance together.
     power = 2 if window in SQUARED else 1
     return Span(
         *(
-            full[k] + sum(n * excess[p][k] ** power for p, n in count.items()) ** (1 / power)
+            full[k] + sum(n * above[p][k] ** power for p, n in count.items()) ** (1 / power)
             for k in range(3)
         )
     )
 
 
-def _excess(build: Build, load: Load, i: int) -> Span:
-    """What one instance's load goes above its full load in window `i`."""
-    part = build.part(load.part)
+def _excess(build: Build, part: Part, load: Load) -> tuple[Span, ...] | None:
+    """What one instance's load goes above its full load in each window; None: never."""
     full, short = load.net.full, load.net.short
     if isinstance(part, Processor):
-        peak = [
-            max(f * SUSTAINED_FACTORS[i], s * SHORT_FACTORS[i])
-            for f, s in zip(full, short, strict=True)
-        ]
-        return Span(*(p - f for p, f in zip(peak, full, strict=True)))
+        return tuple(
+            Span(*(max(f * a, s * b) - f for f, s in zip(full, short, strict=True)))
+            for a, b in zip(SUSTAINED_FACTORS, SHORT_FACTORS, strict=True)
+        )
     if isinstance(part, Card) and (part.sockets or part.spike_factors):
-        return full.times(card_factors(build, part)[i] - 1)
-    return Span(0, 0, 0)
+        return tuple(full.times(f - 1) for f in card_factors(build, part))
+    return None
 
 
 def card_factors(build: Build, part: Card) -> tuple[float, ...]:

@@ -73,7 +73,8 @@ def tally(build: Build, loads: tuple[Load, ...]) -> Tally:
     """Add up `loads` of `build`. Watts are at the supply's output, the processor's at its limit
     for long loads (the short limit counts on its leads only)."""
     parts = {p.key: p for p in build.parts}
-    rows = tuple(_row(load, parts) for load in loads)
+    surging = surging_instances(build.spin_up_at_once, loads)
+    rows = tuple(_row(load, parts, surging.get(load.part, 0)) for load in loads)
     total = Sum()
     by_rail: dict[Rail, Sum] = {rail: Sum() for rail in RAILS}
     by_path: dict[Path, Sum] = {path: Sum() for path in PATHS}
@@ -87,9 +88,32 @@ def tally(build: Build, loads: tuple[Load, ...]) -> Tally:
     return Tally(total, by_rail, by_path, by_part, rows)
 
 
-def _row(load: Load, parts: dict[str, Part]) -> Row:
+def surging_instances(at_once: int | None, loads: tuple[Load, ...]) -> dict[str, int]:
+    """How many instances of each part spin up at the worst moment of a staggered start: the
+    `at_once` disks whose surge over all rails is the largest."""
+    if at_once is None:
+        return {}
+    each: dict[str, float] = {}
+    count: dict[str, int] = {}
+    for load in loads:
+        if load.surge.high > 0:
+            each[load.part] = each.get(load.part, 0.0) + load.surge.likely
+            count[load.part] = load.count
+    found: dict[str, int] = {}
+    left = at_once
+    for part in sorted(each, key=lambda p: -each[p]):
+        found[part] = min(left, count[part])
+        left -= found[part]
+    return found
+
+
+def _row(load: Load, parts: dict[str, Part], surging: int) -> Row:
     part = parts[load.part]
-    watts = tuple([w * load.count for span in load.net[: len(STATES)] for w in span])
+    series = [w * load.count for span in load.net[: len(STATES)] for w in span]
+    at = 3 * STATES.index("start")
+    for k, more in enumerate(load.surge):
+        series[at + k] += more * surging
+    watts = tuple(series)
     return Row(
         load.part, part.name, load.count, load.rail, path_of(load, parts), watts,
         load.field, load.formula, load.assumed, load.missing,

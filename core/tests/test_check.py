@@ -455,6 +455,44 @@ class SataChains(unittest.TestCase):
         self.assertEqual([(s.from_mm, s.to_mm) for s in steps], [(0, 600)])
 
 
+class Staggered(unittest.TestCase):
+    """Four disks of 0.5 A running and 2 A at spin-up, one or two at a time."""
+
+    def _build(self, at_once: int | None) -> Build:
+        plugs = {f"p{i}": f"disk#{i}/power" for i in range(1, 5)}
+        return build(
+            disk(4), cables=(sata_cable(),), runs=(run("sata", "d1", **plugs),),
+            spin_up_at_once=at_once,
+        )  # fmt: skip
+
+    def _start(self, at_once: int | None) -> float:
+        return _element(_run(self._build(at_once)), "supply-end pins").judged.loads[10]
+
+    def test_chain_current(self) -> None:
+        """All: 8 A; one at a time 3 × 0.5 + 2 = 3.5 A; two 2 × 0.5 + 2 × 2 = 5 A; nine: 8 A."""
+        found = [self._start(n) for n in (None, 1, 2, 9)]
+        for value, expected in zip(found, (8, 3.5, 5, 8), strict=True):
+            self.assertAlmostEqual(value, expected)
+
+    def test_each_stretch_by_itself(self) -> None:
+        """Beyond each plug 4, 3, 2, 1 disks: 3.5, 3, 2.5, 2 A with one spinning up."""
+        steps = [s for s in _run(self._build(1)).steps if s.line == "v12"]
+        for step, expected in zip(steps, (3.5, 3, 2.5, 2), strict=True):
+            self.assertAlmostEqual(step.amps["start"], expected)
+
+    def test_the_tally_counts_the_worst_moment(self) -> None:
+        """12 V: 3 × 6 + 24 = 42 W; 5 V: 3 × 2.5 + 5 = 12.5 W. All at once 96 and 20 W."""
+        for at_once, v12, v5 in ((1, 42, 12.5), (None, 96, 20)):
+            tally = analyse(self._build(at_once)).tally
+            self.assertAlmostEqual(tally.by_rail["v12"].at("start").likely, v12)
+            self.assertAlmostEqual(tally.by_rail["v5"].at("start").likely, v5)
+
+    def test_running_is_as_ever(self) -> None:
+        for state in ("idle", "full"):
+            found = [analyse(self._build(n)).tally.total.at(state).likely for n in (None, 1)]  # type: ignore[arg-type]
+            self.assertAlmostEqual(*found)
+
+
 class Groups(unittest.TestCase):
     def _runs(self, limit: float | None) -> RunResult:
         """Two cards of 270 W on two cables each: 45 A in one group."""

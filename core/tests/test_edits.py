@@ -147,6 +147,12 @@ class Parts(unittest.TestCase):
         b = edits.apply(_bench(), edits.AddPart(part=disk(1)))
         self.assertEqual(b.parts[-1].key, "disk-2")
 
+    def test_a_list_of_parts_is_one_step_or_none(self) -> None:
+        b = edits.apply(_bench(), edits.AddParts(parts=(disk(1), disk(2))))
+        self.assertEqual([p.key for p in b.parts[-2:]], ["disk-2", "disk-3"])
+        with self.assertRaises(BadInput):
+            edits.apply(_bench(), edits.AddParts(parts=(disk(1), board(key="b2"))))
+
     def test_change(self) -> None:
         b = edits.apply(
             _bench(),

@@ -6,7 +6,7 @@ import random
 import unittest
 from typing import Any
 
-from easy_tally.entry import parse
+from easy_tally.entry import parse, parse_list
 from easy_tally.parts import Part
 from hypothesis import given
 from hypothesis import strategies as st
@@ -65,6 +65,11 @@ class Understood(unittest.TestCase):
         card = _part("card slot-only 20w x8")
         self.assertEqual((card.count, card.lanes), (8, 16))
 
+    def test_a_list_is_read_line_by_line(self) -> None:
+        found = parse_list("fan 120 x2\n\n  blue thing \ncard 300w 2x8")
+        self.assertEqual([line for line, _ in found], ["fan 120 x2", "blue thing", "card 300w 2x8"])
+        self.assertEqual([e.part is not None for _, e in found], [True, False, True])
+
 
 class Asked(unittest.TestCase):
     def _asks(self, line: str, *choices: str) -> None:
@@ -106,10 +111,14 @@ class Asked(unittest.TestCase):
         self.assertEqual(parse("   ").question, "")
 
 
+WORDS = ("fan", "card", "x5", "2x8", "320w", "0.1a", "slot", "idle", "drive", "3.5", "ddr5", "120")
+
+
 class Properties(unittest.TestCase):
     LINES = (
         "fan 140 0.2a x3", "card 320w 2x8 8lanes", "16pin card 450w", "ddr4 4w x4",
-        "pump 0.4a 4pin", "disk 9w x10", "processor 125w", "m.2 8w x2", "hub sata", "usb 5w x3", "strip 5v 1.5a",
+        "pump 0.4a 4pin", "disk 9w x10", "processor 125w", "m.2 8w x2", "hub sata", "usb 5w x3",
+        "strip 5v 1.5a",
     )  # fmt: skip
 
     def test_any_order_of_words_reads_alike(self) -> None:
@@ -129,28 +138,7 @@ class Properties(unittest.TestCase):
         found = parse(line)
         self.assertTrue(found.part is None or found.understood)
 
-    @given(
-        st.lists(
-            st.sampled_from(
-                [
-                    "fan",
-                    "card",
-                    "x5",
-                    "2x8",
-                    "320w",
-                    "0.1a",
-                    "slot",
-                    "idle",
-                    "drive",
-                    "3.5",
-                    "ddr5",
-                    "120",
-                    "12v",
-                ]
-            ),
-            max_size=7,
-        )
-    )
+    @given(st.lists(st.sampled_from(WORDS), max_size=7))
     def test_a_part_comes_only_with_every_word_accounted_for(self, words: list[str]) -> None:
         found = parse(" ".join(words))
         self.assertFalse(found.part is not None and (found.unknown or found.question))

@@ -10,7 +10,7 @@ from django.http import HttpRequest, HttpResponse
 from easy_tally import edits
 from easy_tally.build import Build as CoreBuild
 from easy_tally.demand import ref_of
-from easy_tally.entry import Entry, parse
+from easy_tally.entry import Entry, parse, parse_list
 from easy_tally.errors import BadInput, NotThere
 from easy_tally.files import build_file
 from easy_tally.offers import Offers, offers_for_plug, offers_for_socket
@@ -273,6 +273,13 @@ def candidates(request: HttpRequest, key: str) -> list[dict[str, Any]]:
 def entry(request: HttpRequest, text: str = Query("", max_length=1000)) -> HttpResponse:
     """What the entry line understands."""
     return HttpResponse(_dump(Entry, parse(text)), content_type="application/json")
+
+
+@router.post("/entries", response=list[schemas.LineOut], operation_id="entries")
+def entries(request: HttpRequest, body: schemas.ListIn) -> HttpResponse:
+    """What each line of a list is understood as. Writes nothing."""
+    found = [{"line": line, "entry": entry} for line, entry in parse_list(body.text)]
+    return HttpResponse(_dump(list[dict[str, Any]], found), content_type="application/json")
 
 
 @router.get("/reference", response=schemas.ReferenceOut, operation_id="reference")

@@ -1,6 +1,7 @@
 """Django's test runner, closing on one line: `N passed, N failed`. No test run is a failure."""
 
 import os
+import traceback
 import unittest
 from typing import Any
 
@@ -19,7 +20,12 @@ class CountingRunner(DiscoverRunner):
         return failed if self._passed + failed else 1
 
     def run_tests(self, *args: Any, **kwargs: Any) -> int:
-        failed = super().run_tests(*args, **kwargs)
+        try:
+            failed = super().run_tests(*args, **kwargs)
+        except Exception:  # noqa: BLE001 - the last line must come whatever broke
+            traceback.print_exc()
+            print("0 passed, 1 failed", flush=True)
+            return 1
         print(f"{self._passed} passed, {self._failed} failed", flush=True)
         return failed
 

@@ -15,7 +15,6 @@ from ..fits import fit
 from ..loads import Load
 from ..parts import Socket
 from ..quantities import NO_SERIES, RAIL_V, RUN_STATES, Series, State, add, scale
-from ..standards.connectors import CONNECTORS
 from ..supply import Cable, Connection, Plug, Port, Run
 from .elements import (
     GROUND,
@@ -26,6 +25,7 @@ from .elements import (
     grants,
     group,
     house_rule,
+    mated_pins,
     path_mohm,
     plug_pins,
     port_pins,
@@ -98,25 +98,30 @@ def check_runs(build: Build, loads: tuple[Load, ...]) -> tuple[RunResult, ...]:
     """Judge every run of `build`, in the order of its runs."""
     carried = demands(build, loads)
     cables = {c.key: c for c in build.cables}
-    lives = {r.cable: _live(build, cables[r.cable], r, carried) for r in build.runs}
+    sockets = {str(ref): s for ref, s in build.sockets()} if build.runs else {}
+    lives = {r.cable: _live(build, cables[r.cable], r, carried, sockets) for r in build.runs}
     groups = _groups(build, cables, lives)
     return tuple(
-        _check(build, cables[run.cable], run, lives[run.cable], groups) for run in build.runs
+        _check(build, cables[run.cable], run, lives[run.cable], groups, sockets)
+        for run in build.runs
     )
 
 
-def _live(build: Build, cable: Cable, run: Run, carried: dict[str, Demand]) -> list[_Live]:
+def _live(
+    build: Build, cable: Cable, run: Run, carried: dict[str, Demand], sockets: dict[str, Socket]
+) -> list[_Live]:
     board = build.board()
     allows = board is not None and board.eps4_in_eps8
     plugs = {p.key: p for p in cable.plugs}
     found = []
     for c in run.connections:
-        socket = build.socket(c.socket)
+        socket = sockets.get(str(c.socket))
         if socket is None:
             continue  # a Build never holds one; nothing to judge
         demand = carried.get(str(c.socket), Demand())
-        flow = Flow()
+        flow = Flow(base=demand.amps, surges=[demand.surge] if demand.surge else [])
         flow.add(demand.amps, demand.missing)
+        flow.add(demand.surge, ())
         mated = fit(plugs[c.plug].kind, c.half, socket.kind, allows).mated or socket.kind
         found.append(_Live(plugs[c.plug], socket, mated, flow))
     return sorted(found, key=lambda live: live.plug.at_mm)
@@ -129,7 +134,7 @@ def _groups(
     ports = {p.key: p for p in build.supply.ports} if build.supply else {}
     sums: dict[str, Flow] = {}
     for run in build.runs:
-        whole = together(x.flow for x in lives[run.cable])
+        whole = together((x.flow for x in lives[run.cable]), build.spin_up_at_once)
         own = [ports[k] for k in run.ports]
         pins = sum(p.pins_12v for p in own)
         for port in own:
@@ -149,12 +154,13 @@ def _check(
     run: Run,
     lives: list[_Live],
     groups: dict[str, tuple[Series, bool]],
+    sockets: dict[str, Socket],
 ) -> RunResult:
     assume, supply = build.assumptions, build.supply
     by_key = {p.key: p for p in supply.ports} if supply else {}
     ports = [by_key[k] for k in run.ports]
-    whole = together(x.flow for x in lives)
-    stretches = _stretches(lives)
+    whole = together((x.flow for x in lives), build.spin_up_at_once)
+    stretches = _stretches(lives, build.spin_up_at_once)
     found: list[Element] = []
     for live in lives:
         found += grants(live.plug, live.mated, live.socket, live.flow)
@@ -180,16 +186,16 @@ def _check(
         found[0].judged.verdict if found else "within",
         tuple(found),
         tuple(_profile(stretches, found, lives)),
-        _uses(build, cable, run),
+        _uses(build, cable, run, sockets),
         {x.plug.key: s for x in lives if (s := _safety(found, x)) is not None},
     )
 
 
-def _stretches(lives: list[_Live]) -> list[tuple[float, float, Flow]]:
+def _stretches(lives: list[_Live], at_once: int | None) -> list[tuple[float, float, Flow]]:
     """Lengths of cable between plugs in use; each carries all that lies beyond it."""
     places = sorted({x.plug.at_mm for x in lives})
     return [
-        (start, end, together(x.flow for x in lives if x.plug.at_mm >= end))
+        (start, end, together((x.flow for x in lives if x.plug.at_mm >= end), at_once))
         for start, end in zip([0.0, *places], places, strict=False)
     ]
 
@@ -223,7 +229,7 @@ def _ohmic(
     line: Line,
 ) -> Series | None:
     """Volts [V] lost on one line (rail or ground) up to a plug; None where a figure is missing."""
-    far = _pin_counts(live)[line]
+    far = mated_pins(live.plug, live.mated, live.socket).get(line, 0)
     near = cable.supply_end.pins.of(line) if cable.needs else 0
     if not far or (cable.needs and not near):
         return None
@@ -240,20 +246,6 @@ def _ohmic(
     for mohm, flow in paths:
         lost = add(lost, scale(flow.amps.get(line, NO_SERIES), mohm / 1000))
     return lost
-
-
-def _pin_counts(live: _Live) -> dict[Line, int]:
-    row = CONNECTORS[live.mated]
-    counts: dict[Line, int] = {
-        "v12": row.count("y"),
-        "v5": row.count("r"),
-        "v3v3": row.count("o"),
-        "v5sb": row.count("v"),
-        "ground": row.count("k"),
-    }
-    wired = [n for n in (live.plug.pins_12v, live.socket.pins_12v) if n is not None]
-    counts["v12"] = min([counts["v12"], *wired])
-    return counts
 
 
 def _profile(
@@ -299,14 +291,14 @@ def _rail_limit_a(element: Element) -> float | None:
     return limit * count / element.terms.get("uneven", 1.0)
 
 
-def _uses(build: Build, cable: Cable, run: Run) -> tuple[PlugUse, ...]:
+def _uses(build: Build, cable: Cable, run: Run, sockets: dict[str, Socket]) -> tuple[PlugUse, ...]:
     board = build.board()
     allows = board is not None and board.eps4_in_eps8
     connected = {c.plug: c for c in run.connections}
     uses = []
     for plug in cable.plugs:
         c = connected.get(plug.key)
-        socket = build.socket(c.socket) if c else None
+        socket = sockets.get(str(c.socket)) if c else None
         if c is None or socket is None:
             uses.append(PlugUse(plug, None, None))
             continue

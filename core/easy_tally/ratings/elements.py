@@ -10,7 +10,7 @@ from ..assumptions import Assumptions
 from ..demand import RUN_RAILS
 from ..parts import Socket
 from ..quantities import NO_SERIES, RAIL_V, Rail, Series, add, scale
-from ..standards.connectors import CONNECTORS, SENSE_GRANT_W
+from ..standards.connectors import CONNECTORS, PINS, SENSE_GRANT_W
 from ..standards.contacts import contact_limit_a, derating
 from ..standards.wires import DROP_OVER, DROP_WITHIN, WIRE_MOHM_PER_M
 from ..supply import Cable, Plug, Port, Supply
@@ -53,6 +53,9 @@ class Flow:
 
     amps: dict[Line, Series] = field(default_factory=dict)
     missing: set[Line] = field(default_factory=set)
+    #: Without surges, and each plug's own surge: what `together` starts from.
+    base: dict[Rail, Series] = field(default_factory=dict)
+    surges: list[dict[Rail, Series]] = field(default_factory=list)
 
     def add(self, amps: Mapping[Rail, Series], missing: Iterable[Rail]) -> None:
         """Add what one plug carries; ground carries the sum over its rails."""
@@ -80,11 +83,20 @@ class Flow:
         return scale(self.amps.get(rail, NO_SERIES), RAIL_V[rail])
 
 
-def together(flows: Iterable[Flow]) -> Flow:
-    """Flows of several plugs on one set of wires."""
+def together(flows: Iterable[Flow], at_once: int | None = None) -> Flow:
+    """Flows of several plugs on one set of wires.
+
+    Staggered, at most `at_once` of them spin up together; which ones is the controller's choice,
+    so those with the largest surges are taken.
+    """
     whole = Flow()
     for flow in flows:
-        whole.add(flow.rails(), [r for r in RUN_RAILS if r in flow.missing])
+        whole.add(flow.base, [r for r in RUN_RAILS if r in flow.missing])
+        whole.surges += flow.surges
+    whole.surges.sort(key=lambda s: -sum(x[10] * RAIL_V[r] for r, x in s.items()))
+    whole.base = whole.rails()
+    for surge in whole.surges[:at_once]:
+        whole.add(surge, ())
     return whole
 
 
@@ -145,10 +157,7 @@ def plug_pins(
     plug: Plug, mated: str, socket: Socket, cable: Cable, flow: Flow, assume: Assumptions
 ) -> Iterator[Element]:
     """Amperes a pin of a plug against its contact."""
-    row = CONNECTORS[mated]
-    count = {line: row.count(letter) for line, letter in _LETTERS}
-    wired = [n for n in (plug.pins_12v, socket.pins_12v) if n is not None]
-    count["v12"] = min([count["v12"], *wired])
+    row, count = CONNECTORS[mated], mated_pins(plug, mated, socket)
     contact = plug.contact_a or contact_limit_a(mated, row.circuits, cable.gauge, plug.grade)
     source = "maker's data" if plug.contact_a else _contact_source(mated, row.circuits)
     uneven = assume.worst_pin_16pin if mated == "16pin" else 1.0
@@ -157,7 +166,12 @@ def plug_pins(
     )
 
 
-_LETTERS = (("v12", "y"), ("v5", "r"), ("v3v3", "o"), ("v5sb", "v"), ("ground", "k"))
+def mated_pins(plug: Plug, mated: str, socket: Socket) -> dict[str, int]:
+    """Pins by line of a plug in its socket; at 12 V those that are wired on both sides."""
+    wired = [n for n in (plug.pins_12v, socket.pins_12v) if n is not None]
+    if not wired:
+        return PINS[mated]
+    return PINS[mated] | {"v12": min(PINS[mated]["v12"], *wired)}
 
 
 def _contact_source(mated: str, circuits: int) -> str:
@@ -171,7 +185,7 @@ def supply_end_pins(cable: Cable, flow: Flow, assume: Assumptions) -> Iterator[E
     if not cable.needs:
         return
     end = cable.supply_end
-    count = {line: end.pins.of(line) for line, _ in _LETTERS}
+    count: dict[str, int] = {line: end.pins.of(line) for line in LINES}
     kind = "16pin" if cable.needs == ("16pin",) else "port"
     contact = contact_limit_a(kind, end.circuits, cable.gauge, end.grade)
     uneven = assume.worst_pin_16pin if kind == "16pin" else 1.0

@@ -63,6 +63,8 @@ def judge(
     `start_factor` is what the element stands for the seconds of a start; a load above the
     continuous limit is then `tight` at best. A missing figure makes `unknown` of all but `over`.
     """
+    if limit is not None and not missing and max(loads) <= limit * within_to:
+        return _within(loads, limit, start_factor, states)
     best: Judgement | None = None
     for i, state in enumerate(states):
         likely, high = loads[3 * i + 1], loads[3 * i + 2]
@@ -83,6 +85,19 @@ def judge(
     if best is None:
         raise ValueError("loads of at least one state")
     return best
+
+
+def _within(
+    loads: Series, limit: float, start_factor: float, states: tuple[State, ...]
+) -> Judgement:
+    """The common case, where no state comes near the limit: only the largest share is wanted."""
+    share, state, load, allowed = -1.0, states[0], 0.0, limit
+    for i, name in enumerate(states):
+        most = limit * start_factor if name == "start" else limit
+        likely = loads[3 * i + 1]
+        if (own := likely / most if most > 0 else 0.0) > share:
+            share, state, load, allowed = own, name, likely, most
+    return Judgement("within", state, load, allowed, share, limit, loads)
 
 
 def _verdict(

@@ -84,9 +84,16 @@ CONNECTORS: dict[str, Connector] = {
 LETTER_OF_RAIL = {"v12": "y", "v5": "r", "v3v3": "o", "v5sb": "v", "ground": "k"}
 
 
+#: Kind → rail (or `"ground"`) → pins, counted off the faces once.
+PINS: dict[str, dict[str, int]] = {
+    kind: {rail: c.count(letter) for rail, letter in LETTER_OF_RAIL.items()}
+    for kind, c in CONNECTORS.items()
+}
+
+
 def pins(kind: str, rail: str) -> int:
     """Pins of a socket kind on `rail` (or `"ground"`), as the tables draw them."""
-    return CONNECTORS[kind].count(LETTER_OF_RAIL[rail])
+    return PINS[kind][rail]
 
 
 @dataclass(frozen=True, slots=True)

@@ -25,8 +25,8 @@
       const scrolls = /auto|scroll/;
       if (!scrolls.test(x) && (box.left < r.left - 1 || box.right > r.right + 1)) cut = true;
       if (!scrolls.test(y) && (box.top < r.top - 2 || box.bottom > r.bottom + 2)) cut = true;
-      // A list that scrolls downwards must not have to scroll sideways too.
-      if (scrolls.test(y) && box.right > r.right + 1) cut = true;
+      // A list that scrolls downwards must not have to scroll sideways too, unless it says so.
+      if (scrolls.test(y) && box.right > r.right + 1 && !("sideways" in a.dataset)) cut = true;
       shown.left = Math.max(shown.left, r.left);
       shown.top = Math.max(shown.top, r.top);
       shown.right = Math.min(shown.right, r.right);

@@ -61,7 +61,7 @@ class Demo(TestCase):
             out = io.StringIO()
             call_command("load_demo", stdout=out)
             self.assertIn(expected, out.getvalue())
-        self.assertEqual(Build.objects.count(), 1)
+        self.assertEqual(Build.objects.count(), 5)
 
 
 class Snapshots(TestCase):

@@ -30,6 +30,7 @@ export type Candidate = Whole<Schemas["CandidateOut"]>;
 export type SupplyAnswer = Whole<Schemas["SupplyAnswer"]>;
 export type Reference = Whole<Schemas["ReferenceOut"]>;
 export type FieldOf = Reference["fields"][string][number];
+export type Said = Whole<Schemas["EntryOut"]>;
 export type BuildCard = Whole<Schemas["BuildCard"]>;
 export type BuildOut = Whole<Schemas["BuildOut"]>;
 export type WrittenOut = Whole<Schemas["WrittenOut"]>;

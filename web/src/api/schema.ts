@@ -293,6 +293,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/entries": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Entries
+         * @description What each line of a list is understood as. Writes nothing.
+         */
+        post: operations["entries"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/reference": {
         parameters: {
             query?: never;
@@ -1193,6 +1213,11 @@ export interface components {
              *     }
              */
             assumptions?: components["schemas"]["Assumptions"];
+            /**
+             * Spin Up At Once
+             * @description disks that spin up at a time; none: all at once
+             */
+            spin_up_at_once?: number | null;
             /**
              * Parts
              * @default []
@@ -2553,7 +2578,7 @@ export interface components {
             /** Base Version */
             base_version: number;
             /** Action */
-            action: components["schemas"]["AddPart"] | components["schemas"]["ChangePart"] | components["schemas"]["RemovePart"] | components["schemas"]["ChangeBuild"] | components["schemas"]["TakeSupply"] | components["schemas"]["ChangeSupply"] | components["schemas"]["AddCable"] | components["schemas"]["ChangeCable"] | components["schemas"]["RemoveCable"] | components["schemas"]["Connect"] | components["schemas"]["Park"] | components["schemas"]["PlugIn"] | components["schemas"]["Unplug"];
+            action: components["schemas"]["AddPart"] | components["schemas"]["AddParts"] | components["schemas"]["ChangePart"] | components["schemas"]["RemovePart"] | components["schemas"]["ChangeBuild"] | components["schemas"]["TakeSupply"] | components["schemas"]["ChangeSupply"] | components["schemas"]["AddCable"] | components["schemas"]["ChangeCable"] | components["schemas"]["RemoveCable"] | components["schemas"]["Connect"] | components["schemas"]["Park"] | components["schemas"]["PlugIn"] | components["schemas"]["Unplug"];
         };
         /**
          * AddCable
@@ -2581,8 +2606,21 @@ export interface components {
             part: components["schemas"]["Processor"] | components["schemas"]["Board"] | components["schemas"]["Card"] | components["schemas"]["Memory"] | components["schemas"]["M2Drive"] | components["schemas"]["Drive"] | components["schemas"]["Fan"] | components["schemas"]["Pump"] | components["schemas"]["Cooler"] | components["schemas"]["LightStrip"] | components["schemas"]["Hub"] | components["schemas"]["UsbLoad"] | components["schemas"]["Other"];
         };
         /**
+         * AddParts
+         * @description Add several parts in one step.
+         */
+        AddParts: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "add parts";
+            /** Parts */
+            parts: (components["schemas"]["Processor"] | components["schemas"]["Board"] | components["schemas"]["Card"] | components["schemas"]["Memory"] | components["schemas"]["M2Drive"] | components["schemas"]["Drive"] | components["schemas"]["Fan"] | components["schemas"]["Pump"] | components["schemas"]["Cooler"] | components["schemas"]["LightStrip"] | components["schemas"]["Hub"] | components["schemas"]["UsbLoad"] | components["schemas"]["Other"])[];
+        };
+        /**
          * ChangeBuild
-         * @description Set name, note, or single house rules and assumptions.
+         * @description Set name, note, staggering, or single house rules and assumptions.
          */
         ChangeBuild: {
             /**
@@ -3022,6 +3060,23 @@ export interface components {
             question: string;
             /** Choices */
             choices: string[];
+        };
+        /**
+         * LineOut
+         * @description One line of a list, and what it was understood as.
+         */
+        LineOut: {
+            /** Line */
+            line: string;
+            entry: components["schemas"]["EntryOut"];
+        };
+        /**
+         * ListIn
+         * @description A list of parts, one a line.
+         */
+        ListIn: {
+            /** Text */
+            text: string;
         };
         /**
          * AssumptionOut
@@ -3498,6 +3553,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["EntryOut"];
+                };
+            };
+        };
+    };
+    entries: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ListIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LineOut"][];
                 };
             };
         };

@@ -11,11 +11,12 @@ export function Panel({
 }: { supply: Supply; runs: Doc["runs"]; chosen: string[]; onPort: (key: string, free: boolean) => void }) {
   const used = new Set(runs.flatMap((r) => r.ports));
   const columns = Math.max(0, ...supply.ports.map((p) => p.column)) + 1;
+  const widest = Math.max(0, ...supply.ports.map((p) => Math.min(p.circuits * 2.5 + 5, 26)));
   return (
     <div
-      role="group" aria-label={`Panel of ${supply.name}, cable side`}
-      className="on-dark grid content-center gap-x-1 gap-y-4 rounded-[4px] bg-panel px-2 py-2.5 text-panel-ink"
-      style={{ gridTemplateColumns: `repeat(${columns}, minmax(0, 1fr))` }}
+      data-sideways role="group" aria-label={`Panel of ${supply.name}, cable side`}
+      className="on-dark grid content-center overflow-x-auto gap-x-1 gap-y-4 rounded-[4px] bg-panel px-2 py-2.5 text-panel-ink"
+      style={{ gridTemplateColumns: `repeat(${columns}, minmax(${Math.max(24, 8 + widest)}px, 1fr))` }}
     >
       {supply.ports.map((p) => {
         const free = !used.has(p.key);

@@ -4,7 +4,7 @@ const whole = new Intl.NumberFormat("en", { maximumFractionDigits: 0 });
 
 /** Watts rounded up to a whole number: against the builder, never for him. */
 export function watts(value: number): string {
-  return whole.format(Math.ceil(value - 1e-7));
+  return whole.format(Math.ceil(value - 1e-7) || 0); // || 0: no “−0”
 }
 
 /** A total in watts; “≥” where a figure behind it is missing. */

@@ -32,7 +32,7 @@ export function Dialog({
           className={`fixed top-1/2 left-1/2 z-50 flex max-h-[86vh] ${wide ? "w-[980px]" : "w-[520px]"} max-w-[94vw] -translate-x-1/2 -translate-y-1/2 flex-col border border-rule-strong bg-slip p-5 shadow-xl`}
         >
           <D.Title className="mb-3 text-[20px] font-bold">{title}</D.Title>
-          <div tabIndex={0} className="min-h-0 overflow-auto">{children}</div>
+          <div tabIndex={0} className="min-h-0 overflow-auto p-1">{children}</div>
         </D.Content>
       </D.Portal>
     </D.Root>

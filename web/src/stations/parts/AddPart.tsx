@@ -1,7 +1,7 @@
-import { keepPreviousData, useQuery } from "@tanstack/react-query";
+import { keepPreviousData, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useId, useState } from "react";
 
-import type { Action } from "../../api/client";
+import type { Action, Said } from "../../api/client";
 import { useBuild } from "../../state/build";
 import { entryQuery, referenceQuery } from "../../state/queries";
 
@@ -12,6 +12,7 @@ type Option =
 /** The line that takes the next part as a builder would say it, or by a template's words. */
 export function AddPart({ onAdded }: { onAdded: (key: string) => void }) {
   const { act } = useBuild();
+  const queries = useQueryClient();
   const { data: reference } = useQuery(referenceQuery);
   const [text, setText] = useState("");
   const [open, setOpen] = useState(false);
@@ -20,15 +21,20 @@ export function AddPart({ onAdded }: { onAdded: (key: string) => void }) {
   const id = useId();
   const said = text.trim() === "" ? undefined : entry;
   const wanted = text.toLowerCase().split(/\s+/).filter(Boolean);
-  const options: Option[] = [
+  const optionsOf = (said: Said | undefined): Option[] => [
     ...(said?.part ? [{ kind: "part" as const, id: "said", words: said.understood, hint: "as you said it", part: said.part }] : []),
     ...(said?.choices ?? []).map((c) => ({ kind: "line" as const, id: `line-${c}`, words: c, hint: "say so" })),
     ...(reference?.templates ?? [])
       .filter((t) => wanted.every((w) => `${t.words} ${t.also}`.toLowerCase().includes(w)))
       .map((t) => ({ kind: "part" as const, id: t.id, words: t.words, hint: "figures to be filled in", part: t.part })),
   ];
-  const take = async (index: number) => {
-    const chosen = options[index];
+  const options = optionsOf(said);
+  const enter = async () => {
+    // Enter means the line as it stands, not what an earlier answer said of half of it.
+    const now = text.trim() === "" ? undefined : await queries.fetchQuery(entryQuery(text));
+    await take(optionsOf(now)[active]);
+  };
+  const take = async (chosen: Option | undefined) => {
     if (!chosen) return;
     if (chosen.kind === "line") {
       setText(chosen.words);
@@ -43,7 +49,9 @@ export function AddPart({ onAdded }: { onAdded: (key: string) => void }) {
     const added = after.doc.parts.at(-1);
     if (added) onAdded(added.key);
   };
-  const told = !said ? "" : said.unknown.length ? `Not understood: ${said.unknown.join(", ")}` : said.question || `${said.understood}. Enter adds it.`;
+  const told = !said ? "" : said.part
+    ? `${said.understood}. Enter adds it.`
+    : [said.question, said.unknown.length ? `Not understood: ${said.unknown.join(", ")}` : ""].filter(Boolean).join(" ");
   return (
     <div className="relative">
       <label htmlFor={id} className="sr-only">Add a part</label>
@@ -63,7 +71,7 @@ export function AddPart({ onAdded }: { onAdded: (key: string) => void }) {
             const step = e.key === "ArrowDown" ? 1 : -1;
             setActive((a) => (open ? (a + step + options.length) % Math.max(options.length, 1) : 0));
           }
-          if (e.key === "Enter" && open) void take(active);
+          if (e.key === "Enter" && open) void enter();
           if (e.key === "Escape") setOpen(false);
         }}
       />
@@ -74,7 +82,7 @@ export function AddPart({ onAdded }: { onAdded: (key: string) => void }) {
             <li
               key={o.id} id={`${id}-${i}`} role="option" aria-selected={i === active}
               className="flex cursor-pointer justify-between gap-4 px-4 py-2 text-[15px] aria-selected:bg-accent-wash"
-              onMouseDown={(e) => { e.preventDefault(); void take(i); }}
+              onMouseDown={(e) => { e.preventDefault(); void take(o); }}
               onMouseEnter={() => setActive(i)}
             >
               {o.words}<span className="text-[13px] text-ink-soft">{o.hint}</span>

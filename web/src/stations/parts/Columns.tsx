@@ -33,10 +33,10 @@ export function Columns({ chosen, onChoose }: { chosen: string; onChoose: (key: 
               </button>
             </h2>
             <ul className="grid gap-2">
-              {result.parts.filter((p) => p.path === path).map((p) => {
+              {nested(result.parts.filter((p) => p.path === path), parts).map(([p, depth]) => {
                 const part = parts.get(p.part);
                 return part ? (
-                  <Slip key={p.part} part={part} drawn={p} scale={scale} tail={home.get(p.part) !== path} chosen={chosen === p.part} onChoose={onChoose} />
+                  <Slip key={p.part} part={part} drawn={p} depth={depth} scale={scale} tail={home.get(p.part) !== path} chosen={chosen === p.part} onChoose={onChoose} />
                 ) : null;
               })}
             </ul>
@@ -45,6 +45,18 @@ export function Columns({ chosen, onChoose }: { chosen: string; onChoose: (key: 
       })}
     </div>
   );
+}
+
+/** What hangs on a hub stands under it, one step in. */
+function nested(drawn: PartWatts[], parts: Map<string, Part>): [PartWatts, number][] {
+  const hub = (p: PartWatts) => {
+    const part = parts.get(p.part);
+    const on = part && "on" in part && part.sockets.length === 0 ? part.on : null;
+    return on !== null && drawn.some((d) => d.part === on) ? on : null;
+  };
+  const under = (on: string | null, depth: number): [PartWatts, number][] =>
+    drawn.filter((p) => hub(p) === on).flatMap((p): [PartWatts, number][] => [[p, depth], ...under(p.part, depth + 1)]);
+  return under(null, 0);
 }
 
 /** The column where a part's slip stands; in another column it has a tail only. */
@@ -59,8 +71,8 @@ function homes(result: Result, parts: Part[]): Map<string, string> {
 }
 
 function Slip({
-  part, drawn, scale, tail, chosen, onChoose,
-}: { part: Part; drawn: PartWatts; scale: number; tail: boolean; chosen: boolean; onChoose: (key: string) => void }) {
+  part, drawn, depth, scale, tail, chosen, onChoose,
+}: { part: Part; drawn: PartWatts; depth: number; scale: number; tail: boolean; chosen: boolean; onChoose: (key: string) => void }) {
   const { state } = useBuild();
   const a = drawn.watts[state];
   const sockets = "sockets" in part && !tail ? part.sockets : [];
@@ -69,7 +81,7 @@ function Slip({
     if (chosen && !tail) ref.current?.scrollIntoView({ block: "nearest" });
   }, [chosen, tail]);
   return (
-    <li>
+    <li style={{ marginLeft: 14 * Math.min(depth, 2) }} className={depth ? "border-l-2 border-rule-strong" : ""}>
       <button
         ref={ref} type="button" aria-pressed={chosen} onClick={() => onChoose(part.key)} data-part={part.key} data-tail={tail}
         className="grid w-full gap-1.5 border border-rule bg-slip px-3 py-2 text-left hover:border-ink aria-pressed:border-accent aria-pressed:bg-accent-wash aria-pressed:shadow-[inset_4px_0_0_var(--accent)] data-[tail=true]:border-dashed"

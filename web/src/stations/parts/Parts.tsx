@@ -6,6 +6,7 @@ import { StationHead, usePlace } from "../frame/Frame";
 import { AddPart } from "./AddPart";
 import { Columns } from "./Columns";
 import { Inspector } from "./Inspector";
+import { PasteList } from "./PasteList";
 import { Stacks } from "./Stacks";
 import { ThroughBoard } from "./ThroughBoard";
 
@@ -18,7 +19,9 @@ export default function Parts() {
   const part = build.doc.parts.find((p) => p.key === place);
   return (
     <div className="flex h-full min-h-0 flex-col">
-      <StationHead title="Parts" note={`by the path that feeds them, at ${STATE_WORDS[state].toLowerCase()}`} />
+      <StationHead title="Parts" note={`by the path that feeds them, at ${STATE_WORDS[state].toLowerCase()}`}>
+        <PasteList />
+      </StationHead>
       <div className="flex min-h-0 flex-1 gap-5 px-6 pb-4">
         <div className="@container flex min-h-0 min-w-0 flex-1 flex-col gap-3">
           <AddPart onAdded={choose} />

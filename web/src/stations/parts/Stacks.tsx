@@ -4,7 +4,7 @@ import { STATES, type Doc } from "../../api/client";
 import { useBuild } from "../../state/build";
 import { amount, bounds, SPIKES, STATE_WORDS } from "../../state/format";
 import { referenceQuery } from "../../state/queries";
-import { Choice } from "../../ui/fields";
+import { Choice, NumberField } from "../../ui/fields";
 
 const PATHS: [string, string][] = [
   ["board lead", "var(--bar-soft)"],
@@ -58,6 +58,7 @@ export function Stacks() {
         ))}
       </ul>
       <Everyday />
+      <SpinUp />
     </section>
   );
 }
@@ -81,6 +82,20 @@ function Everyday() {
     <div className="mt-1.5 flex items-center gap-2 text-[13px]">
       <span className="text-ink-soft" aria-hidden="true">Everyday is</span>
       <Choice label="Everyday is" hideLabel value={now?.[0] ?? "own"} options={options} onChange={set} />
+    </div>
+  );
+}
+
+/** How many disks spin up at a time, where there are several. */
+function SpinUp() {
+  const { build, act, preview } = useBuild();
+  const disks = build.doc.parts.filter((p) => p.kind === "drive" && p.form === "3.5").reduce((n, p) => n + p.count, 0);
+  if (disks < 2) return null;
+  const edit = (n: number | null) => ({ type: "change build", changes: { spin_up_at_once: n }, house_rules: {}, assumptions: {} }) as const;
+  return (
+    <div className="mt-1.5 flex items-center gap-2 text-[13px]">
+      <span aria-hidden="true" className="text-ink-soft">Disks spin up</span>
+      <NumberField compact narrow whole empty label="Disks that spin up at a time" placeholder="all" unit={`of ${disks} at a time`} value={build.doc.spin_up_at_once} onPreview={(n) => preview(edit(n))} onCommit={(n) => act(edit(n))} />
     </div>
   );
 }

@@ -1,0 +1,145 @@
+"""Each demo build makes its own point; here with its numbers."""
+
+from __future__ import annotations
+
+import unittest
+from pathlib import Path
+
+from easy_tally import edits
+from easy_tally.build import Build
+from easy_tally.demand import demands
+from easy_tally.files import build_file
+from easy_tally.kits import SupplyKit, read_kit
+from easy_tally.loads import loads
+from easy_tally.report import Analysis, analyse
+from easy_tally.sizing import SupplyCheck
+
+DEMO = Path(__file__).resolve().parents[2] / "demo"
+
+
+def demo(name: str) -> Build:
+    """A demo build."""
+    return build_file.read((DEMO / f"builds/{name}.tally.json").read_text(encoding="utf-8"))
+
+
+def kit(slug: str) -> SupplyKit:
+    """A supply of the catalogue."""
+    return read_kit((DEMO / f"supplies/{slug}.supply.json").read_text(encoding="utf-8"))
+
+
+def _check(a: Analysis, check: str, rail: str | None = None) -> SupplyCheck:
+    assert a.supply is not None
+    return next(c for c in a.supply.checks if c.id == check and c.rail == rail)
+
+
+class Dunlin(unittest.TestCase):
+    def test_the_makers_floor_governs_a_machine_that_hardly_draws(self) -> None:
+        """Desk work at 13 % of 450 W; the sum asks for 281 W, the card's maker for 300 W."""
+        a = analyse(demo("dunlin"))
+        self.assertEqual([r.id for r in a.sizing.rules if r.governs], ["floor"])
+        self.assertLess(a.supply.share["everyday"], 0.13)  # type: ignore[union-attr, operator]
+        self.assertEqual(a.supply.verdict, "right size")  # type: ignore[union-attr]
+
+
+class Cormorant(unittest.TestCase):
+    def _start_a(self, at_once: int | None) -> float:
+        b = demo("cormorant").model_copy(update={"spin_up_at_once": at_once})
+        return analyse(b).tally.by_rail["v12"].at("start").likely / 12
+
+    def test_spin_up_on_the_12_v_rail(self) -> None:
+        """Ten disks: 10 × 1.9 = 19 A at once; 2 × 1.9 + 8 × 0.55 = 8.2 A two at a time. Beside
+        them, at idle: board 7.2 W, processor 15 ÷ 0.9, fans 0.35 × 23.4 W: 2.671 A."""
+        self.assertAlmostEqual(self._start_a(None) - self._start_a(2), 10.8)
+        self.assertAlmostEqual(self._start_a(None), 19 + (7.2 + 15 / 0.9 + 0.35 * 23.4) / 12)
+
+    def test_start_draws_more_than_full_load_only_at_once(self) -> None:
+        a = analyse(demo("cormorant"))
+        self.assertGreater(a.tally.total.at("start").likely, a.tally.total.at("full").likely)
+        b = demo("cormorant").model_copy(update={"spin_up_at_once": 2})
+        total = analyse(b).tally.total
+        self.assertLess(total.at("start").likely, total.at("full").likely)
+
+    def test_fans_come_through_their_hubs(self) -> None:
+        """Front 4 × 0.3 = 1.2 A, rear 3 × 0.25 = 0.75 A at 12 V, 0.1 A of electronics at 5 V."""
+        b = demo("cormorant")
+        found = demands(b, loads(b))
+        self.assertAlmostEqual(found["hub-1#1/power"].amps["v12"][7], 1.2)
+        self.assertAlmostEqual(found["hub-2#1/power"].amps["v12"][7], 0.75)
+        self.assertAlmostEqual(found["hub-1#1/power"].amps["v5"][7], 0.1)
+
+    def test_five_disks_on_one_cable_are_tight_at_once_and_within_staggered(self) -> None:
+        """5 × 1.9 = 9.5 A on one pin of 8 A for long, 12 A for seconds; else 5.45 A."""
+        b = demo("cormorant")
+        cable = b.cable("sata-1")
+        assert cable is not None
+        plugs = [p.model_dump() for p in cable.plugs]
+        plugs.append(plugs[-1] | {"key": "p5", "at_mm": 800})
+        change = edits.ChangeCable(cable="sata-1", changes={"plugs": plugs})
+        b = edits.apply(b, change)
+        for i in range(1, 6):
+            socket = {"part": "disk", "instance": i, "socket": "power"}
+            b = edits.apply(
+                b,
+                edits.Connect.model_validate(
+                    {"cable": "sata-1", "plug": f"p{i}", "socket": socket}
+                ),
+            )
+        calm = b.model_copy(update={"spin_up_at_once": 2})
+        found = []
+        for each in (b, calm):
+            pins = next(
+                e
+                for e in analyse(each).runs[0].elements
+                if e.kind == "supply-end pins" and e.line == "v12"
+            )
+            found.append((pins.judged.verdict, round(pins.judged.loads[10], 6)))
+        self.assertEqual(found, [("tight", 9.5), ("within", 5.45)])
+
+
+class Godwit(unittest.TestCase):
+    def test_the_old_supply_still_makes_what_the_new_one_does_not(self) -> None:
+        """Serial board 1.2 W ÷ 12 V = 0.1 A at −12 V, receiver 0.5 W ÷ 5 V = 0.1 A at −5 V."""
+        a = analyse(demo("godwit"))
+        for rail in ("vneg12", "vneg5"):
+            check = _check(a, "rail", rail)
+            self.assertEqual(check.status, "pass")
+            self.assertAlmostEqual(check.load, 0.1)  # type: ignore[arg-type]
+        new = demo("godwit").model_copy(update={"supply": kit("marram-1000").supply})
+        self.assertEqual(_check(analyse(new), "rail", "vneg5").status, "fail")
+        self.assertEqual(_check(analyse(new), "rail", "vneg12").status, "pass")
+
+    def test_its_floppy_plug_and_auxiliary_lead_fit(self) -> None:
+        b = demo("godwit")
+        for cable, plug, part, socket in (
+            ("board", "main", "board", "main"), ("processor", "a", "board", "cpu"),
+            ("auxiliary", "a", "board", "auxiliary"), ("peripheral-1", "p1", "disk", "power"),
+            ("peripheral-1", "p2", "optical", "power"), ("peripheral-1", "f1", "floppy", "power"),
+        ):  # fmt: skip
+            ref = {"part": part, "socket": socket}
+            edit = {"cable": cable, "plug": plug, "socket": ref}
+            b = edits.apply(b, edits.Connect.model_validate(edit))
+        self.assertTrue(all(r.verdict in ("within", "tight") for r in analyse(b).runs))
+
+
+class Curlew(unittest.TestCase):
+    def test_enough_watts_and_yet_it_trips(self) -> None:
+        """522 W sustained on 650 W, but 858 W for 0.1 ms against 650 × 1.3 = 845 W."""
+        a = analyse(demo("curlew"))
+        self.assertLess(a.tally.total.at("full").likely, 650)
+        check = _check(a, "spikes")
+        self.assertEqual((check.status, check.window), ("fail", "0.1"))
+        self.assertAlmostEqual(check.limit, 845)  # type: ignore[arg-type]
+
+    def test_the_same_rating_of_a_newer_design_rides_through(self) -> None:
+        """650 × 1.5 = 975 W."""
+        b = demo("curlew")
+        newer = b.model_copy(update={"supply": b.supply.model_copy(update={"design": "3.1"})})  # type: ignore[union-attr]
+        self.assertEqual(_check(analyse(newer), "spikes").status, "pass")
+
+
+class Catalogue(unittest.TestCase):
+    def test_every_kit_is_one_family_and_feeds_a_board(self) -> None:
+        for file in sorted((DEMO / "supplies").glob("*.json")):
+            found = read_kit(file.read_text(encoding="utf-8"))
+            kinds = {p.kind for c in found.cables for p in c.plugs}
+            self.assertTrue(kinds & {"atx20+4", "atx20"}, file.name)
