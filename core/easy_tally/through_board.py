@@ -123,6 +123,15 @@ def _headers(build: Build, loads: tuple[Load, ...]) -> Iterator[BoardElement]:
         owner_key = part.on or (b.key if (b := build.board()) else "")
         keys = part.headers or tuple(k for o, k in limits if o == owner_key)
         own = [x for x in loads if x.part == part.key] + through.get(part.key, [])
+        if not keys:
+            # Nothing is known to feed it: that is unknown, not fine.
+            series = NO_SERIES
+            for load in own:
+                series = add(series, scale(run_amps(load), load.count))
+            yield BoardElement(
+                "header", "v12", "not there", judge(series, None, WITHIN_GRANT), "A",
+                part.key, "headers", (part.name,),
+            )  # fmt: skip
         for instance in range(part.count if keys else 0):
             at = (owner_key, keys[instance % len(keys)])
             for load in own:

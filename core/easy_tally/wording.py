@@ -5,13 +5,12 @@ from __future__ import annotations
 import math
 
 from .build import Build
-from .quantities import RAIL_WORDS, Rail
+from .quantities import RAIL_WORDS
 from .ratings.check import RunResult
 from .ratings.elements import Element
 from .ratings.verdicts import percent
 from .sizing import SizingRule, SupplyCheck
-from .standards.connectors import CONNECTORS, PLUGS, SENSE_WORDS
-from .supply import Cable
+from .standards.connectors import SENSE_WORDS
 from .through_board import BoardElement
 
 STATE_WORDS = {"idle": "idle", "everyday": "everyday", "full": "full load", "start": "start"}
@@ -141,11 +140,6 @@ def element_cause(build: Build, run: RunResult, e: Element) -> str:
     return said
 
 
-def cable_words(cable: Cable, ports: list[str]) -> str:
-    """A cable with its ports."""
-    return f"{cable.name} in {' and '.join(ports)}" if ports else f"{cable.name} (fixed)"
-
-
 def rule_words(build: Build, rule: SizingRule) -> str:
     """A sizing rule's name."""
     return RULE_WORDS[rule.id].format(headroom=f"{build.house_rules.headroom * 100:g}")
@@ -186,21 +180,6 @@ def check_words(check: SupplyCheck) -> str:
     if check.only_at_high:
         said += "; over only at the high end of the figures"
     return said
-
-
-def socket_words(kind: str) -> str:
-    """A socket kind in words."""
-    return CONNECTORS[kind].words
-
-
-def plug_kind_words(kind: str) -> str:
-    """A plug kind in words."""
-    return PLUGS[kind].words  # type: ignore[index]
-
-
-def rail_words(rail: Rail) -> str:
-    """A rail in words."""
-    return RAIL_WORDS[rail]
 
 
 def board_title(build: Build, b: BoardElement) -> str:

@@ -105,6 +105,10 @@ class Headers(unittest.TestCase):
         b = build(board(headers=(Header(key="h1"),)), _fan())
         self.assertEqual(_elements(b)["header", "board", "h1"].judged.verdict, "unknown")
 
+    def test_a_fan_without_any_header_is_unknown(self) -> None:
+        e = _elements(build(board(), _fan(2)))["header", "fan", "not there"]
+        self.assertEqual(e.judged.verdict, "unknown")
+
     def test_header_that_is_not_there(self) -> None:
         with self.assertRaisesRegex(ValueError, "it has no h9"):
             build(board(headers=_headers(1)), _fan(headers=("h9",)))

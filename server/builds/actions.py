@@ -12,7 +12,7 @@ from typing import Any
 from django.db import transaction
 from easy_tally import edits
 from easy_tally.build import FORMAT_VERSION, Build
-from easy_tally.errors import EasyTallyError, Refused
+from easy_tally.errors import Refused
 from easy_tally.files import build_file
 
 from builds import models, results, store
@@ -237,6 +237,6 @@ def _values(build: Build) -> dict[str, Any]:
 
 
 __all__ = [
-    "EasyTallyError", "NoBuild", "StaleEdit", "Written", "act", "create", "find", "open_file",
+    "NoBuild", "StaleEdit", "Written", "act", "create", "find", "open_file",
     "paths", "preview", "redo", "remove", "undo",
 ]  # fmt: skip
