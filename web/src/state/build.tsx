@@ -29,7 +29,8 @@ interface BuildState {
   said: string;
   say: (text: string) => void;
   question: Question | null;
-  answer: (q: Question | null) => void;
+  /** Puts a question away, unless another has come since. */
+  answered: (q: Question) => void;
   /** Drops what is being typed and fetches what the build holds. */
   giveUp: () => Promise<void>;
   reload: () => Promise<void>;
@@ -50,7 +51,8 @@ export function BuildProvider({ buildKey, children }: { buildKey: string; childr
   const [previewed, setPreviewed] = useState<Result | null>(null);
   const [state, setState] = useState<State>("full");
   const [said, say] = useState("");
-  const [question, answer] = useState<Question | null>(null);
+  const [question, ask] = useState<Question | null>(null);
+  const answered = useCallback((q: Question) => ask((now) => (now === q ? null : now)), []);
   const [givenUp, setGivenUp] = useState(0);
   const asked = useRef(0);
   const queue = useRef<Promise<unknown>>(Promise.resolve());
@@ -85,9 +87,9 @@ export function BuildProvider({ buildKey, children }: { buildKey: string; childr
         } catch (error) {
           if (!(error instanceof Problem)) throw error;
           if (error.kind === "stale")
-            answer({ kind: "stale", problem: error, retry: (v) => attempt(v, release) });
+            ask({ kind: "stale", problem: error, retry: (v) => attempt(v, release) });
           else if (error.kind === "would-release")
-            answer({ kind: "release", problem: error, retry: () => attempt(null, true) });
+            ask({ kind: "release", problem: error, retry: () => attempt(null, true) });
           else say(error.message);
           return null;
         }
@@ -175,7 +177,7 @@ export function BuildProvider({ buildKey, children }: { buildKey: string; childr
       value={{
         build, result: previewed ?? build.result, typing: previewed !== null, state, setState,
         runState: state === "sleep" ? "idle" : state,
-        act, takeSupply, preview, undo, redo, said, say, question, answer, giveUp, reload,
+        act, takeSupply, preview, undo, redo, said, say, question, answered, giveUp, reload,
       }}
     >
       <GivenUp value={givenUp}>{children}</GivenUp>

@@ -1,31 +1,42 @@
+import { useState } from "react";
+
+import type { Problem } from "../../api/client";
 import { useBuild } from "../../state/build";
 import { Button, Dialog } from "../../ui/controls";
 
 /** What a write met and the builder decides: consent to unplug, or a change made meanwhile. */
 export function Questions() {
-  const { question, answer, giveUp } = useBuild();
-  if (question?.kind === "release")
+  const { question, answered, giveUp, reload } = useBuild();
+  const [busy, setBusy] = useState(false);
+  if (!question) return null;
+  // A question stays until what was answered is done, so that nobody leaves on half of it.
+  const doing = (work: () => Promise<unknown>) => async () => {
+    setBusy(true);
+    await work();
+    setBusy(false);
+    answered(question);
+  };
+  if (question.kind === "stale")
     return (
-      <Dialog open onClose={() => answer(null)} title="This would unplug something">
-        <ul className="mb-4 list-disc pl-5">{question.problem.released.map((r) => <li key={r}>{r}</li>)}</ul>
-        <div className="flex justify-end gap-2">
-          <Button onClick={() => { answer(null); void giveUp(); }}>Leave it as it is</Button>
-          <Button look="main" onClick={() => { answer(null); void question.retry(); }}>Unplug and go on</Button>
-        </div>
-      </Dialog>
+      <Stale
+        problem={question.problem} busy={busy} theirs={doing(giveUp)}
+        mine={doing(() => reload().then(() => question.retry(question.problem.version)))}
+      />
     );
-  if (question?.kind === "stale") return <Stale question={question} done={() => answer(null)} />;
-  return null;
+  return (
+    <Dialog open onClose={() => answered(question)} title="This would unplug something">
+      <ul className="mb-4 list-disc pl-5">{question.problem.released.map((r) => <li key={r}>{r}</li>)}</ul>
+      <div className="flex justify-end gap-2">
+        <Button disabled={busy} onClick={() => void doing(giveUp)()}>Leave it as it is</Button>
+        <Button disabled={busy} look="main" onClick={() => void doing(question.retry)()}>Unplug and go on</Button>
+      </div>
+    </Dialog>
+  );
 }
 
 function Stale({
-  question, done,
-}: {
-  question: Extract<NonNullable<ReturnType<typeof useBuild>["question"]>, { kind: "stale" }>;
-  done: () => void;
-}) {
-  const { problem, retry } = question;
-  const { giveUp, reload } = useBuild();
+  problem, busy, theirs, mine,
+}: { problem: Problem; busy: boolean; theirs: () => Promise<void>; mine: () => Promise<void> }) {
   return (
     <section role="alertdialog" aria-label="Changed meanwhile" className="fixed top-4 left-1/2 z-40 w-[640px] max-w-[92vw] -translate-x-1/2 border-2 border-tight bg-slip p-4 shadow-xl">
       <h2 className="text-[17px] font-bold">Changed meanwhile, in another window or by undo</h2>
@@ -42,8 +53,8 @@ function Stale({
         </tbody>
       </table>
       <div className="flex justify-end gap-2">
-        <Button onClick={() => void giveUp().then(done)}>Take theirs</Button>
-        <Button look="main" onClick={() => { done(); void reload().then(() => retry(problem.version)); }}>Keep mine</Button>
+        <Button disabled={busy} onClick={() => void theirs()}>Take theirs</Button>
+        <Button disabled={busy} look="main" onClick={() => void mine()}>Keep mine</Button>
       </div>
     </section>
   );
