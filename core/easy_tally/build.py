@@ -9,7 +9,7 @@ from pydantic import Field, model_validator
 
 from .assumptions import Assumptions
 from .fits import fit
-from .parts import ON_HEADER, Board, Hub, Part, Socket
+from .parts import HEADER_WORDS, ON_HEADER, Board, Card, Header, Hub, Part, Slot, Socket
 from .quantities import Model, Name, Note
 from .supply import Cable, Port, Run, SocketRef, Supply, port_takes
 
@@ -76,6 +76,16 @@ class Build(Model):
         """The build's board."""
         return next((p for p in self.parts if isinstance(p, Board)), None)
 
+    def slot_of(self, card: Card) -> Slot | None:
+        """The board's slot that a card stands in, where that is said."""
+        board = self.board()
+        return next((s for s in board.slots if s.key == card.slot), None) if board else None
+
+    def lanes_of(self, card: Card) -> int:
+        """Lanes that a card and its slot have in common."""
+        slot = self.slot_of(card)
+        return min(card.lanes, slot.lanes) if slot else card.lanes
+
     def sockets(self) -> Iterator[tuple[SocketRef, Socket]]:
         """Every socket of every instance, in the order of the parts."""
         for part in self.parts:
@@ -141,8 +151,39 @@ class Build(Model):
             yield f"one board in a build; there are {len(boards)}"
         if sum(p.kind == "processor" for p in self.parts) > 1:
             yield "one processor part in a build (use its count for more)"
+        yield from self._slot_problems(boards[0] if boards else None)
         yield from self._header_problems(boards[0] if boards else None)
         yield from self._run_problems()
+
+    def outputs_for(self, part: Part) -> tuple[Header, ...]:
+        """The headers that a part without a plug may be fed from: those of its hub or of the
+        board that are of its kind, the usual kind alone where there is one."""
+        if not isinstance(part, ON_HEADER) or part.sockets:
+            return ()
+        owner = self.part(part.on) if part.on else self.board()
+        outputs = owner.outputs if isinstance(owner, Hub) else ()
+        if isinstance(owner, Board):
+            outputs = owner.headers
+        if part.headers:
+            named = {h.key: h for h in outputs}
+            return tuple(named[k] for k in part.headers if k in named)
+        for kind in part.may_hang_on():
+            if fitting := tuple(h for h in outputs if h.kind == kind):
+                return fitting
+        return ()
+
+    def _slot_problems(self, board: Board | None) -> Iterator[str]:
+        taken: dict[str, str] = {}
+        for part in self.parts:
+            if not isinstance(part, Card) or part.slot is None:
+                continue
+            slots = {s.key for s in board.slots} if board else set()
+            if part.slot not in slots:
+                have = f"it has {', '.join(sorted(slots))}" if slots else "it lists none"
+                yield f"{part.name}: a slot that the board has; no {part.slot}, {have}"
+            elif part.slot in taken:
+                yield f"{part.name}: a free slot; {taken[part.slot]} stands in {part.slot}"
+            taken[part.slot] = part.name
 
     def _header_problems(self, board: Board | None) -> Iterator[str]:
         parts = {p.key: p for p in self.parts}
@@ -156,10 +197,19 @@ class Build(Model):
             if _hangs_on_itself(part, parts):
                 yield f"{part.name}: a hub that is not fed by itself"
                 continue
+            at_5v = part.may_hang_on() == ("lights-5v",) and not part.sockets
+            if at_5v and isinstance(hub, Hub) and _fed_by_header(hub, parts):
+                yield f"{part.name}: 5 V; {hub.name} is fed by a header, which has 12 V only"
             outputs = hub.outputs if isinstance(hub, Hub) else board.headers if board else ()
-            if missing := set(part.headers) - {h.key for h in outputs}:
-                where = hub.name if hub else "the board"
-                yield f"{part.name}: a header that {where} has; it has no {sorted(missing)[0]}"
+            where = hub.name if hub else "the board"
+            kinds = {h.key: h.kind for h in outputs}
+            for key in part.headers:
+                if key not in kinds:
+                    yield f"{part.name}: a header that {where} has; it has no {key}"
+                elif kinds[key] not in part.may_hang_on():
+                    wanted = " or ".join(HEADER_WORDS[k] for k in part.may_hang_on())
+                    found = HEADER_WORDS[kinds[key]]
+                    yield f"{part.name}: a header for {wanted}; {key} is for {found}"
 
     def _run_problems(self) -> Iterator[str]:
         cables = {c.key: c for c in self.cables}
@@ -212,6 +262,14 @@ def _hangs_on_itself(part: Part, parts: dict[str, Part]) -> bool:
         seen.add(at)
         at = getattr(parts[at], "on", None)
     return False
+
+
+def _fed_by_header(hub: Hub, parts: dict[str, Part]) -> bool:
+    """Whether a hub has no plug of its own at the end of its chain of hubs."""
+    at: Part | None = hub
+    while isinstance(at, Hub) and not at.sockets and at.on:
+        at = parts.get(at.on)
+    return isinstance(at, Hub) and not at.sockets
 
 
 def _port_problems(

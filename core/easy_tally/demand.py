@@ -10,7 +10,7 @@ from dataclasses import dataclass, field
 from .build import Build
 from .fits import fit
 from .loads import Load, PerState
-from .parts import Board, Hub, Part, Socket
+from .parts import Board, Card, Hub, Part, Socket
 from .quantities import RAIL_V, Rail, Series, add, scale
 from .standards.connectors import CONNECTORS, pins
 from .supply import SocketRef
@@ -74,6 +74,7 @@ def demands(build: Build, loads: tuple[Load, ...]) -> dict[str, Demand]:
     board = build.board()
     found: dict[str, Demand] = {}
     by_part = {p.key: p for p in build.parts}
+    slot_feeds = _slot_feeds(build)
     for load in loads:
         if load.rail not in RUN_RAILS:
             continue  # the negative rails: judged on the supply
@@ -93,7 +94,7 @@ def demands(build: Build, loads: tuple[Load, ...]) -> dict[str, Demand]:
                     surge = (*[0.0] * 9, *(w / RAIL_V[load.rail] for w in load.surge))
                     found[next(iter(weights))].surge[load.rail] = surge
         elif board is not None:
-            weights = _board_weights(board, load, mated)
+            weights = _board_weights(board, load, mated, slot_feeds.get(load.part))
             _spread(found, load, scale(amps, load.count), weights)
     return found
 
@@ -132,7 +133,23 @@ def _own_weights(
     return {ref: CONNECTORS[s.kind].grant_w or 1.0 for ref, s in counted}
 
 
-def _board_weights(board: Board, load: Load, mated: dict[str, str]) -> dict[str, float]:
+def _slot_feeds(build: Build) -> dict[str, str]:
+    """Key of the board's socket that feeds a card's slot at 12 V, where the manual says so."""
+    cards = [p for p in build.parts if isinstance(p, Card)]
+    slots = {c.key: build.slot_of(c) for c in cards}
+    return {key: s.fed_by for key, s in slots.items() if s is not None and s.fed_by is not None}
+
+
+def needed_sockets(build: Build) -> set[str]:
+    """Sockets that have to be fed: those required, and those that feed a slot with a card in it."""
+    board = build.board()
+    fed = {f"{board.key}#1/{s}" for s in _slot_feeds(build).values()} if board else set()
+    return fed | {str(ref) for ref, s in build.sockets() if s.required}
+
+
+def _board_weights(
+    board: Board, load: Load, mated: dict[str, str], slot_fed_by: str | None = None
+) -> dict[str, float]:
     """The board's sockets that a load comes through, by their 12 V pins."""
     refs = {f"{board.key}#1/{s.key}": s for s in board.sockets}
     if load.feed == "processor":
@@ -148,6 +165,8 @@ def _board_weights(board: Board, load: Load, mated: dict[str, str]) -> dict[str,
         return {}
     main_ref = f"{board.key}#1/{main.key}"
     weights = {main_ref: float(pins_12v(main, mated.get(main_ref)))}
+    if load.feed == "slot" and load.rail == "v12" and slot_fed_by is not None:
+        return {f"{board.key}#1/{slot_fed_by}": 1.0}
     if load.feed == "slot" and load.rail == "v12":
         # Board extras share what the slots draw, by pins, unless the manual says otherwise.
         weights |= {

@@ -15,6 +15,7 @@ from .build import Build
 from .errors import BadInput, NotThere, Refused, WouldRelease
 from .files.problems import problems_of
 from .fits import best_half, fit
+from .letting_go import let_go, surviving
 from .offers import free_ports_for, why_no_port, why_not_here
 from .parts import Part
 from .quantities import Key, Model
@@ -206,43 +207,19 @@ def _set_fields(thing: _M, changes: dict[str, Any], where: str, fixed: tuple[str
 
 
 def _settle(build: Build, release: bool, where: str, **changes: Any) -> Build:
-    """Like `_remade`, but let go of connections that the change leaves without ground."""
-    rest = {k: v for k, v in changes.items() if k != "runs"}
+    """Like `_remade`, but let go of what the change leaves without ground: connections, and
+    parts that hang on a hub, a header or stand in a slot that is no longer there."""
+    parts, lost = let_go(build, changes.get("parts", build.parts))
+    rest = {k: v for k, v in changes.items() if k != "runs"} | {"parts": parts}
     bare = _remade(build, where, **rest, runs=())
     kept: list[Run] = []
-    lost: list[str] = []
     for run in changes.get("runs", build.runs):
-        stays, gone = _surviving(bare, kept, run, build)
+        stays, gone = surviving(bare, kept, run, build)
         kept += stays
         lost += gone
     if lost and not release:
         raise WouldRelease(lost)
     return _remade(bare, where, runs=tuple(kept))
-
-
-def _surviving(
-    bare: Build, kept: list[Run], run: Run, before: Build
-) -> tuple[list[Run], list[str]]:
-    cable = before.cable(run.cable)
-    name = cable.name if cable else run.cable
-    seated = run.model_copy(update={"connections": ()})
-    if not _holds(bare, [*kept, seated]):
-        feeds = [f"{name} from {before.ref_words(c.socket)}" for c in run.connections]
-        return [], feeds or [f"{name} from its port"]
-    lost: list[str] = []
-    for c in run.connections:
-        more = seated.model_copy(update={"connections": (*seated.connections, c)})
-        if _holds(bare, [*kept, more]):
-            seated = more
-        else:
-            lost.append(f"{name} from {before.ref_words(c.socket)}")
-    if not cable or cable.needs or seated.connections:
-        return [seated], lost
-    return [], lost
-
-
-def _holds(bare: Build, runs: list[Run]) -> bool:
-    return not bare.model_copy(update={"runs": tuple(runs)}).problems()
 
 
 def _fresh_key(wanted: str, taken: set[str]) -> str:

@@ -96,7 +96,7 @@ def part_loads(part: Part, build: Build) -> Iterator[Load]:
         case Board():
             yield from _board(part, assume)
         case Card():
-            yield from _card(part, assume)
+            yield from _card(part, assume, build.lanes_of(part))
         case Memory():
             yield from _memory(part, assume)
         case M2Drive():
@@ -187,7 +187,7 @@ def _board(part: Board, assume: Assumptions) -> Iterator[Load]:
     yield _load(part, "v5sb", "board", asleep, "standby_w", "asleep, from standby", assumed)
 
 
-def _card(part: Card, assume: Assumptions) -> Iterator[Load]:
+def _card(part: Card, assume: Assumptions, lanes: int) -> Iterator[Load]:
     if part.board_power_w is None:
         yield _missing(part, "v12", "slot", "board_power_w")
         if part.sockets:
@@ -196,7 +196,7 @@ def _card(part: Card, assume: Assumptions) -> Iterator[Load]:
     power = part.board_power_w.span().times(part.power_limit)
     idle, _ = _or_assumed(part.idle_w, power.by(assume.card_idle_share.span()))
     states = _states(power, idle, assume.everyday_card)
-    slot_12v, slot_3v3 = slot_share(part, power, assume)
+    slot_12v, slot_3v3 = slot_share(part, power, assume, lanes)
     assumed = part.board_power_w.origin == "assumed"
     at_full = power.likely or 1.0
     formula = f"board power × {part.power_limit:g}" if part.power_limit != 1 else "board power"
@@ -236,14 +236,14 @@ def _rest(total: Span, slot_12v: Span, slot_3v3: float) -> Span:
     )
 
 
-def slot_share(part: Card, power: Span, assume: Assumptions) -> tuple[Span, float]:
-    """What a card takes through its slot: (watts at 12 V with bounds, watts at 3.3 V).
+def slot_share(part: Card, power: Span, assume: Assumptions, lanes: int) -> tuple[Span, float]:
+    """What a card takes through a slot of `lanes`: (watts at 12 V with bounds, watts at 3.3 V).
 
     All of it where the card has no sockets; else the stated or the assumed share, raised where
     board power less what the sockets are granted requires it, up to what the slot grants.
     Source: PCI Express CEM slot power; shares are assumptions.
     """
-    most_12v, most_3v3, most = SLOT_W[part.lanes]
+    most_12v, most_3v3, most = SLOT_W[lanes]
     spare_3v3 = min(most_3v3, most - most_12v)
     if not part.sockets:
         at_3v3 = min(max(power.likely - most_12v, 0.0), spare_3v3)

@@ -35,11 +35,18 @@ class Socket(Model):
     ] = None
 
 
+HeaderKind = Literal["fan", "pump", "lights-5v", "lights-12v"]
+HEADER_WORDS: dict[HeaderKind, str] = {
+    "fan": "fan", "pump": "pump", "lights-5v": "5 V lights", "lights-12v": "12 V lights",
+}  # fmt: skip
+
+
 class Header(Model):
-    """A power output on the board, for fans and pumps."""
+    """A power output on the board or on a hub; one for 5 V lights gives 5 V, the others 12 V."""
 
     key: Key
-    limit_a: Annotated[Amps, Field(description="what the header gives at 12 V")] = None
+    kind: HeaderKind = "fan"
+    limit_a: Annotated[Amps, Field(description="what the header gives at its volts")] = None
 
 
 class Slot(Model):
@@ -47,6 +54,10 @@ class Slot(Model):
 
     key: Key
     lanes: Literal[1, 4, 8, 16] = 16
+    fed_by: Annotated[
+        Key | None,
+        Field(description="the board's socket that feeds it at 12 V, where the manual says so"),
+    ] = None
 
 
 class _Part(Model):
@@ -54,6 +65,13 @@ class _Part(Model):
     name: Name
     count: Annotated[int, Field(ge=1, le=64)] = 1
     note: Note = ""
+    catalogue: Annotated[
+        str,
+        Field(
+            pattern=r"^([a-z0-9][a-z0-9-]{0,59}@[1-9][0-9]{0,3})?$",
+            description="slug@revision of the catalogue entry that it was copied from, if any",
+        ),
+    ] = ""
 
 
 class _Plain(_Part):
@@ -93,8 +111,8 @@ class Board(_Socketed):
     own_5v_w: Watts = _known("the board's own draw at 5 V, at full", "board_5v_w")
     own_3v3_w: Watts = _known("the board's own draw at 3.3 V, at full", "board_3v3_w")
     standby_w: Watts = _known("the board asleep, from 5 V standby", "board_standby_w")
-    slots: tuple[Slot, ...] = ()
-    headers: tuple[Header, ...] = ()
+    slots: Annotated[tuple[Slot, ...], Field(max_length=16)] = ()
+    headers: Annotated[tuple[Header, ...], Field(max_length=32)] = ()
     eps4_in_eps8: Annotated[
         bool, Field(description="the manual allows a 4-pin processor plug in the 8-pin socket")
     ] = False
@@ -106,6 +124,10 @@ class Board(_Socketed):
         for things in (self.slots, self.headers):
             if len({t.key for t in things}) < len(things):
                 raise ValueError("every slot and every header a key of its own")
+        sockets = {s.key for s in self.sockets}
+        for slot in self.slots:
+            if slot.fed_by is not None and slot.fed_by not in sockets:
+                raise ValueError(f"{slot.key} fed by a socket of this board; no {slot.fed_by}")
         return self
 
 
@@ -128,7 +150,8 @@ class Card(_Socketed):
         ),
     ] = None
     system_floor_w: Watts = _known("the smallest supply that the card's maker states")
-    lanes: Literal[1, 4, 8, 16] = 16
+    lanes: Annotated[Literal[1, 4, 8, 16], Field(description="lanes of its edge")] = 16
+    slot: Annotated[Key | None, Field(description="the board's slot that it stands in")] = None
     power_limit: Annotated[
         float, Field(ge=0.3, le=2, description="power limit set by the builder, 1 as delivered")
     ] = 1.0
@@ -139,6 +162,8 @@ class Card(_Socketed):
             raise ValueError("a 16-pin socket for the standard's worst spikes")
         if self.spike_factors and not all(1 <= f <= 5 for f in self.spike_factors):
             raise ValueError("spike factors between 1 and 5")
+        if self.slot is not None and self.count != 1:
+            raise ValueError("a count of 1 for a card whose slot is named")
         return self
 
 
@@ -177,8 +202,13 @@ class _OnHeader(_Socketed):
 
     on: Annotated[Key | None, Field(description="the hub it hangs on; none: the board")] = None
     headers: Annotated[
-        tuple[Key, ...], Field(description="headers used, in turn; none: all there are, in turn")
+        tuple[Key, ...],
+        Field(max_length=32, description="headers used, in turn; none: all of its kind, in turn"),
     ] = ()
+
+    def may_hang_on(self) -> tuple[HeaderKind, ...]:
+        """Kinds of header that feed it, the usual one first."""
+        return ("fan", "pump")
 
 
 class Fan(_OnHeader):
@@ -195,6 +225,10 @@ class Pump(_OnHeader):
     kind: Literal["pump"] = "pump"
     rated_a: Amps = _known("rated current at 12 V", "pump_a")
 
+    def may_hang_on(self) -> tuple[HeaderKind, ...]:
+        """A pump header before a fan header."""
+        return ("pump", "fan")
+
 
 class Cooler(_OnHeader):
     """A liquid cooler: pump, fans and controller as one."""
@@ -205,6 +239,10 @@ class Cooler(_OnHeader):
     fan_a: Amps = _known("one of its fans at 12 V", "fan_a")
     controller_w: Watts = _known("its controller and lights at 5 V", "controller_w")
 
+    def may_hang_on(self) -> tuple[HeaderKind, ...]:
+        """A pump header before a fan header."""
+        return ("pump", "fan")
+
 
 class LightStrip(_OnHeader):
     """A light strip at 5 V or 12 V."""
@@ -213,9 +251,14 @@ class LightStrip(_OnHeader):
     volts: Literal[5, 12] = 5
     rated_a: Amps = _known("all lights on, at its volts", "strip_a")
 
+    def may_hang_on(self) -> tuple[HeaderKind, ...]:
+        """A header of its own volts only."""
+        return ("lights-5v",) if self.volts == 5 else ("lights-12v",)
+
 
 class Hub(_OnHeader):
-    """A fan or light controller: what hangs on it comes through its own socket or header."""
+    """A fan or light controller: what hangs on it comes through its own socket, or at 12 V
+    through a header."""
 
     kind: Literal["hub"] = "hub"
     own_w: Watts = _known("its own draw at 5 V", "controller_w")

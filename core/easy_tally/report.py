@@ -13,6 +13,7 @@ from typing import Literal
 from typing_extensions import TypedDict
 
 from .build import Build
+from .demand import needed_sockets
 from .loads import loads as loads_of
 from .mend import Mend, mends
 from .quantities import RUN_STATES, WINDOWS, Origin, Span, State, span_at
@@ -377,13 +378,14 @@ def analyse(build: Build) -> Analysis:
     sizing = size(build, tally, found)
     supply = check_supply(build.supply, tally, sizing, found) if build.supply else None
     runs = check_runs(build, loads)
-    return Analysis(build, tally, found, sizing, supply, runs, through_board(build, loads, runs))
+    return Analysis(build, tally, found, sizing, supply, runs, through_board(build, loads))
 
 
 def compact(a: Analysis) -> Compact:
     """The compact result of an analysis."""
     sockets = _sockets(a)
-    unfed = [ref for ref, s in a.build.sockets() if s.required and not _fed(a).get(str(ref))]
+    fed, needed = _fed(a), needed_sockets(a.build)
+    unfed = [r for r, _ in a.build.sockets() if str(r) in needed and str(r) not in fed]
     mend = mends(a.build, a.tally, a.supply, a.runs, a.board, unfed)
     return Compact(
         a.build.name,
@@ -505,7 +507,7 @@ def _fed(a: Analysis) -> dict[str, tuple[RunResult, str]]:
 
 
 def _sockets(a: Analysis) -> tuple[SocketAnswer, ...]:
-    fed = _fed(a)
+    fed, needed = _fed(a), needed_sockets(a.build)
     found = []
     for ref, socket in a.build.sockets():
         run, plug = fed.get(str(ref), (None, None))
@@ -513,7 +515,7 @@ def _sockets(a: Analysis) -> tuple[SocketAnswer, ...]:
         found.append(
             SocketAnswer(
                 str(ref), ref.part, a.build.ref_words(ref), socket.kind,
-                CONNECTORS[socket.kind].words, socket.required,
+                CONNECTORS[socket.kind].words, str(ref) in needed,
                 run.cable.key if run else None, plug,
                 (labels or run.cable.name) if run else "",
             )

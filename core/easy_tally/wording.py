@@ -13,7 +13,13 @@ from .sizing import SizingRule, SupplyCheck
 from .standards.connectors import SENSE_WORDS
 from .through_board import BoardElement
 
-STATE_WORDS = {"idle": "idle", "everyday": "everyday", "full": "full load", "start": "start"}
+STATE_WORDS = {
+    "sleep": "sleep",
+    "idle": "idle",
+    "everyday": "everyday",
+    "full": "full load",
+    "start": "start",
+}
 RULE_WORDS = {
     "sum": "full load + {headroom} %",
     "floor": "card maker’s floor",
@@ -190,9 +196,9 @@ def board_title(build: Build, b: BoardElement) -> str:
         case "main plug pins":
             return f"{name}, main plug at {line_words(b.line)}"
         case "slot":
-            return f"Slot of {name}"
+            return f"{name} in {b.at}" if b.at else f"Slot of {name}"
         case "header":
-            return f"{name}, header {b.at}"
+            return f"{name}, header {b.at}" if b.at else f"{name}, no header to hang on"
 
 
 def board_cause(build: Build, b: BoardElement) -> str:
@@ -214,6 +220,8 @@ def board_cause(build: Build, b: BoardElement) -> str:
 
 def board_fix(b: BoardElement) -> str:
     """What to do about it."""
+    if b.kind == "header" and not b.at:
+        return "Say which hub it hangs on, or give the board or the hub a header of its kind."
     if b.judged.limit is None:
         return "Enter its limit from the manual."
     match b.kind:

@@ -8,7 +8,7 @@ from typing import Any
 from easy_tally import edits
 from easy_tally.build import Build
 from easy_tally.errors import BadInput, NotThere, Refused, WouldRelease
-from easy_tally.parts import Socket
+from easy_tally.parts import Fan, Header, Hub, Socket
 
 from .helpers import (
     board,
@@ -199,6 +199,31 @@ class Parts(unittest.TestCase):
         with self.assertRaises(WouldRelease) as caught:
             edits.apply(_bench(), edit)
         self.assertEqual(caught.exception.released, ["Chain from Card · a", "Chain from Card · b"])
+
+    def test_a_slot_and_a_header_that_go_name_what_was_there(self) -> None:
+        headers = (Header(key="fan-1"), Header(key="fan-2"))
+        fan = Fan(key="fan", name="Fan", headers=("fan-1", "fan-2"))
+        b = build(board(headers=headers), card(slot="slot-1"), fan)
+        change = edits.ChangePart(part="board", changes={"slots": [], "headers": [headers[1]]})
+        with self.assertRaises(WouldRelease) as caught:
+            edits.apply(b, change)
+        self.assertEqual(caught.exception.released, ["Card from slot-1", "Fan from fan-1"])
+        after = edits.apply(b, change.model_copy(update={"release": True}))
+        self.assertIsNone(after.part("card").slot)  # type: ignore[union-attr]
+        self.assertEqual(after.part("fan").headers, ("fan-2",))  # type: ignore[union-attr]
+
+    def test_a_hub_that_goes_leaves_its_fans_to_the_board(self) -> None:
+        b = build(board(), Hub(key="hub", name="Hub"), Fan(key="fan", name="Fan", on="hub"))
+        with self.assertRaises(WouldRelease) as caught:
+            edits.apply(b, edits.RemovePart(part="hub"))
+        self.assertEqual(caught.exception.released, ["Fan from Hub"])
+        after = edits.apply(b, edits.RemovePart(part="hub", release=True))
+        self.assertIsNone(after.part("fan").on)  # type: ignore[union-attr]
+
+    def test_a_card_into_a_slot_that_is_not_there(self) -> None:
+        change = edits.ChangePart(part="card", changes={"slot": "slot-7"})
+        with self.assertRaisesRegex(BadInput, "no slot-7, it has slot-1"):
+            edits.apply(_bench(), change)
 
     def test_second_board_is_refused(self) -> None:
         with self.assertRaises(BadInput):

@@ -6,6 +6,8 @@ import unittest
 from typing import Any
 
 from easy_tally.build import Build
+from easy_tally.demand import demands, needed_sockets
+from easy_tally.loads import loads
 from easy_tally.parts import (
     Card,
     Cooler,
@@ -17,10 +19,11 @@ from easy_tally.parts import (
     Other,
     Part,
     Pump,
+    Slot,
     Socket,
     UsbLoad,
 )
-from easy_tally.report import analyse
+from easy_tally.report import analyse, compact
 from easy_tally.through_board import BoardElement
 
 from .helpers import board, build, card, exact, run, sata_cable, supply
@@ -63,9 +66,22 @@ class MainPlug(unittest.TestCase):
         self.assertEqual(over.causes, ("Card", "C2", "Board"))
 
     def test_standby_is_judged_where_it_is_used_awake(self) -> None:
-        """An Other of 10 W at 5 V standby: 2 A on one pin of 6 A."""
+        """Asleep the board takes 2 W and an Other 10 W: 12 W ÷ 5 V = 2.4 A on one pin of 6 A."""
         b = build(board(), Other(key="o", name="O", v5sb_w=exact(10)))
-        self.assertAlmostEqual(_elements(b)["main plug pins", "board", "v5sb"].judged.load, 2.0)
+        self.assertAlmostEqual(_elements(b)["main plug pins", "board", "v5sb"].judged.load, 2.4)
+
+    def test_standby_is_judged_asleep(self) -> None:
+        """A charger of 40 W asleep and 2 W of the board: 42 W ÷ 5 V = 8.4 A on one pin of 6 A."""
+        usb = UsbLoad(key="u", name="Charger", draw_w=exact(4), asleep_w=exact(40))
+        e = _elements(build(board(), usb))["main plug pins", "board", "v5sb"]
+        self.assertAlmostEqual(e.judged.load, 8.4)
+        self.assertEqual((e.judged.verdict, e.judged.state), ("over", "sleep"))
+        self.assertEqual(e.causes, ("Charger", "Board"))
+
+    def test_causes_are_those_of_the_line(self) -> None:
+        """Of 5 V only the board takes; a card's slot at 12 V is no cause there."""
+        e = _elements(build(board(), card(200)))["main plug pins", "board", "v5"]
+        self.assertEqual(e.causes, ("Board",))
 
     def test_ground_is_among_them(self) -> None:
         self.assertIn(("main plug pins", "board", "ground"), _elements(build(board())))
@@ -88,6 +104,80 @@ class Slots(unittest.TestCase):
             )
 
 
+class SlotsOfTheBoard(unittest.TestCase):
+    def test_a_narrow_slot_limits_a_wide_card(self) -> None:
+        """30 W by the slot alone: x16 edge in an x4 slot, 25 W: over. 30 ÷ 25 = 120 %."""
+        bare = Card(key="c", name="C", board_power_w=exact(30), slot="slot-2")
+        slots = (Slot(key="slot-1"), Slot(key="slot-2", lanes=4))
+        e = _elements(build(board(slots=slots), bare))["slot", "c", "v12"]
+        self.assertEqual((e.judged.verdict, e.at), ("over", "slot-2"))
+        self.assertAlmostEqual(e.judged.share or 0, 1.2)
+
+    def test_a_slot_that_the_manual_gives_to_an_extra_socket_leaves_the_main_plug(self) -> None:
+        """66 W by the slot come through the extra 6-pin; the main plug keeps the board's 12 W:
+        1 A ÷ 2 pins = 0.5 A. The extra, optional by itself, then has to be fed."""
+        sockets = (Socket(key="main", kind="atx24"),
+                   Socket(key="extra", kind="pcie6", required=False))  # fmt: skip
+        slots = (Slot(key="slot-1", fed_by="extra"),)
+        b = build(board(sockets=sockets, slots=slots),
+                  card(66, sockets="", slot_w=None, slot="slot-1"))  # fmt: skip
+        self.assertAlmostEqual(_elements(b)["main plug pins", "board", "v12"].judged.load, 0.5)
+        self.assertIn("board#1/extra", needed_sockets(b))
+        self.assertAlmostEqual(demands(b, loads(b))["board#1/extra"].amps["v12"][7], 5.5)
+        self.assertTrue(any(m.subject == "board#1/extra" for m in compact(analyse(b)).mend))
+
+    def test_a_slot_that_the_board_lacks_or_that_is_taken(self) -> None:
+        with self.assertRaisesRegex(ValueError, "no slot-9, it has slot-1"):
+            build(board(), card(slot="slot-9"))
+        with self.assertRaisesRegex(ValueError, "it lists none"):
+            build(card(slot="slot-1"))
+        with self.assertRaisesRegex(ValueError, "Card stands in slot-1"):
+            build(board(), card(slot="slot-1"), card(key="card-2", name="C2", slot="slot-1"))
+        with self.assertRaisesRegex(ValueError, "count of 1"):
+            card(slot="slot-1", count=2)
+
+    def test_a_slot_fed_by_no_socket_of_the_board(self) -> None:
+        with self.assertRaisesRegex(ValueError, "no extra"):
+            board(slots=(Slot(key="slot-1", fed_by="extra"),))
+
+
+class Lights(unittest.TestCase):
+    """A 5 V strip of 2 A; only a 5 V header feeds it."""
+
+    strip = LightStrip(key="s", name="Strip", rated_a=exact(2))
+
+    def test_amperes_on_a_header_of_its_volts(self) -> None:
+        """Lights keep to a header of 3 A, beside fans on theirs: 2 A of 3 A."""
+        headers = (Header(key="h1", limit_a=exact(1)),
+                   Header(key="l1", kind="lights-5v", limit_a=exact(3)))  # fmt: skip
+        found = _elements(build(board(headers=headers), self.strip, _fan()))
+        e = found["header", "board", "l1"]
+        self.assertAlmostEqual(e.judged.load, 2.0)
+        self.assertEqual((e.line, e.judged.verdict), ("v5", "within"))
+        self.assertAlmostEqual(found["header", "board", "h1"].judged.load, 0.3)
+
+    def test_no_header_of_its_volts_is_unknown(self) -> None:
+        e = _elements(build(board(headers=_headers(1)), self.strip))["header", "s", ""]
+        self.assertEqual(e.judged.verdict, "unknown")
+
+    def test_a_fan_header_named_for_lights_is_refused(self) -> None:
+        strip = self.strip.model_copy(update={"headers": ("h1",)})
+        with self.assertRaisesRegex(ValueError, "for 5 V lights; h1 is for fan"):
+            build(board(headers=_headers(1)), strip)
+
+    def test_a_hub_on_a_header_gives_no_5_v(self) -> None:
+        hub = _hub(sockets=(), outputs=(Header(key="l1", kind="lights-5v"),))
+        with self.assertRaisesRegex(ValueError, "12 V only"):
+            build(board(headers=_headers(1)), hub, self.strip.model_copy(update={"on": "hub"}))
+
+    def test_a_pump_prefers_a_pump_header(self) -> None:
+        headers = (Header(key="h1", limit_a=exact(1)),
+                   Header(key="p1", kind="pump", limit_a=exact(2)))  # fmt: skip
+        found = _elements(build(board(headers=headers), Pump(key="p", name="P")))
+        self.assertIn(("header", "board", "p1"), found)
+        self.assertNotIn(("header", "board", "h1"), found)
+
+
 class Headers(unittest.TestCase):
     def test_fans_take_the_headers_in_turn(self) -> None:
         """Five fans of 0.3 A over two headers: 0.9 A and 0.6 A, of 1 A."""
@@ -106,7 +196,7 @@ class Headers(unittest.TestCase):
         self.assertEqual(_elements(b)["header", "board", "h1"].judged.verdict, "unknown")
 
     def test_a_fan_without_any_header_is_unknown(self) -> None:
-        e = _elements(build(board(), _fan(2)))["header", "fan", "not there"]
+        e = _elements(build(board(), _fan(2)))["header", "fan", ""]
         self.assertEqual(e.judged.verdict, "unknown")
 
     def test_header_that_is_not_there(self) -> None:

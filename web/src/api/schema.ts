@@ -906,6 +906,12 @@ export interface components {
              */
             note?: string;
             /**
+             * Catalogue
+             * @description slug@revision of the catalogue entry that it was copied from, if any
+             * @default
+             */
+            catalogue?: string;
+            /**
              * Sockets
              * @default []
              */
@@ -1329,6 +1335,12 @@ export interface components {
              */
             note?: string;
             /**
+             * Catalogue
+             * @description slug@revision of the catalogue entry that it was copied from, if any
+             * @default
+             */
+            catalogue?: string;
+            /**
              * Sockets
              * @default []
              */
@@ -1360,10 +1372,16 @@ export interface components {
             system_floor_w?: components["schemas"]["Figure"] | null;
             /**
              * Lanes
+             * @description lanes of its edge
              * @default 16
              * @enum {integer}
              */
             lanes?: 1 | 4 | 8 | 16;
+            /**
+             * Slot
+             * @description the board's slot that it stands in
+             */
+            slot?: string | null;
             /**
              * Power Limit
              * @description power limit set by the builder, 1 as delivered
@@ -1465,6 +1483,12 @@ export interface components {
              */
             note?: string;
             /**
+             * Catalogue
+             * @description slug@revision of the catalogue entry that it was copied from, if any
+             * @default
+             */
+            catalogue?: string;
+            /**
              * Sockets
              * @default []
              */
@@ -1476,7 +1500,7 @@ export interface components {
             on?: string | null;
             /**
              * Headers
-             * @description headers used, in turn; none: all there are, in turn
+             * @description headers used, in turn; none: all of its kind, in turn
              * @default []
              */
             headers?: string[];
@@ -1517,6 +1541,12 @@ export interface components {
              * @default
              */
             note?: string;
+            /**
+             * Catalogue
+             * @description slug@revision of the catalogue entry that it was copied from, if any
+             * @default
+             */
+            catalogue?: string;
             /**
              * Sockets
              * @default []
@@ -1568,6 +1598,12 @@ export interface components {
              */
             note?: string;
             /**
+             * Catalogue
+             * @description slug@revision of the catalogue entry that it was copied from, if any
+             * @default
+             */
+            catalogue?: string;
+            /**
              * Sockets
              * @default []
              */
@@ -1579,7 +1615,7 @@ export interface components {
             on?: string | null;
             /**
              * Headers
-             * @description headers used, in turn; none: all there are, in turn
+             * @description headers used, in turn; none: all of its kind, in turn
              * @default []
              */
             headers?: string[];
@@ -1621,12 +1657,18 @@ export interface components {
         };
         /**
          * Header
-         * @description A power output on the board, for fans and pumps.
+         * @description A power output on the board or on a hub; one for 5 V lights gives 5 V, the others 12 V.
          */
         Header: {
             /** Key */
             key: string;
-            /** @description what the header gives at 12 V */
+            /**
+             * Kind
+             * @default fan
+             * @enum {string}
+             */
+            kind?: "fan" | "pump" | "lights-5v" | "lights-12v";
+            /** @description what the header gives at its volts */
             limit_a?: components["schemas"]["Figure"] | null;
         };
         /**
@@ -1667,7 +1709,8 @@ export interface components {
         };
         /**
          * Hub
-         * @description A fan or light controller: what hangs on it comes through its own socket or header.
+         * @description A fan or light controller: what hangs on it comes through its own socket, or at 12 V
+         *     through a header.
          */
         Hub: {
             /** Key */
@@ -1685,6 +1728,12 @@ export interface components {
              */
             note?: string;
             /**
+             * Catalogue
+             * @description slug@revision of the catalogue entry that it was copied from, if any
+             * @default
+             */
+            catalogue?: string;
+            /**
              * Sockets
              * @default []
              */
@@ -1696,7 +1745,7 @@ export interface components {
             on?: string | null;
             /**
              * Headers
-             * @description headers used, in turn; none: all there are, in turn
+             * @description headers used, in turn; none: all of its kind, in turn
              * @default []
              */
             headers?: string[];
@@ -1762,6 +1811,12 @@ export interface components {
              */
             note?: string;
             /**
+             * Catalogue
+             * @description slug@revision of the catalogue entry that it was copied from, if any
+             * @default
+             */
+            catalogue?: string;
+            /**
              * Sockets
              * @default []
              */
@@ -1773,7 +1828,7 @@ export interface components {
             on?: string | null;
             /**
              * Headers
-             * @description headers used, in turn; none: all there are, in turn
+             * @description headers used, in turn; none: all of its kind, in turn
              * @default []
              */
             headers?: string[];
@@ -1811,6 +1866,12 @@ export interface components {
              */
             note?: string;
             /**
+             * Catalogue
+             * @description slug@revision of the catalogue entry that it was copied from, if any
+             * @default
+             */
+            catalogue?: string;
+            /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
              */
@@ -1839,6 +1900,12 @@ export interface components {
              * @default
              */
             note?: string;
+            /**
+             * Catalogue
+             * @description slug@revision of the catalogue entry that it was copied from, if any
+             * @default
+             */
+            catalogue?: string;
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
@@ -1927,6 +1994,12 @@ export interface components {
              * @default
              */
             note?: string;
+            /**
+             * Catalogue
+             * @description slug@revision of the catalogue entry that it was copied from, if any
+             * @default
+             */
+            catalogue?: string;
             /**
              * Sockets
              * @default []
@@ -2129,6 +2202,12 @@ export interface components {
              */
             note?: string;
             /**
+             * Catalogue
+             * @description slug@revision of the catalogue entry that it was copied from, if any
+             * @default
+             */
+            catalogue?: string;
+            /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
              */
@@ -2160,6 +2239,12 @@ export interface components {
              */
             note?: string;
             /**
+             * Catalogue
+             * @description slug@revision of the catalogue entry that it was copied from, if any
+             * @default
+             */
+            catalogue?: string;
+            /**
              * Sockets
              * @default []
              */
@@ -2171,7 +2256,7 @@ export interface components {
             on?: string | null;
             /**
              * Headers
-             * @description headers used, in turn; none: all there are, in turn
+             * @description headers used, in turn; none: all of its kind, in turn
              * @default []
              */
             headers?: string[];
@@ -2275,6 +2360,11 @@ export interface components {
              * @enum {integer}
              */
             lanes?: 1 | 4 | 8 | 16;
+            /**
+             * Fed By
+             * @description the board's socket that feeds it at 12 V, where the manual says so
+             */
+            fed_by?: string | null;
         };
         /**
          * Socket
@@ -2505,6 +2595,12 @@ export interface components {
              * @default
              */
             note?: string;
+            /**
+             * Catalogue
+             * @description slug@revision of the catalogue entry that it was copied from, if any
+             * @default
+             */
+            catalogue?: string;
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
