@@ -26,7 +26,10 @@ class Understood(unittest.TestCase):
         self.assertEqual(
             (fan.kind, fan.count, fan.size_mm, fan.rated_a.likely), ("fan", 5, 120, 0.18)
         )
-        self.assertEqual(parse("fan 120 0.18a x5").understood, "5 × Fan 120 mm: 11 W in all")
+        self.assertEqual(
+            parse("fan 120 0.18a x5").understood,
+            "5 × Fan 120 mm, on a header, rated 0.18 A: 11 W in all",
+        )
 
     def test_disk_watts_are_split_and_marked(self) -> None:
         """8 W: 8 × 12 ÷ 17 ÷ 12 = 8 ÷ 17 = 0.4706 A at both rails, assumed."""
@@ -61,6 +64,19 @@ class Understood(unittest.TestCase):
         self.assertEqual(len(_part("board 2x8").sockets), 3)
         self.assertEqual(_part("fan controller").kind, "hub")
 
+    def test_as_it_is_said(self) -> None:
+        self.assertEqual(_part("5 fans 140").count, 5)
+        self.assertEqual(_part('3.5" disk, x4').count, 4)
+        self.assertEqual(len(_part("2 x 8-pin card 300 W").sockets), 2)
+        self.assertEqual(len(_part("board 2x8 6 headers").headers), 6)
+        self.assertEqual(_part("−12V 1W load").vneg12_w.likely, 1)
+        cooler = _part("cooler pump 0.4a 3 fans 0.2a")
+        self.assertEqual((cooler.fans, cooler.fan_a.likely, cooler.pump_a.likely), (3, 0.2, 0.4))
+        self.assertAlmostEqual(_part("fan 120 2.4w").rated_a.likely, 0.2)
+        self.assertAlmostEqual(_part("strip 5v 10w").rated_a.likely, 2)
+        self.assertEqual([s.kind for s in _part("board no-cpu 20pin").sockets], ["atx20"])
+        self.assertEqual(_part("disk 4pin").sockets[0].kind, "per4")
+
     def test_xn_is_a_count_and_lanes_are_lanes(self) -> None:
         card = _part("card slot-only 20w x8")
         self.assertEqual((card.count, card.lanes), (8, 16))
@@ -81,10 +97,26 @@ class Asked(unittest.TestCase):
     def test_two_things_that_it_could_be(self) -> None:
         self._asks("drive 8w", "drive 8w 3.5in", "drive 8w 2.5in")
         self._asks("ssd x2", "ssd x2 2.5in", "x2 m.2")
-        self._asks("card 320w", *(f"card 320w {w}" for w in ("16pin", "2x8", "8pin", "slot-only")))
+        self._asks(
+            "card 320w", *(f"card 320w {w}" for w in ("16pin", "2x8pin", "8pin", "slot-only"))
+        )
         self._asks("strip 2a", "strip 2a 5v", "strip 2a 12v")
         self._asks("processor 125", "processor 125w")
         self._asks("fan pump", "fan", "pump")
+        self._asks("card 2x8 320w 300w", "card 2x8 320w", "card 2x8 300w")
+        self._asks("load 5w", *(f"load {w}:5w" for w in ("12v", "5v", "3.3v", "standby", "-12v",
+                                                         "-5v")))  # fmt: skip
+        self._asks("fan 5", "fan 5a", "fan x5")
+
+    def test_a_name_of_a_figure_that_stands_in_the_wrong_place(self) -> None:
+        self._asks("card 450w slot 16pin 20w",
+                   "card 16pin 20w slot:450w", "card 450w 16pin slot:20w")  # fmt: skip
+
+    def test_measured_of_one_figure_or_asked(self) -> None:
+        self.assertEqual(_part("usb 5w measured").draw_w.origin, "measured")
+        self._asks("card 8pin 150w slot 20w measured",
+                   "card 8pin slot 20w 150w(measured)",
+                   "card 8pin 150w slot 20w(measured)")  # fmt: skip
 
     def test_every_choice_is_understood(self) -> None:
         for line in ("drive 8w", "ssd x2", "card 320w", "strip 2a", "processor 125", "board"):
@@ -94,8 +126,11 @@ class Asked(unittest.TestCase):
     def test_what_is_unaccounted_for_is_named(self) -> None:
         self.assertEqual(parse("fan 120 blue").unknown, ("blue",))
         self.assertEqual(parse("fan 120 16pin").unknown, ("16pin",))
-        self.assertEqual(parse("card 2x8 320w 300w").unknown, ("320w", "300w"))
         self.assertEqual(parse("memory slot 20w").unknown, ("slot",))
+        self.assertEqual(parse("pump header sata").unknown, ("no-socket",))
+        self.assertEqual(parse('fan 120 "a" "b"').unknown, ('"b"',))
+        self.assertEqual(parse('fan 120 "left open').unknown, ('"left', "open"))
+        self.assertEqual(parse("fan 120 sockets:power").unknown, ("sockets:power",))
 
     def test_other_scripts_are_not_taken_for_numbers(self) -> None:
         self.assertEqual(parse("card 2x8 ٣٢٠w").unknown, ("٣٢٠w",))
@@ -105,7 +140,7 @@ class Asked(unittest.TestCase):
         self.assertIn("between 0 and 60 A", parse("fan 999a").question)
         self.assertIn("count", parse("fan x9999").question)
         self.assertIsNone(parse("fan 1" + "0" * 200 + "w").part)
-        self.assertIn("at most", parse("fan " * 200).question)
+        self.assertIn("at most", parse("fan " * 16_000).question)
 
     def test_nothing_said(self) -> None:
         self.assertEqual(parse("   ").question, "")

@@ -1,0 +1,16 @@
+"""The entry line: a part as a builder would say it, read, asked about, and printed.
+
+    fan 120 0.18a x5          card 320w 2x8             4x disk 8w
+    ddr5 x2                   16pin card 450w slot 20w  processor 125w short 180w "Plover"
+
+Words in any order; what belongs together is one word (`slot:20w`) or a word before its number
+(`slot 20w`). Every word must be accounted for, and what could be two things is asked, never
+guessed. `say` prints any part as a line that `parse` reads back to the same part. The grammar
+is told in docs/entry-line.md; its words stand in `words.py`.
+"""
+
+from .printer import say
+from .reader import Entry, parse, parse_list
+from .telling import understood
+
+__all__ = ["Entry", "parse", "parse_list", "say", "understood"]

@@ -1,0 +1,216 @@
+"""The fields of a part from what a line said of it; figures but those that need working out."""
+
+from __future__ import annotations
+
+import re
+from typing import TYPE_CHECKING, Any
+
+from . import layout
+from .lexer import NUMBER, number, unquoted
+from .words import DRIVES, GENERATIONS, NAMES, SAID_SOCKETS, USUAL_SOCKETS
+
+if TYPE_CHECKING:
+    from .reader import Said
+
+#: How a disk's watts split where only their sum is said: 12 V to 5 V at equal amperes.
+SPLIT_12V = 12 / 17
+#: A bare number from here on is a fan's size in mm.
+LEAST_FAN_MM = 20
+
+Fields = dict[str, Any]
+
+
+def fields_of(kind: str, said: Said) -> Fields:
+    """Fields of a part; takes from `said` what it uses."""
+    fields: Fields = {"kind": kind, "key": kind, "name": NAMES.get(kind, kind)}
+    match kind:
+        case "disk" | "drive" | "ssd" | "optical" | "floppy":
+            fields = _drive(kind, said)
+        case "memory":
+            _memory(fields, said)
+        case "card":
+            _card(fields, said)
+        case "board":
+            _board(fields, said)
+        case "fan":
+            _fan(fields, said)
+        case "strip":
+            _strip(fields, said)
+        case "cooler":
+            _cooler(fields, said)
+        case "hub":
+            _listed(fields, said, "outputs", "out", layout.USUAL_HEADERS)
+        case "pump":
+            _watts_as_amps(said, 12)
+        case "other":
+            _share(fields, said)
+        case _:
+            pass
+    if fields["kind"] not in ("processor", "memory", "m2", "usb"):
+        _sockets(fields, said)
+    if fields["kind"] in ("fan", "pump", "cooler", "hub", "strip"):
+        _hangs(fields, said)
+    if said.name is not None:
+        fields["name"] = said.name
+    fields["count"] = said.counts[0] if said.counts else 1
+    _common(fields, said)
+    return fields
+
+
+def _common(fields: Fields, said: Said) -> None:
+    for word, field in (("note", "note"), ("key", "key"), ("from", "catalogue")):
+        if word in said.settings:
+            text = said.settings.pop(word)
+            fields[field] = unquoted(text) if text.startswith('"') else text
+
+
+def _sockets(fields: Fields, said: Said) -> None:
+    """Explicit ones, those said by their words, none where that is said, or the usual ones."""
+    kind = fields["kind"]
+    text = said.settings.get("sockets")
+    if text is not None and (found := layout.read_sockets(text)) is not None:
+        del said.settings["sockets"]
+        fields["sockets"] = found
+        return
+    usual = DRIVES[fields["form"]][3:] if kind == "drive" else USUAL_SOCKETS.get(kind, ())
+    words = [w for w in said.sockets if w in SAID_SOCKETS[kind]]
+    none = said.flag("no-socket", "slot-only" if kind == "card" else "header")
+    if none and words:
+        said.flags.add("no-socket")  # a plug and none: not accounted for
+    elif kind == "board" and not none:
+        said.flag("no-cpu")
+        words = words if {"24pin", "20pin"} & set(words) else ["24pin", *words]
+    elif not none:
+        words = words or list(usual)
+    said.sockets = [w for w in said.sockets if w not in words]
+    fields["sockets"] = layout.usual_sockets(kind, words)
+
+
+def _hangs(fields: Fields, said: Said) -> None:
+    if "on" in said.settings:
+        fields["on"] = said.settings.pop("on")
+    if "at" in said.settings:
+        fields["headers"] = said.settings.pop("at").split(",")
+
+
+def _listed(fields: Fields, said: Said, word: str, stem: str, usual: int) -> None:
+    """Headers of a board, outputs of a hub."""
+    text = said.settings.get(word)
+    found = None if text is None else layout.read_headers(text, stem)
+    if found is not None:
+        del said.settings[word]
+    fields[word] = layout.usual_headers(usual, stem, None) if found is None else found
+
+
+def _board(fields: Fields, said: Said) -> None:
+    _listed(fields, said, "headers", "fan", layout.USUAL_HEADERS)
+    text = said.settings.get("slots")
+    slots = None if text is None else layout.read_slots(text)
+    if slots is not None:
+        del said.settings["slots"]
+    fields["slots"] = layout.usual_slots([16]) if slots is None else slots
+    fields["eps4_in_eps8"] = said.flag("eps4-in-eps8")
+
+
+def _memory(fields: Fields, said: Said) -> None:
+    generations = said.flags & set(GENERATIONS)
+    generation = generations.pop() if len(generations) == 1 else "ddr5"
+    said.flags -= {generation}
+    fields["name"] = f"Memory {generation.upper()} module"
+    # Earlier kinds come from 12 V registered or not; the word changes nothing there.
+    if said.flag("registered") and generation == "ddr5":
+        generation = "ddr5-registered"
+    fields["generation"] = generation
+
+
+def _card(fields: Fields, said: Said) -> None:
+    if lanes := said.take("lanes"):
+        fields["lanes"] = lanes["likely"]
+    elif "lanes" in said.settings:
+        fields["lanes"] = _number(said, "lanes")
+    if "in" in said.settings:
+        fields["slot"] = said.settings.pop("in")
+    if "limit" in said.settings:
+        fields["power_limit"] = _number(said, "limit")
+    for text in said.settings.pop("spikes", "").split("+"):
+        if text == "worst":
+            fields["spikes"] = "by-standard worst"
+        elif re.fullmatch(rf"{NUMBER}(/{NUMBER}){{3}}", text):
+            fields["spike_factors"] = [number(n) for n in text.split("/")]
+        elif text:
+            said.unknown.append(f"spikes:{text}")
+
+
+def _number(said: Said, word: str) -> float | str:
+    """A setting's number; what is none is given as it is, for the declaration to refuse."""
+    text = said.settings.pop(word)
+    percent = text.endswith("%") and re.fullmatch(NUMBER, text[:-1])
+    if percent:
+        return number(text[:-1]) / 100
+    return number(text) if re.fullmatch(NUMBER, text) else text
+
+
+def _fan(fields: Fields, said: Said) -> None:
+    sized = said.take("mm")
+    size = sized["likely"] if sized else None
+    large = [b for b in said.bare if number(b) >= LEAST_FAN_MM]
+    if size is None and len(large) == 1:
+        said.bare.remove(large[0])
+        size = number(large[0])
+    size = 120 if size is None else size
+    fields |= {"size_mm": size, "name": f"Fan {size:g} mm"}
+    _watts_as_amps(said, 12)
+
+
+def _watts_as_amps(said: Said, volts: float) -> None:
+    """Watts are amperes × volts; taken so where no amperes are said."""
+    watts = None if any(u == "a" for _, u, _ in said.figures) else said.take("w")
+    if watts:
+        amps = watts | {k: watts[k] / volts for k in ("low", "likely", "high")}
+        said.figures.append((f"{watts['likely']:g}w", "a", amps))
+
+
+def _strip(fields: Fields, said: Said) -> None:
+    volts = said.take("v")
+    at = volts["likely"] if volts else 5
+    fields |= {"volts": at, "name": f"Light strip {at:g} V"}
+    _watts_as_amps(said, at or 5)
+
+
+def _cooler(fields: Fields, said: Said) -> None:
+    several = [n for n, w in said.several if w == "fan"]
+    if len(several) == 1:
+        said.several = [s for s in said.several if s[1] != "fan"]
+        fields["fans"] = several[0]
+    elif "fans" in said.settings:
+        fields["fans"] = _number(said, "fans")
+
+
+def _share(fields: Fields, said: Said) -> None:
+    if "idle-share" in said.settings:
+        fields["idle_share"] = _number(said, "idle-share")
+
+
+def _drive(kind: str, said: Said) -> Fields:
+    from .reader import said_form
+
+    stated = said_form(said)
+    form = {"disk": "3.5", "optical": "optical", "floppy": "floppy"}.get(kind, stated)
+    if stated == form and stated in said.bare:
+        said.bare.remove(stated)
+    elif stated == form:
+        said.take("in")
+    _, key, name, _ = DRIVES[form]
+    fields: Fields = {"kind": "drive", "key": key, "name": name, "form": form}
+    fields["power_disable"] = said.flag("power-disable")
+    watts = None if {"12v", "5v"} & said.named.keys() else said.take("w")
+    if watts:
+        shares = ((SPLIT_12V, 12.0, "run_12v_a"), (1 - SPLIT_12V, 5.0, "run_5v_a"))
+        for share, volts, target in shares if form != "2.5" else ((1.0, 5.0, "run_5v_a"),):
+            note = "" if share == 1 else f"{watts['likely']:g} W in all, split at equal amperes"
+            scaled = {k: round(watts[k] * share / volts, 4) for k in ("low", "likely", "high")}
+            fields[target] = scaled | {
+                "origin": watts["origin"] if share == 1 else "assumed",
+                "note": note or watts["note"],
+            }
+    return fields

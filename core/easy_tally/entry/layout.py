@@ -1,0 +1,169 @@
+"""Sockets, headers and slots in one word each: the usual ones by number, any others by name."""
+
+from __future__ import annotations
+
+import re
+from typing import Any
+
+from ..parts import HEADER_WORDS, Header, Slot, Socket
+from .lexer import figure, split_outside
+from .words import SAID_SOCKETS, SOCKET_ORDER, socket_kind
+
+#: What a part of a kind gets where nothing is said of it.
+USUAL_HEADERS = 4
+Fields = list[dict[str, Any]]
+
+
+def usual_sockets(kind: str, said: list[str]) -> Fields:
+    """Sockets of a part by their words, keyed and required as usual for its kind."""
+    said = sorted(said, key=SOCKET_ORDER.index)
+    kinds = [socket_kind(kind, w) for w in said]
+    if kind == "card":
+        return [_socket("abcdefghijklmnop"[i], k) for i, k in enumerate(kinds[:16])]
+    if kind != "board":
+        keys = ["power", *(f"power-{n}" for n in range(2, 17))]
+        return [_socket(keys[i], k) for i, k in enumerate(kinds[:16])]
+    found: Fields = []
+    for stem, of, required in (
+        ("main", ("atx24", "atx20"), 16), ("cpu", ("eps8", "eps4"), 1), ("aux", ("aux6",), 16),
+        ("extra", ("16pin", "pcie8", "pcie6", "sata", "per4", "fdd4"), 0),
+    ):  # fmt: skip
+        own = [k for k in kinds if k in of]
+        for i, k in enumerate(own):
+            key = "main" if stem == "main" and i == 0 else f"{stem}-{i + 1}"
+            found.append(_socket(key, k, required=i < required))
+    return found
+
+
+def _socket(key: str, kind: str, required: bool = True) -> dict[str, Any]:
+    return {"key": key, "kind": kind, "required": required}
+
+
+def usual_headers(count: int, stem: str, limit: dict[str, Any] | None) -> Fields:
+    """So many fan headers, with one limit for each or none known."""
+    return [{"key": f"{stem}-{n + 1}", "kind": "fan", "limit_a": limit} for n in range(count)]
+
+
+def usual_slots(lanes: list[int]) -> Fields:
+    """Slots by their lanes."""
+    return [{"key": f"slot-{i + 1}", "lanes": n} for i, n in enumerate(lanes)]
+
+
+# -- reading -------------------------------------------------------------------------------
+
+
+def read_sockets(text: str) -> Fields | None:
+    """`main=atx24,cpu-2=eps8+optional,power=16pin+first,a=pcie6+2`; None where it is no such."""
+    found: Fields = []
+    for item in split_outside(text, ","):
+        key, _, value = item.partition("=")
+        kind, *more = value.split("+")
+        socket: dict[str, Any] = {"key": key, "kind": kind}
+        for word in more:
+            if word == "optional":
+                socket["required"] = False
+            elif word == "first":
+                socket["version"] = "first"
+            elif re.fullmatch("[1-6]", word):
+                socket["pins_12v"] = int(word)
+            else:
+                return None
+        if not key or not kind:
+            return None
+        found.append(socket)
+    return found
+
+
+def read_headers(text: str, stem: str) -> Fields | None:
+    """`6`, `6+1a`, or `fan-1=fan+1a,light-1=lights-5v`; None where it is no such."""
+    first, *more = split_outside(text, "+")
+    if re.fullmatch("[0-9]{1,2}", first) and len(more) <= 1:
+        limit = _amps(more[0]) if more else None
+        return None if more and limit is None else usual_headers(int(first), stem, limit)
+    found: Fields = []
+    for item in split_outside(text, ","):
+        key, _, value = item.partition("=")
+        kind, *more = split_outside(value, "+")
+        limit = _amps(more[0]) if more else None
+        if not key or kind not in HEADER_WORDS or len(more) > 1 or (more and limit is None):
+            return None
+        found.append({"key": key, "kind": kind, "limit_a": limit})
+    return found
+
+
+def _amps(text: str) -> dict[str, Any] | None:
+    found = figure(text)
+    return found[1] if found and found[0] == "a" else None
+
+
+def read_slots(text: str) -> Fields | None:
+    """`none`, `x16,x4`, or `slot-1=x16,slot-2=x4+extra-1`; None where it is no such."""
+    if text == "none":
+        return []
+    items = text.split(",")
+    if all(re.fullmatch("x[0-9]{1,2}", i) for i in items):
+        return usual_slots([int(i[1:]) for i in items])
+    found: Fields = []
+    for item in items:
+        key, _, value = item.partition("=")
+        lanes, *more = value.split("+")
+        if not key or not re.fullmatch("x[0-9]{1,2}", lanes) or len(more) > 1:
+            return None
+        found.append({"key": key, "lanes": int(lanes[1:]), "fed_by": more[0] if more else None})
+    return found
+
+
+# -- printing ------------------------------------------------------------------------------
+
+
+def socket_words(kind: str, sockets: tuple[Socket, ...], usual: tuple[str, ...]) -> list[str]:
+    """The words that say these sockets: nothing where they are the usual ones of the kind."""
+
+    def made(words: list[str]) -> tuple[Socket, ...]:
+        return tuple(Socket.model_validate(s) for s in usual_sockets(kind, words))
+
+    asked = kind in ("card", "board")  # which would ask, where nothing is said
+    if sockets == made(list(usual)) and not asked:
+        return []
+    names: dict[str, str] = {}
+    for word in SOCKET_ORDER:
+        names.setdefault(socket_kind(kind, word), word)
+    short = sorted((names[s.kind] for s in sockets), key=SOCKET_ORDER.index)
+    if short and set(short) <= set(SAID_SOCKETS[kind]) and sockets == made(short):
+        counted = [(short.count(w), w) for w in dict.fromkeys(short)]
+        no_cpu = kind == "board" and not any(s.kind in ("eps8", "eps4") for s in sockets)
+        return ["no-cpu"] * no_cpu + [f"{n}x{w}" if n > 1 else w for n, w in counted]
+    if not sockets:
+        return ["slot-only" if kind == "card" else "no-socket"]
+    return ["sockets:" + ",".join(_socket_item(s) for s in sockets)]
+
+
+def _socket_item(s: Socket) -> str:
+    more = ("+optional" if not s.required else "") + ("+first" if s.version == "first" else "")
+    return f"{s.key}={s.kind}{more}{f'+{s.pins_12v}' if s.pins_12v is not None else ''}"
+
+
+def header_words(word: str, stem: str, headers: tuple[Header, ...], amps: Any) -> list[str]:
+    """The word that says these headers; `amps` writes a figure in amperes."""
+    if headers == tuple(Header.model_validate(h) for h in usual_headers(len(headers), stem, None)):
+        return [] if len(headers) == USUAL_HEADERS else [f"{word}:{len(headers)}"]
+    items = [
+        f"{h.key}={h.kind}" + (f"+{amps(h.limit_a)}" if h.limit_a is not None else "")
+        for h in headers
+    ]
+    limits = {i.partition("+")[2] for i in items}
+    usual = all(h.kind == "fan" and h.key == f"{stem}-{i + 1}" for i, h in enumerate(headers))
+    if usual and len(limits) == 1 and all("+" in i for i in items):
+        return [f"{word}:{len(headers)}+{limits.pop()}"]
+    return [f"{word}:" + ",".join(items)]
+
+
+def slot_words(slots: tuple[Slot, ...]) -> list[str]:
+    """The word that says these slots; nothing for one of 16 lanes."""
+    if slots == tuple(Slot.model_validate(s) for s in usual_slots([s.lanes for s in slots])):
+        if [s.lanes for s in slots] == [16]:
+            return []
+        return ["slots:" + (",".join(f"x{s.lanes}" for s in slots) or "none")]
+    return ["slots:" + ",".join(
+        f"{s.key}=x{s.lanes}" + (f"+{s.fed_by}" if s.fed_by is not None else "") for s in slots
+    )]  # fmt: skip

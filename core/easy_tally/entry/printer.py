@@ -1,0 +1,126 @@
+"""A part printed as a line that reads back to the same part."""
+
+from __future__ import annotations
+
+from ..parts import Board, Card, Cooler, Drive, Fan, Hub, LightStrip, Memory, Other, Part
+from ..quantities import Figure
+from .layout import header_words, slot_words, socket_words
+from .lexer import quoted
+from .words import DRIVES, FIGURES, KIND_WORDS, NAMES, USUAL_SOCKETS, main_figure
+
+
+def say(part: Part) -> str:
+    """The line of a part: kind and name first, then sockets, figures and the rest."""
+    word, key, name = _usual(part)
+    words = [word, *([quoted(part.name)] if part.name != name else [])]
+    if part.count != 1:
+        words.append(f"x{part.count}")
+    words += _sockets(part)
+    words += _figures(part)
+    words += _more(part)
+    if part.note:
+        words.append("note:" + quoted(part.note))
+    if part.key != key:
+        words.append(f"key:{part.key}")
+    if part.catalogue:
+        words.append(f"from:{part.catalogue}")
+    return " ".join(words)
+
+
+def _usual(part: Part) -> tuple[str, str, str]:
+    """Kind word, key and name that the part's line has where nothing else is said."""
+    match part:
+        case Drive():
+            word, key, name, _ = DRIVES[part.form]
+            return (word if part.form != "2.5" else "drive 2.5in"), key, name
+        case Fan():
+            return "fan", "fan", f"Fan {part.size_mm} mm"
+        case LightStrip():
+            return "strip", "strip", f"Light strip {part.volts} V"
+        case Memory():
+            generation = part.generation.removesuffix("-registered").upper()
+            return "memory", "memory", f"Memory {generation} module"
+        case _:
+            return KIND_WORDS[part.kind], part.kind, NAMES[part.kind]
+
+
+def _sockets(part: Part) -> list[str]:
+    if "sockets" not in type(part).model_fields:
+        return []
+    usual = USUAL_SOCKETS.get(part.kind, ())
+    if isinstance(part, Drive):
+        usual = DRIVES[part.form][3:]
+    return socket_words(part.kind, part.sockets, usual)
+
+
+def _figures(part: Part) -> list[str]:
+    found = []
+    for named in FIGURES[part.kind]:
+        figure: Figure | None = getattr(part, named.field)
+        if figure is not None:
+            main = main_figure(part.kind, named.unit)
+            label = "" if main is not None and main.field == named.field else f"{named.word}:"
+            found.append(label + figure_word(figure, named.unit))
+    return found
+
+
+def figure_word(figure: Figure, unit: str) -> str:
+    """`230w`, `220/230/245w`, `0.18a(measured,"by the label")`."""
+    values = (figure.low, figure.likely, figure.high)
+    text = number_word(figure.low)
+    if not figure.low == figure.likely == figure.high:
+        text = "/".join(number_word(v) for v in values)
+    aside: list[str] = [figure.origin] if figure.origin != "maker" else []
+    aside += [quoted(figure.note)] if figure.note else []
+    return f"{text}{unit}" + (f"({','.join(aside)})" if aside else "")
+
+
+def number_word(value: float) -> str:
+    """A number that reads back to the same."""
+    return str(int(value)) if float(value).is_integer() else repr(float(value))
+
+
+def _more(part: Part) -> list[str]:
+    """What a kind has besides sockets and figures."""
+    found: list[str] = []
+    match part:
+        case Board():
+            found += slot_words(part.slots)
+            found += header_words("headers", "fan", part.headers, _amps)
+            found += ["eps4-in-eps8"] if part.eps4_in_eps8 else []
+        case Card():
+            found += _card(part)
+        case Memory():
+            found += part.generation.split("-")
+        case Drive():
+            found += ["power-disable"] if part.power_disable else []
+        case Fan():
+            found.append(f"{part.size_mm}mm")
+        case Cooler():
+            found.append(f"fans:{part.fans}")
+        case LightStrip():
+            found.append(f"{part.volts}v")
+        case Hub():
+            found += header_words("outputs", "out", part.outputs, _amps)
+        case Other():
+            found += [f"idle-share:{number_word(part.idle_share)}"] * (part.idle_share != 0.5)
+        case _:
+            pass
+    on, at = getattr(part, "on", None), getattr(part, "headers", ())
+    found += [f"on:{on}"] if on is not None else []
+    found += [f"at:{','.join(at)}"] if at and not isinstance(part, Board) else []
+    return found
+
+
+def _amps(figure: Figure) -> str:
+    return figure_word(figure, "a")
+
+
+def _card(part: Card) -> list[str]:
+    found = [f"{part.lanes}lanes"] if part.lanes != 16 else []
+    found += [f"in:{part.slot}"] if part.slot is not None else []
+    found += [f"limit:{number_word(part.power_limit)}"] if part.power_limit != 1 else []
+    found += ["spikes:worst"] if part.spikes != "usual" else []
+    if part.spike_factors is not None:
+        found.append("spikes:" + "/".join(number_word(f) for f in part.spike_factors))
+    return found

@@ -1,0 +1,355 @@
+"""A line read: every word accounted for, what could be two things asked about."""
+
+from __future__ import annotations
+
+import re
+from dataclasses import dataclass, field
+from typing import Any
+
+from pydantic import TypeAdapter, ValidationError
+
+from ..files.problems import problems_of
+from ..parts import Part
+from .building import fields_of
+from .lexer import NUMBER, QUOTED, figure, number, unquoted, words_of
+from .telling import understood
+from .words import (
+    FIGURES,
+    FLAGS,
+    GENERATIONS,
+    KINDS,
+    PLURALS,
+    SETTINGS,
+    SOCKET_SYNONYMS,
+    SOCKETS,
+    main_figure,
+)
+
+#: Longest line that is read, in characters.
+MOST_CHARACTERS = 60_000
+_COUNT = re.compile(r"x([0-9]{1,4})|([0-9]{1,4})x")
+_SEVERAL = re.compile(r"([0-9]{1,4}) (\S+)")
+_SOCKETS = re.compile(r"(?:([1-9])x)?(\S+)")
+_NUMBER = re.compile(NUMBER)
+_PART: TypeAdapter[Part] = TypeAdapter(Part)
+_UNIT_WORDS = {"w": "watts", "a": "amperes"}
+
+
+@dataclass(frozen=True, slots=True)
+class Entry:
+    """What a line was understood as. `part` only when every word is accounted for and nothing
+    is open; `unknown` are the words that are not; `question` asks, `choices` are whole lines."""
+
+    part: Part | None
+    understood: str = ""
+    unknown: tuple[str, ...] = ()
+    question: str = ""
+    choices: tuple[str, ...] = ()
+
+
+class Ask(Exception):
+    """Something is open: a question, and the lines that would answer it."""
+
+    def __init__(self, question: str, *choices: list[str]) -> None:
+        super().__init__(question)
+        self.entry = Entry(None, question=question, choices=tuple(" ".join(c) for c in choices))
+
+
+@dataclass(slots=True)
+class Said:
+    """A line sorted: what each of its words says. Building a part takes out what it uses."""
+
+    words: list[str]
+    kinds: list[str] = field(default_factory=list)
+    flags: set[str] = field(default_factory=set)
+    counts: list[int] = field(default_factory=list)
+    several: list[tuple[int, str]] = field(default_factory=list)
+    sockets: list[str] = field(default_factory=list)
+    figures: list[tuple[str, str, dict[str, Any]]] = field(default_factory=list)
+    named: dict[str, dict[str, Any]] = field(default_factory=dict)
+    settings: dict[str, str] = field(default_factory=dict)
+    bare: list[str] = field(default_factory=list)
+    labels: list[tuple[int, str]] = field(default_factory=list)
+    unknown: list[str] = field(default_factory=list)
+    name: str | None = None
+
+    def take(self, unit: str) -> dict[str, Any] | None:
+        """The only figure of a unit, taken out; two of one unit stay, to be asked about."""
+        own = [f for f in self.figures if f[1] == unit]
+        if len(own) != 1:
+            return None
+        self.figures.remove(own[0])
+        return own[0][2]
+
+    def flag(self, *flags: str) -> bool:
+        """Whether one of some words was said; takes it out."""
+        said = self.flags & set(flags)
+        self.flags -= said
+        return bool(said)
+
+    def without(self, *words: str) -> list[str]:
+        """The line's words less some, each once."""
+        left = list(self.words)
+        for word in words:
+            if word in left:
+                left.remove(word)
+        return left
+
+    def left(self) -> list[str]:
+        """Words that nothing has taken."""
+        return [
+            *self.unknown, *self.bare, *(w for w, _, _ in self.figures), *self.named,
+            *(w for _, w in self.labels), *(f"{n}:{v}" for n, v in self.settings.items()),
+            *self.sockets, *sorted(self.flags), *(f"{n} {w}" for n, w in self.several),
+        ]  # fmt: skip
+
+
+def parse(line: str) -> Entry:
+    """Read one line. Never raises: what can't be read is in the answer."""
+    if len(line) > MOST_CHARACTERS:
+        return Entry(None, question=f"A line has at most {MOST_CHARACTERS:,} characters.")
+    try:
+        return _read(words_of(line))
+    except Ask as ask:
+        return ask.entry
+
+
+def parse_list(text: str) -> tuple[tuple[str, Entry], ...]:
+    """Read a list, one part a line; empty lines are left out."""
+    lines = [line.strip() for line in text.replace("\r", "\n").split("\n")]
+    return tuple((line, parse(line)) for line in lines if line)
+
+
+def _read(words: list[str]) -> Entry:
+    said = _sorted(words)
+    kind = _kind(said)
+    if kind is None:
+        question = "What kind of part is it?" if words else ""
+        return Entry(None, unknown=tuple(said.unknown), question=question)
+    figures_of = "drive" if kind in ("disk", "ssd", "optical", "floppy") else kind
+    _pair_labels(said, figures_of)
+    _origin_words(said)
+    _ask_open(kind, said)
+    fields = fields_of(kind, said)
+    _figures(figures_of, said, fields)
+    _ask_bare(figures_of, said)
+    if left := said.left():
+        return Entry(None, unknown=tuple(left))
+    try:
+        part = _PART.validate_python(fields)
+    except ValidationError as error:
+        where, required, got = problems_of(error)[0]
+        raise Ask(f"{_words_of_field(where)} needs {required}, got {got}.") from error
+    return Entry(part, understood(part))
+
+
+def _words_of_field(path: str) -> str:
+    """The last name of a path, in words."""
+    names = [p for p in path.split(".") if not p.isdigit()]
+    return names[-1].removesuffix("_w").removesuffix("_a").replace("_", " ")
+
+
+# -- sorting words -------------------------------------------------------------------------
+
+
+def _sorted(words: list[str]) -> Said:
+    said = Said(words)
+    for at, word in enumerate(words):
+        _sort(said, at, word)
+    return said
+
+
+def _sort(said: Said, at: int, word: str) -> None:
+    label, colon, value = word.partition(":")
+    socket = _SOCKETS.fullmatch(word)
+    if re.fullmatch(QUOTED, word) and said.name is None:
+        said.name = unquoted(word)
+    elif found := figure(word):
+        said.figures.append((word, *found))
+        if any(word == n.word for of in FIGURES.values() for n in of):
+            said.labels.append((at, word))  # `12v`: volts, or the name of a figure
+    elif colon and not word.startswith('"'):
+        _setting(said, word, label, value)
+    elif count := _COUNT.fullmatch(word):
+        said.counts.append(int(count[1] or count[2]))
+    elif (several := _SEVERAL.fullmatch(word)) and several[2] in PLURALS:
+        said.several.append((int(several[1]), PLURALS[several[2]]))
+        said.kinds.append(KINDS[PLURALS[several[2]]])
+        if PLURALS[several[2]] == "fan":
+            said.labels.append((at, "fan"))  # of a cooler: `3 fans 0.2a`
+    elif socket and (name := _socket(socket, word)):
+        said.sockets += [name] * int(socket[1] or 1)
+    elif _NUMBER.fullmatch(word):
+        said.bare.append(word)
+    elif counted := re.fullmatch(r"([0-9]{1,2})(headers|outputs)", word):
+        said.settings[counted[2]] = counted[1]
+    else:
+        _plain_word(said, at, word)
+
+
+def _socket(match: re.Match[str], word: str) -> str | None:
+    name = SOCKET_SYNONYMS.get(match[2], match[2])
+    # A number alone says a socket only behind its `2x`.
+    if name not in SOCKETS or word in ("8", "6", "16"):
+        return None
+    return name
+
+
+def _setting(said: Said, word: str, label: str, value: str) -> None:
+    found = figure(value)
+    known = {n.word for of in FIGURES.values() for n in of}
+    if found and label in known and label not in said.named:
+        said.named[label] = {"unit": found[0]} | found[1]
+    elif label in SETTINGS and (label not in said.settings or label == "spikes") and value:
+        # The spikes of a card may be said twice: the standard's worst, and factors of its own.
+        said.settings[label] = "+".join(filter(None, (said.settings.get(label), value)))
+    else:
+        said.unknown.append(word)
+
+
+def _plain_word(said: Said, at: int, word: str) -> None:
+    known = False
+    if word in KINDS or PLURALS.get(word) in KINDS:
+        said.kinds.append(KINDS[PLURALS.get(word, word)])
+        known = True
+    if word in FLAGS and not (word in said.flags and word not in GENERATIONS):
+        said.flags.add(word)
+        known = True
+    if any(word == n.word for of in FIGURES.values() for n in of):
+        said.labels.append((at, word))
+        known = True
+    if not known:
+        said.unknown.append(word)
+
+
+def _kind(said: Said) -> str | None:
+    kinds = set(said.kinds)
+    if kinds == {"fan", "hub"} and not said.several:
+        kinds = {"hub"}  # a fan controller
+    if "cooler" in kinds:
+        kinds -= {"fan", "pump", "hub"}  # what a cooler has
+    if len(kinds) > 1:
+        names = {w for w in said.words if KINDS.get(PLURALS.get(w, w)) in kinds}
+        lines = [said.without(*(n for n in names if n != k)) for k in sorted(names)]
+        raise Ask("One kind of part a line: which is it?", *lines)
+    if not kinds:
+        return None
+    kind = kinds.pop()
+    own = [n for n, w in said.several if KINDS[w] == kind]
+    said.several = [(n, w) for n, w in said.several if KINDS[w] != kind]
+    said.counts += own
+    if len(said.counts) > 1:
+        raise Ask("There are two counts; say one of them.")
+    return kind
+
+
+# -- figures -------------------------------------------------------------------------------
+
+
+def _pair_labels(said: Said, kind: str) -> None:
+    """A word that names a figure of the kind, with the number that follows it."""
+    units = {n.word: n.unit for n in FIGURES[kind]}
+    labels, said.labels = said.labels, []
+    for at, word in labels:
+        following = said.words[at + 1] if at + 1 < len(said.words) else ""
+        own = next((f for f in said.figures if f[0] == following), None)
+        if word not in units:
+            if word not in KINDS and word not in FLAGS and not figure(word):
+                said.labels.append((at, word))  # of no use here: not accounted for
+            continue
+        if own is not None and own[1] == units[word] and word not in said.named:
+            said.figures.remove(own)
+            said.figures = [f for f in said.figures if f[0] != word]
+            said.named[word] = {"unit": own[1]} | own[2]
+        elif not figure(word) and not (kind == "cooler" and word in ("pump", "fan")):
+            of_unit = [f[0] for f in said.figures if f[1] == units[word]]
+            raise Ask(
+                f"Which figure is {word}? Say its {_UNIT_WORDS[units[word]]} behind the word.",
+                *([*said.without(word, f), f"{word}:{f}"] for f in of_unit),
+            )
+
+
+def _origin_words(said: Said) -> None:
+    """`measured` or `assumed` said of the one figure that there is."""
+    for word in ("measured", "assumed"):
+        if not said.flag(word):
+            continue
+        own = [f[2] for f in said.figures if f[1] in ("w", "a")] + list(said.named.values())
+        if len(own) != 1:
+            texts = [w for w in said.words if (f := figure(w.split(":")[-1])) and f[0] in "wa"]
+            raise Ask(
+                f"Which figure is {word}? Put it right behind, as in 230w({word}).",
+                *([*said.without(word, t), f"{t}({word})"] for t in texts if "(" not in t),
+            )
+        own[0]["origin"] = word
+
+
+def _figures(kind: str, said: Said, fields: dict[str, Any]) -> None:
+    """Put the figures of a kind in their fields: those named, then the main one of each unit."""
+    for named in FIGURES[kind]:
+        found = said.named.get(named.word)
+        if found is not None and found["unit"] == named.unit and named.field not in fields:
+            del said.named[named.word]
+            fields[named.field] = {k: v for k, v in found.items() if k != "unit"}
+    for unit in ("w", "a"):
+        main = main_figure(kind, unit)
+        own = [f for f in said.figures if f[1] == unit]
+        if main is None or not own or main.field in fields:
+            continue
+        if len(own) > 1:
+            raise Ask(
+                f"{' and '.join(f[0] for f in own)}: which is it?",
+                *(said.without(*(f[0] for f in own if f is not one)) for one in own),
+            )
+        fields[main.field] = said.take(unit)
+    _ask_figures(kind, said, fields)
+
+
+def _ask_figures(kind: str, said: Said, fields: dict[str, Any]) -> None:
+    """A number that no word names, where several figures of its unit are left."""
+    for word, unit, _ in said.figures:
+        ways = [n.word for n in FIGURES[kind] if n.unit == unit and n.field not in fields]
+        if ways:
+            lines = ([*said.without(word), f"{way}:{word}"] for way in ways)
+            raise Ask(f"{word}: which is it?", *lines)
+
+
+# -- what has to be asked ------------------------------------------------------------------
+
+
+def _ask_open(kind: str, said: Said) -> None:
+    """Ask what has to be known before a part can be made."""
+    words = said.words
+    explicit = "sockets" in said.settings or "no-socket" in said.flags
+    if kind == "drive" and not said_form(said):
+        raise Ask("Which drive: 3.5-inch or 2.5-inch?", [*words, "3.5in"], [*words, "2.5in"])
+    if kind == "ssd" and not said_form(said):
+        raise Ask("A 2.5-inch drive, or one in an M.2 slot?",
+                  [*words, "2.5in"], [*said.without("ssd"), "m.2"])  # fmt: skip
+    if kind == "card" and not (said.sockets or explicit or "slot-only" in said.flags):
+        ways = ("16pin", "2x8pin", "8pin", "slot-only")
+        raise Ask("Which power sockets does the card have?", *([*words, w] for w in ways))
+    cpu = {"8pin", "cpu8", "4pin", "cpu4"} & set(said.sockets) or "no-cpu" in said.flags
+    if kind == "board" and not (cpu or explicit):
+        raise Ask("How many 8-pin processor sockets?", [*words, "8pin"], [*words, "2x8pin"])
+    if kind == "strip" and not any(u == "v" for _, u, _ in said.figures):
+        raise Ask("A strip at 5 V or at 12 V?", [*words, "5v"], [*words, "12v"])
+
+
+def said_form(said: Said) -> str:
+    """A drive's form that the line says in inches, or nothing."""
+    inches = {f"{f['likely']:g}" for _, unit, f in said.figures if unit == "in"}
+    return next((v for v in ("3.5", "2.5") if v in inches or v in said.bare), "")
+
+
+def _ask_bare(kind: str, said: Said) -> None:
+    """A number without a unit that nothing has taken."""
+    if not said.bare:
+        return
+    value = said.bare[0]
+    units = [u for u in ("w", "a") if main_figure(kind, u)]
+    ways = [f"{value}{u}" for u in units]
+    if number(value).is_integer() and 2 <= number(value) <= 64:
+        ways.append(f"x{int(number(value))}")
+    at = said.words.index(value)
+    raise Ask(f"{value} of what?", *([*said.words[:at], w, *said.words[at + 1 :]] for w in ways))

@@ -1,0 +1,67 @@
+"""A part in a sentence: what a line was understood as."""
+
+from __future__ import annotations
+
+import re
+
+from ..build import Build
+from ..loads import loads
+from ..parts import HEADER_WORDS, ON_HEADER, Board, Card, Hub, Part
+from ..standards.connectors import CONNECTORS
+from ..tally import tally
+from ..wording import number
+from .words import FIGURES
+
+
+def understood(part: Part) -> str:
+    """Count, name, what feeds it, the figures that are known, and the watts of all together."""
+    bare = part
+    if isinstance(part, ON_HEADER):
+        bare = part.model_copy(update={"headers": (), "on": None})
+    elif isinstance(part, Card):
+        bare = part.model_copy(update={"slot": None})
+    build = Build(name="x", parts=(bare,))
+    full = tally(build, loads(build)).total
+    each = f"{part.count} × " if part.count > 1 else ""
+    said = [f"{each}{part.name}", *_fed(part), *_outputs(part), *_known(part)]
+    end = "watts not known yet" if full.missing else f"{number(full.at('full').likely, 'W')} in all"
+    return f"{', '.join(said)}: {end}"
+
+
+def _fed(part: Part) -> list[str]:
+    if not part.sockets:
+        return ["on a header"] if isinstance(part, ON_HEADER) else []
+    kinds = [s.kind for s in part.sockets]
+    return [
+        f"{n} × {CONNECTORS[k].words}" if (n := kinds.count(k)) > 1 else CONNECTORS[k].words
+        for k in dict.fromkeys(kinds)
+    ]
+
+
+def _outputs(part: Part) -> list[str]:
+    found = []
+    if isinstance(part, Board):
+        found += [f"slots {' '.join(f'x{s.lanes}' for s in part.slots)}"] if part.slots else []
+    headers = part.headers if isinstance(part, Board) else ()
+    headers = part.outputs if isinstance(part, Hub) else headers
+    kinds = [h.kind for h in headers]
+    for kind in dict.fromkeys(kinds):
+        n = kinds.count(kind)
+        found.append(f"{n} {HEADER_WORDS[kind]} header{'' if n == 1 else 's'}")
+    return found
+
+
+def _known(part: Part) -> list[str]:
+    found = []
+    for named in FIGURES[part.kind]:
+        figure = getattr(part, named.field)
+        if figure is None:
+            continue
+        unit = named.unit.upper()
+        value = f"{figure.likely:g} {unit}"
+        if figure.low != figure.high:
+            value = f"{figure.low:g} to {figure.high:g} {unit}, likely {figure.likely:g}"
+        origin = "" if figure.origin == "maker" else f" {figure.origin}"
+        word = re.sub("^-", "−", re.sub("(?<=[0-9])v$", " V", named.word))
+        found.append(f"{word} {value}{origin}")
+    return found

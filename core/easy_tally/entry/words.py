@@ -1,0 +1,140 @@
+"""The words of the entry line: one table each, for reading and printing alike."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from ..standards.connectors import SocketKind
+
+#: Word → what it says the part is. `drive` and `ssd` leave open which; they are asked about.
+KINDS: dict[str, str] = {
+    "board": "board", "motherboard": "board", "mainboard": "board",
+    "processor": "processor", "cpu": "processor",
+    "memory": "memory", "ram": "memory", "dimm": "memory", "module": "memory",
+    "ddr5": "memory", "ddr4": "memory", "ddr3": "memory",
+    "card": "card", "gpu": "card", "graphics": "card",
+    "m.2": "m2", "m2": "m2", "nvme": "m2",
+    "disk": "disk", "hdd": "disk", "harddisk": "disk", "drive": "drive", "ssd": "ssd",
+    "optical": "optical", "dvd": "optical", "floppy": "floppy",
+    "fan": "fan", "pump": "pump", "cooler": "cooler", "radiator": "cooler",
+    "hub": "hub", "controller": "hub", "strip": "strip", "light": "strip", "led": "strip",
+    "usb": "usb", "load": "other", "other": "other",
+}  # fmt: skip
+#: Words of several, each after its number: `5 fans`.
+PLURALS: dict[str, str] = {f"{word}s": word for word in KINDS if word[-1].isalpha()}
+
+GENERATIONS = ("ddr5", "ddr4", "ddr3")
+
+
+@dataclass(frozen=True, slots=True)
+class Named:
+    """A figure of a kind: the word that names it, its unit, its field."""
+
+    word: str
+    unit: str
+    field: str
+
+
+def _named(*rows: tuple[str, str, str]) -> tuple[Named, ...]:
+    return tuple(Named(*row) for row in rows)
+
+
+_RATED = _named(("rated", "a", "rated_a"))
+#: Kind → its figures; the first of a unit is meant where a number stands alone, but for a
+#: board, a disk and a load by hand, which have no main figure.
+FIGURES: dict[str, tuple[Named, ...]] = {
+    "processor": _named(("package", "w", "package_w"), ("short", "w", "package_short_w"),
+                        ("idle", "w", "package_idle_w")),
+    "board": _named(("own-12v", "w", "own_12v_w"), ("own-5v", "w", "own_5v_w"),
+                    ("own-3.3v", "w", "own_3v3_w"), ("standby", "w", "standby_w")),
+    "card": _named(("power", "w", "board_power_w"), ("slot", "w", "slot_w"),
+                   ("idle", "w", "idle_w"), ("floor", "w", "system_floor_w")),
+    "memory": _named(("each", "w", "module_w")),
+    "m2": _named(("full", "w", "full_w"), ("idle", "w", "idle_w")),
+    "drive": _named(("12v", "a", "run_12v_a"), ("5v", "a", "run_5v_a"),
+                    ("start", "a", "start_12v_a"), ("start-5v", "a", "start_5v_a")),
+    "fan": _RATED,
+    "pump": _RATED,
+    "cooler": _named(("pump", "a", "pump_a"), ("fan", "a", "fan_a"),
+                     ("controller", "w", "controller_w")),
+    "strip": _RATED,
+    "hub": _named(("own", "w", "own_w")),
+    "usb": _named(("draw", "w", "draw_w"), ("asleep", "w", "asleep_w")),
+    "other": _named(("12v", "w", "v12_w"), ("5v", "w", "v5_w"), ("3.3v", "w", "v3v3_w"),
+                    ("standby", "w", "v5sb_w"), ("-12v", "w", "vneg12_w"),
+                    ("-5v", "w", "vneg5_w")),
+}  # fmt: skip
+NO_MAIN_FIGURE = ("board", "drive", "other")
+
+
+def main_figure(kind: str, unit: str) -> Named | None:
+    """The figure of a kind that a number of `unit` means where no word names it."""
+    if kind in NO_MAIN_FIGURE:
+        return None
+    return next((n for n in FIGURES[kind] if n.unit == unit), None)
+
+
+#: Word of a socket → its kind, in the order in which sockets are laid out and printed, whatever
+#: order they were said in. A board's 8- and 4-pin are the processor's.
+SOCKETS: dict[str, SocketKind] = {
+    "24pin": "atx24", "20pin": "atx20", "cpu8": "eps8", "cpu4": "eps4", "aux6": "aux6",
+    "16pin": "16pin", "8pin": "pcie8", "pcie8": "pcie8", "6pin": "pcie6", "pcie6": "pcie6",
+    "sata": "sata", "4pin": "per4", "per4": "per4", "floppy4": "fdd4",
+}  # fmt: skip
+SOCKET_ORDER: tuple[str, ...] = tuple(SOCKETS)
+SOCKET_SYNONYMS: dict[str, str] = {
+    "eps8": "cpu8", "eps4": "cpu4", "12v-2x6": "16pin", "8": "8pin", "6": "6pin", "16": "16pin",
+    "8-pin": "8pin", "6-pin": "6pin", "16-pin": "16pin", "4-pin": "4pin", "24-pin": "24pin",
+    "20-pin": "20pin",
+}  # fmt: skip
+_ON_BOARD: dict[str, SocketKind] = {"8pin": "eps8", "4pin": "eps4"}
+
+
+def socket_kind(kind: str, word: str) -> SocketKind:
+    """What a word of a socket means on a part of a kind."""
+    return _ON_BOARD.get(word, SOCKETS[word]) if kind == "board" else SOCKETS[word]
+
+
+#: Drive form → (kind word, key, name, word of its socket).
+DRIVES: dict[str, tuple[str, str, str, str]] = {
+    "3.5": ("disk", "disk", "3.5-inch disk", "sata"),
+    "2.5": ("drive", "drive", "2.5-inch drive", "sata"),
+    "optical": ("optical", "optical", "Optical drive", "sata"),
+    "floppy": ("floppy", "floppy", "Floppy drive", "floppy4"),
+}
+_DRIVE_LEADS = ("sata", "4pin", "per4")
+#: Kind → words of the sockets that one may say it has; of others any, by name (`sockets:`).
+SAID_SOCKETS: dict[str, tuple[str, ...]] = {
+    "board": SOCKET_ORDER, "other": SOCKET_ORDER, "drive": (*_DRIVE_LEADS, "floppy4"),
+    "card": ("16pin", "8pin", "pcie8", "6pin", "pcie6", *_DRIVE_LEADS),
+    **dict.fromkeys(("fan", "pump", "cooler", "hub", "strip"), _DRIVE_LEADS),
+}  # fmt: skip
+#: Sockets of the kinds that have some where none are said.
+USUAL_SOCKETS: dict[str, tuple[str, ...]] = {"cooler": ("sata",), "hub": ("sata",)}
+#: Names of parts that nobody named.
+NAMES: dict[str, str] = {
+    "board": "Board", "processor": "Processor", "card": "Card", "m2": "M.2 drive",
+    "pump": "Pump", "cooler": "Liquid cooler", "hub": "Hub", "usb": "USB load", "other": "Load",
+}  # fmt: skip
+#: Kind of part → the kind word that is printed; a drive's goes by its form.
+KIND_WORDS: dict[str, str] = {
+    "board": "board", "processor": "processor", "memory": "memory", "card": "card",
+    "m2": "m.2", "fan": "fan", "pump": "pump", "cooler": "cooler", "hub": "hub",
+    "strip": "strip", "usb": "usb", "other": "load",
+}  # fmt: skip
+
+#: Words that stand alone, and what they say.
+FLAGS: tuple[str, ...] = (
+    "registered", "slot-only", "header", "no-socket", "no-cpu", "power-disable", "eps4-in-eps8",
+    "measured", "assumed", *GENERATIONS,
+)  # fmt: skip
+#: Words that take a value behind a colon, beside the figures.
+SETTINGS: tuple[str, ...] = (
+    "sockets", "headers", "outputs", "slots", "in", "limit", "spikes", "on", "at", "fans",
+    "idle-share", "lanes", "note", "key", "from",
+)  # fmt: skip
+UNITS: dict[str, str] = {
+    "watt": "w", "watts": "w", "amp": "a", "amps": "a", "ampere": "a", "amperes": "a",
+    "inch": "in", "inches": "in", '"': "in", "lane": "lanes", "volt": "v", "volts": "v",
+    "pins": "pin",
+}  # fmt: skip
