@@ -13,7 +13,7 @@ from typing import Literal
 from typing_extensions import TypedDict
 
 from .build import Build
-from .demand import needed_sockets
+from .demand import demands, needed_sockets
 from .loads import loads as loads_of
 from .mend import Mend, mends
 from .quantities import RUN_STATES, WINDOWS, Origin, Span, State, span_at
@@ -377,8 +377,10 @@ def analyse(build: Build) -> Analysis:
     found = spikes(build, loads)
     sizing = size(build, tally, found)
     supply = check_supply(build.supply, tally, sizing, found) if build.supply else None
-    runs = check_runs(build, loads)
-    return Analysis(build, tally, found, sizing, supply, runs, through_board(build, loads))
+    carried = demands(build, loads)
+    runs = check_runs(build, carried)
+    board = through_board(build, loads, carried)
+    return Analysis(build, tally, found, sizing, supply, runs, board)
 
 
 def compact(a: Analysis) -> Compact:

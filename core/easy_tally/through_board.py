@@ -11,7 +11,7 @@ from dataclasses import dataclass
 from typing import Literal
 
 from .build import Build
-from .demand import demands, main_socket, run_amps, source_of
+from .demand import Demand, main_socket, run_amps, source_of
 from .fits import fit
 from .loads import Load
 from .parts import ON_HEADER, Board, Card, Header, Hub, Part, Socket
@@ -37,21 +37,25 @@ class BoardElement:
     causes: tuple[str, ...] = ()
 
 
-def through_board(build: Build, loads: tuple[Load, ...]) -> tuple[BoardElement, ...]:
+def through_board(
+    build: Build, loads: tuple[Load, ...], carried: dict[str, Demand]
+) -> tuple[BoardElement, ...]:
     """Every limit between the board's main plug and what hangs on the board."""
     board = build.board()
     found: list[BoardElement] = []
     if board is not None:
-        found += _main_plug(build, board, loads)
+        found += _main_plug(build, board, loads, carried)
         found += _slots(build, loads)
     found += _headers(build, loads)
     return tuple(found)
 
 
-def _main_plug(build: Build, board: Board, loads: tuple[Load, ...]) -> Iterator[BoardElement]:
+def _main_plug(
+    build: Build, board: Board, loads: tuple[Load, ...], carried: dict[str, Demand]
+) -> Iterator[BoardElement]:
     """Amperes a pin of the main plug on every line; of standby asleep too."""
     main = main_socket(board)
-    demand = main and demands(build, loads).get(f"{board.key}#1/{main.key}")
+    demand = main and carried.get(f"{board.key}#1/{main.key}")
     if main is None or not demand:
         return
     plug, cable, mated = _plug_in(build, board, main)

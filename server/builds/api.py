@@ -6,11 +6,11 @@ from functools import lru_cache
 from typing import Any
 from urllib.parse import quote
 
+from catalogue import kits
 from django.http import HttpRequest, HttpResponse
 from easy_tally import edits
 from easy_tally.build import Build as CoreBuild
 from easy_tally.demand import ref_of
-from easy_tally.entry import Entry, parse, parse_list
 from easy_tally.errors import BadInput, NotThere
 from easy_tally.files import build_file
 from easy_tally.offers import Offers, offers_for_plug, offers_for_socket
@@ -28,7 +28,7 @@ from easy_tally.sizing import check_supply
 from ninja import Query, Router
 from pydantic import TypeAdapter
 
-from builds import actions, kits, reference, results, schemas
+from builds import actions, reference, results, schemas
 from builds.models import Build, Owner
 
 router = Router()
@@ -267,19 +267,6 @@ def candidates(request: HttpRequest, key: str) -> list[dict[str, Any]]:
         }
         for kit, result in answers
     ]
-
-
-@router.get("/entry", response=schemas.EntryOut, operation_id="entry")
-def entry(request: HttpRequest, text: str = Query("", max_length=1000)) -> HttpResponse:
-    """What the entry line understands."""
-    return HttpResponse(_dump(Entry, parse(text)), content_type="application/json")
-
-
-@router.post("/entries", response=list[schemas.LineOut], operation_id="entries")
-def entries(request: HttpRequest, body: schemas.ListIn) -> HttpResponse:
-    """What each line of a list is understood as. Writes nothing."""
-    found = [{"line": line, "entry": entry} for line, entry in parse_list(body.text)]
-    return HttpResponse(_dump(list[dict[str, Any]], found), content_type="application/json")
 
 
 @router.get("/reference", response=schemas.ReferenceOut, operation_id="reference")

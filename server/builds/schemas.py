@@ -168,19 +168,6 @@ class EntryOut(Schema):
     choices: list[str]
 
 
-class ListIn(Schema):
-    """A list of parts, one a line."""
-
-    text: str = Field(max_length=60_000)
-
-
-class LineOut(Schema):
-    """One line of a list, and what it was understood as."""
-
-    line: str
-    entry: EntryOut
-
-
 class FieldOut(Schema):
     """A figure of a part kind, as declared."""
 

@@ -6,6 +6,7 @@ from typing import Any
 from builds.actions import NoBuild, StaleEdit
 from builds.api import router
 from builds.models import Owner, current_owner
+from catalogue.api import router as catalogue_router
 from django.http import HttpRequest, HttpResponse
 from easy_tally.errors import BadInput, EasyTallyError, NotThere, Refused, WouldRelease
 from ninja import NinjaAPI
@@ -31,6 +32,7 @@ api = NinjaAPI(
     description="Builds, their edits and their computed results. Errors are problem+json.",
 )
 api.add_router("", router)
+api.add_router("", catalogue_router)
 
 
 def _problem(status: int, kind: str, title: str, detail: str, **more: Any) -> HttpResponse:

@@ -32,7 +32,7 @@ ALLOWED_HOSTS = ["127.0.0.1", "localhost", "[::1]", *(h for h in HOSTS.split(","
 SESSION_COOKIE_SECURE = CSRF_COOKIE_SECURE = bool(HOSTS)
 CSRF_COOKIE_SAMESITE = "Strict"
 
-INSTALLED_APPS = ["django.contrib.contenttypes", "ninja", "builds"]
+INSTALLED_APPS = ["django.contrib.contenttypes", "ninja", "builds", "catalogue"]
 MIDDLEWARE = [
     "django.middleware.security.SecurityMiddleware",
     "whitenoise.middleware.WhiteNoiseMiddleware",

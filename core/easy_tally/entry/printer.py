@@ -15,9 +15,9 @@ def say(part: Part) -> str:
     words = [word, *([quoted(part.name)] if part.name != name else [])]
     if part.count != 1:
         words.append(f"x{part.count}")
-    words += _sockets(part)
+    words += sockets_said(part)
     words += _figures(part)
-    words += _more(part)
+    words += more_said(part)
     if part.note:
         words.append("note:" + quoted(part.note))
     if part.key != key:
@@ -25,6 +25,11 @@ def say(part: Part) -> str:
     if part.catalogue:
         words.append(f"from:{part.catalogue}")
     return " ".join(words)
+
+
+def kind_word(part: Part) -> str:
+    """The words that say what a part is."""
+    return _usual(part)[0]
 
 
 def _usual(part: Part) -> tuple[str, str, str]:
@@ -44,7 +49,8 @@ def _usual(part: Part) -> tuple[str, str, str]:
             return KIND_WORDS[part.kind], part.kind, NAMES[part.kind]
 
 
-def _sockets(part: Part) -> list[str]:
+def sockets_said(part: Part) -> list[str]:
+    """The words of a part's sockets, where they are not the usual ones."""
     if "sockets" not in type(part).model_fields:
         return []
     usual = USUAL_SOCKETS.get(part.kind, ())
@@ -80,7 +86,7 @@ def number_word(value: float) -> str:
     return str(int(value)) if float(value).is_integer() else repr(float(value))
 
 
-def _more(part: Part) -> list[str]:
+def more_said(part: Part) -> list[str]:
     """What a kind has besides sockets and figures."""
     found: list[str] = []
     match part:

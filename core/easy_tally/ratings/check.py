@@ -10,9 +10,8 @@ from collections.abc import Iterator
 from dataclasses import dataclass
 
 from ..build import Build
-from ..demand import Demand, demands
+from ..demand import Demand
 from ..fits import fit
-from ..loads import Load
 from ..parts import Socket
 from ..quantities import NO_SERIES, RAIL_V, RUN_STATES, Series, State, add, scale
 from ..supply import Cable, Connection, Plug, Port, Run
@@ -94,22 +93,29 @@ class _Live:
     flow: Flow
 
 
-def check_runs(build: Build, loads: tuple[Load, ...]) -> tuple[RunResult, ...]:
-    """Judge every run of `build`, in the order of its runs."""
-    carried = demands(build, loads)
+@dataclass(slots=True)
+class _Taken:
+    """A run taken apart: its plugs in use, its stretches, and what all of it carries."""
+
+    cable: Cable
+    run: Run
+    lives: list[_Live]
+    stretches: list[tuple[float, float, Flow]]
+    whole: Flow
+
+
+def check_runs(build: Build, carried: dict[str, Demand]) -> tuple[RunResult, ...]:
+    """Judge every run of `build` with what its sockets carry, in the order of its runs."""
     cables = {c.key: c for c in build.cables}
     sockets = {str(ref): s for ref, s in build.sockets()} if build.runs else {}
-    lives = {r.cable: _live(build, cables[r.cable], r, carried, sockets) for r in build.runs}
-    groups = _groups(build, cables, lives)
-    return tuple(
-        _check(build, cables[run.cable], run, lives[run.cable], groups, sockets)
-        for run in build.runs
-    )
+    taken = [_taken(build, cables[r.cable], r, carried, sockets) for r in build.runs]
+    groups = _groups(build, taken)
+    return tuple(_check(build, t, groups, sockets) for t in taken)
 
 
-def _live(
+def _taken(
     build: Build, cable: Cable, run: Run, carried: dict[str, Demand], sockets: dict[str, Socket]
-) -> list[_Live]:
+) -> _Taken:
     board = build.board()
     allows = board is not None and board.eps4_in_eps8
     plugs = {p.key: p for p in cable.plugs}
@@ -124,43 +130,41 @@ def _live(
         flow.add(demand.surge, ())
         mated = fit(plugs[c.plug].kind, c.half, socket.kind, allows).mated or socket.kind
         found.append(_Live(plugs[c.plug], socket, mated, flow))
-    return sorted(found, key=lambda live: live.plug.at_mm)
+    found.sort(key=lambda live: live.plug.at_mm)
+    stretches = _stretches(found, build.spin_up_at_once)
+    return _Taken(cable, run, found, stretches, stretches[0][2] if stretches else Flow())
 
 
-def _groups(
-    build: Build, cables: dict[str, Cable], lives: dict[str, list[_Live]]
-) -> dict[str, tuple[Series, bool]]:
+def _groups(build: Build, taken: list[_Taken]) -> dict[str, tuple[Series, bool]]:
     """12 V amperes of each port group, and whether a figure behind them is missing."""
     ports = {p.key: p for p in build.supply.ports} if build.supply else {}
     sums: dict[str, Flow] = {}
-    for run in build.runs:
-        whole = together((x.flow for x in lives[run.cable]), build.spin_up_at_once)
-        own = [ports[k] for k in run.ports]
+    for t in taken:
+        whole = t.whole
+        own = [ports[k] for k in t.run.ports]
         pins = sum(p.pins_12v for p in own)
         for port in own:
             if port.group is None:
                 continue
             share = port.pins_12v / pins if pins else 0.0
             sums.setdefault(port.group, Flow()).add(
-                {"v12": scale(whole.amps.get("v12", NO_SERIES), share)},
+                {"v12": scale(whole.of("v12"), share)},
                 ["v12"] if "v12" in whole.missing else [],
             )
-    return {k: (f.amps.get("v12", NO_SERIES), "v12" in f.missing) for k, f in sums.items()}
+    return {k: (f.of("v12"), "v12" in f.missing) for k, f in sums.items()}
 
 
 def _check(
     build: Build,
-    cable: Cable,
-    run: Run,
-    lives: list[_Live],
+    taken: _Taken,
     groups: dict[str, tuple[Series, bool]],
     sockets: dict[str, Socket],
 ) -> RunResult:
+    cable, run, lives = taken.cable, taken.run, taken.lives
+    stretches, whole = taken.stretches, taken.whole
     assume, supply = build.assumptions, build.supply
     by_key = {p.key: p for p in supply.ports} if supply else {}
     ports = [by_key[k] for k in run.ports]
-    whole = together((x.flow for x in lives), build.spin_up_at_once)
-    stretches = _stretches(lives, build.spin_up_at_once)
     found: list[Element] = []
     for live in lives:
         found += grants(live.plug, live.mated, live.socket, live.flow)
@@ -194,10 +198,13 @@ def _check(
 def _stretches(lives: list[_Live], at_once: int | None) -> list[tuple[float, float, Flow]]:
     """Lengths of cable between plugs in use; each carries all that lies beyond it."""
     places = sorted({x.plug.at_mm for x in lives})
-    return [
-        (start, end, together((x.flow for x in lives if x.plug.at_mm >= end), at_once))
-        for start, end in zip([0.0, *places], places, strict=False)
-    ]
+    found: list[tuple[float, float, Flow]] = []
+    beyond = Flow()
+    for start, end in reversed(list(zip([0.0, *places], places, strict=False))):
+        here = [x.flow for x in lives if x.plug.at_mm == end]
+        beyond = together([beyond, *here], at_once)
+        found.insert(0, (start, end, beyond))
+    return found
 
 
 def _drops(
@@ -208,44 +215,58 @@ def _drops(
     contact_mohm: float,
 ) -> Iterator[Element]:
     """Volts lost at each plug on each rail it uses: contacts and wire, out and back."""
+    lines = {line for x in lives for line, _, _ in x.flow.lines()} | {GROUND}
+    wire = {line: _lost_on_wire(cable, stretches, whole, contact_mohm, line) for line in lines}
+    ends = {end: i for i, (_, end, _) in enumerate(stretches)}
     for live in lives:
+        pins = mated_pins(live.plug, live.mated, live.socket)
+        at = ends[live.plug.at_mm]
+        back = _lost_at(live, wire[GROUND], at, pins, contact_mohm, GROUND)
         for line, _, missing in live.flow.lines():
             if line == "ground":
                 continue
-            paths = [
-                _ohmic(cable, live, stretches, whole, contact_mohm, path) for path in (line, GROUND)
-            ]
-            known = [p for p in paths if p is not None]
-            lost = add(known[0], known[1]) if len(known) == 2 else None
-            yield drop(live.plug, line, lost, missing)
+            out = _lost_at(live, wire[line], at, pins, contact_mohm, line)
+            yield drop(live.plug, line, add(out, back) if out and back else None, missing)
 
 
-def _ohmic(
+def _lost_on_wire(
     cable: Cable,
-    live: _Live,
     stretches: list[tuple[float, float, Flow]],
     whole: Flow,
     contact_mohm: float,
     line: Line,
-) -> Series | None:
-    """Volts [V] lost on one line (rail or ground) up to a plug; None where a figure is missing."""
-    far = mated_pins(live.plug, live.mated, live.socket).get(line, 0)
+) -> list[Series | None]:
+    """Volts [V] lost on one line (rail or ground) from the supply to the end of each stretch,
+    the supply-end contacts included; None from where a figure is missing."""
     near = cable.supply_end.pins.of(line) if cable.needs else 0
-    if not far or (cable.needs and not near):
-        return None
-    paths = [(contact_mohm / far, live.flow)]
+    lost: Series | None = NO_SERIES
     if near:
-        paths.append((contact_mohm / near, whole))
+        lost = scale(whole.of(line), contact_mohm / near / 1000)
+    elif cable.needs:
+        lost = None
+    found: list[Series | None] = []
     for start, end, flow in stretches:
-        if end <= live.plug.at_mm:
-            mohm = path_mohm(cable, end - start, line)
-            if mohm is None:
-                return None
-            paths.append((mohm, flow))
-    lost = NO_SERIES
-    for mohm, flow in paths:
-        lost = add(lost, scale(flow.amps.get(line, NO_SERIES), mohm / 1000))
-    return lost
+        mohm = path_mohm(cable, end - start, line)
+        if lost is not None:
+            more = None if mohm is None else scale(flow.of(line), mohm / 1000)
+            lost = None if more is None else add(lost, more)
+        found.append(lost)
+    return found
+
+
+def _lost_at(
+    live: _Live,
+    wire: list[Series | None],
+    at: int,
+    pins: dict[str, int],
+    contact_mohm: float,
+    line: Line,
+) -> Series | None:
+    """Volts [V] lost on one line up to behind a plug's own contacts."""
+    far, lost = pins.get(line, 0), wire[at]
+    if not far or lost is None:
+        return None
+    return add(lost, scale(live.flow.of(line), contact_mohm / far / 1000))
 
 
 def _profile(

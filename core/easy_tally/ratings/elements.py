@@ -49,34 +49,41 @@ class Element(NamedTuple):
 
 @dataclass(slots=True)
 class Flow:
-    """Amperes [A] per rail and on ground, in the four run states; rails with a missing figure."""
+    """Amperes [A] per rail in the four run states, ground with the sum of them; rails with a
+    missing figure."""
 
-    amps: dict[Line, Series] = field(default_factory=dict)
+    amps: dict[Rail, Series] = field(default_factory=dict)
     missing: set[Line] = field(default_factory=set)
     #: Without surges, and each plug's own surge: what `together` starts from.
     base: dict[Rail, Series] = field(default_factory=dict)
     surges: list[dict[Rail, Series]] = field(default_factory=list)
+    #: What `lines` gave, until something is added: it is asked for once for every kind of limit.
+    _lines: list[tuple[Line, Series, bool]] | None = None
 
     def add(self, amps: Mapping[Rail, Series], missing: Iterable[Rail]) -> None:
-        """Add what one plug carries; ground carries the sum over its rails."""
+        """Add what one plug carries."""
+        self._lines = None
         for rail, series in amps.items():
-            for line in (rail, GROUND):
-                old = self.amps.get(line)
-                self.amps[line] = series if old is None else add(old, series)
+            old = self.amps.get(rail)
+            self.amps[rail] = series if old is None else add(old, series)
         for rail in missing:
             self.missing |= {rail, GROUND}
 
+    def of(self, line: Line) -> Series:
+        """Amperes on a rail, or on ground: the sum over the rails."""
+        if line != "ground":
+            return self.amps.get(line, NO_SERIES)
+        whole = NO_SERIES
+        for series in self.amps.values():
+            whole = series if whole is NO_SERIES else add(whole, series)
+        return whole
+
     def lines(self) -> list[tuple[Line, Series, bool]]:
         """Every line that carries something, or whose load is missing."""
-        return [
-            (line, series, line in self.missing)
-            for line in LINES
-            if (series := self.amps.get(line, NO_SERIES)) and (line in self.missing or any(series))
-        ]
-
-    def rails(self) -> dict[Rail, Series]:
-        """Amperes of the rails, without ground."""
-        return {r: self.amps[r] for r in RUN_RAILS if r in self.amps}
+        if self._lines is None:
+            every = [(line, self.of(line), line in self.missing) for line in LINES]
+            self._lines = [x for x in every if x[2] or any(x[1])]
+        return self._lines
 
     def watts(self, rail: Rail = "v12") -> Series:
         """Watts [W] on one rail."""
@@ -94,7 +101,7 @@ def together(flows: Iterable[Flow], at_once: int | None = None) -> Flow:
         whole.add(flow.base, [r for r in RUN_RAILS if r in flow.missing])
         whole.surges += flow.surges
     whole.surges.sort(key=lambda s: -sum(x[10] * RAIL_V[r] for r, x in s.items()))
-    whole.base = whole.rails()
+    whole.base = dict(whole.amps)
     for surge in whole.surges[:at_once]:
         whole.add(surge, ())
     return whole
@@ -140,8 +147,11 @@ def _contacts(
     assume: Assumptions,
     uneven: float,
     source: str,
+    only: tuple[Line, ...] = LINES,
 ) -> Iterator[Element]:
     for line, loads, missing in flow.lines():
+        if line not in only:
+            continue
         n = count.get(line, 0)
         limit = None if contact_a is None else contact_a * heat
         # Nothing there to carry a load is over its rating of zero, however small the load.
@@ -200,7 +210,7 @@ def port_pins(
 ) -> Iterator[Element]:
     """Amperes a 12 V pin of each port; two ports share the run by their 12 V pins."""
     whole = sum(p.pins_12v for p in ports)
-    loads, missing = flow.amps.get("v12", NO_SERIES), "v12" in flow.missing
+    loads, missing = flow.of("v12"), "v12" in flow.missing
     if not whole or not (missing or any(loads)):
         return
     for port in ports:
@@ -214,7 +224,7 @@ def port_pins(
         uneven = assume.worst_pin_16pin if kind == "16pin" else 1.0
         yield from _contacts(
             "port pins", port.key, part, {"v12": pins}, contact,
-            _heat(cable, assume), assume, uneven, _contact_source(kind, port.circuits),
+            _heat(cable, assume), assume, uneven, _contact_source(kind, port.circuits), ("v12",),
         )  # fmt: skip
 
 

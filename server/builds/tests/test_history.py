@@ -6,6 +6,7 @@ import os
 import subprocess
 import sys
 
+from catalogue import kits
 from django.db import connection
 from django.test import TestCase, TransactionTestCase
 from easy_tally import edits
@@ -17,7 +18,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 from hypothesis.extra.django import TestCase as HypothesisCase
 
-from builds import actions, kits, results
+from builds import actions, results
 from builds.models import Build, Change, current_owner
 from builds.tests.support import HERON, ROOT, act, heron
 

@@ -273,7 +273,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/v1/entry": {
+    "/api/v1/reference": {
         parameters: {
             query?: never;
             header?: never;
@@ -281,12 +281,32 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Entry
-         * @description What the entry line understands.
+         * Get Reference
+         * @description What does not change while the application runs.
          */
-        get: operations["entry"];
+        get: operations["reference"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/entry": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Say
+         * @description What the entry line understands, and what the catalogue has. Writes nothing.
+         */
+        post: operations["say"];
         delete?: never;
         options?: never;
         head?: never;
@@ -313,7 +333,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/v1/reference": {
+    "/api/v1/catalogue": {
         parameters: {
             query?: never;
             header?: never;
@@ -321,12 +341,120 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Get Reference
-         * @description What does not change while the application runs.
+         * Catalogue
+         * @description Entries that fit some words, one's own first.
          */
-        get: operations["reference"];
+        get: operations["catalogue"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/catalogue/entries/{slug}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Entry
+         * @description One entry as it is now.
+         */
+        get: operations["catalogueEntry"];
+        put?: never;
+        post?: never;
+        /**
+         * Remove
+         * @description Remove an entry of one's own.
+         */
+        delete: operations["removePart"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/catalogue/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Save
+         * @description The catalogue, or one's own entries of it, as CSV.
+         */
+        get: operations["saveCatalogue"];
+        put?: never;
+        /**
+         * Take
+         * @description Take a CSV file in, whole or not at all.
+         */
+        post: operations["takeCatalogue"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/catalogue/template": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Template
+         * @description A CSV file to start from.
+         */
+        get: operations["catalogueTemplate"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/catalogue/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Preview
+         * @description What a CSV file would change, line by line. Writes nothing.
+         */
+        post: operations["previewCatalogue"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/catalogue/entries": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Keep
+         * @description Keep a part as an entry of one's own.
+         */
+        post: operations["keepPart"];
         delete?: never;
         options?: never;
         head?: never;
@@ -3142,39 +3270,6 @@ export interface components {
             answer: components["schemas"]["SupplyAnswer"];
         };
         /**
-         * EntryOut
-         * @description What a line was understood as; `part` where it can be added as it stands.
-         */
-        EntryOut: {
-            /** Part */
-            part: (components["schemas"]["Processor"] | components["schemas"]["Board"] | components["schemas"]["Card"] | components["schemas"]["Memory"] | components["schemas"]["M2Drive"] | components["schemas"]["Drive"] | components["schemas"]["Fan"] | components["schemas"]["Pump"] | components["schemas"]["Cooler"] | components["schemas"]["LightStrip"] | components["schemas"]["Hub"] | components["schemas"]["UsbLoad"] | components["schemas"]["Other"]) | null;
-            /** Understood */
-            understood: string;
-            /** Unknown */
-            unknown: string[];
-            /** Question */
-            question: string;
-            /** Choices */
-            choices: string[];
-        };
-        /**
-         * LineOut
-         * @description One line of a list, and what it was understood as.
-         */
-        LineOut: {
-            /** Line */
-            line: string;
-            entry: components["schemas"]["EntryOut"];
-        };
-        /**
-         * ListIn
-         * @description A list of parts, one a line.
-         */
-        ListIn: {
-            /** Text */
-            text: string;
-        };
-        /**
          * AssumptionOut
          * @description An assumption, as declared.
          */
@@ -3266,6 +3361,145 @@ export interface components {
             words: string;
             /** Also */
             also: string;
+            /** Part */
+            part: components["schemas"]["Processor"] | components["schemas"]["Board"] | components["schemas"]["Card"] | components["schemas"]["Memory"] | components["schemas"]["M2Drive"] | components["schemas"]["Drive"] | components["schemas"]["Fan"] | components["schemas"]["Pump"] | components["schemas"]["Cooler"] | components["schemas"]["LightStrip"] | components["schemas"]["Hub"] | components["schemas"]["UsbLoad"] | components["schemas"]["Other"];
+        };
+        /**
+         * EntryOut
+         * @description What a line was understood as; `part` where it can be added as it stands.
+         */
+        EntryOut: {
+            /** Part */
+            part: (components["schemas"]["Processor"] | components["schemas"]["Board"] | components["schemas"]["Card"] | components["schemas"]["Memory"] | components["schemas"]["M2Drive"] | components["schemas"]["Drive"] | components["schemas"]["Fan"] | components["schemas"]["Pump"] | components["schemas"]["Cooler"] | components["schemas"]["LightStrip"] | components["schemas"]["Hub"] | components["schemas"]["UsbLoad"] | components["schemas"]["Other"]) | null;
+            /** Understood */
+            understood: string;
+            /** Unknown */
+            unknown: string[];
+            /** Question */
+            question: string;
+            /** Choices */
+            choices: string[];
+        };
+        /**
+         * FoundOut
+         * @description An entry: its part as it would go into a build, in words, and what its page leaves out.
+         */
+        FoundOut: {
+            /** Slug */
+            slug: string;
+            /** Revision */
+            revision: number;
+            /** Own */
+            own: boolean;
+            /** Part */
+            part: components["schemas"]["Processor"] | components["schemas"]["Board"] | components["schemas"]["Card"] | components["schemas"]["Memory"] | components["schemas"]["M2Drive"] | components["schemas"]["Drive"] | components["schemas"]["Fan"] | components["schemas"]["Pump"] | components["schemas"]["Cooler"] | components["schemas"]["LightStrip"] | components["schemas"]["Hub"] | components["schemas"]["UsbLoad"] | components["schemas"]["Other"];
+            /** Words */
+            words: string;
+            /** Lacks */
+            lacks: string[];
+        };
+        /**
+         * SayOut
+         * @description What a line was understood as, and the entries that its words find.
+         */
+        SayOut: {
+            said: components["schemas"]["EntryOut"];
+            /** Offers */
+            offers: components["schemas"]["FoundOut"][];
+        };
+        /**
+         * SayIn
+         * @description A line being typed.
+         */
+        SayIn: {
+            /** Text */
+            text: string;
+        };
+        /**
+         * LineOut
+         * @description One line of a list, and what it was understood as.
+         */
+        LineOut: {
+            /** Line */
+            line: string;
+            entry: components["schemas"]["EntryOut"];
+        };
+        /**
+         * ListIn
+         * @description A list of parts, one a line.
+         */
+        ListIn: {
+            /** Text */
+            text: string;
+        };
+        /**
+         * CatalogueOut
+         * @description Entries found, and how many there are.
+         */
+        CatalogueOut: {
+            /** Found */
+            found: components["schemas"]["FoundOut"][];
+            /** Entries */
+            entries: number;
+            /** Own */
+            own: number;
+        };
+        /**
+         * Change
+         * @description What a row would do to the catalogue: `columns` are those that change, before and after.
+         */
+        Change: {
+            /** Line */
+            line: number;
+            /** Slug */
+            slug: string;
+            /** Name */
+            name: string;
+            /**
+             * Status
+             * @enum {string}
+             */
+            status: "new" | "changed" | "same" | "wrong";
+            /**
+             * Columns
+             * @default []
+             */
+            columns?: [
+                string,
+                string,
+                string
+            ][];
+            /**
+             * Problems
+             * @default []
+             */
+            problems?: [
+                string,
+                string,
+                string
+            ][];
+        };
+        /**
+         * ChangesOut
+         * @description What a CSV file would do, or did, line by line.
+         */
+        ChangesOut: {
+            /** Changes */
+            changes: components["schemas"]["Change"][];
+        };
+        /**
+         * FileIn
+         * @description A CSV file's text.
+         */
+        FileIn: {
+            /** Text */
+            text: string;
+        };
+        /**
+         * KeepIn
+         * @description A part to keep as an entry of one's own.
+         */
+        KeepIn: {
             /** Part */
             part: components["schemas"]["Processor"] | components["schemas"]["Board"] | components["schemas"]["Card"] | components["schemas"]["Memory"] | components["schemas"]["M2Drive"] | components["schemas"]["Drive"] | components["schemas"]["Fan"] | components["schemas"]["Pump"] | components["schemas"]["Cooler"] | components["schemas"]["LightStrip"] | components["schemas"]["Hub"] | components["schemas"]["UsbLoad"] | components["schemas"]["Other"];
         };
@@ -3631,11 +3865,9 @@ export interface operations {
             };
         };
     };
-    entry: {
+    reference: {
         parameters: {
-            query?: {
-                text?: string;
-            };
+            query?: never;
             header?: never;
             path?: never;
             cookie?: never;
@@ -3648,7 +3880,31 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["EntryOut"];
+                    "application/json": components["schemas"]["ReferenceOut"];
+                };
+            };
+        };
+    };
+    say: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SayIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SayOut"];
                 };
             };
         };
@@ -3677,7 +3933,115 @@ export interface operations {
             };
         };
     };
-    reference: {
+    catalogue: {
+        parameters: {
+            query?: {
+                text?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CatalogueOut"];
+                };
+            };
+        };
+    };
+    catalogueEntry: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FoundOut"];
+                };
+            };
+        };
+    };
+    removePart: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    saveCatalogue: {
+        parameters: {
+            query?: {
+                own?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    takeCatalogue: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FileIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChangesOut"];
+                };
+            };
+        };
+    };
+    catalogueTemplate: {
         parameters: {
             query?: never;
             header?: never;
@@ -3691,8 +4055,54 @@ export interface operations {
                 headers: {
                     [name: string]: unknown;
                 };
+                content?: never;
+            };
+        };
+    };
+    previewCatalogue: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FileIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
                 content: {
-                    "application/json": components["schemas"]["ReferenceOut"];
+                    "application/json": components["schemas"]["ChangesOut"];
+                };
+            };
+        };
+    };
+    keepPart: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeepIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FoundOut"];
                 };
             };
         };

@@ -1,0 +1,118 @@
+"""The routes of the entry line and of the parts catalogue."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from builds.models import Owner
+from django.http import HttpRequest, HttpResponse
+from easy_tally.catalogue import CatalogueEntry, lacks
+from easy_tally.entry import parse, parse_list, understood
+from easy_tally.files import parts_csv
+from easy_tally.parts import Part
+from ninja import Query, Router
+
+from catalogue import parts, schemas
+
+router = Router()
+#: Entries offered under the entry line, and shown at most on the catalogue's page.
+OFFERED, SHOWN = 8, 400
+
+
+def _owner(request: HttpRequest) -> Owner:
+    owner: Owner = request.auth  # type: ignore[attr-defined]
+    return owner
+
+
+def _field_words(part: Part, field: str) -> str:
+    return type(part).model_fields[field].description or field
+
+
+def _found(entry: CatalogueEntry, count: int = 1) -> dict[str, Any]:
+    part = entry.copied()
+    if count != 1 and part.kind not in ("board", "hub"):
+        part = part.model_copy(update={"count": count})
+    return {
+        "slug": entry.slug,
+        "revision": entry.revision,
+        "own": entry.slug not in parts.shipped(),
+        "part": part,
+        "words": understood(part),
+        "lacks": [_field_words(part, f) for f in lacks(part)],
+    }
+
+
+@router.post("/entry", response=schemas.SayOut, operation_id="say")
+def say(request: HttpRequest, body: schemas.SayIn) -> dict[str, Any]:
+    """What the entry line understands, and what the catalogue has. Writes nothing."""
+    found, count = parts.find(_owner(request), body.text, OFFERED) if body.text.strip() else ([], 1)
+    return {"said": parse(body.text), "offers": [_found(e, count) for e in found]}
+
+
+@router.post("/entries", response=list[schemas.LineOut], operation_id="entries")
+def entries(request: HttpRequest, body: schemas.ListIn) -> list[dict[str, Any]]:
+    """What each line of a list is understood as. Writes nothing."""
+    return [{"line": line, "entry": entry} for line, entry in parse_list(body.text)]
+
+
+@router.get("/catalogue", response=schemas.CatalogueOut, operation_id="catalogue")
+def catalogue(request: HttpRequest, text: str = Query("", max_length=200)) -> dict[str, Any]:
+    """Entries that fit some words, one's own first."""
+    owner = _owner(request)
+    found, _ = parts.find(owner, text, SHOWN)
+    return {
+        "found": [_found(e) for e in found],
+        "entries": len(parts.every(owner)),
+        "own": len(parts.own(owner)),
+    }
+
+
+@router.get("/catalogue/entries/{slug}", response=schemas.FoundOut, operation_id="catalogueEntry")
+def entry(request: HttpRequest, slug: str) -> dict[str, Any]:
+    """One entry as it is now."""
+    return _found(parts.entry(_owner(request), slug))
+
+
+def _file(text: str, name: str) -> HttpResponse:
+    response = HttpResponse(text, content_type="text/csv; charset=utf-8")
+    response["Content-Disposition"] = f'attachment; filename="{name}"'
+    return response
+
+
+@router.get("/catalogue/file", operation_id="saveCatalogue")
+def save(request: HttpRequest, own: bool = Query(False)) -> HttpResponse:
+    """The catalogue, or one's own entries of it, as CSV."""
+    owner = _owner(request)
+    found = parts.own(owner) if own else parts.every(owner)
+    return _file(parts_csv.write(found.values()), "own-parts.csv" if own else "parts.csv")
+
+
+@router.get("/catalogue/template", operation_id="catalogueTemplate")
+def template(request: HttpRequest) -> HttpResponse:
+    """A CSV file to start from."""
+    return _file(parts_csv.template(), "parts-template.csv")
+
+
+@router.post("/catalogue/preview", response=schemas.ChangesOut, operation_id="previewCatalogue")
+def preview(request: HttpRequest, body: schemas.FileIn) -> dict[str, Any]:
+    """What a CSV file would change, line by line. Writes nothing."""
+    return {"changes": parts.preview(_owner(request), body.text)}
+
+
+@router.post("/catalogue/file", response=schemas.ChangesOut, operation_id="takeCatalogue")
+def take(request: HttpRequest, body: schemas.FileIn) -> dict[str, Any]:
+    """Take a CSV file in, whole or not at all."""
+    return {"changes": parts.take_file(_owner(request), body.text)}
+
+
+@router.post("/catalogue/entries", response={201: schemas.FoundOut}, operation_id="keepPart")
+def keep(request: HttpRequest, body: schemas.KeepIn) -> tuple[int, dict[str, Any]]:
+    """Keep a part as an entry of one's own."""
+    return 201, _found(parts.keep(_owner(request), body.part))
+
+
+@router.delete("/catalogue/entries/{slug}", response={204: None}, operation_id="removePart")
+def remove(request: HttpRequest, slug: str) -> tuple[int, None]:
+    """Remove an entry of one's own."""
+    parts.remove(_owner(request), slug)
+    return 204, None

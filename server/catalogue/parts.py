@@ -1,0 +1,133 @@
+"""The parts catalogue: shipped entries and one's own, found and changed. Every write is here."""
+
+from __future__ import annotations
+
+import json
+import re
+from functools import lru_cache
+
+from builds.models import Owner
+from django.conf import settings
+from django.db import transaction
+from easy_tally.catalogue import CatalogueEntry, said_count, search, search_text
+from easy_tally.errors import BadFile, BadInput, NotThere
+from easy_tally.files import parts_csv
+from easy_tally.parts import Part
+
+from catalogue.models import OwnPart
+
+#: Most entries of one owner: keeps a search within the time of a keystroke.
+MOST_OWN = 5_000
+
+
+@lru_cache(maxsize=1)
+def shipped() -> dict[str, CatalogueEntry]:
+    """Every entry that ships, by slug; read once."""
+    text = (settings.DEMO / "parts.csv").read_text(encoding="utf-8")
+    rows = parts_csv.read(text)
+    wrong = [(f"line {r.line}, {c}", need, got) for r in rows for c, need, got in r.problems]
+    if wrong:
+        raise BadFile(wrong)
+    return {r.entry.slug: r.entry for r in rows if r.entry is not None}
+
+
+@lru_cache(maxsize=1)
+def _shipped_texts() -> list[tuple[CatalogueEntry, str]]:
+    return [(e, search_text(e)) for e in shipped().values()]
+
+
+@lru_cache(maxsize=MOST_OWN)
+def _texts(entry: CatalogueEntry) -> str:
+    return search_text(entry)
+
+
+def own(owner: Owner) -> dict[str, CatalogueEntry]:
+    """An owner's entries, by slug."""
+    return {
+        row.slug: CatalogueEntry.model_validate_json(
+            json.dumps({"slug": row.slug, "revision": row.revision, "part": row.data})
+        )
+        for row in OwnPart.objects.filter(owner=owner)
+    }
+
+
+def every(owner: Owner) -> dict[str, CatalogueEntry]:
+    """One's own entries before those that ship."""
+    return own(owner) | shipped()
+
+
+def entry(owner: Owner, slug: str) -> CatalogueEntry:
+    """The entry called `slug`. Raises NotThere."""
+    found = every(owner).get(slug)
+    if found is None:
+        raise NotThere(f"There is no part {slug} in the catalogue.")
+    return found
+
+
+def find(owner: Owner, text: str, most: int) -> tuple[list[CatalogueEntry], int]:
+    """Entries that fit the words of a text, and the count that was said among them."""
+    words, count = said_count(text)
+    entries = [(e, _texts(e)) for e in own(owner).values()]
+    return search([*entries, *_shipped_texts()], words, most), count
+
+
+# -- writes --------------------------------------------------------------------------------
+
+
+def preview(owner: Owner, text: str) -> tuple[parts_csv.Change, ...]:
+    """What a CSV file would do to the owner's entries, line by line. Writes nothing."""
+    return parts_csv.changes(parts_csv.read(text), own(owner), shipped())
+
+
+@transaction.atomic
+def take_file(owner: Owner, text: str) -> tuple[parts_csv.Change, ...]:
+    """Take a whole CSV file in. Raises BadInput that names every wrong line; then nothing is."""
+    found = preview(owner, text)
+    wrong = [(f"line {c.line}, {col}", need, got) for c in found for col, need, got in c.problems]
+    if wrong:
+        raise BadInput(wrong)
+    entries = {r.slug: r.entry for r in parts_csv.read(text) if r.entry is not None}
+    new = sum(c.status == "new" for c in found)
+    if OwnPart.objects.filter(owner=owner).count() + new > MOST_OWN:
+        raise BadInput([("file", f"at most {MOST_OWN:,} entries of your own", "more")])
+    for change in found:
+        if change.status in ("new", "changed"):
+            _store(owner, change.slug, entries[change.slug].part)
+    return found
+
+
+@transaction.atomic
+def keep(owner: Owner, part: Part) -> CatalogueEntry:
+    """Keep a part of a build as an entry of one's own; under its name's slug, made unique."""
+    bare = part.model_copy(update={"count": 1, "catalogue": ""})
+    # What ties a part to its build stays there.
+    ties = {"on": None, "slot": None, "headers": ()} if part.kind != "board" else {}
+    fields = {k: v for k, v in ties.items() if k in type(part).model_fields}
+    stem = re.sub("[^a-z0-9]+", "-", part.name.lower()).strip("-")[:50] or part.kind
+    taken = every(owner)
+    if len(taken) > MOST_OWN:
+        raise BadInput([("part", f"at most {MOST_OWN:,} entries of your own", "one more")])
+    slug = next(
+        s for n in range(1, MOST_OWN + 2) if (s := stem if n == 1 else f"{stem}-{n}") not in taken
+    )
+    return _store(owner, slug, bare.model_copy(update=fields))
+
+
+def _store(owner: Owner, slug: str, part: Part) -> CatalogueEntry:
+    row = OwnPart.objects.filter(owner=owner, slug=slug).first()
+    if row is None:
+        row = OwnPart(owner=owner, slug=slug)
+    else:
+        row.revision += 1
+    made = CatalogueEntry(slug=slug, revision=row.revision, part=part)
+    row.data = made.part.model_dump(mode="json")
+    row.save()
+    return made
+
+
+@transaction.atomic
+def remove(owner: Owner, slug: str) -> None:
+    """Remove an entry of one's own. Builds that copied it keep their copy."""
+    if not OwnPart.objects.filter(owner=owner, slug=slug).delete()[0]:
+        why = "it ships with Easy Tally" if slug in shipped() else "there is none"
+        raise NotThere(f"No entry {slug} of your own to remove: {why}.")
