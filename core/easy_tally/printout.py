@@ -2,8 +2,8 @@
 
 from __future__ import annotations
 
+from .answers import Amount, Report
 from .quantities import RAIL_WORDS, STATES
-from .report import Amount, Report
 from .wording import number
 
 

@@ -8,28 +8,51 @@ from __future__ import annotations
 
 from collections.abc import Callable
 from dataclasses import dataclass
-from typing import Literal
 
-from typing_extensions import TypedDict
-
+from .answers import (
+    Amount,
+    Amounts,
+    BoardAnswer,
+    CheckAnswer,
+    Compact,
+    ElementAnswer,
+    Lane,
+    MoverAnswer,
+    Numbers,
+    Overall,
+    PartWatts,
+    Percents,
+    PlugAnswer,
+    Report,
+    RowAnswer,
+    RuleAnswer,
+    RunAnswer,
+    SizingAnswer,
+    SocketAnswer,
+    SpikeAmounts,
+    SpikeRowAnswer,
+    StepAnswer,
+    Strip,
+    SupplyAnswer,
+)
 from .build import Build
 from .demand import demands, needed_sockets
+from .loads import Load
 from .loads import loads as loads_of
 from .mend import Mend, mends
-from .quantities import RUN_STATES, WINDOWS, Origin, Span, State, span_at
+from .parts import Part
+from .quantities import RUN_STATES, WINDOWS, Figure, Origin, Span, State, span_at
 from .ratings.check import RunResult, check_runs
 from .ratings.elements import Element
-from .ratings.verdicts import Verdict, percent
+from .ratings.verdicts import percent
 from .sizing import (
     SUPPLY_NOT_CHECKED,
-    CheckStatus,
     Sizing,
     SupplyResult,
-    SupplyVerdict,
     check_supply,
     size,
 )
-from .spikes import Spikes, spikes
+from .spikes import SpikeRow, Spikes, spike_rows, spikes
 from .standards.connectors import CONNECTORS, PLUGS
 from .supply import Supply
 from .tally import Row, Sum, Tally
@@ -60,308 +83,11 @@ MAP_NOT_CHECKED: tuple[str, ...] = (
 
 
 @dataclass(frozen=True, slots=True)
-class Amount:
-    """Watts [W] with bounds; where `missing` names parts, read it as “at least”."""
-
-    low: float
-    likely: float
-    high: float
-    missing: tuple[str, ...] = ()
-
-
-class Amounts(TypedDict):
-    """Watts [W] in each state."""
-
-    sleep: Amount
-    idle: Amount
-    everyday: Amount
-    full: Amount
-    start: Amount
-
-
-@dataclass(frozen=True, slots=True)
-class SpikeAmounts:
-    """Watts [W] of the spikes in the four windows."""
-
-    ms_0_1: Amount
-    ms_1: Amount
-    ms_10: Amount
-    ms_100: Amount
-
-
-class Numbers(TypedDict):
-    """A number in each state in which a run is judged."""
-
-    idle: float
-    everyday: float
-    full: float
-    start: float
-
-
-class Percents(TypedDict):
-    """A share in whole percents in each state; None where it is not known."""
-
-    sleep: int | None
-    idle: int | None
-    everyday: int | None
-    full: int | None
-    start: int | None
-
-
-@dataclass(frozen=True, slots=True)
-class PartWatts:
-    """One part's watts [W] in one column (path), all instances, per state."""
-
-    part: str
-    path: str
-    watts: Amounts
-    assumed: bool
-
-
-@dataclass(frozen=True, slots=True)
-class RuleAnswer:
-    """What one sizing rule asks for."""
-
-    id: str
-    words: str
-    watts: Amount | None
-    binding: bool
-    governs: bool
-    missing: tuple[str, ...]
-
-
-@dataclass(frozen=True, slots=True)
-class SizingAnswer:
-    """The sizing rules, what is needed [W], and the next common size."""
-
-    rules: tuple[RuleAnswer, ...]
-    needed: Amount | None
-    at_least_w: float
-    pick_w: int | None
-
-
-@dataclass(frozen=True, slots=True)
-class CheckAnswer:
-    """One check of a supply."""
-
-    id: str
-    status: CheckStatus
-    text: str
-    load: float | None = None
-    limit: float | None = None
-    unit: str = ""
-    rail: str | None = None
-
-
-@dataclass(frozen=True, slots=True)
-class SupplyAnswer:
-    """A supply judged for this build."""
-
-    name: str
-    rated_w: float | None
-    verdict: SupplyVerdict
-    checks: tuple[CheckAnswer, ...]
-    percent: Percents
-    not_checked: tuple[str, ...]
-
-
-@dataclass(frozen=True, slots=True)
-class SocketAnswer:
-    """A socket of the build: who it belongs to, and what feeds it."""
-
-    ref: str
-    part: str
-    words: str
-    kind: str
-    kind_words: str
-    required: bool
-    cable: str | None = None
-    plug: str | None = None
-    fed_by: str = ""
-
-
-@dataclass(frozen=True, slots=True)
-class StepAnswer:
-    """A stretch of a current profile: amperes [A] on a rail per state, and their limit [A]."""
-
-    rail: str
-    from_mm: float
-    to_mm: float
-    amps: Numbers
-    limit_a: float | None
-
-
-@dataclass(frozen=True, slots=True)
-class PlugAnswer:
-    """A plug at its place; `socket` is empty where it is parked. `tag` is short for `feeds`."""
-
-    key: str
-    kind: str
-    face: str
-    at_mm: float
-    half: str
-    socket: str
-    feeds: str
-    tag: str
-    warning: str
-    safety: float | None
-
-
-@dataclass(frozen=True, slots=True)
-class Lane:
-    """One cable in its ports: verdict, governing element in words, profile, plugs."""
-
-    cable: str
-    name: str
-    ports: tuple[str, ...]
-    port_labels: tuple[str, ...]
-    verdict: Verdict
-    percent: int | None
-    refused: bool
-    cause: str
-    steps: tuple[StepAnswer, ...]
-    plugs: tuple[PlugAnswer, ...]
-
-
-@dataclass(frozen=True, slots=True)
-class ElementAnswer:
-    """One limit on a run. `share` 1.0 is 100 %; `loads` are of every state."""
-
-    kind: str
-    line: str
-    at: str
-    title: str
-    state: State
-    load: float
-    limit: float | None
-    unit: str
-    share: float | None
-    percent: int | None
-    verdict: Verdict
-    formula: str
-    cause: str
-    source: str
-    loads: Numbers
-    refused: bool
-
-
-@dataclass(frozen=True, slots=True)
-class RunAnswer:
-    """Every element of one run, worst first."""
-
-    cable: str
-    name: str
-    ports: tuple[str, ...]
-    verdict: Verdict
-    percent: int | None
-    elements: tuple[ElementAnswer, ...]
-
-
-@dataclass(frozen=True, slots=True)
-class BoardAnswer:
-    """One limit on what comes through the board: its pins, a slot, a header, a hub's output."""
-
-    kind: str
-    title: str
-    load: float
-    limit: float | None
-    unit: str
-    share: float | None
-    percent: int | None
-    verdict: Verdict
-    state: State
-    cause: str
-    fix: str
-    part: str
-    field: str
-
-
-@dataclass(frozen=True, slots=True)
-class MoverAnswer:
-    """The figure that moves the total most, in words, with the part and field to find it out."""
-
-    text: str
-    part: str
-    field: str
-
-
-@dataclass(frozen=True, slots=True)
-class Strip:
-    """The few figures that stand on every page of a build."""
-
-    watts: Amounts
-    spikes: SpikeAmounts
-    supply: str | None
-    supply_w: float | None
-    supply_percent: int | None
-    supply_verdict: SupplyVerdict | Literal["none"]
-    sockets_needed: int
-    sockets_fed: int
-    ports_left: int
-    tight: int
-    mend: dict[str, int]
-
-
-@dataclass(frozen=True, slots=True)
-class Overall:
-    """The verdict on the build as a whole. `fine` only with nothing to mend and every check
-    built; `not proven` while something is unknown or a check is not built."""
-
-    verdict: Literal["mend", "not proven", "fine"]
-    text: str
-
-
-@dataclass(frozen=True, slots=True)
-class RowAnswer:
-    """A row of the tally: watts [W] per state, how they come about, where they are set."""
-
-    part: str
-    name: str
-    count: int
-    rail: str
-    path: str
-    watts: Amounts
-    field: str
-    formula: str
-    origin: Origin
-
-
-@dataclass(frozen=True, slots=True)
-class Compact:
-    """What every edit returns."""
-
-    name: str
-    strip: Strip
-    overall: Overall
-    by_rail: dict[str, Amounts]
-    by_path: dict[str, Amounts]
-    parts: tuple[PartWatts, ...]
-    sizing: SizingAnswer
-    supply: SupplyAnswer | None
-    sockets: tuple[SocketAnswer, ...]
-    lanes: tuple[Lane, ...]
-    through_board: tuple[BoardAnswer, ...]
-    moves_most: MoverAnswer | None
-    mend: tuple[Mend, ...]
-    not_checked: tuple[str, ...]
-
-
-@dataclass(frozen=True, slots=True)
-class Report:
-    """The whole result: `compact` and everything behind it."""
-
-    format: str
-    version: int
-    result: Compact
-    rows: tuple[RowAnswer, ...]
-    runs: tuple[RunAnswer, ...]
-
-
-@dataclass(frozen=True, slots=True)
 class Analysis:
     """Every computed thing of one build, before it is put in words."""
 
     build: Build
+    loads: tuple[Load, ...]
     tally: Tally
     spikes: Spikes
     sizing: Sizing
@@ -375,12 +101,12 @@ def analyse(build: Build) -> Analysis:
     loads = loads_of(build)
     tally = tally_of(build, loads)
     found = spikes(build, loads)
-    sizing = size(build, tally, found)
+    sizing = size(build, tally.total, found)
     supply = check_supply(build.supply, tally, sizing, found) if build.supply else None
     carried = demands(build, loads)
     runs = check_runs(build, carried)
     board = through_board(build, loads, carried)
-    return Analysis(build, tally, found, sizing, supply, runs, board)
+    return Analysis(build, loads, tally, found, sizing, supply, runs, board)
 
 
 def compact(a: Analysis) -> Compact:
@@ -410,12 +136,17 @@ def compact(a: Analysis) -> Compact:
 def report(a: Analysis) -> Report:
     """The whole result of an analysis."""
     runs = tuple(run_answer(a.build, r) for r in a.runs)
-    return Report(RESULT_FORMAT, RESULT_VERSION, compact(a), tally_rows(a), runs)
+    return Report(RESULT_FORMAT, RESULT_VERSION, compact(a), tally_rows(a), spike_rows_of(a), runs)
 
 
 def tally_rows(a: Analysis) -> tuple[RowAnswer, ...]:
     """The rows that add up to every figure of the tally."""
     return tuple(_row(r, a.build) for r in a.tally.rows)
+
+
+def spike_rows_of(a: Analysis) -> tuple[SpikeRowAnswer, ...]:
+    """The rows that add up to the spikes in each window."""
+    return tuple(_spike_row(r, a.build) for r in spike_rows(a.build, a.loads))
 
 
 def _amount(span: Span, missing: tuple[str, ...] = ()) -> Amount:
@@ -444,10 +175,26 @@ def _numbers(of: Callable[[State], float]) -> Numbers:
     return Numbers(idle=of("idle"), everyday=of("everyday"), full=of("full"), start=of("start"))
 
 
-def _row(row: Row, build: Build) -> RowAnswer:
+def _origin(part: Part | None, field: str, assumed: bool) -> Origin:
+    figure = getattr(part, field, None)
+    if assumed:
+        return "assumed"
+    return figure.origin if isinstance(figure, Figure) else "maker"
+
+
+def _spike_row(row: SpikeRow, build: Build) -> SpikeRowAnswer:
     part = build.part(row.part)
-    figure = getattr(part, row.field, None)
-    origin: Origin = "assumed" if row.assumed else figure.origin if figure else "maker"
+    name = part.name if part else row.part
+    missing = (name,) if row.missing else ()
+    watts = SpikeAmounts(*(_amount(row.watts[w], missing) for w in WINDOWS))
+    return SpikeRowAnswer(
+        row.part, name, row.count, row.rail, watts, row.field, row.formula,
+        _origin(part, row.field, row.assumed),
+    )  # fmt: skip
+
+
+def _row(row: Row, build: Build) -> RowAnswer:
+    origin = _origin(build.part(row.part), row.field, row.assumed)
     missing = (row.name,) if row.missing else ()
     watts = _each_state(lambda s: _amount(span_at(row.watts, s), missing))
     return RowAnswer(
@@ -565,7 +312,7 @@ def _board(build: Build, b: BoardElement) -> BoardAnswer:
 
 
 def _mover(a: Analysis) -> MoverAnswer | None:
-    found = mover(a.tally, a.sizing)
+    found = mover(a.build, a.loads, a.tally, a.sizing)
     return MoverAnswer(mover_words(found), found.part, found.field) if found else None
 
 

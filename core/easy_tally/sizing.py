@@ -19,7 +19,7 @@ from .standards.sizes import (
     next_common_w,
 )
 from .supply import Supply
-from .tally import Tally
+from .tally import Sum, Tally
 
 RuleId = Literal["sum", "floor", "floor and a fifth", "quiet", "spikes"]
 #: A fifth on top of the card maker's floor. Source: a school of builders.
@@ -76,10 +76,10 @@ def _spike_need(build: Build, found: Spikes) -> Span:
     return Span(*(max(w[k] for w in windows) for k in range(3)))
 
 
-def size(build: Build, tally: Tally, found: Spikes) -> Sizing:
-    """Apply every sizing rule to the tally."""
-    full, everyday = tally.total.at("full"), tally.total.at("everyday")
-    missing = tally.total.missing
+def size(build: Build, total: Sum, found: Spikes) -> Sizing:
+    """Apply every sizing rule to the tally's total."""
+    full, everyday = total.at("full"), total.at("everyday")
+    missing = total.missing
     house = build.house_rules
     sum_w = full.times(1 + house.headroom)
     floor = _floor(build)

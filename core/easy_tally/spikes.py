@@ -7,12 +7,14 @@ sustained and its short load, each with its factors. All else does not spike.
 
 from __future__ import annotations
 
+import math
+from collections.abc import Iterable
 from dataclasses import dataclass
 
 from .build import Build
 from .loads import Load
 from .parts import Card, Part, Processor
-from .quantities import WINDOWS, Span, Window
+from .quantities import WINDOWS, Rail, Span, Window
 
 #: Source: PCI Express CEM 5.x, power excursions with a 16-pin connector.
 STANDARD_WORST: tuple[float, ...] = (3.0, 2.5, 2.0, 1.5)
@@ -32,48 +34,125 @@ class Spikes:
     missing: tuple[str, ...] = ()
 
 
+@dataclass(frozen=True, slots=True)
+class SpikeRow:
+    """One row of a spike: a load at full, or what a part goes above it, in each window. The rows
+    of a window add up to its figure: where excesses add as squares, each counts its share."""
+
+    part: str
+    count: int
+    rail: Rail | None
+    field: str
+    formula: str
+    assumed: bool
+    missing: bool
+    watts: dict[Window, Span]
+
+
 def spikes(build: Build, loads: tuple[Load, ...]) -> Spikes:
     """Spikes of a build in every window."""
     parts = {p.key: p for p in build.parts}
-    excess = [_excess(build, parts[x.part], x) for x in loads]
+    excess = _above(build, loads)
+    at_12v = [x for x in loads if x.rail == "v12"]
+    above_12v = _above(build, tuple(at_12v))
     missing = tuple(dict.fromkeys(parts[x.part].name for x in loads if x.missing))
-    at_12v = [i for i, x in enumerate(loads) if x.rail == "v12"]
-    every = list(range(len(loads)))
     return Spikes(
-        {w: _window(loads, excess, every, i, w) for i, w in enumerate(WINDOWS)},
-        {w: _window(loads, excess, at_12v, i, w) for i, w in enumerate(WINDOWS)},
+        {w: _window(loads, excess, i, w) for i, w in enumerate(WINDOWS)},
+        {w: _window(at_12v, above_12v, i, w) for i, w in enumerate(WINDOWS)},
         missing,
     )
 
 
-def _window(
-    loads: tuple[Load, ...],
-    excess: list[tuple[Span, ...] | None],
-    chosen: list[int],
-    i: int,
-    window: Window,
-) -> Span:
-    """Full load and the excesses above it, of the chosen loads in window `i`."""
+@dataclass(slots=True)
+class _Above:
+    """What one instance of a part goes above its full load, in each window; how many there are."""
+
+    count: int
+    watts: list[list[float]]
+
+
+def _above(build: Build, loads: tuple[Load, ...]) -> dict[str, _Above]:
+    """Instances spike one by one, the loads of one instance together."""
+    parts = {p.key: p for p in build.parts}
+    found: dict[str, _Above] = {}
+    for load in loads:
+        more = _excess(build, parts[load.part], load)
+        if more is None:
+            continue
+        own = found.setdefault(load.part, _Above(load.count, [[0.0] * 3 for _ in WINDOWS]))
+        for i, span in enumerate(more):
+            for k, watts in enumerate(span):
+                own.watts[i][k] += watts
+    return found
+
+
+def _full(loads: Iterable[Load]) -> list[float]:
     full = [0.0, 0.0, 0.0]
-    above: dict[str, list[float]] = {}
-    count: dict[str, int] = {}
-    for at in chosen:
-        load, more = loads[at], excess[at]
-        for k, watts in enumerate(load.net.full):
-            full[k] += watts * load.count
-        if more is not None:
-            own = above.setdefault(load.part, [0.0, 0.0, 0.0])
-            count[load.part] = load.count
-            for k, watts in enumerate(more[i]):
-                own[k] += watts
-    # Instances spike one by one, the loads of one instance together.
+    for load in loads:
+        low, likely, high = load.net.full
+        full[0] += low * load.count
+        full[1] += likely * load.count
+        full[2] += high * load.count
+    return full
+
+
+def _root(above: dict[str, _Above], i: int, window: Window, k: int) -> float:
+    """What the excesses come to together in window `i`, at bound `k`."""
     power = 2 if window in SQUARED else 1
-    return Span(
-        *(
-            full[k] + sum(n * above[p][k] ** power for p, n in count.items()) ** (1 / power)
-            for k in range(3)
+    whole: float = sum(x.count * x.watts[i][k] ** power for x in above.values())
+    return math.sqrt(whole) if power == 2 else whole
+
+
+def _window(loads: Iterable[Load], above: dict[str, _Above], i: int, window: Window) -> Span:
+    """Full load and the excesses above it in window `i`."""
+    full = _full(loads)
+    return Span(*(full[k] + _root(above, i, window, k) for k in range(3)))
+
+
+def spike_rows(build: Build, loads: tuple[Load, ...]) -> tuple[SpikeRow, ...]:
+    """The rows that add up to the spikes: every load at full, then what goes above it."""
+    parts = {p.key: p for p in build.parts}
+    rows = [
+        SpikeRow(
+            x.part, x.count, x.rail, x.field, f"{x.formula}, at full", x.assumed, x.missing,
+            dict.fromkeys(WINDOWS, x.net.full.times(x.count)),
         )
-    )
+        for x in loads
+    ]  # fmt: skip
+    above = _above(build, loads)
+    for key, own in above.items():
+        watts = {w: _share(above, own, i, w) for i, w in enumerate(WINDOWS)}
+        part = parts[key]
+        field = "package_short_w" if isinstance(part, Processor) else "spikes"
+        assumed = not (isinstance(part, Card) and part.spike_factors is not None)
+        rows.append(
+            SpikeRow(key, own.count, None, field, _formula(build, part), assumed, False, watts)
+        )
+    return tuple(rows)
+
+
+def _share(above: dict[str, _Above], own: _Above, i: int, window: Window) -> Span:
+    """What one part's excess counts in a window."""
+    found = []
+    for k in range(3):
+        excess = own.watts[i][k]
+        if window in SQUARED:
+            whole = _root(above, i, window, k)
+            found.append(own.count * excess**2 / whole if whole else 0.0)
+        else:
+            found.append(own.count * excess)
+    return Span(*found)
+
+
+def _formula(build: Build, part: Part) -> str:
+    """How a part's excess comes about."""
+    together = "; at 0.1 and 1 ms excesses add as squares"
+    if isinstance(part, Card):
+        factors = " / ".join(f"{f:g}" for f in card_factors(build, part))
+        return f"above full, board power × {factors}{together}"
+    sustained = " / ".join(f"{f:g}" for f in SUSTAINED_FACTORS)
+    short = " / ".join(f"{f:g}" for f in SHORT_FACTORS)
+    return f"above full, the larger of sustained × {sustained} and short × {short}{together}"
 
 
 def _excess(build: Build, part: Part, load: Load) -> tuple[Span, ...] | None:

@@ -4,60 +4,98 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from .quantities import STATES
-from .sizing import Sizing
-from .standards.sizes import next_common_w
-from .tally import Tally
+from .build import Build
+from .loads import Load, part_loads
+from .parts import Card, Part
+from .quantities import STATES, Bounds, Figure, Series
+from .sizing import Sizing, size
+from .spikes import spikes
+from .tally import Sum, Tally, tally
 from .wording import number
 
 
 @dataclass(frozen=True, slots=True)
 class Mover:
-    """The figure with the widest bounds at full load: its part and field, by how much it moves
-    the total [W], and the common sizes needed at the low and the high end of all figures."""
+    """The figure that moves the total at full most: its part and field, the ends of its load [W],
+    and the next common sizes if it turned out at its low or at its high end, the others likely."""
 
     part: str
     name: str
     field: str
+    figure: str
     assumed: bool
     low_w: float
     high_w: float
+    pick_w: int | None
     pick_low_w: int | None
     pick_high_w: int | None
 
 
-def mover(tally: Tally, sizing: Sizing) -> Mover | None:
-    """The figure that moves the total most; None where nothing has any width."""
-    spans: dict[tuple[str, str, str, bool], list[float]] = {}
+def mover(build: Build, loads: tuple[Load, ...], found: Tally, sizing: Sizing) -> Mover | None:
+    """The assumption that moves the total most, or where none does any figure with bounds; None
+    where nothing has any width. Loads of one part by one field count together."""
     at = 3 * STATES.index("full")
-    for row in tally.rows:
-        own = spans.setdefault((row.part, row.name, row.field, row.assumed), [0.0, 0.0])
-        own[0] += row.watts[at]
-        own[1] += row.watts[at + 2]
-    widest = max(spans, key=lambda k: spans[k][1] - spans[k][0], default=None)
-    if widest is None or spans[widest][1] - spans[widest][0] <= 0:
+    ends: dict[tuple[str, str], tuple[bool, float, float]] = {}
+    cards = {p.key: p for p in build.parts if isinstance(p, Card)}
+    for row in found.rows:
+        key, assumed = (row.part, row.field), row.assumed
+        if card := cards.get(row.part):
+            # How a card splits between slot and sockets moves no total; its board power does.
+            power = card.board_power_w
+            key, assumed = (card.key, "board_power_w"), bool(power and power.origin == "assumed")
+        was, low, high = ends.get(key, (False, 0.0, 0.0))
+        ends[key] = (was or assumed, low + row.watts[at], high + row.watts[at + 2])
+    wide = {k: x for k, x in ends.items() if x[2] - x[1] > 1e-9}
+    if not wide:
         return None
-    part, name, field, assumed = widest
-    low_w, high_w = spans[widest]
-    needed = sizing.needed
+    key = max(wide, key=lambda k: (wide[k][0], wide[k][2] - wide[k][1]))
+    assumed, low_w, high_w = wide[key]
+    part = next(p for p in build.parts if p.key == key[0])
+    picks = [_pick_at(build, loads, found, part, key[1], end) for end in ("low", "high")]
+    text = type(part).model_fields[key[1]].description or key[1]
     return Mover(
-        part, name, field, assumed, low_w, high_w,
-        next_common_w(needed.low) if needed else None,
-        next_common_w(needed.high) if needed else None,
+        part.key, part.name, key[1], text.split(":")[0], assumed, low_w, high_w,
+        sizing.pick_w, picks[0], picks[1],
     )  # fmt: skip
+
+
+def _pick_at(
+    build: Build, loads: tuple[Load, ...], found: Tally, part: Part, field: str, end: str
+) -> int | None:
+    """The next common size if one figure turned out at one of its ends."""
+    figure: Bounds | None = getattr(part, field)
+    if figure is None:
+        extra = type(part).model_fields[field].json_schema_extra or {}
+        figure = getattr(build.assumptions, str(extra["default_from"]))  # type: ignore[index]
+    value = getattr(figure, end)
+    exact = Figure(low=value, likely=value, high=value)
+    changed = part.model_copy(update={field: exact})
+    parts = tuple(changed if p.key == part.key else p for p in build.parts)
+    turned = build.model_copy(update={"parts": parts})
+    own = tuple(part_loads(changed, turned))
+    others = tuple(x for x in loads if x.part != part.key)
+    rows = tally(turned, own).rows
+    watts: Series = tuple(
+        sum(column)
+        for column in zip(
+            *(r.watts for r in found.rows if r.part != part.key), *(r.watts for r in rows),
+            strict=True,
+        )
+    )  # fmt: skip
+    return size(turned, Sum(watts, found.total.missing), spikes(turned, (*others, *own))).pick_w
 
 
 def mover_words(found: Mover) -> str:
     """The finding in a sentence or two."""
     said = (
-        f"{found.name} moves the total most: {number(found.low_w, 'W')} to "
-        f"{number(found.high_w, 'W')}{', assumed' if found.assumed else ''}."
+        f"{found.name}, {found.figure}{' (assumed)' if found.assumed else ''}, moves the total "
+        f"most: {number(found.low_w, 'W')} to {number(found.high_w, 'W')} at full."
     )
-    if found.pick_low_w is None or found.pick_high_w is None:
+    if found.pick_w is None or found.pick_low_w is None or found.pick_high_w is None:
         return said
     if found.pick_low_w == found.pick_high_w:
-        return f"{said} Within all bounds the next common size stays {found.pick_low_w} W."
+        return f"{said} Finding it out would leave the next common size at {found.pick_w} W."
     return (
-        f"{said} Over all bounds the next common size lies between {found.pick_low_w} and "
-        f"{found.pick_high_w} W: finding it out would narrow that."
+        f"{said} Finding it out would settle whether the next common size is "
+        f"{found.pick_low_w} or {found.pick_high_w} W."
     )

@@ -8,10 +8,11 @@ from pathlib import Path
 
 import jsonschema
 from easy_tally import edits
+from easy_tally.answers import Compact, Report
 from easy_tally.build import Build
 from easy_tally.files import build_file
 from easy_tally.printout import print_report
-from easy_tally.report import Compact, Report, analyse, compact, exit_status, overall_of, report
+from easy_tally.report import analyse, compact, exit_status, overall_of, report
 from pydantic import TypeAdapter
 
 from .helpers import board, build, card, graphics_cable, ref, rules, run

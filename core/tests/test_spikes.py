@@ -4,10 +4,14 @@ from __future__ import annotations
 
 import math
 import unittest
+from pathlib import Path
 
+from easy_tally.files import build_file
+from easy_tally.loads import loads
 from easy_tally.parts import Socket
 from easy_tally.report import analyse
 from easy_tally.sizing import ride_through
+from easy_tally.spikes import spike_rows
 
 from .helpers import board, build, card, processor, supply
 
@@ -102,3 +106,29 @@ class RideThrough(unittest.TestCase):
         a = analyse(build(board(sockets=(Socket(key="main", kind="atx24"),)), big, supply=None))
         rule = next(r for r in a.sizing.rules if r.id == "spikes")
         self.assertAlmostEqual(rule.watts.likely, 332.5)  # type: ignore[union-attr]
+
+
+class Opened(unittest.TestCase):
+    """The rows of a spike add up to its figure, at every bound."""
+
+    def test_two_cards_and_a_processor(self) -> None:
+        """Excesses at 0.1 ms: 320, 320 and 50 W: √(320² + 320² + 50²) = 455.3 W; the processor's
+        row counts 50² ÷ 455.3 = 5.49 W."""
+        b = build(board(), processor(), card(), card(key="card-2", name="C2"))
+        rows = spike_rows(b, loads(b))
+        own = next(r for r in rows if r.part == "processor" and r.rail is None)
+        self.assertAlmostEqual(own.watts["0.1"].likely, 2500 / math.sqrt(320**2 * 2 + 2500))
+        self.assertAlmostEqual(own.watts["10"].likely, 20)
+        self.assertIn("sustained × 1.5 / 1.3 / 1.2 / 1.1", own.formula)
+
+    def test_they_add_up_in_every_build_that_ships(self) -> None:
+        root = Path(__file__).resolve().parents[2]
+        files = [*(root / "demo/builds").glob("*.json"), *(root / "core/tests/data").glob("*.json")]
+        for file in files:
+            b = build_file.read(file.read_text(encoding="utf-8"))
+            found = analyse(b)
+            rows = spike_rows(b, found.loads)
+            for window, span in found.spikes.total.items():
+                for k in range(3):
+                    added = sum(r.watts[window][k] for r in rows)
+                    self.assertAlmostEqual(added, span[k], places=6, msg=f"{b.name} {window}")

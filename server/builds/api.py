@@ -9,18 +9,17 @@ from urllib.parse import quote
 from catalogue import kits
 from django.http import HttpRequest, HttpResponse
 from easy_tally import edits
+from easy_tally.answers import Compact, RowAnswer, RunAnswer, SpikeRowAnswer
 from easy_tally.build import Build as CoreBuild
 from easy_tally.demand import ref_of
 from easy_tally.errors import BadInput, NotThere
 from easy_tally.files import build_file
 from easy_tally.offers import Offers, offers_for_plug, offers_for_socket
 from easy_tally.report import (
-    Compact,
-    RowAnswer,
-    RunAnswer,
     analyse,
     compact,
     run_answer,
+    spike_rows_of,
     supply_answer,
     tally_rows,
 )
@@ -210,9 +209,11 @@ def why(request: HttpRequest, key: str, cable: str) -> HttpResponse:
 def rows(request: HttpRequest, key: str) -> HttpResponse:
     """The rows that add up to every figure of the tally."""
     row = actions.find(_owner(request), key)
-    found = tally_rows(results.analysis(row))
+    found = results.analysis(row)
     return _answer(
-        ("version", _dump(int, row.version)), ("rows", _dump(tuple[RowAnswer, ...], found))
+        ("version", _dump(int, row.version)),
+        ("rows", _dump(tuple[RowAnswer, ...], tally_rows(found))),
+        ("spike_rows", _dump(tuple[SpikeRowAnswer, ...], spike_rows_of(found))),
     )
 
 

@@ -5,11 +5,19 @@ from __future__ import annotations
 from datetime import datetime
 from typing import Any, Literal
 
+from easy_tally.answers import (
+    Compact,
+    Overall,
+    RowAnswer,
+    RunAnswer,
+    SpikeRowAnswer,
+    Strip,
+    SupplyAnswer,
+)
 from easy_tally.build import Build
 from easy_tally.edits import Edit
 from easy_tally.offers import Offers
 from easy_tally.parts import Part
-from easy_tally.report import Compact, Overall, RowAnswer, RunAnswer, Strip, SupplyAnswer
 from easy_tally.supply import Cable, Supply
 from ninja import Schema
 from pydantic import Field
@@ -117,10 +125,11 @@ class WhyOut(Schema):
 
 
 class RowsOut(Schema):
-    """The rows of the tally."""
+    """The rows of the tally, and of the spikes."""
 
     version: int
     rows: list[RowAnswer]
+    spike_rows: list[SpikeRowAnswer]
 
 
 class OffersOut(Schema):

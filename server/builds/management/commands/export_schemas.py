@@ -9,8 +9,8 @@ from typing import Any
 from config.api import api
 from django.conf import settings
 from django.core.management.base import BaseCommand
+from easy_tally.answers import Report
 from easy_tally.files import build_file
-from easy_tally.report import Report
 from pydantic import TypeAdapter
 
 
