@@ -83,8 +83,8 @@ class Wrong(unittest.TestCase):
             ("k,card,K,2x8pin,99999,,", "row"),
             ("k,card,K,blue,230,,", "row"),
             ("k,card,K,,230,,", "row"),
-            ("k,card,K,2x8pin,230,,x5", "part"),
-            ("k,fan,K,,,0.1,on:hub", "part"),
+            ("k,card,K,2x8pin,230,,x5", "row"),
+            ("k,fan,K,,,0.1,on:hub", "row"),
             ("k,card,K,2x8pin,230,,,,", "row"),
         ):
             found = _problems(HEAD + row + "\n")

@@ -193,7 +193,12 @@ def _row(line: int, columns: list[str], values: list[str], seen: dict[str, int])
         revision = int(found["revision"] or 1)
         return Row(line, slug, CatalogueEntry(slug=slug, revision=revision, part=said.part))
     except ValidationError as error:
-        return Row(line, slug, None, tuple(problems_of(error)))
+        whole = found["more"] or "what it has"
+        wrong = [
+            ("row", need, whole) if at == "build" else (at, need, got)
+            for at, need, got in problems_of(error)
+        ]
+        return Row(line, slug, None, tuple(wrong))
 
 
 def _cell_problems(found: Mapping[str, str]) -> Iterable[Problem]:

@@ -3199,13 +3199,39 @@ export interface components {
         };
         /**
          * RowsOut
-         * @description The rows of the tally.
+         * @description The rows of the tally, and of the spikes.
          */
         RowsOut: {
             /** Version */
             version: number;
             /** Rows */
             rows: components["schemas"]["RowAnswer"][];
+            /** Spike Rows */
+            spike_rows: components["schemas"]["SpikeRowAnswer"][];
+        };
+        /**
+         * SpikeRowAnswer
+         * @description A row of the spikes: watts [W] in each window, how they come about, where they are set.
+         */
+        SpikeRowAnswer: {
+            /** Part */
+            part: string;
+            /** Name */
+            name: string;
+            /** Count */
+            count: number;
+            /** Rail */
+            rail: string | null;
+            watts: components["schemas"]["SpikeAmounts"];
+            /** Field */
+            field: string;
+            /** Formula */
+            formula: string;
+            /**
+             * Origin
+             * @enum {string}
+             */
+            origin: "maker" | "measured" | "assumed";
         };
         /**
          * Offer

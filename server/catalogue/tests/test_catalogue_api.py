@@ -1,0 +1,120 @@
+"""The catalogue over the interface: said, found, kept, taken in and given out as CSV."""
+
+from __future__ import annotations
+
+from builds.models import current_owner
+from builds.tests.support import ROOT, ApiCase
+
+from catalogue.models import OwnPart
+
+HEAD = "slug,kind,name,sockets,power W,rated A\r\n"
+SHED = HEAD + "shed-fan,fan,Shed fan,,,0.3\r\nshed-card,card,Shed card,2x8pin,240,\r\n"
+
+
+class Saying(ApiCase):
+    def test_what_is_understood_and_what_the_catalogue_has(self) -> None:
+        status, found = self.call("post", "/entry", {"text": "spurrey 140 x3"})
+        self.assertEqual(status, 200)
+        self.assertEqual(found["said"]["unknown"], ["spurrey"])
+        self.assertEqual([o["slug"] for o in found["offers"]], ["spurrey-140"])
+        part = found["offers"][0]["part"]
+        self.assertEqual((part["count"], part["catalogue"]), (3, "spurrey-140@1"))
+
+    def test_what_a_page_leaves_out_is_told(self) -> None:
+        _, found = self.call("get", "/catalogue?text=knot+s")
+        self.assertEqual(found["found"][0]["lacks"], ["what it takes from the slot at 12 V"])
+
+    def test_nothing_said_offers_nothing(self) -> None:
+        self.assertEqual(self.call("post", "/entry", {"text": "  "})[1]["offers"], [])
+
+    def test_too_long_a_line(self) -> None:
+        status, problem = self.call("post", "/entry", {"text": "x" * 20_001})
+        self.assertEqual((status, problem["problems"][0]["field"]), (422, "text"))
+
+    def test_a_list(self) -> None:
+        _, found = self.call("post", "/entries", {"text": "fan x2\nblue lamp"})
+        self.assertEqual([x["entry"]["part"] is not None for x in found], [True, False])
+
+
+class Keeping(ApiCase):
+    def test_a_part_of_a_build_becomes_an_entry_of_ones_own(self) -> None:
+        """What ties it to the build stays there: count, hub, slot."""
+        doc = self.open()["doc"]
+        knot = next(p for p in doc["parts"] if p["name"] == "Knot R")
+        for slug in ("knot-r-2", "knot-r-3"):  # Knot R ships
+            status, kept = self.call("post", "/catalogue/entries", {"part": knot | {"count": 2}})
+            self.assertEqual((status, kept["slug"], kept["own"]), (201, slug, True))
+        self.assertEqual((kept["part"]["count"], kept["part"]["slot"]), (1, None))
+        _, found = self.call("get", "/catalogue?text=knot")
+        self.assertEqual([f["slug"] for f in found["found"]][:2], ["knot-r-2", "knot-r-3"])
+        self.assertEqual(found["own"], 2)
+
+    def test_removing_ones_own_and_not_what_ships(self) -> None:
+        self.call("post", "/catalogue/file", {"text": SHED})
+        self.assertEqual(self.call("delete", "/catalogue/entries/shed-fan")[0], 204)
+        status, problem = self.call("delete", "/catalogue/entries/knot-r")
+        self.assertEqual(status, 404)
+        self.assertIn("it ships with Easy Tally", problem["detail"])
+        self.assertEqual(OwnPart.objects.count(), 1)
+
+
+class Files(ApiCase):
+    def test_preview_writes_nothing(self) -> None:
+        _, found = self.call("post", "/catalogue/preview", {"text": SHED})
+        self.assertEqual([c["status"] for c in found["changes"]], ["new", "new"])
+        self.assertEqual(OwnPart.objects.count(), 0)
+
+    def test_taken_in_given_out_and_changed(self) -> None:
+        self.assertEqual(self.call("post", "/catalogue/file", {"text": SHED})[0], 200)
+        out = self.client.get("/api/v1/catalogue/file?own=true")
+        self.assertIn("own-parts.csv", out["Content-Disposition"])
+        _, again = self.call("post", "/catalogue/preview", {"text": out.content.decode()})
+        self.assertEqual([c["status"] for c in again["changes"]], ["same", "same"])
+        self.call("post", "/catalogue/file", {"text": SHED.replace("0.3", "0.35")})
+        _, fan = self.call("get", "/catalogue/entries/shed-fan")
+        self.assertEqual((fan["revision"], fan["part"]["rated_a"]["likely"]), (2, 0.35))
+        _, card = self.call("get", "/catalogue/entries/shed-card")
+        self.assertEqual(card["revision"], 1)
+
+    def test_a_broken_line_is_named_and_nothing_goes_in(self) -> None:
+        text = SHED + "bad,card,Bad,2x8pin,lots,\r\n"
+        status, problem = self.call("post", "/catalogue/file", {"text": text})
+        self.assertEqual(status, 422)
+        self.assertEqual(
+            problem["problems"],
+            [{"field": "line 4, power W", "required": "a number of W, or low/likely/high",
+              "got": "'lots'"}],
+        )  # fmt: skip
+        self.assertEqual(OwnPart.objects.count(), 0)
+
+    def test_a_shipped_entry_is_not_changed(self) -> None:
+        text = HEAD + "knot-r,card,Knot R,2x8pin,999,\r\n"
+        status, problem = self.call("post", "/catalogue/file", {"text": text})
+        self.assertEqual((status, problem["problems"][0]["field"]), (422, "line 2, slug"))
+
+    def test_the_whole_catalogue_and_the_template(self) -> None:
+        out = self.client.get("/api/v1/catalogue/file").content
+        self.assertEqual(out, (ROOT / "demo/parts.csv").read_bytes())
+        text = self.client.get("/api/v1/catalogue/template").content.decode()
+        _, found = self.call("post", "/catalogue/preview", {"text": text})
+        self.assertEqual({c["status"] for c in found["changes"]}, {"new"})
+
+    def test_no_csv_at_all(self) -> None:
+        status, problem = self.call("post", "/catalogue/preview", {"text": "\x00\x01"})
+        self.assertEqual((status, problem["problems"][0]["field"]), (422, "line 1"))
+
+    def test_entries_are_ones_own(self) -> None:
+        self.call("post", "/catalogue/file", {"text": SHED})
+        self.assertEqual({o.owner for o in OwnPart.objects.all()}, {current_owner()})
+
+
+class Opened(ApiCase):
+    def test_rows_of_the_tally_and_of_the_spikes_add_up(self) -> None:
+        built = self.open()
+        _, found = self.call("get", f"/builds/{built['key']}/rows")
+        strip = built["result"]["strip"]
+        full = sum(r["watts"]["full"]["likely"] for r in found["rows"])
+        self.assertAlmostEqual(full, strip["watts"]["full"]["likely"])
+        for window, amount in strip["spikes"].items():
+            added = sum(r["watts"][window]["likely"] for r in found["spike_rows"])
+            self.assertAlmostEqual(added, amount["likely"])
