@@ -25,7 +25,7 @@ class Amount:
 
 
 class Amounts(TypedDict):
-    """Watts [W] in each state."""
+    """Watts [W], or amperes [A] of a rail, in each state."""
 
     sleep: Amount
     idle: Amount
@@ -303,6 +303,7 @@ class Compact:
     strip: Strip
     overall: Overall
     by_rail: dict[str, Amounts]
+    rail_amps: dict[str, Amounts]
     by_path: dict[str, Amounts]
     parts: tuple[PartWatts, ...]
     sizing: SizingAnswer

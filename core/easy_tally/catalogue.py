@@ -48,6 +48,16 @@ NEEDED: dict[str, tuple[str, ...]] = {
 }  # fmt: skip
 
 
+#: What a page leaves out, in a word or two.
+FIGURE_WORDS: dict[str, str] = {
+    "package_w": "package watts", "package_short_w": "short limit",
+    "board_power_w": "board power", "slot_w": "slot share", "module_w": "watts a module",
+    "full_w": "watts", "run_12v_a": "amps at 12 V", "run_5v_a": "amps at 5 V",
+    "start_12v_a": "amps at spin-up", "rated_a": "amps", "pump_a": "amps of its pump",
+    "fan_a": "amps of its fans", "own_w": "watts of its own", "draw_w": "watts",
+}  # fmt: skip
+
+
 def lacks(part: Part) -> tuple[str, ...]:
     """Fields that the tally needs and this part does not have."""
     needed = NEEDED[part.kind]

@@ -246,8 +246,14 @@ def _add_part(build: Build, edit: AddPart) -> Build:
 
 
 def _add_parts(build: Build, edit: AddParts) -> Build:
+    renamed: dict[str, str] = {}
     for part in edit.parts:
+        on = getattr(part, "on", None)
+        if on in renamed:
+            part = part.model_copy(update={"on": renamed[on]})
         build = _add_part(build, AddPart(part=part))
+        # A hub of the list that got a new key takes what hangs on it along.
+        renamed[part.key] = build.parts[-1].key
     return build
 
 

@@ -275,6 +275,15 @@ def _m2(part: M2Drive, assume: Assumptions) -> Iterator[Load]:
     yield _load(part, "v3v3", "board", spans, "full_w", "at 3.3 V", assumed)
 
 
+def assumed(part: Part, field: str, assume: Assumptions) -> Span | None:
+    """What is taken for a figure that a part does not have; None where no default is honest."""
+    if isinstance(part, Drive):
+        return _drive_defaults(part.form, assume).get(field)
+    extra = type(part).model_fields[field].json_schema_extra
+    name = extra.get("default_from") if isinstance(extra, dict) else None
+    return getattr(assume, str(name)).span() if name else None
+
+
 def _drive_defaults(form: str, assume: Assumptions) -> dict[str, Span]:
     """Amperes of a drive without figures, by its form."""
     match form:

@@ -41,7 +41,7 @@ from .loads import Load
 from .loads import loads as loads_of
 from .mend import Mend, mends
 from .parts import Part
-from .quantities import RUN_STATES, WINDOWS, Figure, Origin, Span, State, span_at
+from .quantities import RAIL_V, RUN_STATES, WINDOWS, Figure, Origin, Span, State, span_at
 from .ratings.check import RunResult, check_runs
 from .ratings.elements import Element
 from .ratings.verdicts import percent
@@ -120,6 +120,7 @@ def compact(a: Analysis) -> Compact:
         _strip(a, sockets, mend),
         _overall(a, mend),
         {r: _amounts(s) for r, s in a.tally.by_rail.items()},
+        {r: _amounts(s, 1 / RAIL_V[r]) for r, s in a.tally.by_rail.items()},
         {p: _amounts(s) for p, s in a.tally.by_path.items()},
         _part_watts(a.tally),
         _sizing(a.build, a.sizing),
@@ -153,8 +154,8 @@ def _amount(span: Span, missing: tuple[str, ...] = ()) -> Amount:
     return Amount(span.low, span.likely, span.high, missing)
 
 
-def _amounts(drawn: Sum) -> Amounts:
-    return _each_state(lambda s: _amount(drawn.at(s), drawn.missing))
+def _amounts(drawn: Sum, factor: float = 1.0) -> Amounts:
+    return _each_state(lambda s: _amount(drawn.at(s).times(factor), drawn.missing))
 
 
 def _each_state(of: Callable[[State], Amount]) -> Amounts:

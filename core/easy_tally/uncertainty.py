@@ -2,12 +2,13 @@
 
 from __future__ import annotations
 
+import re
 from dataclasses import dataclass
 
 from .build import Build
-from .loads import Load, part_loads
+from .loads import Load, assumed, part_loads
 from .parts import Card, Part
-from .quantities import STATES, Bounds, Figure, Series
+from .quantities import STATES, Figure, Series
 from .sizing import Sizing, size
 from .spikes import spikes
 from .tally import Sum, Tally, tally
@@ -38,23 +39,23 @@ def mover(build: Build, loads: tuple[Load, ...], found: Tally, sizing: Sizing) -
     ends: dict[tuple[str, str], tuple[bool, float, float]] = {}
     cards = {p.key: p for p in build.parts if isinstance(p, Card)}
     for row in found.rows:
-        key, assumed = (row.part, row.field), row.assumed
+        key, guess = (row.part, row.field), row.assumed
         if card := cards.get(row.part):
             # How a card splits between slot and sockets moves no total; its board power does.
             power = card.board_power_w
-            key, assumed = (card.key, "board_power_w"), bool(power and power.origin == "assumed")
+            key, guess = (card.key, "board_power_w"), bool(power and power.origin == "assumed")
         was, low, high = ends.get(key, (False, 0.0, 0.0))
-        ends[key] = (was or assumed, low + row.watts[at], high + row.watts[at + 2])
+        ends[key] = (was or guess, low + row.watts[at], high + row.watts[at + 2])
     wide = {k: x for k, x in ends.items() if x[2] - x[1] > 1e-9}
     if not wide:
         return None
     key = max(wide, key=lambda k: (wide[k][0], wide[k][2] - wide[k][1]))
-    assumed, low_w, high_w = wide[key]
+    guessed, low_w, high_w = wide[key]
     part = next(p for p in build.parts if p.key == key[0])
     picks = [_pick_at(build, loads, found, part, key[1], end) for end in ("low", "high")]
     text = type(part).model_fields[key[1]].description or key[1]
     return Mover(
-        part.key, part.name, key[1], text.split(":")[0], assumed, low_w, high_w,
+        part.key, part.name, key[1], re.split("[:,]", text)[0], guessed, low_w, high_w,
         sizing.pick_w, picks[0], picks[1],
     )  # fmt: skip
 
@@ -63,11 +64,11 @@ def _pick_at(
     build: Build, loads: tuple[Load, ...], found: Tally, part: Part, field: str, end: str
 ) -> int | None:
     """The next common size if one figure turned out at one of its ends."""
-    figure: Bounds | None = getattr(part, field)
-    if figure is None:
-        extra = type(part).model_fields[field].json_schema_extra or {}
-        figure = getattr(build.assumptions, str(extra["default_from"]))  # type: ignore[index]
-    value = getattr(figure, end)
+    figure: Figure | None = getattr(part, field)
+    span = figure.span() if figure else assumed(part, field, build.assumptions)
+    if span is None:
+        return None
+    value = getattr(span, end)
     exact = Figure(low=value, likely=value, high=value)
     changed = part.model_copy(update={field: exact})
     parts = tuple(changed if p.key == part.key else p for p in build.parts)

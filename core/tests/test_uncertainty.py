@@ -5,7 +5,7 @@ from __future__ import annotations
 import unittest
 
 from easy_tally.build import Build
-from easy_tally.parts import Fan
+from easy_tally.parts import PART_KINDS, Drive, Fan
 from easy_tally.quantities import Figure
 from easy_tally.report import analyse
 from easy_tally.uncertainty import Mover, mover, mover_words
@@ -52,6 +52,16 @@ class Moves(unittest.TestCase):
 
     def test_a_split_between_slot_and_sockets_moves_nothing(self) -> None:
         self.assertIsNone(_mover(build(board(), card(slot_w=None, board_power_w=exact(320)))))
+
+    def test_every_kind_without_figures(self) -> None:
+        """Whatever is assumed of a part by itself can be found out."""
+        for kind in PART_KINDS:
+            for more in ({"form": f} for f in ("3.5", "2.5", "optical", "floppy")):
+                fields = more if kind is Drive else {}
+                part = kind(key="x", name="X", **fields)
+                found = _mover(Build(name="x", parts=(part,)))
+                if found is not None:
+                    self.assertIsNotNone(found.pick_high_w, kind)
 
     def test_a_size_that_stays(self) -> None:
         fan = Fan(key="fan", name="Fan", rated_a=wide(0.1, 0.2, 0.3))

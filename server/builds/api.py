@@ -12,6 +12,7 @@ from easy_tally import edits
 from easy_tally.answers import Compact, RowAnswer, RunAnswer, SpikeRowAnswer
 from easy_tally.build import Build as CoreBuild
 from easy_tally.demand import ref_of
+from easy_tally.entry import say
 from easy_tally.errors import BadInput, NotThere
 from easy_tally.files import build_file
 from easy_tally.offers import Offers, offers_for_plug, offers_for_socket
@@ -215,6 +216,13 @@ def rows(request: HttpRequest, key: str) -> HttpResponse:
         ("rows", _dump(tuple[RowAnswer, ...], tally_rows(found))),
         ("spike_rows", _dump(tuple[SpikeRowAnswer, ...], spike_rows_of(found))),
     )
+
+
+@router.get("/builds/{key}/lines", response=schemas.LinesOut, operation_id="lines")
+def lines(request: HttpRequest, key: str) -> dict[str, Any]:
+    """The parts of a build as lines that the entry line reads."""
+    build = results.current(actions.find(_owner(request), key))
+    return {"lines": [say(part) for part in build.parts]}
 
 
 @router.get("/builds/{key}/offers", response=schemas.OffersOut, operation_id="offers")

@@ -132,6 +132,12 @@ class RowsOut(Schema):
     spike_rows: list[SpikeRowAnswer]
 
 
+class LinesOut(Schema):
+    """The parts of a build, one a line."""
+
+    lines: list[str]
+
+
 class OffersOut(Schema):
     """Both ends of a connection: what fits, what does not and why."""
 

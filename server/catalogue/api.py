@@ -6,10 +6,9 @@ from typing import Any
 
 from builds.models import Owner
 from django.http import HttpRequest, HttpResponse
-from easy_tally.catalogue import CatalogueEntry, lacks
+from easy_tally.catalogue import FIGURE_WORDS, CatalogueEntry, lacks
 from easy_tally.entry import parse, parse_list, understood
 from easy_tally.files import parts_csv
-from easy_tally.parts import Part
 from ninja import Query, Router
 
 from catalogue import parts, schemas
@@ -24,10 +23,6 @@ def _owner(request: HttpRequest) -> Owner:
     return owner
 
 
-def _field_words(part: Part, field: str) -> str:
-    return type(part).model_fields[field].description or field
-
-
 def _found(entry: CatalogueEntry, count: int = 1) -> dict[str, Any]:
     part = entry.copied()
     if count != 1 and part.kind not in ("board", "hub"):
@@ -38,7 +33,7 @@ def _found(entry: CatalogueEntry, count: int = 1) -> dict[str, Any]:
         "own": entry.slug not in parts.shipped(),
         "part": part,
         "words": understood(part),
-        "lacks": [_field_words(part, f) for f in lacks(part)],
+        "lacks": [FIGURE_WORDS[f] for f in lacks(part)],
     }
 
 

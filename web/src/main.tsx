@@ -13,6 +13,7 @@ const nonce = document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]'
 (globalThis as { __webpack_nonce__?: string }).__webpack_nonce__ = nonce;
 
 const Parts = lazy(() => import("./stations/parts/Parts"));
+const Catalogue = lazy(() => import("./stations/catalogue/Catalogue"));
 const Supply = lazy(() => import("./stations/supply/Supply"));
 const Loom = lazy(() => import("./stations/loom/Loom"));
 const Rules = lazy(() => import("./stations/rules/Rules"));
@@ -25,6 +26,7 @@ const router = createBrowserRouter([
     children: [
       { index: true, element: <Navigate to="parts" replace /> },
       { path: "parts", element: <Parts /> },
+      { path: "parts/catalogue", element: <Catalogue /> },
       { path: "supply", element: <Supply /> },
       { path: "loom", element: <Loom /> },
       { path: "rules", element: <Rules /> },

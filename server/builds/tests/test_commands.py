@@ -35,7 +35,7 @@ class TallyCommand(ApiCase):
     def test_text(self) -> None:
         status, out, _ = _tally(str(ROOT / "demo/builds/heron.tally.json"))
         self.assertEqual(status, 1)
-        self.assertIn("7 of 8 required sockets fed", out)
+        self.assertIn("9 of 10 required sockets fed", out)
 
     def test_unreadable_files_exit_2_and_say_where(self) -> None:
         with tempfile.TemporaryDirectory() as folder:

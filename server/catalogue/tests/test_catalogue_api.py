@@ -22,7 +22,7 @@ class Saying(ApiCase):
 
     def test_what_a_page_leaves_out_is_told(self) -> None:
         _, found = self.call("get", "/catalogue?text=knot+s")
-        self.assertEqual(found["found"][0]["lacks"], ["what it takes from the slot at 12 V"])
+        self.assertEqual(found["found"][0]["lacks"], ["slot share"])
 
     def test_nothing_said_offers_nothing(self) -> None:
         self.assertEqual(self.call("post", "/entry", {"text": "  "})[1]["offers"], [])
@@ -42,12 +42,15 @@ class Keeping(ApiCase):
         doc = self.open()["doc"]
         knot = next(p for p in doc["parts"] if p["name"] == "Knot R")
         for slug in ("knot-r-2", "knot-r-3"):  # Knot R ships
-            status, kept = self.call("post", "/catalogue/entries", {"part": knot | {"count": 2}})
+            status, kept = self.call("post", "/catalogue/entries", {"part": knot})
             self.assertEqual((status, kept["slug"], kept["own"]), (201, slug, True))
-        self.assertEqual((kept["part"]["count"], kept["part"]["slot"]), (1, None))
+        self.assertEqual((kept["part"]["slot"], kept["lacks"]), (None, []))
+        fan = next(p for p in doc["parts"] if p["kind"] == "fan")
+        _, kept = self.call("post", "/catalogue/entries", {"part": fan | {"headers": ["fan-1"]}})
+        self.assertEqual((kept["part"]["count"], kept["part"]["headers"]), (1, []))
         _, found = self.call("get", "/catalogue?text=knot")
         self.assertEqual([f["slug"] for f in found["found"]][:2], ["knot-r-2", "knot-r-3"])
-        self.assertEqual(found["own"], 2)
+        self.assertEqual(found["own"], 3)
 
     def test_removing_ones_own_and_not_what_ships(self) -> None:
         self.call("post", "/catalogue/file", {"text": SHED})

@@ -232,6 +232,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/builds/{key}/lines": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Lines
+         * @description The parts of a build as lines that the entry line reads.
+         */
+        get: operations["lines"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/builds/{key}/offers": {
         parameters: {
             query?: never;
@@ -484,7 +504,7 @@ export interface components {
         };
         /**
          * Amounts
-         * @description Watts [W] in each state.
+         * @description Watts [W], or amperes [A] of a rail, in each state.
          */
         Amounts: {
             sleep: components["schemas"]["Amount"];
@@ -1554,6 +1574,10 @@ export interface components {
             overall: components["schemas"]["Overall"];
             /** By Rail */
             by_rail: {
+                [key: string]: components["schemas"]["Amounts"];
+            };
+            /** Rail Amps */
+            rail_amps: {
                 [key: string]: components["schemas"]["Amounts"];
             };
             /** By Path */
@@ -3234,6 +3258,14 @@ export interface components {
             origin: "maker" | "measured" | "assumed";
         };
         /**
+         * LinesOut
+         * @description The parts of a build, one a line.
+         */
+        LinesOut: {
+            /** Lines */
+            lines: string[];
+        };
+        /**
          * Offer
          * @description One way to go on. `reason` is empty where it fits; `note` says what it would do.
          */
@@ -3839,6 +3871,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RowsOut"];
+                };
+            };
+        };
+    };
+    lines: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LinesOut"];
                 };
             };
         };

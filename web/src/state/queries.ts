@@ -63,10 +63,29 @@ export const offersQuery = (key: string, version: number, picked: Picked | null)
     },
   });
 
-export const entryQuery = (text: string) =>
+/** What the entry line understands, and what the catalogue has for it. */
+export const sayQuery = (text: string) =>
   queryOptions({
-    queryKey: ["entry", text],
+    queryKey: ["say", text],
     enabled: text.trim() !== "",
-    queryFn: () => take(client.GET("/api/v1/entry", { params: { query: { text } } })),
-    staleTime: Infinity,
+    queryFn: () => take(client.POST("/api/v1/entry", { body: { text } })),
+    staleTime: 60_000,
+  });
+
+export const catalogueKey = ["catalogue"] as const;
+
+export const catalogueQuery = (text: string) =>
+  queryOptions({
+    queryKey: [...catalogueKey, text],
+    queryFn: () => take(client.GET("/api/v1/catalogue", { params: { query: { text } } })),
+    placeholderData: (before) => before,
+  });
+
+/** The entry that a part was copied from, as it is now. */
+export const catalogueEntryQuery = (slug: string) =>
+  queryOptions({
+    queryKey: [...catalogueKey, "entry", slug],
+    enabled: slug !== "",
+    retry: false,
+    queryFn: () => take(client.GET("/api/v1/catalogue/entries/{slug}", { params: { path: { slug } } })),
   });

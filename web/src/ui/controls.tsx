@@ -29,9 +29,17 @@ export function Dialog({
         <D.Overlay className="fixed inset-0 z-40 bg-black/40" />
         <D.Content
           aria-describedby={undefined}
-          className={`fixed top-1/2 left-1/2 z-50 flex max-h-[86vh] ${wide ? "w-[980px]" : "w-[520px]"} max-w-[94vw] -translate-x-1/2 -translate-y-1/2 flex-col border border-rule-strong bg-slip p-5 shadow-xl`}
+          onOpenAutoFocus={(e) => {
+            // The dialog itself, not what stands first in it: nothing looks chosen before it is.
+            e.preventDefault();
+            (e.currentTarget as HTMLElement).focus();
+          }}
+          className={`fixed top-1/2 left-1/2 z-50 flex max-h-[86vh] ${wide ? "w-[980px]" : "w-[520px]"} max-w-[94vw] -translate-x-1/2 -translate-y-1/2 flex-col border border-rule-strong bg-slip p-5 shadow-xl outline-none`}
         >
-          <D.Title className="mb-3 text-[20px] font-bold">{title}</D.Title>
+          <div className="mb-3 flex items-start justify-between gap-3">
+            <D.Title className="text-[20px] leading-8 font-bold">{title}</D.Title>
+            <D.Close asChild><Button look="quiet">Close</Button></D.Close>
+          </div>
           <div tabIndex={0} className="min-h-0 overflow-auto p-1">{children}</div>
         </D.Content>
       </D.Portal>

@@ -19,7 +19,7 @@ export function Strip() {
     <footer aria-label="Tally" data-typing={typing} className="on-dark col-span-2 flex flex-wrap items-stretch bg-strip text-strip-ink">
       <ToMend />
       {shown.map((st) => <Watts key={st} state={st} base={base} />)}
-      <Cell to={`${base}/supply`} label="Spike, 1 ms"><span data-strip="spike">{amount(s.spikes.ms_1)} W</span></Cell>
+      <Cell to={`${base}/parts?open=ms_1`} label="Spike, 1 ms"><span data-strip="spike">{amount(s.spikes.ms_1)} W</span></Cell>
       <Cell to={`${base}/supply`} label={s.supply ? s.supply : "Supply"}>
         <span data-strip="supply">{s.supply ? `${percent(s.supply_percent)} at full` : "none yet"}</span>
         {s.supply && s.supply_verdict !== "right size" && <small className="text-[13px] text-strip-alert">{s.supply_verdict}</small>}
@@ -39,7 +39,7 @@ function Watts({ state, base }: { state: State; base: string }) {
   const { result, setState } = useBuild();
   const a = result.strip.watts[state];
   return (
-    <Cell to={`${base}/parts`} label={STATE_WORDS[state]} onClick={() => setState(state)}>
+    <Cell to={`${base}/parts?open=${state}`} label={STATE_WORDS[state]} onClick={() => setState(state)}>
       <span data-strip={state} data-watts={a.likely}>{amount(a)} W</span>
       <small className="text-[12px] font-normal text-strip-soft">{bounds(a)}</small>
     </Cell>
@@ -92,7 +92,7 @@ function ToMend() {
 function MendItem({ item, base, close }: { item: Mend; base: string; close: () => void }) {
   return (
     <li>
-      <Link to={`${base}/${item.station}?at=${encodeURIComponent(item.subject)}`} onClick={close} className="block rounded-[3px] px-2 py-2 hover:bg-accent-wash">
+      <Link to={`${base}/${item.station}?at=${encodeURIComponent(item.subject)}${item.field ? `&field=${item.field}` : ""}`} onClick={close} className="block rounded-[3px] px-2 py-2 hover:bg-accent-wash">
         <span className="flex justify-between gap-3">
           <b>{item.title}</b>
           <b className={item.kind === "unknown" ? "text-unknown" : "text-over"}>{MEND_WORDS[item.kind]}</b>

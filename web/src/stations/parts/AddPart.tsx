@@ -1,67 +1,56 @@
 import { keepPreviousData, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useId, useState } from "react";
 
-import type { Action, Said } from "../../api/client";
 import { useBuild } from "../../state/build";
-import { entryQuery, referenceQuery } from "../../state/queries";
+import { first, optionsFor, told, type Option } from "../../state/entry";
+import { referenceQuery, sayQuery } from "../../state/queries";
 
-type Option =
-  | { kind: "part"; id: string; words: string; hint: string; part: Extract<Action, { type?: "add part" }>["part"] }
-  | { kind: "line"; id: string; words: string; hint: string };
-
-/** The line that takes the next part as a builder would say it, or by a template's words. */
+/** The line that takes the next part as a builder would say it, or finds it in the catalogue. */
 export function AddPart({ onAdded }: { onAdded: (key: string) => void }) {
   const { act } = useBuild();
   const queries = useQueryClient();
   const { data: reference } = useQuery(referenceQuery);
   const [text, setText] = useState("");
   const [open, setOpen] = useState(false);
-  const [active, setActive] = useState(0);
-  const { data: entry } = useQuery({ ...entryQuery(text), placeholderData: keepPreviousData });
+  /** What the arrows chose; null until they do. */
+  const [moved, setMoved] = useState<number | null>(null);
+  const { data } = useQuery({ ...sayQuery(text), placeholderData: keepPreviousData });
   const id = useId();
-  const said = text.trim() === "" ? undefined : entry;
-  const wanted = text.toLowerCase().split(/\s+/).filter(Boolean);
-  const optionsOf = (said: Said | undefined): Option[] => [
-    ...(said?.part ? [{ kind: "part" as const, id: "said", words: said.understood, hint: "as you said it", part: said.part }] : []),
-    ...(said?.choices ?? []).map((c) => ({ kind: "line" as const, id: `line-${c}`, words: c, hint: "say so" })),
-    ...(reference?.templates ?? [])
-      .filter((t) => wanted.every((w) => `${t.words} ${t.also}`.toLowerCase().includes(w)))
-      .map((t) => ({ kind: "part" as const, id: t.id, words: t.words, hint: "figures to be filled in", part: t.part })),
-  ];
-  const options = optionsOf(said);
+  const empty = text.trim() === "";
+  const templates = reference?.templates ?? [];
+  const options = optionsFor(text, empty ? undefined : data?.said, empty ? [] : (data?.offers ?? []), templates);
+  const active = moved ?? (empty ? -1 : first(options));
   const enter = async () => {
     // Enter means the line as it stands, not what an earlier answer said of half of it.
-    const now = text.trim() === "" ? undefined : await queries.fetchQuery(entryQuery(text));
-    await take(optionsOf(now)[active]);
+    const now = empty ? undefined : await queries.fetchQuery(sayQuery(text));
+    const fresh = optionsFor(text, now?.said, now?.offers ?? [], templates);
+    await choose(fresh[moved ?? (empty ? -1 : first(fresh))]);
   };
-  const take = async (chosen: Option | undefined) => {
+  const choose = async (chosen: Option | undefined) => {
     if (!chosen) return;
     if (chosen.kind === "line") {
       setText(chosen.words);
-      setActive(0);
+      setMoved(null);
       return;
     }
     const after = await act({ type: "add part", part: chosen.part });
     if (!after) return;
     setText("");
     setOpen(false);
-    setActive(0);
+    setMoved(null);
     const added = after.doc.parts.at(-1);
     if (added) onAdded(added.key);
   };
-  const told = !said ? "" : said.part
-    ? `${said.understood}. Enter adds it.`
-    : [said.question, said.unknown.length ? `Not understood: ${said.unknown.join(", ")}` : ""].filter(Boolean).join(" ");
   return (
     <div className="relative">
       <label htmlFor={id} className="sr-only">Add a part</label>
       <input
         id={id} role="combobox" autoComplete="off" aria-expanded={open} aria-controls={`${id}-list`} aria-describedby={`${id}-told`}
         aria-activedescendant={open && options[active] ? `${id}-${active}` : undefined}
-        placeholder="Add a part: fan 120 0.18a x5 · card 320w 2x8 · board · disk x10"
+        placeholder="Add a part: fan 120 0.18a x5 · card 320w 2x8 · disk x10"
         className="h-11 w-full border-2 border-accent bg-slip px-4 text-[17px] placeholder:text-ink-soft"
         value={text}
-        onChange={(e) => { setText(e.target.value); setOpen(true); setActive(0); }}
+        onChange={(e) => { setText(e.target.value); setOpen(true); setMoved(null); }}
         onClick={() => setOpen(true)}
         onBlur={() => setOpen(false)}
         onKeyDown={(e) => {
@@ -69,23 +58,25 @@ export function AddPart({ onAdded }: { onAdded: (key: string) => void }) {
             e.preventDefault();
             setOpen(true);
             const step = e.key === "ArrowDown" ? 1 : -1;
-            setActive((a) => (open ? (a + step + options.length) % Math.max(options.length, 1) : 0));
+            if (options.length) setMoved(Math.max(0, (active + step + options.length) % options.length));
           }
           if (e.key === "Enter" && open) void enter();
           if (e.key === "Escape") setOpen(false);
         }}
       />
-      <p id={`${id}-told`} role="status" className={`min-h-5 pt-0.5 text-[13px] font-semibold ${said?.part ? "text-accent" : "text-tight"}`}>{told}</p>
+      <p id={`${id}-told`} role="status" className={`min-h-5 pt-0.5 text-[13px] font-semibold ${active >= 0 ? "text-accent" : "text-tight"}`}>
+        {told(text, data?.said, options)}
+      </p>
       {open && (
         <ul id={`${id}-list`} role="listbox" aria-label="Parts to add" className="absolute inset-x-0 top-[66px] z-20 max-h-80 overflow-auto border border-accent bg-slip shadow-lg">
           {options.map((o, i) => (
             <li
-              key={o.id} id={`${id}-${i}`} role="option" aria-selected={i === active}
-              className="flex cursor-pointer justify-between gap-4 px-4 py-2 text-[15px] aria-selected:bg-accent-wash"
-              onMouseDown={(e) => { e.preventDefault(); void take(o); }}
-              onMouseEnter={() => setActive(i)}
+              key={o.id} id={`${id}-${i}`} role="option" aria-selected={i === active} data-option={o.id}
+              ref={i === active ? (e) => e?.scrollIntoView({ block: "nearest" }) : undefined}
+              className="flex cursor-pointer items-baseline justify-between gap-4 px-4 py-2 text-[15px] hover:bg-accent-wash aria-selected:bg-accent-wash aria-selected:shadow-[inset_4px_0_0_var(--accent)]"
+              onMouseDown={(e) => { e.preventDefault(); void choose(o); }}
             >
-              {o.words}<span className="text-[13px] text-ink-soft">{o.hint}</span>
+              {o.words}<span className="max-w-[45%] text-right text-[13px] text-ink-soft">{o.hint}</span>
             </li>
           ))}
           {options.length === 0 && (

@@ -1,10 +1,11 @@
-import { useEffect, useRef, useState } from "react";
+import { useQuery } from "@tanstack/react-query";
+import { useEffect, useRef } from "react";
 
 import type { Part, Result } from "../../api/client";
 import { Face } from "../../drawing/Face";
 import { useBuild } from "../../state/build";
 import { amount, bounds, watts } from "../../state/format";
-import { Opened } from "./Opened";
+import { referenceQuery } from "../../state/queries";
 
 const PATHS = ["board lead", "processor leads", "card leads", "drive leads"];
 const WORDS: Record<string, string> = {
@@ -12,23 +13,21 @@ const WORDS: Record<string, string> = {
 };
 type PartWatts = Result["parts"][number];
 
-/** Four columns, one a path; each watt stands in one of them only. */
-export function Columns({ chosen, onChoose }: { chosen: string; onChoose: (key: string) => void }) {
+/** Four columns, one a path; each watt stands in one of them only. Arrow keys walk the slips. */
+export function Columns({ chosen, onChoose, onOpen }: { chosen: string; onChoose: (key: string) => void; onOpen: (path: string) => void }) {
   const { build, result, state } = useBuild();
   const parts = new Map(build.doc.parts.map((p) => [p.key, p]));
   const scale = Math.max(1, ...result.parts.map((p) => p.watts[state].likely));
   const home = homes(result, build.doc.parts);
-  const [opened, setOpened] = useState("");
   return (
-    <div className="grid min-h-0 flex-1 content-start gap-x-4 gap-y-5 overflow-auto pb-2 @min-[700px]:grid-cols-4 @max-[700px]:grid-cols-2">
-      {opened && <Opened title={WORDS[opened] ?? opened} state={state} keep={(r) => r.path === opened} onChoose={onChoose} onClose={() => setOpened("")} />}
+    <div onKeyDown={walk} className="grid min-h-0 flex-1 content-start gap-x-4 gap-y-5 overflow-auto pb-2 @min-[700px]:grid-cols-4 @max-[700px]:grid-cols-2">
       {PATHS.map((path) => {
         const total = result.by_path[path]?.[state];
         return (
           <section key={path} aria-label={WORDS[path]} className="min-w-0">
             <h2 className="mb-2 flex items-baseline justify-between border-b-2 border-ink pb-1 text-[14px] font-bold">
               {WORDS[path]}
-              <button type="button" aria-label={`${total ? amount(total) : 0} W: open ${path}`} onClick={() => setOpened(path)} className="font-mono text-[15px] underline decoration-dotted underline-offset-4 hover:text-accent">
+              <button type="button" aria-label={`${total ? amount(total) : 0} W: open ${path}`} onClick={() => onOpen(path)} className="font-mono text-[15px] underline decoration-dotted underline-offset-4 hover:text-accent">
                 {total ? amount(total) : 0} W
               </button>
             </h2>
@@ -47,11 +46,28 @@ export function Columns({ chosen, onChoose }: { chosen: string; onChoose: (key: 
   );
 }
 
-/** What hangs on a hub stands under it, one step in. */
+/** Up and down within a column, left and right to the slip at the same height beside it. */
+function walk(e: React.KeyboardEvent<HTMLElement>) {
+  const steps: Record<string, [number, number]> = { ArrowUp: [0, -1], ArrowDown: [0, 1], ArrowLeft: [-1, 0], ArrowRight: [1, 0] };
+  const step = steps[e.key];
+  const now = e.target instanceof HTMLElement ? e.target.closest<HTMLElement>("[data-part]") : null;
+  if (!step || !now) return;
+  e.preventDefault();
+  const columns = [...e.currentTarget.querySelectorAll("section")]
+    .map((section) => [...section.querySelectorAll<HTMLElement>("[data-part]")])
+    .filter((slips) => slips.length > 0);
+  const x = columns.findIndex((slips) => slips.includes(now));
+  const y = columns[x]?.indexOf(now) ?? 0;
+  const column = columns[x + step[0]];
+  column?.[Math.min(column.length - 1, Math.max(0, y + step[1]))]?.focus();
+}
+
+/** What hangs on a hub or on the board's headers stands under it, one step in. */
 function nested(drawn: PartWatts[], parts: Map<string, Part>): [PartWatts, number][] {
+  const board = [...parts.values()].find((p) => p.kind === "board")?.key ?? null;
   const hub = (p: PartWatts) => {
     const part = parts.get(p.part);
-    const on = part && "on" in part && part.sockets.length === 0 ? part.on : null;
+    const on = part && "on" in part && part.sockets.length === 0 ? (part.on ?? board) : null;
     return on !== null && drawn.some((d) => d.part === on) ? on : null;
   };
   const under = (on: string | null, depth: number): [PartWatts, number][] =>
@@ -74,6 +90,8 @@ function Slip({
   part, drawn, depth, scale, tail, chosen, onChoose,
 }: { part: Part; drawn: PartWatts; depth: number; scale: number; tail: boolean; chosen: boolean; onChoose: (key: string) => void }) {
   const { state } = useBuild();
+  const { data } = useQuery(referenceQuery);
+  const words = new Map(data?.connectors.map((c) => [c.kind, c.words]));
   const a = drawn.watts[state];
   const sockets = "sockets" in part && !tail ? part.sockets : [];
   const ref = useRef<HTMLButtonElement>(null);
@@ -96,11 +114,11 @@ function Slip({
           </span>
         </span>
         {sockets.length > 0 && (
-          <span className="flex flex-wrap items-center gap-1.5">
+          <span className="grid gap-1">
             {faces(sockets).map(([kind, n]) => (
-              <span key={kind} className="flex items-center gap-1">
+              <span key={kind} className="flex items-center gap-1.5 text-[12px] leading-tight text-ink-soft">
                 <Face kind={kind} pin={kind === "atx24" || kind === "sata" ? 3 : 4} />
-                {n * part.count > 1 && <span className="text-[12px] text-ink-soft">×{n * part.count}</span>}
+                <span className="min-w-0">{n * part.count > 1 && `${n * part.count} × `}{words.get(kind)}</span>
               </span>
             ))}
           </span>

@@ -1,32 +1,42 @@
 import { useQuery } from "@tanstack/react-query";
-import { useState } from "react";
+import { useEffect, useRef, useState } from "react";
 
 import type { FieldOf, Figure, Part } from "../../api/client";
 import { useBuild } from "../../state/build";
 import { withLikely } from "../../state/figure";
 import { amount, bounds } from "../../state/format";
+import { RAIL_WORDS } from "../../state/open";
 import { referenceQuery, rowsQuery } from "../../state/queries";
 import { Button } from "../../ui/controls";
 import { Choice, NumberField, TextField } from "../../ui/fields";
+import { FromCatalogue } from "./FromCatalogue";
 import { KindFields } from "./KindFields";
 import { Sockets } from "./Sockets";
 
 type Set = (changes: Record<string, unknown>) => Promise<unknown>;
 
 /** The part in hand: the figures that a builder knows, then what follows from them. */
-export function Inspector({ part, onGone }: { part: Part; onGone: () => void }) {
+export function Inspector({ part, field, onGone }: { part: Part; field: string; onGone: () => void }) {
   const { build, act, preview } = useBuild();
+  const box = useRef<HTMLElement>(null);
   const { data: reference } = useQuery(referenceQuery);
   const set: Set = (changes) => act({ type: "change part", part: part.key, changes, release: false });
   const look = (changes: Record<string, unknown>) =>
     preview({ type: "change part", part: part.key, changes, release: false });
+  const known = reference !== undefined;
+  useEffect(() => {
+    // A link to a field of this part: what opened it says which.
+    const target = field && known ? box.current?.querySelector<HTMLElement>(`[data-field="${CSS.escape(field)}"]`) : null;
+    target?.scrollIntoView({ block: "center" });
+    target?.querySelector<HTMLElement>("input, select, button")?.focus();
+  }, [field, known]);
   const values = part as unknown as Record<string, Figure | null>;
   const remove = async () => {
     const gone = await act({ type: "remove part", part: part.key, release: false });
     if (gone) onGone();
   };
   return (
-    <section aria-label={`Part in hand: ${part.name}`} className="grid gap-3 border border-rule bg-slip p-3">
+    <section ref={box} aria-label={`Part in hand: ${part.name}`} className="grid gap-3 border border-rule bg-slip p-3">
       <div className="grid grid-cols-[minmax(0,1fr)_auto] items-end gap-2">
         <TextField label="Name" value={part.name} onCommit={(name) => set({ name })} />
         {part.kind !== "board" && part.kind !== "hub" && (
@@ -40,6 +50,7 @@ export function Inspector({ part, onGone }: { part: Part; onGone: () => void }) 
       {"sockets" in part && <Sockets part={part} set={set} />}
       <Derived part={part.key} buildKey={build.key} version={build.version} />
       <TextField label="Note" value={part.note} max={2000} onCommit={(note) => set({ note })} />
+      <FromCatalogue part={part} set={set} />
       <Button onClick={() => void remove()}>Take {part.name} out</Button>
     </section>
   );
@@ -54,7 +65,7 @@ function FigureField({
     figure && value !== null ? { [field.name]: { ...figure, [name]: value } } : {};
   const hasWidth = figure !== null && figure.low !== figure.high;
   return (
-    <div className="grid gap-1 border-b border-rule pb-2">
+    <div data-field={field.name} className="grid gap-1 border-b border-rule pb-2">
       <p aria-hidden="true" className="text-[13px] text-ink-soft first-letter:uppercase">{field.text}</p>
       <div className="flex items-center justify-between gap-x-2">
         <NumberField
@@ -99,7 +110,7 @@ function Derived({ part, buildKey, version }: { part: string; buildKey: string; 
         <tbody>
           {rows.map((r) => (
             <tr key={`${r.rail}${r.path}${r.formula}`} className="border-b border-rule align-top">
-              <td className="py-1 pr-2 whitespace-nowrap">{RAILS[r.rail]}</td>
+              <td className="py-1 pr-2 whitespace-nowrap">{RAIL_WORDS[r.rail]}</td>
               <td className="py-1 pr-2 text-ink-soft">{r.formula}{r.origin === "assumed" && ", assumed"}</td>
               <td className="py-1 text-right font-mono whitespace-nowrap">
                 {amount(r.watts[state])} W <span className="block text-[12px] text-ink-soft">{bounds(r.watts[state])}</span>
@@ -111,5 +122,3 @@ function Derived({ part, buildKey, version }: { part: string; buildKey: string; 
     </div>
   );
 }
-
-const RAILS: Record<string, string> = { v12: "12 V", v5: "5 V", v3v3: "3.3 V", v5sb: "standby", vneg12: "−12 V", vneg5: "−5 V" };

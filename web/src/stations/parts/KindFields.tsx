@@ -1,27 +1,14 @@
 import type { Part } from "../../api/client";
 import { useBuild } from "../../state/build";
+import { SPIKES } from "../../state/format";
 import { Choice, NumberField, Tick } from "../../ui/fields";
+import { LANES, Outputs, Slots } from "./Outputs";
 
 /** What a kind of part has besides figures and sockets. */
 export function KindFields({ part, set }: { part: Part; set: (c: Record<string, unknown>) => Promise<unknown> }) {
   switch (part.kind) {
     case "card":
-      return (
-        <div className="flex flex-wrap gap-3">
-          <Choice
-            label="Slot lanes" value={String(part.lanes)} options={["16", "8", "4", "1"].map((v) => ({ value: v, words: `x${v}` }))}
-            onChange={(v) => void set({ lanes: Number(v) })}
-          />
-          <NumberField
-            label="Power limit" unit="× as delivered" value={part.power_limit} onCommit={(power_limit) => set({ power_limit })}
-          />
-          <Choice
-            label="Spikes" value={part.spikes}
-            options={[{ value: "usual", words: "usual" }, { value: "by-standard worst", words: "by-standard worst" }]}
-            onChange={(spikes) => void set({ spikes })}
-          />
-        </div>
-      );
+      return <CardFields part={part} set={set} />;
     case "memory":
       return (
         <Choice
@@ -35,6 +22,7 @@ export function KindFields({ part, set }: { part: Part; set: (c: Record<string, 
       );
     case "drive":
       return (
+        <div className="flex flex-wrap items-end gap-3">
         <Choice
           label="Form" value={part.form} options={[
             { value: "3.5", words: "3.5-inch" }, { value: "2.5", words: "2.5-inch" },
@@ -42,6 +30,8 @@ export function KindFields({ part, set }: { part: Part; set: (c: Record<string, 
           ]}
           onChange={(form) => void set({ form })}
         />
+        <Tick label="Stays off where pin 3 carries 3.3 V" checked={part.power_disable} onChange={(power_disable) => void set({ power_disable })} />
+        </div>
       );
     case "fan":
       return (
@@ -65,32 +55,101 @@ export function KindFields({ part, set }: { part: Part; set: (c: Record<string, 
         </div>
       );
     case "pump":
-    case "hub":
       return <HangsOn part={part} set={set} />;
+    case "hub":
+      return (
+        <div className="grid gap-3">
+          <HangsOn part={part} set={set} />
+          <Outputs field="outputs" title="Outputs" stem="out" headers={part.outputs} set={set} />
+        </div>
+      );
+    case "other":
+      return <NumberField label="Idle, as a share of full" unit="×" value={part.idle_share} onCommit={(idle_share) => set({ idle_share })} />;
     case "board":
       return (
-        <Tick
-          label="Manual allows a 4-pin processor plug in the 8-pin socket" checked={part.eps4_in_eps8}
-          onChange={(eps4_in_eps8) => void set({ eps4_in_eps8 })}
-        />
+        <div className="grid gap-3">
+          <Slots board={part} set={set} />
+          <Outputs field="headers" title="Headers" stem="fan" headers={part.headers} set={set} />
+          <Tick
+            label="Manual allows a 4-pin processor plug in the 8-pin socket" checked={part.eps4_in_eps8}
+            onChange={(eps4_in_eps8) => void set({ eps4_in_eps8 })}
+          />
+        </div>
       );
     default:
       return null;
   }
 }
 
+type Set = (c: Record<string, unknown>) => Promise<unknown>;
+type Card = Extract<Part, { kind: "card" }>;
+
+/** Slot, lanes, power limit and spikes of a card. */
+function CardFields({ part, set }: { part: Card; set: Set }) {
+  const { build } = useBuild();
+  const board = build.doc.parts.find((p) => p.kind === "board");
+  const slots = board?.kind === "board" ? board.slots : [];
+  const own = part.spike_factors;
+  const usual = build.doc.assumptions;
+  const spikes = (way: string) =>
+    set(
+      way === "own"
+        ? { spike_factors: [usual.spike_card_0_1ms, usual.spike_card_1ms, usual.spike_card_10ms, usual.spike_card_100ms] }
+        : { spikes: way, spike_factors: null },
+    );
+  return (
+    <div className="grid gap-2">
+      <div className="flex flex-wrap gap-3">
+        <span data-field="slot">
+          <Choice
+            label="Stands in" value={part.slot ?? ""}
+            options={[{ value: "", words: "not said" }, ...slots.map((s) => ({ value: s.key, words: `${s.key}, x${s.lanes}` }))]}
+            onChange={(slot) => void set({ slot: slot || null })}
+          />
+        </span>
+        <Choice label="Lanes of its edge" value={String(part.lanes)} options={LANES} onChange={(v) => void set({ lanes: Number(v) })} />
+        <NumberField label="Power limit" unit="× as delivered" value={part.power_limit} onCommit={(power_limit) => set({ power_limit })} />
+        <span data-field="spikes">
+          <Choice
+            label="Spikes" value={own ? "own" : part.spikes}
+            options={[{ value: "usual", words: "usual" }, { value: "by-standard worst", words: "by-standard worst" }, { value: "own", words: "its own" }]}
+            onChange={(way) => void spikes(way)}
+          />
+        </span>
+      </div>
+      {own && (
+        <div className="flex flex-wrap items-end gap-2">
+          {SPIKES.map(([key, words], i) => (
+            <NumberField key={key} narrow label={words} unit="×" value={own[i] ?? null} onCommit={(v) => set({ spike_factors: own.map((f, k) => (k === i ? v : f)) })} />
+          ))}
+        </div>
+      )}
+    </div>
+  );
+}
+
 type Hanging = Extract<Part, { on: string | null }>;
 
-/** The hub, or the board, whose headers feed a part without a plug of its own. */
-function HangsOn({ part, set }: { part: Hanging; set: (c: Record<string, unknown>) => Promise<unknown> }) {
+/** The hub, or the board, whose headers feed a part without a plug of its own, and which of them. */
+function HangsOn({ part, set }: { part: Hanging; set: Set }) {
   const { build } = useBuild();
   if (part.sockets.length > 0) return null;
   const hubs = build.doc.parts.filter((p) => p.kind === "hub" && p.key !== part.key);
+  const owner = build.doc.parts.find((p) => (part.on ? p.key === part.on : p.kind === "board"));
+  const headers = owner?.kind === "hub" ? owner.outputs : owner?.kind === "board" ? owner.headers : [];
+  const several = part.headers.length > 1 ? [{ value: "several", words: part.headers.join(", ") }] : [];
   return (
-    <Choice
-      label="Hangs on" value={part.on ?? ""}
-      options={[{ value: "", words: "the board’s headers" }, ...hubs.map((h) => ({ value: h.key, words: h.name }))]}
-      onChange={(on) => void set({ on: on || null, headers: [] })}
-    />
+    <span data-field="headers" className="flex flex-wrap gap-3">
+      <Choice
+        label="Hangs on" value={part.on ?? ""}
+        options={[{ value: "", words: "the board’s headers" }, ...hubs.map((h) => ({ value: h.key, words: h.name }))]}
+        onChange={(on) => void set({ on: on || null, headers: [] })}
+      />
+      <Choice
+        label="Header" value={part.headers.length > 1 ? "several" : (part.headers[0] ?? "")}
+        options={[{ value: "", words: "all of its kind, in turn" }, ...several, ...headers.map((h) => ({ value: h.key, words: `${h.key}, for ${h.kind.replace("lights-5v", "5 V lights").replace("lights-12v", "12 V lights")}` }))]}
+        onChange={(key) => void set({ headers: key ? [key] : [] })}
+      />
+    </span>
   );
 }

@@ -1,11 +1,14 @@
-import { useSearchParams } from "react-router";
+import { useCallback } from "react";
+import { Link, useSearchParams } from "react-router";
 
 import { useBuild } from "../../state/build";
 import { STATE_WORDS } from "../../state/format";
-import { StationHead, usePlace } from "../frame/Frame";
+import { openingOf } from "../../state/open";
+import { StationHead } from "../frame/Frame";
 import { AddPart } from "./AddPart";
 import { Columns } from "./Columns";
 import { Inspector } from "./Inspector";
+import { Opened } from "./Opened";
 import { PasteList } from "./PasteList";
 import { Stacks } from "./Stacks";
 import { ThroughBoard } from "./ThroughBoard";
@@ -13,25 +16,32 @@ import { ThroughBoard } from "./ThroughBoard";
 /** The parts under the path that feeds them, the state shown, and the part in hand. */
 export default function Parts() {
   const { build, state } = useBuild();
-  const place = usePlace();
-  const [, setParams] = useSearchParams();
-  const choose = (part: string) => setParams(part ? { at: part } : {}, { replace: true });
-  const part = build.doc.parts.find((p) => p.key === place);
+  const [params, setParams] = useSearchParams();
+  const at = params.get("at") ?? "";
+  const opening = openingOf(params);
+  const choose = useCallback(
+    (part: string, field = "") =>
+      setParams({ ...(part && { at: part }), ...(field && { field }) }, { replace: true }),
+    [setParams],
+  );
+  const part = build.doc.parts.find((p) => p.key === at);
+  const open = (more: Record<string, string>) => setParams({ ...(at && { at }), ...more });
   return (
     <div className="flex h-full min-h-0 flex-col">
       <StationHead title="Parts" note={`by the path that feeds them, at ${STATE_WORDS[state].toLowerCase()}`}>
+        <Link to={`/b/${build.key}/parts/catalogue`} className="inline-flex min-h-8 items-center rounded-[3px] border border-ink bg-slip px-3 font-semibold hover:bg-accent-wash">Catalogue</Link>
         <PasteList />
       </StationHead>
       <div className="flex min-h-0 flex-1 gap-5 px-6 pb-4">
         <div className="@container flex min-h-0 min-w-0 flex-1 flex-col gap-3">
           <AddPart onAdded={choose} />
-          <Columns chosen={part?.key ?? ""} onChoose={choose} />
+          <Columns chosen={part?.key ?? ""} onChoose={choose} onOpen={(path) => open({ open: state, path })} />
           <ThroughBoard onChoose={choose} />
         </div>
         <aside aria-label="Watts and part in hand" className="flex w-[330px] shrink-0 flex-col gap-3 overflow-auto max-[1100px]:w-[296px]">
-          <Stacks />
+          <Stacks onOpen={open} />
           {part ? (
-            <Inspector key={part.key} part={part} onGone={() => choose("")} />
+            <Inspector key={part.key} part={part} field={params.get("field") ?? ""} onGone={() => choose("")} />
           ) : (
             <p className="border border-dashed border-rule-strong p-4 text-[15px] text-ink-soft">
               {build.doc.parts.length ? "Choose a part to see and change its figures." : "Add the first part in the line above: the board is a good start."}
@@ -39,6 +49,7 @@ export default function Parts() {
           )}
         </aside>
       </div>
+      {opening && <Opened opening={opening} onChoose={choose} onClose={() => choose(at)} />}
     </div>
   );
 }

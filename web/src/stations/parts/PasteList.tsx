@@ -7,7 +7,7 @@ import { Button, Dialog } from "../../ui/controls";
 
 /** A list of parts, one a line: what is understood goes in as one step, the rest stays to be mended. */
 export function PasteList() {
-  const { act } = useBuild();
+  const { act, build } = useBuild();
   const [open, setOpen] = useState(false);
   const [text, setText] = useState("");
   const id = useId();
@@ -23,6 +23,10 @@ export function PasteList() {
     const rest = lines.filter((l) => !l.entry.part).map((l) => l.line);
     setText(rest.join("\n"));
     if (rest.length === 0) setOpen(false);
+  };
+  const own = async () => {
+    const { lines } = await take(client.GET("/api/v1/builds/{key}/lines", { params: { path: { key: build.key } } }));
+    setText(lines.join("\n"));
   };
   return (
     <>
@@ -40,6 +44,7 @@ export function PasteList() {
           </ul>
         </div>
         <div className="mt-3 flex items-center justify-end gap-3">
+          <Button look="quiet" className="mr-auto" onClick={() => void own()}>Put {build.doc.name}’s own parts here</Button>
           {lines.length > parts.length && <span className="text-[14px] text-ink-soft">{lines.length - parts.length} will stay here to be mended</span>}
           <Button look="main" disabled={parts.length === 0} onClick={() => void add()}>Add {parts.length || ""} understood</Button>
         </div>

@@ -1,10 +1,15 @@
 import { useQuery } from "@tanstack/react-query";
 
 import type { Part, Socket } from "../../api/client";
-import { Face } from "../../drawing/Face";
+import { Face, PinKey } from "../../drawing/Face";
 import { referenceQuery } from "../../state/queries";
 import { Button } from "../../ui/controls";
-import { Choice, Tick } from "../../ui/fields";
+import { Choice, NumberField, Tick } from "../../ui/fields";
+
+/** Pins of the wide ones in px, so that each face fits beside its kind. */
+const PIN: Record<string, number> = { atx24: 7, atx20: 7, sata: 5, "16pin": 8 };
+/** Sockets of which a board or a card may wire fewer 12 V pins than usual. */
+const WIRED = ["eps8", "pcie6", "pcie8"];
 
 type Socketed = Extract<Part, { sockets: Socket[] }>;
 
@@ -21,12 +26,12 @@ export function Sockets({ part, set }: { part: Socketed; set: (c: Record<string,
     void set({ sockets: [...part.sockets, { key, kind, required: true, version: "revised", pins_12v: null }] });
   };
   return (
-    <fieldset className="grid gap-2">
+    <fieldset data-field="sockets" className="grid gap-2">
       <legend className="mb-1 text-[13px] font-bold">Sockets{part.count > 1 && " of each"}</legend>
       {part.sockets.map((s) => (
         <div key={s.key} className="grid gap-1 border-l-2 border-rule pl-2">
           <div className="flex items-center gap-2">
-            <Face kind={s.kind} pin={3} />
+            <Face kind={s.kind} pin={PIN[s.kind] ?? 9} />
             <span className="min-w-0 flex-1"><Choice label={`Kind of socket ${s.key}`} hideLabel value={s.kind} options={kinds as { value: Socket["kind"]; words: string }[]} onChange={(kind) => change(s.key, { kind })} /></span>
           </div>
           <div className="flex flex-wrap items-center gap-x-3">
@@ -39,12 +44,19 @@ export function Sockets({ part, set }: { part: Socketed; set: (c: Record<string,
                 onChange={(version) => change(s.key, { version })}
               />
             )}
+            {WIRED.includes(s.kind) && (
+              <NumberField
+                compact narrow whole empty label={`12 V pins wired in socket ${s.key}`} placeholder="all" unit="12 V pins"
+                value={s.pins_12v} onCommit={(pins_12v) => set({ sockets: part.sockets.map((x) => (x.key === s.key ? { ...x, pins_12v } : x)) })}
+              />
+            )}
             <Button look="quiet" className="px-1.5 text-[13px] font-normal" onClick={() => void set({ sockets: part.sockets.filter((x) => x.key !== s.key) })}>
               remove<span className="sr-only"> socket {s.key}</span>
             </Button>
           </div>
         </div>
       ))}
+      {part.sockets.length > 0 && <PinKey kinds={part.sockets.map((s) => s.kind)} />}
       <Button look="quiet" className="justify-self-start" onClick={add}>Add a socket</Button>
     </fieldset>
   );

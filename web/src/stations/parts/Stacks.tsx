@@ -2,7 +2,8 @@ import { useQuery } from "@tanstack/react-query";
 
 import { STATES, type Doc } from "../../api/client";
 import { useBuild } from "../../state/build";
-import { amount, bounds, SPIKES, STATE_WORDS } from "../../state/format";
+import { amount, amps, bounds, SPIKES, STATE_WORDS } from "../../state/format";
+import { RAIL_WORDS } from "../../state/open";
 import { referenceQuery } from "../../state/queries";
 import { Choice, NumberField } from "../../ui/fields";
 
@@ -12,12 +13,14 @@ const PATHS: [string, string][] = [
   ["card leads", "var(--bar-dark)"],
   ["drive leads", "var(--bar-sand)"],
 ];
+const FIGURE = "text-right font-mono font-bold whitespace-nowrap underline decoration-dotted underline-offset-4 hover:text-accent";
+type Open = (more: Record<string, string>) => void;
 
-/** Watts in each state, stacked by path; choosing one sets the state shown everywhere. */
-export function Stacks() {
+/** Watts in each state and spike, stacked by path; choosing a state sets the one shown everywhere. */
+export function Stacks({ onOpen }: { onOpen: Open }) {
   const { result, state, setState } = useBuild();
   const { spikes } = result.strip;
-  const most = Math.max(1, ...STATES.map((s) => result.strip.watts[s].likely));
+  const most = Math.max(1, ...STATES.map((s) => result.strip.watts[s].likely), ...SPIKES.map(([k]) => spikes[k].likely));
   return (
     <section aria-labelledby="stacks" className="border border-rule bg-slip p-3">
       <h2 id="stacks" className="mb-1 text-[14px] font-bold">Watts by state</h2>
@@ -25,41 +28,80 @@ export function Stacks() {
         {STATES.map((s) => {
           const total = result.strip.watts[s];
           return (
-            <button
-              key={s} type="button" role="radio" aria-checked={s === state} data-state-choice={s}
-              onClick={() => setState(s)}
-              className="grid w-full grid-cols-[64px_minmax(0,1fr)_88px] items-center gap-2 px-1.5 py-0.5 text-left outline-offset-0 hover:bg-accent-wash aria-checked:bg-accent-wash aria-checked:shadow-[inset_3px_0_0_var(--accent)]"
-            >
-              <span className={s === state ? "font-bold" : ""}>{STATE_WORDS[s]}</span>
-              <span className="flex h-4">
-                {PATHS.map(([path, colour]) => (
-                  <span key={path} className="moves h-full" style={{ width: `${(100 * (result.by_path[path]?.[s].likely ?? 0)) / most}%`, background: colour }} />
-                ))}
-              </span>
+            <div key={s} data-chosen={s === state} className="grid grid-cols-[minmax(0,1fr)_74px] items-center gap-2 pr-1 data-[chosen=true]:bg-accent-wash data-[chosen=true]:shadow-[inset_3px_0_0_var(--accent)]">
+              <button
+                type="button" role="radio" aria-checked={s === state} data-state-choice={s} onClick={() => setState(s)}
+                className="grid grid-cols-[64px_minmax(0,1fr)] items-center gap-2 px-1.5 py-0.5 text-left outline-offset-0 hover:bg-accent-wash"
+              >
+                <span className={s === state ? "font-bold" : ""}>{STATE_WORDS[s]}</span>
+                <Stack most={most} state={s} />
+              </button>
               <span className="text-right leading-tight">
-                <span className="font-mono text-[16px] font-bold">{amount(total)} W</span>
+                <button type="button" aria-label={`${amount(total)} W: open ${STATE_WORDS[s].toLowerCase()}`} onClick={() => onOpen({ open: s })} className={`${FIGURE} text-[16px]`}>{amount(total)} W</button>
                 {s === state && <span className="block text-[12px] text-ink-soft">{bounds(total)}</span>}
               </span>
-            </button>
+            </div>
           );
         })}
       </div>
-      <ul aria-label="Spikes" className="mt-1 grid grid-cols-2 gap-x-3 border-t border-rule px-1.5 pt-1 text-[13px]">
+      <ul aria-label="Spikes" className="mt-1 border-t border-rule pt-1">
         {SPIKES.map(([key, words]) => (
-          <li key={key} className="flex justify-between gap-2">
-            <span className="text-ink-soft">spike {words}</span>
-            <span className="font-mono font-bold whitespace-nowrap">{amount(spikes[key])} W</span>
+          <li key={key} className="grid grid-cols-[64px_minmax(0,1fr)_74px] items-center gap-2 py-px pr-1 pl-1.5 text-[13px]">
+            <span className="whitespace-nowrap text-ink-soft">{words}</span>
+            <Stack most={most} state="full" above={spikes[key].likely - result.strip.watts.full.likely} />
+            <button type="button" aria-label={`${amount(spikes[key])} W: open spike ${words}`} onClick={() => onOpen({ open: key })} className={FIGURE}>{amount(spikes[key])} W</button>
           </li>
         ))}
       </ul>
-      <ul className="mt-1.5 flex flex-wrap gap-x-2.5 text-[12px] text-ink-soft">
+      <ul className="mt-1.5 flex flex-wrap gap-x-2 text-[12px] text-ink-soft">
         {PATHS.map(([path, colour]) => (
           <li key={path} className="flex items-center gap-1"><span className="size-2.5" style={{ background: colour }} />{path.split(" ")[0]}</li>
         ))}
+        <li className="flex items-center gap-1"><span className="size-2.5 border border-ink" />above full</li>
       </ul>
-      <Everyday />
-      <SpinUp />
+      <div className="mt-1.5 flex flex-wrap items-center gap-x-4 gap-y-1 text-[13px]">
+        <Everyday />
+        <SpinUp />
+      </div>
+      <ByRail onOpen={onOpen} />
     </section>
+  );
+}
+
+/** A bar stacked by path; a spike's part above full load is drawn hollow. */
+function Stack({ most, state, above = 0 }: { most: number; state: (typeof STATES)[number]; above?: number }) {
+  const { result } = useBuild();
+  return (
+    <span className="flex h-3.5">
+      {PATHS.map(([path, colour]) => (
+        <span key={path} className="moves h-full" style={{ width: `${(100 * (result.by_path[path]?.[state].likely ?? 0)) / most}%`, background: colour }} />
+      ))}
+      {above > 0 && <span className="moves h-full border border-l-0 border-ink" style={{ width: `${(100 * above) / most}%` }} />}
+    </span>
+  );
+}
+
+/** Amperes and watts of each rail in the state shown, for who thinks in rails. */
+function ByRail({ onOpen }: { onOpen: Open }) {
+  const { result, state } = useBuild();
+  const used = Object.keys(RAIL_WORDS).filter((r) => (result.by_rail[r]?.[state].high ?? 0) > 0);
+  return (
+    <details className="mt-1.5 border-t border-rule pt-1 text-[13px]">
+      <summary className="cursor-pointer font-semibold">By rail, at {STATE_WORDS[state].toLowerCase()}</summary>
+      <ul className="mt-1">
+        {used.map((r) => {
+          const a = result.by_rail[r]?.[state];
+          const i = result.rail_amps[r]?.[state];
+          return a && i ? (
+            <li key={r} className="grid grid-cols-[84px_minmax(0,1fr)_74px] items-baseline gap-2 py-px pr-1">
+              {RAIL_WORDS[r]}
+              <span className="text-right font-mono">{amps(i.likely)} A <span className="text-ink-soft">{bounds(a) && `${amps(i.low)}–${amps(i.high)}`}</span></span>
+              <button type="button" aria-label={`${amount(a)} W: open the ${RAIL_WORDS[r]} rail`} onClick={() => onOpen({ open: state, rail: r })} className={FIGURE}>{amount(a)} W</button>
+            </li>
+          ) : null;
+        })}
+      </ul>
+    </details>
   );
 }
 
@@ -79,7 +121,7 @@ function Everyday() {
     void act({ type: "change build", changes: {}, house_rules: {}, assumptions });
   };
   return (
-    <div className="mt-1.5 flex items-center gap-2 text-[13px]">
+    <div className="flex items-center gap-2">
       <span className="text-ink-soft" aria-hidden="true">Everyday is</span>
       <Choice label="Everyday is" hideLabel value={now?.[0] ?? "own"} options={options} onChange={set} />
     </div>
@@ -93,7 +135,7 @@ function SpinUp() {
   if (disks < 2) return null;
   const edit = (n: number | null) => ({ type: "change build", changes: { spin_up_at_once: n }, house_rules: {}, assumptions: {} }) as const;
   return (
-    <div className="mt-1.5 flex items-center gap-2 text-[13px]">
+    <div className="flex items-center gap-2">
       <span aria-hidden="true" className="text-ink-soft">Disks spin up</span>
       <NumberField compact narrow whole empty label="Disks that spin up at a time" placeholder="all" unit={`of ${disks} at a time`} value={build.doc.spin_up_at_once} onPreview={(n) => preview(edit(n))} onCommit={(n) => act(edit(n))} />
     </div>

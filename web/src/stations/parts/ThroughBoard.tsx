@@ -4,7 +4,7 @@ import { inUnit, percent, VERDICT_TEXT } from "../../state/format";
 const RANK = { over: 0, unknown: 1, tight: 2, within: 3 };
 
 /** What comes through the board, worst first, and the figure that moves the total most. */
-export function ThroughBoard({ onChoose }: { onChoose: (part: string) => void }) {
+export function ThroughBoard({ onChoose }: { onChoose: (part: string, field: string) => void }) {
   const { result } = useBuild();
   const found = [...result.through_board].sort(
     (a, b) => RANK[a.verdict] - RANK[b.verdict] || (b.share ?? 9) - (a.share ?? 9),
@@ -23,7 +23,7 @@ export function ThroughBoard({ onChoose }: { onChoose: (part: string) => void })
           <ul className="mt-1">
             {found.slice(0, first.verdict === "within" ? 2 : 3).map((b) => (
               <li key={`${b.kind}${b.title}`}>
-                <button type="button" onClick={() => onChoose(b.part)} className="grid w-full grid-cols-[minmax(0,1fr)_auto_52px] gap-3 py-0.5 text-left text-[14px] hover:bg-accent-wash">
+                <button type="button" onClick={() => onChoose(b.part, b.field)} className="grid w-full grid-cols-[minmax(0,1fr)_auto_52px] gap-3 py-0.5 text-left text-[14px] hover:bg-accent-wash">
                   <span>{b.title}</span>
                   <span className="font-mono whitespace-nowrap">{inUnit(b.load, b.unit)} <span className="text-ink-soft">of {inUnit(b.limit, b.unit)}</span></span>
                   <b className={`text-right font-mono ${VERDICT_TEXT[b.verdict]}`}>{percent(b.percent)}</b>
@@ -36,7 +36,7 @@ export function ThroughBoard({ onChoose }: { onChoose: (part: string) => void })
       )}
       {moves && (
         <p className="mt-1 text-[13px] text-ink-soft">
-          {moves.text} <button type="button" className="font-semibold text-accent underline-offset-2 hover:underline" onClick={() => onChoose(moves.part)}>Look at it</button>
+          {moves.text} <button type="button" className="font-semibold text-accent underline-offset-2 hover:underline" onClick={() => onChoose(moves.part, moves.field)}>Look at it</button>
         </p>
       )}
     </section>

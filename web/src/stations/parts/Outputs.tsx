@@ -1,0 +1,71 @@
+import type { Header, Part } from "../../api/client";
+import { withLikely } from "../../state/figure";
+import { Button } from "../../ui/controls";
+import { Choice, NumberField } from "../../ui/fields";
+
+const KINDS: { value: Header["kind"]; words: string }[] = [
+  { value: "fan", words: "fan" }, { value: "pump", words: "pump" },
+  { value: "lights-5v", words: "5 V lights" }, { value: "lights-12v", words: "12 V lights" },
+];
+type Board = Extract<Part, { kind: "board" }>;
+type Set = (changes: Record<string, unknown>) => Promise<unknown>;
+
+/** A key that no other thing in a list has. */
+function freshKey(stem: string, taken: string[]): string {
+  let n = taken.length + 1;
+  while (taken.includes(`${stem}-${n}`)) n += 1;
+  return `${stem}-${n}`;
+}
+
+/** Power outputs, of a board or of a hub: what each is for, and what it gives. */
+export function Outputs({ field, title, stem, headers, set }: { field: "headers" | "outputs"; title: string; stem: string; headers: Header[]; set: Set }) {
+  const put = (after: Header[]) => set({ [field]: after });
+  const change = (key: string, changes: Partial<Header>) => put(headers.map((h) => (h.key === key ? { ...h, ...changes } : h)));
+  const add = () => put([...headers, { key: freshKey(stem, headers.map((h) => h.key)), kind: headers.at(-1)?.kind ?? "fan", limit_a: headers.at(-1)?.limit_a ?? null }]);
+  return (
+    <fieldset data-field={field} className="grid gap-1">
+      <legend className="mb-1 text-[13px] font-bold">{title}</legend>
+      {headers.map((h) => (
+        <div key={h.key} className="grid grid-cols-[60px_minmax(0,1fr)_auto_auto] items-center gap-1.5">
+          <span className="truncate text-[13px]" title={h.key}>{h.key}</span>
+          <Choice label={`What ${h.key} is for`} hideLabel value={h.kind} options={KINDS} onChange={(kind) => void change(h.key, { kind })} />
+          <NumberField
+            compact narrow empty label={`What ${h.key} gives`} unit="A" placeholder="?" value={h.limit_a?.likely ?? null}
+            onCommit={(a) => change(h.key, { limit_a: a === null ? null : withLikely(h.limit_a, a) })}
+          />
+          <Remove what={h.key} onRemove={() => void put(headers.filter((x) => x.key !== h.key))} />
+        </div>
+      ))}
+      <Button look="quiet" className="justify-self-start" onClick={() => void add()}>Add a header</Button>
+    </fieldset>
+  );
+}
+
+/** A board's slots: lanes, and the socket that feeds one where the manual says so. */
+export function Slots({ board, set }: { board: Board; set: Set }) {
+  const put = (after: Board["slots"]) => set({ slots: after });
+  const change = (key: string, changes: Partial<Board["slots"][number]>) => put(board.slots.map((s) => (s.key === key ? { ...s, ...changes } : s)));
+  const feeds = [{ value: "", words: "fed as usual" }, ...board.sockets.map((s) => ({ value: s.key, words: `by ${s.key}` }))];
+  return (
+    <fieldset data-field="slots" className="grid gap-1">
+      <legend className="mb-1 text-[13px] font-bold">Slots</legend>
+      {board.slots.map((s) => (
+        <div key={s.key} className="grid grid-cols-[60px_72px_minmax(0,1fr)_auto] items-center gap-1.5">
+          <span className="truncate text-[13px]" title={s.key}>{s.key}</span>
+          <Choice label={`Lanes of ${s.key}`} hideLabel value={String(s.lanes)} options={LANES} onChange={(v) => void change(s.key, { lanes: Number(v) as 16 })} />
+          <Choice label={`What feeds ${s.key} at 12 V`} hideLabel value={s.fed_by ?? ""} options={feeds} onChange={(v) => void change(s.key, { fed_by: v || null })} />
+          <Remove what={s.key} onRemove={() => void put(board.slots.filter((x) => x.key !== s.key))} />
+        </div>
+      ))}
+      <Button look="quiet" className="justify-self-start" onClick={() => void put([...board.slots, { key: freshKey("slot", board.slots.map((s) => s.key)), lanes: 16, fed_by: null }])}>Add a slot</Button>
+    </fieldset>
+  );
+}
+
+export const LANES = ["16", "8", "4", "1"].map((v) => ({ value: v, words: `x${v}` }));
+
+function Remove({ what, onRemove }: { what: string; onRemove: () => void }) {
+  return (
+    <Button look="quiet" className="px-1.5 text-[15px] font-normal" aria-label={`Remove ${what}`} title={`Remove ${what}`} onClick={onRemove}>×</Button>
+  );
+}
