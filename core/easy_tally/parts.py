@@ -14,10 +14,13 @@ from .quantities import Amps, Key, Model, Name, Note, Watts
 from .standards.connectors import SocketKind, SocketVersion
 
 
-def _known(text: str, default_from: str = "") -> Any:
-    """A figure that may be missing; `default_from` names the assumption used then."""
+def _known(text: str, default_from: str = "", needed: bool = False) -> Any:
+    """A figure that may be missing; `default_from` names the assumption used then. A figure that
+    is `needed` has none: without it totals read “at least”."""
     return Field(
-        default=None, description=text, json_schema_extra={"default_from": default_from or None}
+        default=None,
+        description=text,
+        json_schema_extra={"default_from": default_from or None, "needed": needed},
     )
 
 
@@ -96,7 +99,7 @@ class Processor(_Plain):
     """Fed through the board's processor sockets."""
 
     kind: Literal["processor"] = "processor"
-    package_w: Watts = _known("package limit, sustained: the figure on the page")
+    package_w: Watts = _known("package limit, sustained: the figure on the page", needed=True)
     package_short_w: Watts = _known(
         "package limit for the short time, tens of seconds", "processor_short_ratio"
     )
@@ -135,7 +138,7 @@ class Card(_Socketed):
     """A graphics or other card in a slot."""
 
     kind: Literal["card"] = "card"
-    board_power_w: Watts = _known("board power: all that the card draws")
+    board_power_w: Watts = _known("board power: all that the card draws", needed=True)
     slot_w: Watts = _known("what it takes from the slot at 12 V", "slot_share")
     idle_w: Watts = _known("the card at idle", "card_idle_share")
     spikes: Annotated[
@@ -277,7 +280,7 @@ class UsbLoad(_Plain):
     """What hangs on the board's USB ports."""
 
     kind: Literal["usb"] = "usb"
-    draw_w: Watts = _known("at 5 V, in use")
+    draw_w: Watts = _known("at 5 V, in use", needed=True)
     asleep_w: Watts = _known("asleep, from standby: what may wake or charge", "usb_asleep_w")
 
 

@@ -48,6 +48,7 @@ def _figures(kind: Any) -> list[schemas.FieldOut]:
             unit=_extra(field)["unit"],
             maximum=_extra(field)["maximum"],
             default_from=_extra(field).get("default_from"),
+            needed=bool(_extra(field).get("needed")),
         )
         for name, field in kind.model_fields.items()
         if "unit" in _extra(field)

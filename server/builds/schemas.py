@@ -191,6 +191,7 @@ class FieldOut(Schema):
     unit: str
     maximum: float
     default_from: str | None
+    needed: bool
 
 
 class AssumptionOut(Schema):

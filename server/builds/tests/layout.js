@@ -3,12 +3,15 @@
   const seen = [];
   const problems = [];
   const lists = [...document.querySelectorAll("[role=listbox]")].map((e) => e.getBoundingClientRect());
+  const dialog = document.querySelector("[role=dialog]");
   const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
   for (let node = walker.nextNode(); node; node = walker.nextNode()) {
     const text = node.textContent.trim();
     const own = node.parentElement;
     if (!text || !own.checkVisibility({ visibilityProperty: true, opacityProperty: true })) continue;
     if (own.closest(".sr-only, option, title, noscript")) continue;
+    // A dialog lies over the page: what is under it does not count.
+    if (dialog && !dialog.contains(own)) continue;
     const range = document.createRange();
     range.selectNodeContents(node);
     const box = range.getBoundingClientRect();

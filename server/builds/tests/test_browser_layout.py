@@ -50,11 +50,33 @@ class Layout(BrowserCase):
     def test_parts(self) -> None:
         page = self.go(self.heron(), "parts")
         self._look(page, "parts")
-        for part in ("card-2", "board", "disk"):
+        for part in ("card-2", "board", "disk", "hub", "cooler", "usb"):
             page.locator(f"[data-part={part}][data-tail=false]").click()
             self._look(page, f"parts, {part} in hand")
-        page.get_by_role("combobox", name="Add a part").fill("card")
+        page.get_by_role("combobox", name="Add a part").fill("card 2x8")
+        expect(page.locator("[data-option=entry-knot-r]")).to_be_visible()
         self._look(page, "parts, adding")
+        page.keyboard.press("Escape")
+        page.get_by_text("By rail, at full").click()
+        self._look(page, "parts, rails")
+
+    def test_numbers_opened(self) -> None:
+        key = self.heron()
+        for what in ("full", "ms_1", "full&path=board+lead"):
+            page = self.go(key, f"parts?open={what}")
+            expect(page.locator("[data-opened] tbody tr").nth(3)).to_be_visible()
+            self._look(page, f"opened, {what}")
+
+    def test_catalogue(self) -> None:
+        page = self.go(self.heron(), "parts/catalogue")
+        expect(page.locator("[data-entry]").first).to_be_visible()
+        page.locator("[data-entry=tideline-board-w]").click()
+        self._look(page, "catalogue")
+        page.get_by_role("button", name="Read a CSV").click()
+        text = "slug,kind,name,power W\na,card,A,x\nb,usb,B,\n"
+        page.get_by_role("dialog").get_by_role("textbox").fill(text)
+        expect(page.locator("[data-status]")).to_have_count(2)
+        self._look(page, "catalogue, a file")
 
     def test_supply(self) -> None:
         page = self.go(self.heron(), "supply")

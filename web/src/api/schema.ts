@@ -3375,6 +3375,8 @@ export interface components {
             maximum: number;
             /** Default From */
             default_from: string | null;
+            /** Needed */
+            needed: boolean;
         };
         /**
          * ReferenceOut

@@ -40,7 +40,7 @@ export function Entry({ found, added, onAdded, onRemove }: { found: Found; added
                 <td className="py-1 pr-2">{f.text}</td>
                 <td className="py-1 pr-2 text-right font-mono font-bold whitespace-nowrap">{figure ? `${figure.likely} ${f.unit}` : "?"}</td>
                 <td className="py-1 text-[12px] text-ink-soft">
-                  {figure ? figure.origin : f.default_from ? "assumed" : <b className="text-unknown">no default</b>}
+                  {figure ? figure.origin : f.default_from ? "assumed" : f.needed ? <b className="text-unknown">no default</b> : "not stated"}
                   {figure && figure.low !== figure.high && <span className="block whitespace-nowrap">{figure.low}–{figure.high}</span>}
                 </td>
               </tr>

@@ -70,7 +70,7 @@ function FigureField({
       <div className="flex items-center justify-between gap-x-2">
         <NumberField
           compact label={field.text} unit={field.unit} empty value={figure?.likely ?? null}
-          placeholder={field.default_from ? "assumed" : "?"}
+          placeholder={field.default_from ? "assumed" : field.needed ? "?" : "none"}
           onPreview={(v) => look(at(v))} onCommit={(v) => set(at(v))}
         />
         {figure ? (
@@ -83,7 +83,7 @@ function FigureField({
             <Button look="quiet" className="px-1.5 text-[13px] font-normal" aria-expanded={wide || hasWidth} onClick={() => setWide(!wide)}>bounds</Button>
           </span>
         ) : (
-          <span className="text-[13px] text-ink-soft">{field.default_from ? "a default is used" : "no default: needed"}</span>
+          <span className="text-[13px] text-ink-soft">{field.default_from ? "a default is used" : field.needed ? "no default: needed" : "none, if left empty"}</span>
         )}
       </div>
       {figure && (wide || hasWidth) && (

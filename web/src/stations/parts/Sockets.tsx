@@ -33,6 +33,7 @@ export function Sockets({ part, set }: { part: Socketed; set: (c: Record<string,
           <div className="flex items-center gap-2">
             <Face kind={s.kind} pin={PIN[s.kind] ?? 9} />
             <span className="min-w-0 flex-1"><Choice label={`Kind of socket ${s.key}`} hideLabel value={s.kind} options={kinds as { value: Socket["kind"]; words: string }[]} onChange={(kind) => change(s.key, { kind })} /></span>
+            <Button look="quiet" className="px-1.5 text-[15px] font-normal" aria-label={`Remove socket ${s.key}`} title={`Remove socket ${s.key}`} onClick={() => void set({ sockets: part.sockets.filter((x) => x.key !== s.key) })}>×</Button>
           </div>
           <div className="flex flex-wrap items-center gap-x-3">
             <span className="text-[12px] text-ink-soft">{s.key}</span>
@@ -50,9 +51,6 @@ export function Sockets({ part, set }: { part: Socketed; set: (c: Record<string,
                 value={s.pins_12v} onCommit={(pins_12v) => set({ sockets: part.sockets.map((x) => (x.key === s.key ? { ...x, pins_12v } : x)) })}
               />
             )}
-            <Button look="quiet" className="px-1.5 text-[13px] font-normal" onClick={() => void set({ sockets: part.sockets.filter((x) => x.key !== s.key) })}>
-              remove<span className="sr-only"> socket {s.key}</span>
-            </Button>
           </div>
         </div>
       ))}
