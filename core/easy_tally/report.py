@@ -77,7 +77,6 @@ RESULT_VERSION = 1
 MAP_NOT_CHECKED: tuple[str, ...] = (
     "reach along the routes",
     "adapters and Y-pieces",
-    "power-disable of drives",
     "spikes against port groups",
 )
 

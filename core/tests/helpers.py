@@ -7,6 +7,9 @@ from typing import Any
 from easy_tally.build import Build, HouseRules
 from easy_tally.parts import Board, Card, Drive, Part, Processor, Slot, Socket
 from easy_tally.quantities import Figure
+from easy_tally.ratings.check import RunResult
+from easy_tally.ratings.elements import Element
+from easy_tally.report import analyse
 from easy_tally.supply import (
     Cable,
     Connection,
@@ -231,3 +234,13 @@ def build(
 def rules(**more: Any) -> HouseRules:
     """House rules with some set."""
     return HouseRules(**more)
+
+
+def run_of(b: Build, index: int = 0) -> RunResult:
+    """One run of a build, judged."""
+    return analyse(b).runs[index]
+
+
+def element_of(r: RunResult, kind: str, line: str = "v12", at: str | None = None) -> Element:
+    """The first element of a kind on a line, at a plug or port where one is named."""
+    return next(e for e in r.elements if e.kind == kind and e.line == line and at in (None, e.at))

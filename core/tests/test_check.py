@@ -8,8 +8,6 @@ from easy_tally.assumptions import Assumptions
 from easy_tally.build import Build
 from easy_tally.parts import Card, Processor, Socket
 from easy_tally.ratings.check import RunResult
-from easy_tally.ratings.elements import Element
-from easy_tally.report import analyse
 from easy_tally.supply import Plug, PortGroup, RailPins, SupplyEnd
 
 from .helpers import (
@@ -17,26 +15,17 @@ from .helpers import (
     board_cable,
     build,
     card,
-    disk,
+    element_of,
     exact,
     graphics_cable,
     processor,
     processor_cable,
     rules,
     run,
-    sata_cable,
+    run_of,
     sixteen_cable,
     supply,
-    wide,
 )
-
-
-def _run(b: Build, index: int = 0) -> RunResult:
-    return analyse(b).runs[index]
-
-
-def _element(r: RunResult, kind: str, line: str = "v12", at: str | None = None) -> Element:
-    return next(e for e in r.elements if e.kind == kind and e.line == line and at in (None, e.at))
 
 
 def _chain(power: float = 320, rule: str = "by pins", **more: object) -> Build:
@@ -53,7 +42,7 @@ class ChainedGraphics(unittest.TestCase):
 
     def test_supply_end_carries_both_plugs(self) -> None:
         """22.5 A ÷ 3 pins = 7.5 A of 7 A (standard grade, 8 circuits, 18 AWG): 107.1 %."""
-        e = _element(_run(_chain()), "supply-end pins")
+        e = element_of(run_of(_chain()), "supply-end pins")
         self.assertAlmostEqual(e.judged.load, 7.5)
         self.assertEqual(e.judged.limit, 7.0)
         self.assertAlmostEqual(e.judged.share, 7.5 / 7)  # type: ignore[arg-type]
@@ -61,25 +50,25 @@ class ChainedGraphics(unittest.TestCase):
 
     def test_each_plug_carries_half(self) -> None:
         """11.25 A ÷ 3 pins = 3.75 A of 7 A."""
-        e = _element(_run(_chain()), "plug pins", at="a")
+        e = element_of(run_of(_chain()), "plug pins", at="a")
         self.assertAlmostEqual(e.judged.load, 3.75)
         self.assertEqual(e.judged.verdict, "within")
 
     def test_each_socket_is_within_its_grant(self) -> None:
         """135 W of 150 W."""
-        e = _element(_run(_chain()), "grant", at="b")
+        e = element_of(run_of(_chain()), "grant", at="b")
         self.assertAlmostEqual(e.judged.load, 135)
         self.assertEqual((e.judged.limit, e.judged.verdict), (150, "within"))
 
     def test_wires_step_down_at_each_plug(self) -> None:
         """22.5 ÷ 3 = 7.5 A a conductor to 600 mm, 3.75 A beyond, of 10 A."""
-        wires = [e for e in _run(_chain()).elements if e.kind == "wire" and e.line == "v12"]
+        wires = [e for e in run_of(_chain()).elements if e.kind == "wire" and e.line == "v12"]
         found = sorted((e.from_mm, e.to_mm, round(e.judged.load, 9)) for e in wires)
         self.assertEqual(found, [(0, 600, 7.5), (600, 750, 3.75)])
 
     def test_profile(self) -> None:
         """Against 3 × 7 A = 21 A at the supply end; beyond, the 12.5 A granted to the last plug."""
-        steps = _run(_chain()).steps
+        steps = run_of(_chain()).steps
         self.assertEqual([(s.from_mm, s.to_mm) for s in steps], [(0, 600), (600, 750)])
         self.assertAlmostEqual(steps[0].amps["full"], 22.5)
         self.assertAlmostEqual(steps[1].amps["full"], 11.25)
@@ -89,30 +78,30 @@ class ChainedGraphics(unittest.TestCase):
         """18 AWG 23.2 mΩ/m. One way: 22.5 A × 23.2 × 0.6 ÷ 3 = 104.4 mV, 11.25 A × 23.2 × 0.15
         ÷ 3 = 13.05 mV, contacts 22.5 × 5 ÷ 3 = 37.5 mV and 11.25 × 5 ÷ 3 = 18.75 mV: 173.7 mV;
         out and back 347.4 mV, of 5 % of 12 V = 600 mV."""
-        e = _element(_run(_chain()), "drop", at="b")
+        e = element_of(run_of(_chain()), "drop", at="b")
         self.assertAlmostEqual(e.judged.load, 0.3474)
         self.assertAlmostEqual(e.judged.limit, 0.6)  # type: ignore[arg-type]
         self.assertEqual(e.judged.verdict, "within")
 
     def test_house_rule_by_plug(self) -> None:
         """270 W on a cable that may carry 150 W: 180 %, refused but standing."""
-        r = _run(_chain(rule="by plug"))
-        e = _element(r, "house rule")
+        r = run_of(_chain(rule="by plug"))
+        e = element_of(r, "house rule")
         self.assertAlmostEqual(e.judged.share, 1.8)  # type: ignore[arg-type]
         self.assertEqual((r.verdict, e.refused), ("over", True))
 
     def test_house_rule_by_plug_at_its_limit(self) -> None:
         """200 W less 50 W is 150 W: within; a watt more is refused."""
-        self.assertFalse(_element(_run(_chain(200, "by plug")), "house rule").refused)
-        self.assertTrue(_element(_run(_chain(201, "by plug")), "house rule").refused)
+        self.assertFalse(element_of(run_of(_chain(200, "by plug")), "house rule").refused)
+        self.assertTrue(element_of(run_of(_chain(201, "by plug")), "house rule").refused)
 
     def test_house_rule_never(self) -> None:
         """Two plugs of one allowed, however little they carry."""
-        e = _element(_run(_chain(100, "never")), "house rule")
+        e = element_of(run_of(_chain(100, "never")), "house rule")
         self.assertEqual((e.judged.load, e.judged.limit, e.refused), (2, 1, True))
 
     def test_house_rule_by_pins_adds_nothing(self) -> None:
-        kinds = {e.kind for e in _run(_chain(200, "by pins")).elements}
+        kinds = {e.kind for e in run_of(_chain(200, "by pins")).elements}
         self.assertNotIn("house rule", kinds)
 
     def test_one_plug_of_a_chain_is_no_chain(self) -> None:
@@ -121,49 +110,49 @@ class ChainedGraphics(unittest.TestCase):
             runs=(run("chain", "g1", a="card#1/a"),),
             house_rules=rules(chained_graphics="never"),
         )  # fmt: skip
-        self.assertNotIn("house rule", {e.kind for e in _run(b).elements})
+        self.assertNotIn("house rule", {e.kind for e in run_of(b).elements})
 
     def test_high_current_grade_carries_it(self) -> None:
         """7.5 A of 9 A at 18 AWG: 83.3 %, tight."""
         end = SupplyEnd(circuits=8, pins=RailPins(v12=3, ground=3), grade="high")
-        e = _element(_run(_chain(supply_end=end)), "supply-end pins")
+        e = element_of(run_of(_chain(supply_end=end)), "supply-end pins")
         self.assertEqual((e.judged.limit, e.judged.verdict), (9.0, "tight"))
 
     def test_thin_wire_lowers_pins_and_wires(self) -> None:
         """20 AWG: pins 5 A, conductors 7.5 A: 7.5 A is 150 % and 100 %."""
-        r = _run(_chain(gauge=20))
-        self.assertEqual(_element(r, "supply-end pins").judged.verdict, "over")
+        r = run_of(_chain(gauge=20))
+        self.assertEqual(element_of(r, "supply-end pins").judged.verdict, "over")
         wire = next(e for e in r.elements if e.kind == "wire" and e.from_mm == 0)
         self.assertEqual(wire.judged.verdict, "tight")
         self.assertAlmostEqual(wire.judged.share, 1.0)  # type: ignore[arg-type]
 
     def test_unknown_gauge_is_unknown(self) -> None:
-        r = _run(_chain(100, gauge=None))
+        r = run_of(_chain(100, gauge=None))
         self.assertEqual(r.verdict, "unknown")
         self.assertIsNone(r.steps[0].limit_a)
 
     def test_unknown_grade_is_unknown(self) -> None:
         end = SupplyEnd(circuits=8, pins=RailPins(v12=3, ground=3), grade=None)
-        self.assertEqual(_run(_chain(100, supply_end=end)).verdict, "unknown")
+        self.assertEqual(run_of(_chain(100, supply_end=end)).verdict, "unknown")
 
     def test_missing_board_power_is_unknown(self) -> None:
         b = _chain()
         bare = b.parts[0].model_copy(update={"board_power_w": None})
-        self.assertEqual(_run(b.model_copy(update={"parts": (bare,)})).verdict, "unknown")
+        self.assertEqual(run_of(b.model_copy(update={"parts": (bare,)})).verdict, "unknown")
 
     def test_missing_conductor_is_over(self) -> None:
-        r = _run(_chain(conductors=RailPins(v12=3, ground=0)))
-        e = _element(r, "wire", "ground")
+        r = run_of(_chain(conductors=RailPins(v12=3, ground=0)))
+        e = element_of(r, "wire", "ground")
         self.assertEqual((e.judged.verdict, e.judged.share), ("over", None))
 
     def test_hot_air_takes_from_the_contact(self) -> None:
         """Room 50 °C, at the plug 65 °C: 7 A × √(15 ÷ 30) = 4.95 A."""
         b = _chain().model_copy(update={"assumptions": Assumptions(room_degc=50)})
-        self.assertAlmostEqual(_element(_run(b), "supply-end pins").judged.limit, 4.949747468)  # type: ignore[arg-type]
+        self.assertAlmostEqual(element_of(run_of(b), "supply-end pins").judged.limit, 4.949747468)  # type: ignore[arg-type]
 
     def test_safety_factor(self) -> None:
         """3 × 7 A × 12 V = 252 W for 150 W: 1.68."""
-        self.assertAlmostEqual(_run(_chain()).safety["a"], 1.68)
+        self.assertAlmostEqual(run_of(_chain()).safety["a"], 1.68)
 
     def test_plug_without_its_third_pin(self) -> None:
         """11.25 A ÷ 2 pins = 5.625 A."""
@@ -171,12 +160,14 @@ class ChainedGraphics(unittest.TestCase):
             Plug(key="a", kind="pcie6+2", at_mm=600, pins_12v=2),
             Plug(key="b", kind="pcie6+2", at_mm=750),
         )
-        e = _element(_run(_chain(plugs=plugs)), "plug pins", at="a")
+        e = element_of(run_of(_chain(plugs=plugs)), "plug pins", at="a")
         self.assertAlmostEqual(e.judged.load, 5.625)
 
     def test_makers_contact_data_wins(self) -> None:
         plugs = (Plug(key="a", kind="pcie6+2", at_mm=600, contact_a=11), graphics_cable().plugs[1])
-        self.assertEqual(_element(_run(_chain(plugs=plugs)), "plug pins", at="a").judged.limit, 11)
+        self.assertEqual(
+            element_of(run_of(_chain(plugs=plugs)), "plug pins", at="a").judged.limit, 11
+        )
 
 
 class Halves(unittest.TestCase):
@@ -186,10 +177,10 @@ class Halves(unittest.TestCase):
             card(100, "pcie6"), cables=(graphics_cable(),),
             runs=(run("chain", "g1", a__marked="card#1/a"),),
         )  # fmt: skip
-        r = _run(b)
-        self.assertEqual(_element(r, "grant").judged.limit, 75)
-        self.assertEqual(_element(r, "plug pins").judged.limit, 8.0)
-        self.assertAlmostEqual(_element(r, "plug pins").judged.load, 50 / 36)
+        r = run_of(b)
+        self.assertEqual(element_of(r, "grant").judged.limit, 75)
+        self.assertEqual(element_of(r, "plug pins").judged.limit, 8.0)
+        self.assertAlmostEqual(element_of(r, "plug pins").judged.load, 50 / 36)
 
     def test_6_pin_ground_is_two_pins(self) -> None:
         """50 W ÷ 12 V ÷ 2 pins = 2.083 A."""
@@ -197,7 +188,7 @@ class Halves(unittest.TestCase):
             card(100, "pcie6"), cables=(graphics_cable(),),
             runs=(run("chain", "g1", a__marked="card#1/a"),),
         )  # fmt: skip
-        self.assertAlmostEqual(_element(_run(b), "plug pins", "ground").judged.load, 50 / 24)
+        self.assertAlmostEqual(element_of(run_of(b), "plug pins", "ground").judged.load, 50 / 24)
 
     def test_4_of_4_plus_4_counts_as_4_pin(self) -> None:
         """120 W short ÷ 12 V = 10 A over 2 pins: 5 A of 8 A (4 circuits)."""
@@ -206,7 +197,7 @@ class Halves(unittest.TestCase):
             old, processor(), cables=(processor_cable(),),
             runs=(run("cpu", "p1", a__marked="board#1/cpu"),),
         )  # fmt: skip
-        e = _element(_run(b), "plug pins")
+        e = element_of(run_of(b), "plug pins")
         self.assertAlmostEqual(e.judged.load, 5)
         self.assertEqual(e.judged.limit, 8.0)
 
@@ -216,8 +207,8 @@ class Halves(unittest.TestCase):
             board(), card(150, "pcie8"), cables=(board_cable(),),
             runs=(run("board", "b1 b2", main__marked="board#1/main"),),
         )  # fmt: skip
-        r = _run(b)
-        e = _element(r, "plug pins")
+        r = run_of(b)
+        e = element_of(r, "plug pins")
         self.assertAlmostEqual(e.judged.load, 62 / 12)
         self.assertEqual(e.judged.verdict, "tight")
         self.assertIn("20-pin plug", r.plugs[0].warning)
@@ -233,13 +224,13 @@ class ProcessorRuns(unittest.TestCase):
 
     def test_full_is_the_short_limit(self) -> None:
         """108 ÷ 0.9 = 120 W: 10 A ÷ 4 pins = 2.5 A, though the tally counts 100 W."""
-        e = _element(_run(self._build(False)), "plug pins")
+        e = element_of(run_of(self._build(False)), "plug pins")
         self.assertAlmostEqual(e.judged.load, 2.5)
 
     def test_two_sockets_share_by_pins(self) -> None:
         """5 A each: 1.25 A a pin."""
         for index in (0, 1):
-            e = _element(_run(self._build(True), index), "plug pins")
+            e = element_of(run_of(self._build(True), index), "plug pins")
             self.assertAlmostEqual(e.judged.load, 1.25)
 
     def test_4_pin_beside_8_pin_shares_by_pins(self) -> None:
@@ -257,52 +248,52 @@ class ProcessorRuns(unittest.TestCase):
             ),
         )  # fmt: skip
         for index in (0, 1):
-            self.assertAlmostEqual(_element(_run(b, index), "plug pins").judged.load, 10 / 6)
+            self.assertAlmostEqual(element_of(run_of(b, index), "plug pins").judged.load, 10 / 6)
 
     def test_missing_package_limit_is_unknown(self) -> None:
         b = build(
             board(), Processor(key="processor", name="P"), cables=(processor_cable(),),
             runs=(run("cpu", "p1", a="board#1/cpu-1"),),
         )  # fmt: skip
-        self.assertEqual(_run(b).verdict, "unknown")
+        self.assertEqual(run_of(b).verdict, "unknown")
 
     def test_no_grant_is_stated_for_it(self) -> None:
-        self.assertNotIn("grant", {e.kind for e in _run(self._build(False)).elements})
+        self.assertNotIn("grant", {e.kind for e in run_of(self._build(False)).elements})
 
 
 class BoardRun(unittest.TestCase):
-    def _run(self, *cards: Card) -> RunResult:
+    def run_of(self, *cards: Card) -> RunResult:
         b = build(
             board(),
             *cards,
             cables=(board_cable(),),
             runs=(run("board", "b1 b2", main="board#1/main"),),
         )
-        return _run(b)
+        return run_of(b)
 
     def test_slots_come_through_the_main_plug(self) -> None:
         """Board 12 W and two slots of 50 W: 112 W ÷ 12 V = 9.333 A ÷ 2 pins = 4.667 A of 6 A."""
-        r = self._run(card(150, "pcie8"), card(150, "pcie8", key="card-2", name="C2"))
-        e = _element(r, "plug pins")
+        r = self.run_of(card(150, "pcie8"), card(150, "pcie8", key="card-2", name="C2"))
+        e = element_of(r, "plug pins")
         self.assertAlmostEqual(e.judged.load, 112 / 24)
         self.assertEqual(e.judged.limit, 6.0)
 
     def test_each_rail_by_its_own_pins(self) -> None:
         """5 V: 6 W ÷ 5 V ÷ 5 pins = 0.24 A; 3.3 V: 7 W ÷ 3.3 V ÷ 4 pins = 0.530 A."""
-        r = self._run()
-        self.assertAlmostEqual(_element(r, "plug pins", "v5").judged.load, 0.24)
-        self.assertAlmostEqual(_element(r, "plug pins", "v3v3").judged.load, 7 / 3.3 / 4)
+        r = self.run_of()
+        self.assertAlmostEqual(element_of(r, "plug pins", "v5").judged.load, 0.24)
+        self.assertAlmostEqual(element_of(r, "plug pins", "v3v3").judged.load, 7 / 3.3 / 4)
 
     def test_ground_carries_the_sum_of_the_rails(self) -> None:
         """12 ÷ 12 + 6 ÷ 5 + 7 ÷ 3.3 = 4.321 A over 8 pins."""
-        e = _element(self._run(), "plug pins", "ground")
+        e = element_of(self.run_of(), "plug pins", "ground")
         self.assertAlmostEqual(e.judged.load, (1 + 1.2 + 7 / 3.3) / 8)
 
     def test_two_ports_share_by_their_12_v_pins(self) -> None:
         """One 12 V pin each: 1 A through the two ports, 0.5 A a port."""
-        r = self._run()
+        r = self.run_of()
         for port in ("b1", "b2"):
-            self.assertAlmostEqual(_element(r, "port pins", at=port).judged.load, 0.5)
+            self.assertAlmostEqual(element_of(r, "port pins", at=port).judged.load, 0.5)
 
     def test_a_port_without_12_v_carries_none(self) -> None:
         ports = tuple(
@@ -312,8 +303,8 @@ class BoardRun(unittest.TestCase):
             board(), cables=(board_cable(),), runs=(run("board", "b1 b2", main="board#1/main"),),
             supply=supply(ports=ports),
         )  # fmt: skip
-        r = _run(b)
-        self.assertAlmostEqual(_element(r, "port pins", at="b1").judged.load, 1.0)
+        r = run_of(b)
+        self.assertAlmostEqual(element_of(r, "port pins", at="b1").judged.load, 1.0)
         self.assertEqual([e.at for e in r.elements if e.kind == "port pins"], ["b1"])
 
     def test_connected_board_extra_shares_the_slots(self) -> None:
@@ -331,12 +322,12 @@ class BoardRun(unittest.TestCase):
                 run("chain", "g1", a__marked="board#1/extra"),
             ),
         )  # fmt: skip
-        self.assertAlmostEqual(_element(_run(b), "plug pins").judged.load, (12 + 20) / 12 / 2)
-        self.assertAlmostEqual(_element(_run(b, 1), "grant").judged.load, 30)
+        self.assertAlmostEqual(element_of(run_of(b), "plug pins").judged.load, (12 + 20) / 12 / 2)
+        self.assertAlmostEqual(element_of(run_of(b, 1), "grant").judged.load, 30)
 
 
 class SixteenPin(unittest.TestCase):
-    def _run(
+    def run_of(
         self,
         power: float = 610,
         sense: str | None = "both_grounded",
@@ -346,7 +337,7 @@ class SixteenPin(unittest.TestCase):
         big = card(power, "16pin", slot_w=exact(10))
         socket = big.sockets[0].model_copy(update={"version": version})
         big = big.model_copy(update={"sockets": (socket,)})
-        return _run(
+        return run_of(
             build(
                 big,
                 cables=(sixteen_cable(sense, **more),),
@@ -356,35 +347,35 @@ class SixteenPin(unittest.TestCase):
 
     def test_worst_pin_at_600_w(self) -> None:
         """600 W ÷ 12 V = 50 A ÷ 6 × 1.10 = 9.167 A of 9.2 A: 99.6 %, tight."""
-        e = _element(self._run(), "plug pins")
+        e = element_of(self.run_of(), "plug pins")
         self.assertAlmostEqual(e.judged.load, 50 / 6 * 1.1)
         self.assertEqual((e.judged.limit, e.judged.verdict), (9.2, "tight"))
 
     def test_grant_by_sense_code(self) -> None:
         """600 W against 600, 450, 300, 150 and 0 W."""
         found = [
-            _element(self._run(sense=s), "grant").judged.limit
+            element_of(self.run_of(sense=s), "grant").judged.limit
             for s in ("both_grounded", "sense1_grounded", "sense0_grounded", "joined", "open")
         ]
         self.assertEqual(found, [600, 450, 300, 150, 0])
 
     def test_the_sockets_version_decides_what_open_means(self) -> None:
-        e = _element(self._run(140, "open", "first"), "grant")
+        e = element_of(self.run_of(140, "open", "first"), "grant")
         self.assertEqual((e.judged.limit, e.judged.verdict), (150, "within"))
-        e = _element(self._run(140, "open", "revised"), "grant")
+        e = element_of(self.run_of(140, "open", "revised"), "grant")
         self.assertEqual((e.judged.limit, e.judged.verdict), (0, "over"))
 
     def test_unknown_sense_code_is_unknown(self) -> None:
-        self.assertEqual(_element(self._run(300, None), "grant").judged.verdict, "unknown")
+        self.assertEqual(element_of(self.run_of(300, None), "grant").judged.verdict, "unknown")
 
     def test_thin_wire(self) -> None:
         """18 AWG: 5.5 A a pin; 300 W is 25 A ÷ 6 × 1.1 = 4.583 A: 83.3 %."""
-        e = _element(self._run(310, gauge=18), "plug pins")
+        e = element_of(self.run_of(310, gauge=18), "plug pins")
         self.assertEqual((e.judged.limit, e.judged.verdict), (5.5, "tight"))
 
     def test_safety_factor(self) -> None:
         """6 × 9.2 A × 12 V = 662.4 W for 600 W: 1.104."""
-        self.assertAlmostEqual(self._run().safety["a"], 1.104)
+        self.assertAlmostEqual(self.run_of().safety["a"], 1.104)
 
     def test_cable_in_two_graphics_ports(self) -> None:
         """300 W = 25 A over 2 × 3 pins at the supply: 4.167 A of 7 A; each port 12.5 A ÷ 3."""
@@ -393,104 +384,11 @@ class SixteenPin(unittest.TestCase):
             supply_end=SupplyEnd(circuits=8, pins=RailPins(v12=6, ground=6)),
         )  # fmt: skip
         big = card(310, "16pin", slot_w=exact(10))
-        r = _run(build(big, cables=(two,), runs=(run("sixteen", "g1 g2", a="card#1/a"),)))
-        e = _element(r, "supply-end pins")
+        r = run_of(build(big, cables=(two,), runs=(run("sixteen", "g1 g2", a="card#1/a"),)))
+        e = element_of(r, "supply-end pins")
         self.assertAlmostEqual(e.judged.load, 25 / 6)
         self.assertEqual(e.judged.limit, 7.0)
-        self.assertAlmostEqual(_element(r, "port pins", at="g2").judged.load, 12.5 / 3)
-
-
-class SataChains(unittest.TestCase):
-    def _run(self, disks: int, **more: object) -> RunResult:
-        plugs = {f"p{i}": f"disk#{i}/power" for i in range(1, disks + 1)}
-        cable = sata_cable(plugs=max(disks, 1), **more)
-        return _run(build(disk(disks), cables=(cable,), runs=(run("sata", "d1", **plugs),)))
-
-    def test_spin_up_on_one_pin(self) -> None:
-        """Four disks × 2 A = 8 A on one pin of 8 A (6 circuits), for seconds 12 A: 66.7 %."""
-        e = _element(self._run(4), "supply-end pins")
-        self.assertEqual((e.judged.state, e.judged.limit), ("start", 12.0))
-        self.assertAlmostEqual(e.judged.load, 8)
-        self.assertEqual(e.judged.verdict, "within")
-
-    def test_above_the_continuous_limit_is_tight(self) -> None:
-        """Five disks: 10 A, above 8 A for long, 83.3 % of 12 A for seconds."""
-        self.assertEqual(_element(self._run(5), "supply-end pins").judged.verdict, "tight")
-
-    def test_beyond_what_seconds_allow_is_over(self) -> None:
-        """Seven disks: 14 A of 12 A."""
-        self.assertEqual(_element(self._run(7), "supply-end pins").judged.verdict, "over")
-
-    def test_profile_at_spin_up(self) -> None:
-        """8, 6, 4, 2 A at 12 V."""
-        steps = [s for s in self._run(4).steps if s.line == "v12"]
-        self.assertEqual([round(s.amps["start"], 9) for s in steps], [8, 6, 4, 2])
-
-    def test_grant_of_a_rail_does_not_stretch_at_start(self) -> None:
-        """A disk of 5 A at spin-up against 4.5 A: over."""
-        b = build(
-            disk(start_12v_a=exact(5)),
-            cables=(sata_cable(),),
-            runs=(run("sata", "d1", p1="disk#1/power"),),
-        )
-        self.assertEqual(_element(_run(b), "grant").judged.verdict, "over")
-
-    def test_high_end_only_is_tight(self) -> None:
-        b = build(
-            disk(start_12v_a=wide(1, 2, 5)), cables=(sata_cable(),),
-            runs=(run("sata", "d1", p1="disk#1/power"),),
-        )  # fmt: skip
-        e = _element(_run(b), "grant")
-        self.assertEqual((e.judged.verdict, e.judged.only_at_high), ("tight", True))
-
-    def test_ground_carries_both_rails(self) -> None:
-        """Four disks at start: 8 A + 4 A = 12 A over two ground pins: 6 A."""
-        self.assertAlmostEqual(
-            _element(self._run(4), "supply-end pins", "ground").judged.loads[10], 6
-        )
-
-    def test_parked_plugs_carry_nothing(self) -> None:
-        b = build(disk(1), cables=(sata_cable(),), runs=(run("sata", "d1", p3="disk#1/power"),))
-        steps = [s for s in _run(b).steps if s.line == "v12"]
-        self.assertEqual([(s.from_mm, s.to_mm) for s in steps], [(0, 600)])
-
-
-class Staggered(unittest.TestCase):
-    """Four disks of 0.5 A running and 2 A at spin-up, one or two at a time."""
-
-    def _build(self, at_once: int | None) -> Build:
-        plugs = {f"p{i}": f"disk#{i}/power" for i in range(1, 5)}
-        return build(
-            disk(4), cables=(sata_cable(),), runs=(run("sata", "d1", **plugs),),
-            spin_up_at_once=at_once,
-        )  # fmt: skip
-
-    def _start(self, at_once: int | None) -> float:
-        return _element(_run(self._build(at_once)), "supply-end pins").judged.loads[10]
-
-    def test_chain_current(self) -> None:
-        """All: 8 A; one at a time 3 × 0.5 + 2 = 3.5 A; two 2 × 0.5 + 2 × 2 = 5 A; nine: 8 A."""
-        found = [self._start(n) for n in (None, 1, 2, 9)]
-        for value, expected in zip(found, (8, 3.5, 5, 8), strict=True):
-            self.assertAlmostEqual(value, expected)
-
-    def test_each_stretch_by_itself(self) -> None:
-        """Beyond each plug 4, 3, 2, 1 disks: 3.5, 3, 2.5, 2 A with one spinning up."""
-        steps = [s for s in _run(self._build(1)).steps if s.line == "v12"]
-        for step, expected in zip(steps, (3.5, 3, 2.5, 2), strict=True):
-            self.assertAlmostEqual(step.amps["start"], expected)
-
-    def test_the_tally_counts_the_worst_moment(self) -> None:
-        """12 V: 3 × 6 + 24 = 42 W; 5 V: 3 × 2.5 + 5 = 12.5 W. All at once 96 and 20 W."""
-        for at_once, v12, v5 in ((1, 42, 12.5), (None, 96, 20)):
-            tally = analyse(self._build(at_once)).tally
-            self.assertAlmostEqual(tally.by_rail["v12"].at("start").likely, v12)
-            self.assertAlmostEqual(tally.by_rail["v5"].at("start").likely, v5)
-
-    def test_running_is_as_ever(self) -> None:
-        for state in ("idle", "full"):
-            found = [analyse(self._build(n)).tally.total.at(state).likely for n in (None, 1)]  # type: ignore[arg-type]
-            self.assertAlmostEqual(*found)
+        self.assertAlmostEqual(element_of(r, "port pins", at="g2").judged.load, 12.5 / 3)
 
 
 class Groups(unittest.TestCase):
@@ -503,27 +401,27 @@ class Groups(unittest.TestCase):
             card(320), card(185, "pcie8", key="card-2", name="C2"), cables=cables, runs=runs,
             supply=supply(groups=(PortGroup(key="g", label="G", limit_a=limit),)),
         )  # fmt: skip
-        return _run(b)
+        return run_of(b)
 
     def test_group_adds_up_its_runs(self) -> None:
         """270 W + 135 W = 405 W: 33.75 A."""
         for limit, verdict in ((60, "within"), (42, "tight"), (33, "over")):
-            e = _element(self._runs(limit), "group")
+            e = element_of(self._runs(limit), "group")
             self.assertAlmostEqual(e.judged.load, 33.75)
             self.assertEqual(e.judged.verdict, verdict)
 
     def test_unknown_group_limit_is_unknown(self) -> None:
-        self.assertEqual(_element(self._runs(None), "group").judged.verdict, "unknown")
+        self.assertEqual(element_of(self._runs(None), "group").judged.verdict, "unknown")
 
 
 class Governing(unittest.TestCase):
     def test_worst_verdict_first_then_highest_share(self) -> None:
         found = [
-            (e.judged.verdict, e.judged.share or 9) for e in _run(_chain(rule="by plug")).elements
+            (e.judged.verdict, e.judged.share or 9) for e in run_of(_chain(rule="by plug")).elements
         ]
         order = {"over": 0, "unknown": 1, "tight": 2, "within": 3}
         self.assertEqual(found, sorted(found, key=lambda x: (order[x[0]], -x[1])))
 
     def test_cable_in_its_port_feeding_nothing_is_within(self) -> None:
-        r = _run(build(cables=(graphics_cable(),), runs=(run("chain", "g1"),)))
+        r = run_of(build(cables=(graphics_cable(),), runs=(run("chain", "g1"),)))
         self.assertEqual((r.verdict, r.elements), ("within", ()))

@@ -67,6 +67,18 @@ class Cormorant(unittest.TestCase):
         self.assertAlmostEqual(found["hub-2#1/power"].amps["v12"][7], 0.75)
         self.assertAlmostEqual(found["hub-1#1/power"].amps["v5"][7], 0.1)
 
+    def test_through_its_hubs_the_start_is_the_same_either_way(self) -> None:
+        """No disk hangs on a hub: their fans idle at 0.35 × 1.2 = 0.42 A and 0.35 × 0.75 = 0.2625 A
+        while disks start, all at once or two at a time; the surge is the drive cables' alone."""
+        for at_once in (None, 2):
+            b = demo("cormorant").model_copy(update={"spin_up_at_once": at_once})
+            found = demands(b, loads(b))
+            self.assertAlmostEqual(found["hub-1#1/power"].amps["v12"][10], 0.42)
+            self.assertAlmostEqual(found["hub-2#1/power"].amps["v12"][10], 0.2625)
+            a = analyse(b)
+            header = next(e for e in a.board if e.part == "hub-1" and e.at == "out-1")
+            self.assertEqual(header.judged.verdict, "within")
+
     def test_five_disks_on_one_cable_are_tight_at_once_and_within_staggered(self) -> None:
         """5 × 1.9 = 9.5 A on one pin of 8 A for long, 12 A for seconds; else 5.45 A."""
         b = demo("cormorant")

@@ -12,7 +12,7 @@ from dataclasses import dataclass
 from ..build import Build
 from ..demand import Demand
 from ..fits import fit
-from ..parts import Socket
+from ..parts import Drive, Socket
 from ..quantities import NO_SERIES, RAIL_V, RUN_STATES, Series, State, add, scale
 from ..supply import Cable, Connection, Plug, Port, Run
 from .elements import (
@@ -274,6 +274,9 @@ def _profile(
 ) -> Iterator[Step]:
     """The staircase, each step against the tightest limit that the same current meets."""
     last = lives[-1].plug.key if lives else ""
+    by_line: dict[Line, list[Element]] = {}
+    for e in found:
+        by_line.setdefault(e.line, []).append(e)
     for start, end, flow in stretches:
         beyond = sum(x.plug.at_mm >= end for x in lives)
         for line, loads, _ in flow.lines():
@@ -281,8 +284,8 @@ def _profile(
                 continue
             limits = [
                 _rail_limit_a(e)
-                for e in found
-                if e.line == line and _meets(e, start, end, last if beyond == 1 else "")
+                for e in by_line.get(line, ())
+                if _meets(e, start, end, last if beyond == 1 else "")
             ]
             known = [x for x in limits if x is not None]
             tightest = min(known) if known and len(known) == len(limits) else None
@@ -324,8 +327,25 @@ def _uses(build: Build, cable: Cable, run: Run, sockets: dict[str, Socket]) -> t
             uses.append(PlugUse(plug, None, None))
             continue
         answer = fit(plug.kind, c.half, socket.kind, allows)
-        uses.append(PlugUse(plug, c, answer.mated, answer.warning))
+        warning = answer.warning or _power_disable(build, cable, c, answer.mated)
+        uses.append(PlugUse(plug, c, answer.mated, warning))
     return tuple(uses)
+
+
+def _power_disable(build: Build, cable: Cable, c: Connection, mated: str | None) -> str:
+    """Whether a drive stays off where it is: pin 3 disables its power while it carries 3.3 V.
+
+    Source: Serial ATA specification, power disable.
+    """
+    part = build.part(c.socket.part)
+    if not isinstance(part, Drive) or not part.power_disable or mated != "sata":
+        return ""
+    if not cable.conductors.v3v3:
+        return ""
+    return (
+        f"{build.ref_words(c.socket)} stays off: it has power disable, and pin 3 of this plug "
+        "carries 3.3 V. Feed it from a cable without 3.3 V."
+    )
 
 
 def _safety(found: list[Element], live: _Live) -> float | None:

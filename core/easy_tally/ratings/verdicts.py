@@ -91,13 +91,14 @@ def _within(
     loads: Series, limit: float, start_factor: float, states: tuple[State, ...]
 ) -> Judgement:
     """The common case, where no state comes near the limit: only the largest share is wanted."""
-    share, state, load, allowed = -1.0, states[0], 0.0, limit
-    for i, name in enumerate(states):
-        most = limit * start_factor if name == "start" else limit
-        likely = loads[3 * i + 1]
-        if (own := likely / most if most > 0 else 0.0) > share:
-            share, state, load, allowed = own, name, likely, most
-    return Judgement("within", state, load, allowed, share, limit, loads)
+    likely = loads[1::3]
+    # Start is the last of the states; there the limit is eased, which is as good as less load.
+    eased = likely if start_factor == 1.0 else (*likely[:-1], likely[-1] / start_factor)
+    most = max(eased)
+    i = eased.index(most)
+    allowed = limit * start_factor if i == len(eased) - 1 else limit
+    share = most / limit if limit > 0 else 0.0
+    return Judgement("within", states[i], likely[i], allowed, share, limit, loads)
 
 
 def _verdict(
