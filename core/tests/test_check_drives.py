@@ -5,6 +5,7 @@ from __future__ import annotations
 import unittest
 
 from easy_tally.build import Build
+from easy_tally.ratings.check import RunResult
 from easy_tally.report import analyse
 from easy_tally.supply import RailPins, SupplyEnd
 
@@ -21,29 +22,29 @@ from .helpers import (
 
 
 class SataChains(unittest.TestCase):
-    def run_of(self, disks: int, **more: object) -> RunResult:
+    def _judged(self, disks: int, **more: object) -> RunResult:
         plugs = {f"p{i}": f"disk#{i}/power" for i in range(1, disks + 1)}
         cable = sata_cable(plugs=max(disks, 1), **more)
         return run_of(build(disk(disks), cables=(cable,), runs=(run("sata", "d1", **plugs),)))
 
     def test_spin_up_on_one_pin(self) -> None:
         """Four disks × 2 A = 8 A on one pin of 8 A (6 circuits), for seconds 12 A: 66.7 %."""
-        e = element_of(self.run_of(4), "supply-end pins")
+        e = element_of(self._judged(4), "supply-end pins")
         self.assertEqual((e.judged.state, e.judged.limit), ("start", 12.0))
         self.assertAlmostEqual(e.judged.load, 8)
         self.assertEqual(e.judged.verdict, "within")
 
     def test_above_the_continuous_limit_is_tight(self) -> None:
         """Five disks: 10 A, above 8 A for long, 83.3 % of 12 A for seconds."""
-        self.assertEqual(element_of(self.run_of(5), "supply-end pins").judged.verdict, "tight")
+        self.assertEqual(element_of(self._judged(5), "supply-end pins").judged.verdict, "tight")
 
     def test_beyond_what_seconds_allow_is_over(self) -> None:
         """Seven disks: 14 A of 12 A."""
-        self.assertEqual(element_of(self.run_of(7), "supply-end pins").judged.verdict, "over")
+        self.assertEqual(element_of(self._judged(7), "supply-end pins").judged.verdict, "over")
 
     def test_profile_at_spin_up(self) -> None:
         """8, 6, 4, 2 A at 12 V."""
-        steps = [s for s in self.run_of(4).steps if s.line == "v12"]
+        steps = [s for s in self._judged(4).steps if s.line == "v12"]
         self.assertEqual([round(s.amps["start"], 9) for s in steps], [8, 6, 4, 2])
 
     def test_grant_of_a_rail_does_not_stretch_at_start(self) -> None:
@@ -66,7 +67,7 @@ class SataChains(unittest.TestCase):
     def test_ground_carries_both_rails(self) -> None:
         """Four disks at start: 8 A + 4 A = 12 A over two ground pins: 6 A."""
         self.assertAlmostEqual(
-            element_of(self.run_of(4), "supply-end pins", "ground").judged.loads[10], 6
+            element_of(self._judged(4), "supply-end pins", "ground").judged.loads[10], 6
         )
 
     def test_parked_plugs_carry_nothing(self) -> None:
@@ -117,11 +118,8 @@ class PowerDisable(unittest.TestCase):
     def _warning(self, disables: bool, v3v3: int) -> str:
         pins = RailPins(v12=1, v5=1, v3v3=v3v3, ground=2)
         cable = sata_cable(conductors=pins, supply_end=SupplyEnd(circuits=6, pins=pins))
-        b = build(
-            disk(power_disable=disables),
-            cables=(cable,),
-            runs=(run("sata", "d1", p1="disk#1/power"),),
-        )
+        runs = (run("sata", "d1", p1="disk#1/power"),)
+        b = build(disk(power_disable=disables), cables=(cable,), runs=runs)
         return run_of(b).plugs[0].warning
 
     def test_a_drive_that_3_v_turns_off_warns(self) -> None:
