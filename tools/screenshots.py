@@ -74,6 +74,12 @@ def main() -> None:
         page.locator("[data-part=card-2][data-tail=false]").click()
         shoot(page, "parts")
         build = page.url.rsplit("/", 1)[0]
+        page.goto(f"{build}/parts?open=ms_0_1")
+        page.locator("[data-opened] tbody tr").nth(3).wait_for()
+        shoot(page, "opened")
+        page.goto(f"{build}/parts/catalogue")
+        page.locator("[data-entry=knot-r]").click()
+        shoot(page, "catalogue")
         page.goto(f"{build}/supply")
         page.locator("[data-ticket]").first.wait_for()
         shoot(page, "supply")

@@ -212,8 +212,12 @@ def _settle(build: Build, release: bool, where: str, **changes: Any) -> Build:
     parts, lost = let_go(build, changes.get("parts", build.parts))
     rest = {k: v for k, v in changes.items() if k != "runs"} | {"parts": parts}
     bare = _remade(build, where, **rest, runs=())
+    runs: tuple[Run, ...] = changes.get("runs", build.runs)
+    whole = bare.model_copy(update={"runs": runs})
+    if not lost and not whole.problems():
+        return whole  # the usual case: every run holds
     kept: list[Run] = []
-    for run in changes.get("runs", build.runs):
+    for run in runs:
         stays, gone = surviving(bare, kept, run, build)
         kept += stays
         lost += gone

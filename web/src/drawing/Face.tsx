@@ -1,4 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
+import { memo } from "react";
 
 import { referenceQuery } from "../state/queries";
 
@@ -21,8 +22,9 @@ export function faceWidth(columns: number, pin: number): number {
   return columns * (pin + 1) + 5;
 }
 
-/** A connector seen into its mated face; hollow where nothing is plugged in. */
-export function Face({ kind, pin = 4, hollow = false }: { kind: string; pin?: number; hollow?: boolean }) {
+/** A connector seen into its mated face; hollow where nothing is plugged in. Drawn once: there are
+ * dozens on a page, of dozens of pins each, and none changes with a figure. */
+export const Face = memo(function Face({ kind, pin = 4, hollow = false }: { kind: string; pin?: number; hollow?: boolean }) {
   const { data } = useQuery(referenceQuery);
   const found = data?.connectors.find((c) => c.kind === kind);
   if (!found) return null;
@@ -54,7 +56,7 @@ export function Face({ kind, pin = 4, hollow = false }: { kind: string; pin?: nu
       )}
     </svg>
   );
-}
+});
 
 /** What the pin colours of some connectors mean, each with its word. */
 export function PinKey({ kinds }: { kinds: string[] }) {

@@ -1,4 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
+import { Link } from "react-router";
 
 import { STATES, type Doc } from "../../api/client";
 import { useBuild } from "../../state/build";
@@ -124,6 +125,7 @@ function Everyday() {
     <div className="flex items-center gap-2">
       <span className="text-ink-soft" aria-hidden="true">Everyday is</span>
       <Choice label="Everyday is" hideLabel value={now?.[0] ?? "own"} options={options} onChange={set} />
+      <Link to={`/b/${build.key}/rules?at=everyday_board`} className="font-semibold text-accent underline-offset-2 hover:underline">duty by kind</Link>
     </div>
   );
 }

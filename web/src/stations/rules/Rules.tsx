@@ -1,11 +1,12 @@
 import { useQuery } from "@tanstack/react-query";
+import { useEffect, useRef } from "react";
 
 import type { Doc, Reference } from "../../api/client";
 import { useBuild } from "../../state/build";
 import { referenceQuery } from "../../state/queries";
 import { Button } from "../../ui/controls";
 import { NumberField } from "../../ui/fields";
-import { StationHead } from "../frame/Frame";
+import { StationHead, usePlace } from "../frame/Frame";
 
 type Rules = Doc["house_rules"];
 const CHAINED: { value: Rules["chained_graphics"]; words: string; text: string }[] = [
@@ -76,13 +77,20 @@ type Bounds = { low: number; likely: number; high: number };
 
 function AssumptionLine({ declared: d, value }: { declared: Declared; value: number | Bounds }) {
   const { act, preview } = useBuild();
+  const line = useRef<HTMLLIElement>(null);
+  const here = usePlace() === d.name;
+  useEffect(() => {
+    if (!here) return;
+    line.current?.scrollIntoView({ block: "center" });
+    line.current?.querySelector("input")?.focus();
+  }, [here]);
   const edit = (v: number | Bounds) => ({ type: "change build", changes: {}, house_rules: {}, assumptions: { [d.name]: v } }) as const;
   const wide = typeof value === "object";
   const likely = wide ? value.likely : value;
   const to = (v: number): number | Bounds => (wide ? { low: Math.min(value.low, v), likely: v, high: Math.max(value.high, v) } : v);
   const changed = JSON.stringify(value) !== JSON.stringify(d.default);
   return (
-    <li className="flex items-center gap-2 border-b border-rule py-1.5">
+    <li ref={line} className="flex items-center gap-2 border-b border-rule py-1.5">
       <span className={`min-w-0 flex-1 text-[14px] first-letter:uppercase ${changed ? "font-semibold" : ""}`}>
         {d.text}{wide && <span className="block text-[12px] font-normal text-ink-soft">from {value.low} to {value.high}</span>}
       </span>
