@@ -8,6 +8,7 @@ from typing import Annotated, Literal, Self
 from pydantic import Field, model_validator
 
 from .assumptions import Assumptions
+from .case import Case
 from .fits import fit
 from .parts import HEADER_WORDS, ON_HEADER, Board, Card, Header, Hub, Part, Slot, Socket
 from .quantities import Model, Name, Note
@@ -46,6 +47,7 @@ class Build(Model):
         int | None,
         Field(ge=1, le=64, description="disks that spin up at a time; none: all at once"),
     ] = None
+    case: Case | None = None
     parts: Annotated[tuple[Part, ...], Field(max_length=400)] = ()
     supply: Supply | None = None
     cables: Annotated[tuple[Cable, ...], Field(max_length=200)] = ()

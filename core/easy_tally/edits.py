@@ -59,7 +59,7 @@ class RemovePart(Model):
 
 
 class ChangeBuild(Model):
-    """Set name, note, staggering, or single house rules and assumptions."""
+    """Set name, note, case, staggering, or single house rules and assumptions."""
 
     type: Literal["change build"] = "change build"
     changes: dict[str, Any] = {}
@@ -277,7 +277,7 @@ def _remove_part(build: Build, edit: RemovePart) -> Build:
 # -- the build itself ----------------------------------------------------------------------
 
 
-_HEADER = ("name", "note", "spin_up_at_once")
+_HEADER = ("name", "note", "spin_up_at_once", "case")
 
 
 def _change_build(build: Build, edit: ChangeBuild) -> Build:

@@ -7,7 +7,9 @@ from pathlib import Path
 
 from easy_tally import edits
 from easy_tally.build import Build
+from easy_tally.case import read_case
 from easy_tally.demand import demands
+from easy_tally.errors import BadFile
 from easy_tally.files import build_file
 from easy_tally.kits import SupplyKit, read_kit
 from easy_tally.loads import loads
@@ -147,6 +149,24 @@ class Curlew(unittest.TestCase):
         b = demo("curlew")
         newer = b.model_copy(update={"supply": b.supply.model_copy(update={"design": "3.1"})})  # type: ignore[union-attr]
         self.assertEqual(_check(analyse(newer), "spikes").status, "pass")
+
+
+class Cases(unittest.TestCase):
+    def test_every_demo_build_stands_in_a_case_of_the_catalogue(self) -> None:
+        files = (DEMO / "cases").glob("*.case.json")
+        cases = {c.slug: c for c in (read_case(f.read_text(encoding="utf-8")) for f in files)}
+        for file in (DEMO / "builds").glob("*.tally.json"):
+            found = build_file.read(file.read_text(encoding="utf-8")).case
+            assert found is not None
+            self.assertEqual(found, cases[found.slug])
+            self.assertTrue(found.supply_forms and found.routes, found.name)
+
+    def test_a_broken_case_names_its_field(self) -> None:
+        with self.assertRaisesRegex(BadFile, "card_length_mm"):
+            read_case('{"name": "X", "card_length_mm": -1}')
+        with self.assertRaisesRegex(BadFile, "one route to each area"):
+            twice = '{"area": "card", "length_mm": 1}'
+            read_case(f'{{"name": "X", "routes": [{twice}, {twice}]}}')
 
 
 class Catalogue(unittest.TestCase):

@@ -168,7 +168,7 @@ def paths(t: Touched) -> dict[str, Any]:
     for field in after:
         if before.get(field) == after[field]:
             continue
-        if name == "build" and isinstance(after[field], dict):
+        if name == "build" and isinstance(after[field], dict) and before[field] is not None:
             inner = {k: v for k, v in after[field].items() if before[field].get(k) != v}
             found |= {f"{name}/{field}/{k}": v for k, v in inner.items()}
         else:

@@ -6,12 +6,13 @@ from typing import Any
 
 from builds.models import Owner
 from django.http import HttpRequest, HttpResponse
+from easy_tally.case import Case
 from easy_tally.catalogue import FIGURE_WORDS, CatalogueEntry, lacks
 from easy_tally.entry import parse, parse_list, understood
 from easy_tally.files import parts_csv
 from ninja import Query, Router
 
-from catalogue import parts, schemas
+from catalogue import cases, parts, schemas
 
 router = Router()
 #: Entries offered under the entry line, and shown at most on the catalogue's page.
@@ -48,6 +49,12 @@ def say(request: HttpRequest, body: schemas.SayIn) -> dict[str, Any]:
 def entries(request: HttpRequest, body: schemas.ListIn) -> list[dict[str, Any]]:
     """What each line of a list is understood as. Writes nothing."""
     return [{"line": line, "entry": entry} for line, entry in parse_list(body.text)]
+
+
+@router.get("/cases", response=list[Case], operation_id="cases")
+def list_cases(request: HttpRequest) -> tuple[Case, ...]:
+    """The cases of the catalogue."""
+    return cases.shipped()
 
 
 @router.get("/catalogue", response=schemas.CatalogueOut, operation_id="catalogue")

@@ -35,6 +35,10 @@ async () => (await axe.run()).violations
   .map(v => [v.id, v.nodes.map(n => n.html.slice(0, 160))])
 """
 
+#: A slow machine is no fault of the page: nothing here measures time.
+PATIENCE_MS = 20_000
+expect.set_options(timeout=PATIENCE_MS)
+
 _running: dict[str, Any] = {}
 
 
@@ -82,7 +86,7 @@ class BrowserCase(LiveServerTestCase):
         context = browser().new_context(**({"viewport": {"width": 1280, "height": 800}} | options))
         self.addCleanup(context.close)
         page = context.new_page()
-        page.set_default_timeout(10_000)
+        page.set_default_timeout(PATIENCE_MS)
         page.on("pageerror", lambda e: self.errors.append(str(e)))
         page.on("console", self._console)
         return page

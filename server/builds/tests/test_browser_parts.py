@@ -140,6 +140,18 @@ class Numbers(BrowserCase):
 
 
 class Editing(BrowserCase):
+    def test_name_and_case_of_the_build(self) -> None:
+        page = self.go(self.heron(), "parts")
+        own = page.get_by_role("region", name="This build")
+        expect(own).to_contain_text("390 mm long, 172 mm to the side panel")
+        own.get_by_label("Case").select_option("Spit small case")
+        expect(own).to_contain_text("322 mm long")
+        own.get_by_label("Name of the build").fill("Heron, smaller")
+        own.get_by_label("Name of the build").press("Enter")
+        page.reload()
+        expect(page.locator("header")).to_contain_text("Heron, smaller")
+        expect(own.get_by_label("Case")).to_have_value("spit-small")
+
     def test_slots_and_headers_of_a_board(self) -> None:
         """Five fans of 0.18 A on one header of 0.5 A: 0.9 A, 180 %."""
         page = self.go(self.heron(), "parts?at=board")

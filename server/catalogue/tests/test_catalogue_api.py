@@ -111,6 +111,20 @@ class Files(ApiCase):
         self.assertEqual({o.owner for o in OwnPart.objects.all()}, {current_owner()})
 
 
+class Cases(ApiCase):
+    def test_cases_and_a_build_without_one(self) -> None:
+        _, found = self.call("get", "/cases")
+        self.assertEqual(len(found), 5)
+        _, built = self.call("post", "/builds", {"name": "Egret"})
+        for case in (found[0], None, found[1]):
+            changes = {"case": case}
+            status, written = self.act(
+                built["key"], built["version"], type="change build", changes=changes
+            )
+            self.assertEqual(status, 200, written)
+            built["version"] = written["version"]
+
+
 class Opened(ApiCase):
     def test_rows_of_the_tally_and_of_the_spikes_add_up(self) -> None:
         built = self.open()

@@ -33,6 +33,7 @@ export type FieldOf = Reference["fields"][string][number];
 export type SpikeRow = Whole<Schemas["SpikeRowAnswer"]>;
 export type Found = Whole<Schemas["FoundOut"]>;
 export type FileChange = Whole<Schemas["Change"]>;
+export type Case = NonNullable<Doc["case"]>;
 export type Header = Whole<Schemas["Header"]>;
 export type Said = Whole<Schemas["EntryOut"]>;
 export type BuildCard = Whole<Schemas["BuildCard"]>;

@@ -353,6 +353,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/cases": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Cases
+         * @description The cases of the catalogue.
+         */
+        get: operations["cases"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/catalogue": {
         parameters: {
             query?: never;
@@ -1372,6 +1392,7 @@ export interface components {
              * @description disks that spin up at a time; none: all at once
              */
             spin_up_at_once?: number | null;
+            case?: components["schemas"]["Case"] | null;
             /**
              * Parts
              * @default []
@@ -1536,6 +1557,82 @@ export interface components {
              * @default 1
              */
             power_limit?: number;
+        };
+        /**
+         * Case
+         * @description A case as its page and a tape measure describe it.
+         */
+        Case: {
+            /** Name */
+            name: string;
+            /**
+             * Note
+             * @default
+             */
+            note?: string;
+            /**
+             * Slug
+             * @description of the catalogue entry, if any
+             * @default
+             */
+            slug?: string;
+            /**
+             * Supply Forms
+             * @description forms of supply that it takes
+             * @default []
+             */
+            supply_forms?: ("ATX" | "SFX" | "SFX-L" | "TFX" | "Flex ATX")[];
+            /**
+             * Brackets
+             * @description forms that it takes by a bracket
+             * @default []
+             */
+            brackets?: ("ATX" | "SFX" | "SFX-L" | "TFX" | "Flex ATX")[];
+            /**
+             * Supply Length Mm
+             * @description room for the supply, its plugs included
+             */
+            supply_length_mm?: number | null;
+            /**
+             * Card Length Mm
+             * @description room for a card's length
+             */
+            card_length_mm?: number | null;
+            /**
+             * Card Height Mm
+             * @description from the slot to the side panel
+             */
+            card_height_mm?: number | null;
+            /**
+             * Slots
+             * @description places for slot brackets
+             */
+            slots?: number | null;
+            /**
+             * Bays 35
+             * @description 3.5-inch bays
+             */
+            bays_35?: number | null;
+            /**
+             * Bays 25
+             * @description 2.5-inch places
+             */
+            bays_25?: number | null;
+            /**
+             * Feet Mm
+             * @description room under its bottom
+             */
+            feet_mm?: number | null;
+            /**
+             * Vents
+             * @default []
+             */
+            vents?: components["schemas"]["Vent"][];
+            /**
+             * Routes
+             * @default []
+             */
+            routes?: components["schemas"]["Route"][];
         };
         /**
          * CheckAnswer
@@ -2452,6 +2549,19 @@ export interface components {
             ground?: number;
         };
         /**
+         * Route
+         * @description The way of a cable from the supply's place to an area, around the corners.
+         */
+        Route: {
+            /**
+             * Area
+             * @enum {string}
+             */
+            area: "main plug" | "processor" | "card" | "board extra" | "3.5-inch bays" | "2.5-inch places" | "optical bay" | "fans and hubs";
+            /** Length Mm */
+            length_mm: number;
+        };
+        /**
          * RuleAnswer
          * @description What one sizing rule asks for.
          */
@@ -2764,6 +2874,22 @@ export interface components {
             asleep_w?: components["schemas"]["Figure"] | null;
         };
         /**
+         * Vent
+         * @description An opening for air.
+         */
+        Vent: {
+            /**
+             * Side
+             * @enum {string}
+             */
+            side: "front" | "top" | "rear" | "bottom" | "left" | "right";
+            /**
+             * Filtered
+             * @default false
+             */
+            filtered?: boolean;
+        };
+        /**
          * NewIn
          * @description A new, empty build.
          */
@@ -2868,7 +2994,7 @@ export interface components {
         };
         /**
          * ChangeBuild
-         * @description Set name, note, staggering, or single house rules and assumptions.
+         * @description Set name, note, case, staggering, or single house rules and assumptions.
          */
         ChangeBuild: {
             /**
@@ -4011,6 +4137,26 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LineOut"][];
+                };
+            };
+        };
+    };
+    cases: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Case"][];
                 };
             };
         };

@@ -72,6 +72,12 @@ export const sayQuery = (text: string) =>
     staleTime: 60_000,
   });
 
+export const casesQuery = queryOptions({
+  queryKey: ["cases"],
+  queryFn: () => take(client.GET("/api/v1/cases")),
+  staleTime: Infinity,
+});
+
 export const catalogueKey = ["catalogue"] as const;
 
 export const catalogueQuery = (text: string) =>

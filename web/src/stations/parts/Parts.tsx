@@ -11,6 +11,7 @@ import { Inspector } from "./Inspector";
 import { Opened } from "./Opened";
 import { PasteList } from "./PasteList";
 import { Stacks } from "./Stacks";
+import { ThisBuild } from "./ThisBuild";
 import { ThroughBoard } from "./ThroughBoard";
 
 /** The parts under the path that feeds them, the state shown, and the part in hand. */
@@ -43,9 +44,7 @@ export default function Parts() {
           {part ? (
             <Inspector key={part.key} part={part} field={params.get("field") ?? ""} onGone={() => choose("")} />
           ) : (
-            <p className="border border-dashed border-rule-strong p-4 text-[15px] text-ink-soft">
-              {build.doc.parts.length ? "Choose a part to see and change its figures." : "Add the first part in the line above: the board is a good start."}
-            </p>
+            <ThisBuild />
           )}
         </aside>
       </div>

@@ -1,0 +1,52 @@
+import { useQuery } from "@tanstack/react-query";
+
+import type { Case } from "../../api/client";
+import { useBuild } from "../../state/build";
+import { casesQuery } from "../../state/queries";
+import { Choice, TextField } from "../../ui/fields";
+
+/** What belongs to the build as a whole, while no part is in hand: its name, note and case. */
+export function ThisBuild() {
+  const { build, act } = useBuild();
+  const { data: cases = [] } = useQuery(casesQuery);
+  const { name, note, parts, case: now } = build.doc;
+  const set = (changes: Record<string, unknown>) => act({ type: "change build", changes, house_rules: {}, assumptions: {} });
+  const known = cases.some((c) => c.slug === now?.slug);
+  const options = [
+    { value: "", words: "none chosen" },
+    ...(now && !known ? [{ value: now.slug, words: now.name }] : []),
+    ...cases.map((c) => ({ value: c.slug, words: c.name })),
+  ];
+  return (
+    <section aria-label="This build" className="grid gap-3 border border-rule bg-slip p-3">
+      <p className="text-[15px] text-ink-soft">
+        {parts.length ? "Choose a part to see and change its figures." : "Add the first part in the line above: the board is a good start."}
+      </p>
+      <TextField label="Name of the build" value={name} onCommit={(v) => set({ name: v })} />
+      <TextField label="Note" value={note} max={2000} onCommit={(v) => set({ note: v })} />
+      <Choice label="Case" value={now?.slug ?? ""} options={options} onChange={(slug) => void set({ case: cases.find((c) => c.slug === slug) ?? null })} />
+      {now && <Room of={now} />}
+    </section>
+  );
+}
+
+/** What a case has room for, in a few lines. */
+function Room({ of: c }: { of: Case }) {
+  const mm = (v: number | null) => (v === null ? "not known" : `${v} mm`);
+  const lines: [string, string][] = [
+    ["Supply", [c.supply_forms.join(", ") || "not known", c.brackets.length ? `${c.brackets.join(", ")} by a bracket` : ""].filter(Boolean).join("; ")],
+    ["Room for it", mm(c.supply_length_mm)],
+    ["Cards", `${mm(c.card_length_mm)} long, ${mm(c.card_height_mm)} to the side panel`],
+    ["Bays", `${c.bays_35 ?? "?"} of 3.5, ${c.bays_25 ?? "?"} of 2.5 inches`],
+    ["Vents", c.vents.map((v) => (v.filtered ? `${v.side}, filtered` : v.side)).join("; ") || "not known"],
+    ["Routes", c.routes.map((r) => `${r.area} ${r.length_mm} mm`).join("; ") || "not known"],
+  ];
+  return (
+    <dl className="text-[13px]">
+      {lines.map(([term, text]) => (
+        <div key={term} className="grid grid-cols-[80px_minmax(0,1fr)] border-t border-rule py-1"><dt className="text-ink-soft">{term}</dt><dd>{text}</dd></div>
+      ))}
+      <p className="border-t border-rule pt-1 text-[12px] text-ink-soft">Fit and reach are not checked yet.</p>
+    </dl>
+  );
+}
