@@ -69,6 +69,7 @@ def main() -> None:
         )
         page = browser.new_page(viewport={"width": 1280, "height": 800})
         page.goto(base)
+        page.get_by_role("link", name="Heron", exact=True).wait_for()
         shoot(page, "builds")
         page.get_by_role("link", name="Heron", exact=True).click()
         page.locator("[data-part=card-2][data-tail=false]").click()

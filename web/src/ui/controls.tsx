@@ -34,7 +34,8 @@ export function Dialog({
             e.preventDefault();
             (e.currentTarget as HTMLElement).focus();
           }}
-          className={`fixed top-1/2 left-1/2 z-50 flex max-h-[86vh] ${wide ? "w-[980px]" : "w-[520px]"} max-w-[94vw] -translate-x-1/2 -translate-y-1/2 flex-col border border-rule-strong bg-slip p-5 shadow-xl outline-none`}
+          className={`fixed top-1/2 left-1/2 z-50 flex max-h-[86vh] ${wide ? "w-[980px]" : "w-[520px]"} max-w-[94vw] -translate-x-1/2 -translate-y-1/2 flex-col border border-rule-strong bg-slip p-5 shadow-xl`}
+          style={{ outline: "none" }}
         >
           <div className="mb-3 flex items-start justify-between gap-3">
             <D.Title className="text-[20px] leading-8 font-bold">{title}</D.Title>

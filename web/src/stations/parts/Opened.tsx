@@ -51,7 +51,7 @@ export function Opened({
               <td className="pr-3 text-ink-soft">{r.how}</td>
               <td className="pr-3">{r.origin}</td>
               <td className="text-right font-mono font-bold">{r.watts.missing.length ? "?" : r.watts.likely.toFixed(1)}</td>
-              <td className="pl-3 text-right font-mono whitespace-nowrap text-ink-soft">{bounds(r.watts)}</td>
+              <td className="pl-3 text-right font-mono whitespace-nowrap text-ink-soft">{r.watts.low <= r.watts.high ? bounds(r.watts) : "a share"}</td>
             </tr>
           ))}
           <tr className="border-t-2 border-ink font-bold">

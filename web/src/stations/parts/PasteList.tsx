@@ -34,10 +34,10 @@ export function PasteList() {
       <Dialog open={open} onClose={() => setOpen(false)} title="Paste a list of parts" wide>
         <label htmlFor={id} className="text-ink-soft">One part a line, as in the entry line: “disk x10”, “card 320w 2x8”, “fan 120 0.18a x5”.</label>
         <div className="mt-2 grid grid-cols-2 gap-4">
-          <textarea id={id} rows={12} className="border border-rule-strong bg-paper p-2 font-mono text-[15px] leading-7" value={text} onChange={(e) => setText(e.target.value)} />
+          <textarea id={id} rows={12} wrap="off" spellCheck={false} className="border border-rule-strong bg-paper p-2 font-mono text-[15px] leading-7" value={text} onChange={(e) => setText(e.target.value)} />
           <ul aria-label="Understood" className="p-2">
             {lines.map((l, i) => (
-              <li key={i} className={`leading-7 ${l.entry.part ? "" : "font-semibold text-tight"}`}>
+              <li key={i} className={`border-t border-rule py-1 leading-snug ${l.entry.part ? "" : "font-semibold text-tight"}`}>
                 {l.entry.part ? l.entry.understood : `${l.line}: ${l.entry.unknown.length ? `not understood: ${l.entry.unknown.join(", ")}` : l.entry.question}`}
               </li>
             ))}
