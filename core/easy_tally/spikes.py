@@ -57,8 +57,8 @@ def spikes(build: Build, loads: tuple[Load, ...]) -> Spikes:
     above_12v = _above(build, tuple(at_12v))
     missing = tuple(dict.fromkeys(parts[x.part].name for x in loads if x.missing))
     return Spikes(
-        {w: _window(loads, excess, i, w) for i, w in enumerate(WINDOWS)},
-        {w: _window(at_12v, above_12v, i, w) for i, w in enumerate(WINDOWS)},
+        _windows(_full(loads), excess),
+        _windows(_full(at_12v), above_12v),
         missing,
     )
 
@@ -103,10 +103,11 @@ def _root(above: dict[str, _Above], i: int, window: Window, k: int) -> float:
     return math.sqrt(whole) if power == 2 else whole
 
 
-def _window(loads: Iterable[Load], above: dict[str, _Above], i: int, window: Window) -> Span:
-    """Full load and the excesses above it in window `i`."""
-    full = _full(loads)
-    return Span(*(full[k] + _root(above, i, window, k) for k in range(3)))
+def _windows(full: list[float], above: dict[str, _Above]) -> dict[Window, Span]:
+    """Full load and the excesses above it in every window."""
+    return {
+        w: Span(*(full[k] + _root(above, i, w, k) for k in range(3))) for i, w in enumerate(WINDOWS)
+    }
 
 
 def spike_rows(build: Build, loads: tuple[Load, ...]) -> tuple[SpikeRow, ...]:

@@ -8,7 +8,7 @@ from .build import Build
 from .demand import source_of
 from .loads import Load
 from .parts import Part
-from .quantities import NO_TALLY, RAILS, STATES, Rail, Series, Span, State, add, span_at
+from .quantities import NO_TALLY, RAILS, STATES, Rail, Series, Span, State, span_at
 
 #: The columns in which parts stand, each watt in one of them only.
 Path = str
@@ -52,10 +52,13 @@ class Sum:
         """Watts [W] in one state, with bounds."""
         return span_at(self.watts, state)
 
-    def plus(self, row: Row) -> Sum:
-        """This sum with one more row."""
-        new = row.missing and row.name not in self.missing
-        return Sum(add(self.watts, row.watts), (*self.missing, row.name) if new else self.missing)
+
+def _sum(rows: list[Row]) -> Sum:
+    """The sum of some rows, column by column."""
+    if not rows:
+        return Sum()
+    watts = tuple(map(sum, zip(*[r.watts for r in rows], strict=True)))
+    return Sum(watts, tuple(dict.fromkeys(r.name for r in rows if r.missing)))
 
 
 @dataclass(frozen=True, slots=True)
@@ -75,17 +78,20 @@ def tally(build: Build, loads: tuple[Load, ...]) -> Tally:
     parts = {p.key: p for p in build.parts}
     surging = surging_instances(build.spin_up_at_once, loads)
     rows = tuple(_row(load, parts, surging.get(load.part, 0)) for load in loads)
-    total = Sum()
-    by_rail: dict[Rail, Sum] = {rail: Sum() for rail in RAILS}
-    by_path: dict[Path, Sum] = {path: Sum() for path in PATHS}
-    by_part: dict[tuple[str, Path], Sum] = {}
+    by_rail: dict[Rail, list[Row]] = {rail: [] for rail in RAILS}
+    by_path: dict[Path, list[Row]] = {path: [] for path in PATHS}
+    by_part: dict[tuple[str, Path], list[Row]] = {}
     for row in rows:
-        total = total.plus(row)
-        by_rail[row.rail] = by_rail[row.rail].plus(row)
-        by_path[row.path] = by_path[row.path].plus(row)
-        key = (row.part, row.path)
-        by_part[key] = by_part.get(key, Sum()).plus(row)
-    return Tally(total, by_rail, by_path, by_part, rows)
+        by_rail[row.rail].append(row)
+        by_path[row.path].append(row)
+        by_part.setdefault((row.part, row.path), []).append(row)
+    return Tally(
+        _sum(list(rows)),
+        {k: _sum(x) for k, x in by_rail.items()},
+        {k: _sum(x) for k, x in by_path.items()},
+        {k: _sum(x) for k, x in by_part.items()},
+        rows,
+    )
 
 
 def surging_instances(at_once: int | None, loads: tuple[Load, ...]) -> dict[str, int]:

@@ -274,32 +274,34 @@ def _profile(
 ) -> Iterator[Step]:
     """The staircase, each step against the tightest limit that the same current meets."""
     last = lives[-1].plug.key if lives else ""
-    by_line: dict[Line, list[Element]] = {}
+    met: dict[tuple[Line, object], list[float | None]] = {}
     for e in found:
-        by_line.setdefault(e.line, []).append(e)
+        if (at := _met_at(e)) is not None:
+            met.setdefault((e.line, at), []).append(_rail_limit_a(e))
     for start, end, flow in stretches:
-        beyond = sum(x.plug.at_mm >= end for x in lives)
+        places: list[object] = [(start, end)]
+        if start == 0:
+            places.append("supply end")
+        if sum(x.plug.at_mm >= end for x in lives) == 1:
+            places.append(last)
         for line, loads, _ in flow.lines():
             if line == GROUND:
                 continue
-            limits = [
-                _rail_limit_a(e)
-                for e in by_line.get(line, ())
-                if _meets(e, start, end, last if beyond == 1 else "")
-            ]
+            limits = [x for place in places for x in met.get((line, place), ())]
             known = [x for x in limits if x is not None]
             tightest = min(known) if known and len(known) == len(limits) else None
             amps = {s: loads[3 * i + 1] for i, s in enumerate(RUN_STATES)}
             yield Step(line, start, end, amps, tightest)
 
 
-def _meets(element: Element, start: float, end: float, only_plug: str) -> bool:
-    """Whether the current of the stretch is the one that the element is judged by."""
+def _met_at(element: Element) -> object:
+    """Where the current of a stretch is the one that the element is judged by: along the stretch
+    itself, at the supply end, or at the only plug beyond it; None elsewhere."""
     if element.kind == "wire":
-        return element.from_mm == start and element.to_mm == end
+        return element.from_mm, element.to_mm
     if element.kind in ("grant", "plug pins"):
-        return bool(only_plug) and element.at == only_plug
-    return start == 0 and element.kind in ("supply-end pins", "house rule")
+        return element.at
+    return "supply end" if element.kind in ("supply-end pins", "house rule") else None
 
 
 def _rail_limit_a(element: Element) -> float | None:

@@ -57,12 +57,14 @@ class Flow:
     #: Without surges, and each plug's own surge: what `together` starts from.
     base: dict[Rail, Series] = field(default_factory=dict)
     surges: list[dict[Rail, Series]] = field(default_factory=list)
-    #: What `lines` gave, until something is added: it is asked for once for every kind of limit.
+    #: What `lines` gave and what ground carries, until something is added: both are asked for
+    #: once for every kind of limit.
     _lines: list[tuple[Line, Series, bool]] | None = None
+    _ground: Series | None = None
 
     def add(self, amps: Mapping[Rail, Series], missing: Iterable[Rail]) -> None:
         """Add what one plug carries."""
-        self._lines = None
+        self._lines = self._ground = None
         for rail, series in amps.items():
             old = self.amps.get(rail)
             self.amps[rail] = series if old is None else add(old, series)
@@ -73,10 +75,11 @@ class Flow:
         """Amperes on a rail, or on ground: the sum over the rails."""
         if line != "ground":
             return self.amps.get(line, NO_SERIES)
-        whole = NO_SERIES
-        for series in self.amps.values():
-            whole = series if whole is NO_SERIES else add(whole, series)
-        return whole
+        if self._ground is None:
+            rails = list(self.amps.values())
+            whole = map(sum, zip(*rails, strict=True))
+            self._ground = rails[0] if len(rails) == 1 else tuple(whole) if rails else NO_SERIES
+        return self._ground
 
     def lines(self) -> list[tuple[Line, Series, bool]]:
         """Every line that carries something, or whose load is missing."""
