@@ -14,7 +14,7 @@ from .standards.connectors import CONNECTORS
 from .supply import SocketRef
 from .tally import Tally
 from .through_board import BoardElement
-from .wording import board_cause, board_fix, board_title, check_words, element_cause
+from .wording import blank_headers, board_cause, board_fix, board_title, check_words, element_cause
 
 MendKind = Literal["over", "refused", "failed", "unfed", "unknown"]
 Station = Literal["parts", "supply", "loom"]
@@ -47,10 +47,11 @@ def mends(
     """Everything over, refused, failed, unfed or unknown."""
     found = [
         *_parts(build, tally),
-        *_supply(build, supply),
+        *_supply(build, supply, len(unfed)),
         *_runs(build, runs),
         *_board(build, board),
-        *(_unfed(build, ref) for ref in unfed),
+        # Without a supply nothing can be fed: that is one thing to mend, not one a socket.
+        *(_unfed(build, ref) for ref in unfed if build.supply is not None),
     ]
     return tuple(sorted(found, key=lambda m: _ORDER.index(m.kind)))
 
@@ -69,10 +70,11 @@ def _parts(build: Build, tally: Tally) -> Iterator[Mend]:
             )  # fmt: skip
 
 
-def _supply(build: Build, result: SupplyResult | None) -> Iterator[Mend]:
+def _supply(build: Build, result: SupplyResult | None, unfed: int) -> Iterator[Mend]:
     if result is None or build.supply is None:
         if build.parts:
-            yield Mend("unknown", "No supply", "No supply is chosen.",
+            sockets = f"{unfed} socket{'s wait' if unfed != 1 else ' waits'} for one"
+            yield Mend("unfed", "No supply", f"No supply is chosen; {sockets}.",
                        "Take one that the rules allow.", "supply", "")  # fmt: skip
         return
     for check in result.checks:
@@ -93,11 +95,17 @@ def _supply(build: Build, result: SupplyResult | None) -> Iterator[Mend]:
 
 
 def _board(build: Build, board: tuple[BoardElement, ...]) -> Iterator[Mend]:
+    blank: dict[str, list[BoardElement]] = {}
     for b in board:
-        if b.judged.verdict in ("over", "unknown"):
+        if b.kind == "header" and b.at and b.judged.limit is None:
+            blank.setdefault(b.part, []).append(b)
+        elif b.judged.verdict in ("over", "unknown"):
             kind: MendKind = "over" if b.judged.verdict == "over" else "unknown"
             yield Mend(kind, board_title(build, b), board_cause(build, b), board_fix(b),
                        "parts", b.part, b.field)  # fmt: skip
+    for part, of in blank.items():
+        title, text = blank_headers(build, of)
+        yield Mend("unknown", title, text, board_fix(of[0]), "parts", part, of[0].field)
 
 
 def _runs(build: Build, runs: tuple[RunResult, ...]) -> Iterator[Mend]:

@@ -218,6 +218,21 @@ def board_cause(build: Build, b: BoardElement) -> str:
     return said + (f" Most of it: {', '.join(b.causes)}." if b.causes else "")
 
 
+def blank_headers(build: Build, of: list[BoardElement]) -> tuple[str, str]:
+    """Headers of one board or hub whose limit is not known, together: what, and why it matters."""
+    part = build.part(of[0].part)
+    name = part.name if part else of[0].part
+    most = max(of, key=lambda b: b.judged.load)
+    if len(of) == 1:
+        return board_title(build, most), board_cause(build, most)
+    keys = ", ".join(b.at for b in of)
+    return (
+        f"{name}, {len(of)} headers",
+        f"What {keys} stand is not known; {most.at} carries the most, "
+        f"{number(most.judged.load, 'A')}.",
+    )
+
+
 def board_fix(b: BoardElement) -> str:
     """What to do about it."""
     if b.kind == "header" and not b.at:

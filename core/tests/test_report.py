@@ -11,11 +11,12 @@ from easy_tally import edits
 from easy_tally.answers import Compact, Report
 from easy_tally.build import Build
 from easy_tally.files import build_file
+from easy_tally.parts import Fan, Header
 from easy_tally.printout import print_report
 from easy_tally.report import analyse, compact, exit_status, overall_of, report
 from pydantic import TypeAdapter
 
-from .helpers import board, build, card, graphics_cable, ref, rules, run
+from .helpers import board, build, card, exact, graphics_cable, ref, rules, run
 from .test_edits import _bench
 
 ROOT = Path(__file__).resolve().parent.parent.parent
@@ -67,6 +68,24 @@ class Heron(unittest.TestCase):
         self.assertEqual(found.mend, ())
         self.assertEqual((found.strip.sockets_fed, found.strip.sockets_needed), (10, 10))
         self.assertEqual(found.overall.verdict, "not proven")
+
+
+class Few(unittest.TestCase):
+    def test_without_a_supply_it_is_one_thing_to_mend(self) -> None:
+        found = compact(analyse(build(board(), card(), supply=None)))
+        self.assertEqual(_mend(found)[0], ("unfed", "supply", ""))
+        self.assertEqual(len(found.mend), 1)
+        self.assertIn("4 sockets wait for one", found.mend[0].text)
+
+    def test_headers_of_one_board_without_a_limit_are_one_thing_to_mend(self) -> None:
+        """Five fans of 0.3 A on four headers: 0.6 A on the first."""
+        headers = tuple(Header(key=f"fan-{n}") for n in (1, 2, 3, 4))
+        fans = Fan(key="fan", name="Fan", count=5, rated_a=exact(0.3))
+        found = compact(analyse(build(board(headers=headers), fans)))
+        titles = [m.title for m in found.mend if m.kind == "unknown"]
+        self.assertEqual(titles, ["Board, 4 headers"])
+        text = next(m.text for m in found.mend if m.kind == "unknown")
+        self.assertIn("fan-1 carries the most, 0.60 A", text)
 
 
 class ToMend(unittest.TestCase):

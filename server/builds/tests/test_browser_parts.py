@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from playwright.sync_api import Locator, expect
+from playwright.sync_api import Locator, Route, expect
 
 from builds import actions
 from builds.models import current_owner
@@ -62,6 +62,25 @@ class Entry(BrowserCase):
         expect(options).to_have_count(1)
         line.press("Enter")
         expect(page.get_by_role("region", name="Part in hand: Spurrey 140")).to_be_visible()
+
+    def test_what_is_typed_while_a_part_goes_in_stays(self) -> None:
+        page = self.go(self.heron(), "parts")
+        held: list[Route] = []
+        page.route("**/actions", lambda route: route.continue_() if held else held.append(route))
+        line = page.get_by_role("combobox", name="Add a part")
+        line.fill("usb 5w")
+        expect(page.locator("[data-option=said]")).to_be_visible()
+        line.press("Enter")
+        while not held:
+            page.wait_for_timeout(20)
+        line.fill("fan 120 0.5a")
+        held[0].continue_()
+        # 818.4 + 5 W.
+        expect(self.figure("full")).to_have_text("824 W")
+        expect(line).to_have_value("fan 120 0.5a")
+        line.press("Enter")
+        # 6 W more: 829.4 W.
+        expect(self.figure("full")).to_have_text("830 W")
 
     def test_a_build_as_a_list_reads_back(self) -> None:
         page = self.go(self.heron(), "parts")

@@ -1,5 +1,5 @@
 import { keepPreviousData, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useId, useState } from "react";
+import { useId, useRef, useState } from "react";
 
 import { useBuild } from "../../state/build";
 import { first, optionsFor, told, type Option } from "../../state/entry";
@@ -16,6 +16,7 @@ export function AddPart({ onAdded }: { onAdded: (key: string) => void }) {
   const [moved, setMoved] = useState<number | null>(null);
   const { data } = useQuery({ ...sayQuery(text), placeholderData: keepPreviousData });
   const id = useId();
+  const line = useRef<HTMLInputElement>(null);
   const empty = text.trim() === "";
   const templates = reference?.templates ?? [];
   const options = optionsFor(text, empty ? undefined : data?.said, empty ? [] : (data?.offers ?? []), templates);
@@ -35,8 +36,9 @@ export function AddPart({ onAdded }: { onAdded: (key: string) => void }) {
     }
     const after = await act({ type: "add part", part: chosen.part });
     if (!after) return;
-    setText("");
-    setOpen(false);
+    // What was typed while this went in is the next part.
+    setText((now) => (now === text ? "" : now));
+    setOpen((now) => now && line.current?.value !== text);
     setMoved(null);
     const added = after.doc.parts.at(-1);
     if (added) onAdded(added.key);
@@ -45,7 +47,7 @@ export function AddPart({ onAdded }: { onAdded: (key: string) => void }) {
     <div className="relative">
       <label htmlFor={id} className="sr-only">Add a part</label>
       <input
-        id={id} role="combobox" autoComplete="off" aria-expanded={open} aria-controls={`${id}-list`} aria-describedby={`${id}-told`}
+        ref={line} id={id} role="combobox" autoComplete="off" aria-expanded={open} aria-controls={`${id}-list`} aria-describedby={`${id}-told`}
         aria-activedescendant={open && options[active] ? `${id}-${active}` : undefined}
         placeholder="Add a part: fan 120 0.18a x5 · card 320w 2x8 · disk x10"
         className="h-11 w-full border-2 border-accent bg-slip px-4 text-[17px] placeholder:text-ink-soft"

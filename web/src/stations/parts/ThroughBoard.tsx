@@ -1,6 +1,8 @@
+import type { Result } from "../../api/client";
 import { useBuild } from "../../state/build";
 import { inUnit, percent, VERDICT_TEXT } from "../../state/format";
 
+type BoardAnswer = Result["through_board"][number];
 const RANK = { over: 0, unknown: 1, tight: 2, within: 3 };
 
 /** What comes through the board, worst first, and the figure that moves the total most. */
@@ -10,6 +12,10 @@ export function ThroughBoard({ onChoose }: { onChoose: (part: string, field: str
     (a, b) => RANK[a.verdict] - RANK[b.verdict] || (b.share ?? 9) - (a.share ?? 9),
   );
   const first = found[0];
+  // Headers of one board or hub that nobody knows the limit of stand together.
+  const alike = (b: BoardAnswer) => (b.kind === "header" && b.limit === null ? b.part : b.title);
+  const lines = found.filter((b, i) => found.findIndex((x) => alike(x) === alike(b)) === i);
+  const more = (b: BoardAnswer) => found.filter((x) => alike(x) === alike(b)).length - 1;
   const moves = result.moves_most;
   if (!first && !moves) return null;
   return (
@@ -21,10 +27,10 @@ export function ThroughBoard({ onChoose }: { onChoose: (part: string, field: str
             <span className={`text-[15px] ${VERDICT_TEXT[first.verdict]}`}>{first.verdict}{first.percent !== null && `, ${percent(first.percent)}`}</span>
           </h2>
           <ul className="mt-1">
-            {found.slice(0, first.verdict === "within" ? 2 : 3).map((b) => (
+            {lines.slice(0, first.verdict === "within" ? 2 : 3).map((b) => (
               <li key={`${b.kind}${b.title}`}>
                 <button type="button" onClick={() => onChoose(b.part, b.field)} className="grid w-full grid-cols-[minmax(0,1fr)_auto_52px] gap-3 py-0.5 text-left text-[14px] hover:bg-accent-wash">
-                  <span>{b.title}</span>
+                  <span>{b.title}{b.limit === null && more(b) > 0 && ` and ${more(b)} more like it`}</span>
                   <span className="font-mono whitespace-nowrap">{inUnit(b.load, b.unit)} <span className="text-ink-soft">of {inUnit(b.limit, b.unit)}</span></span>
                   <b className={`text-right font-mono ${VERDICT_TEXT[b.verdict]}`}>{percent(b.percent)}</b>
                 </button>

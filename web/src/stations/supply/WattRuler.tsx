@@ -31,11 +31,14 @@ export function WattRuler({ candidates, lit, onLight }: { candidates: Candidate[
   const ticks = spaced((reference?.sizes_w ?? []).filter((w) => w <= most), x, 44);
   return (
     <svg viewBox={`0 0 ${WIDTH} ${height}`} className="block w-full" role="img" aria-label={`Watts: ${rules.map((r) => `${r.words} ${r.watts ? watts(r.watts.likely) : "not known"}`).join(", ")}`}>
+      {flags.map((f) => (
+        // Every pole before any flag, so that none runs through another's words.
+        <line key={f.id} x1={f.x} x2={f.x} y1={f.row * (FLAG + 6) + 2} y2={line} stroke={f.governs ? "var(--accent)" : "var(--rule-strong)"} strokeWidth={f.governs ? 2.5 : 1.2} />
+      ))}
       {flags.map((f) => {
         const top = f.row * (FLAG + 6) + 2;
         return (
           <g key={f.id} data-rule={f.id} data-watts={f.watts?.likely}>
-            <line x1={f.x} x2={f.x} y1={top} y2={line} stroke={f.governs ? "var(--accent)" : "var(--rule-strong)"} strokeWidth={f.governs ? 2.5 : 1.2} />
             <rect x={f.left} y={top} width={f.width} height={FLAG} fill={f.governs ? "var(--accent)" : "var(--slip)"} stroke={f.governs ? "var(--accent)" : "var(--rule-strong)"} />
             <text x={f.left + 9} y={top + 18} fontSize={14} fontWeight={f.governs ? 700 : 500} fill={f.governs ? "var(--accent-ink)" : "var(--ink)"}>{f.text}{f.governs ? ", governs" : f.binding ? "" : ", advice"}</text>
           </g>
