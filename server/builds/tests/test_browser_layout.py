@@ -13,7 +13,7 @@ from builds.tests.support import ROOT
 SIZES = ({"width": 1280, "height": 800}, {"width": 1024, "height": 768})
 
 
-class Layout(BrowserCase):
+class _Looks(BrowserCase):
     def setUp(self) -> None:
         super().setUp()
         # Collected rather than asserted one by one: a subtest of a test that holds a browser
@@ -24,7 +24,8 @@ class Layout(BrowserCase):
         super().tearDown()
         self.assertEqual(self.problems, [])
 
-    def _look(self, page: Page, what: str) -> None:
+    def _look(self, page: Page, what: str, dark: bool = False) -> None:
+        """At both sizes, and by axe; `dark`, too, once a view."""
         page.wait_for_timeout(150)
         for size in SIZES:
             page.set_viewport_size(size)  # type: ignore[arg-type]
@@ -35,21 +36,17 @@ class Layout(BrowserCase):
                 self.problems.append(f"{where}: text under 12 px")
             if page.evaluate("document.documentElement.scrollWidth > innerWidth"):
                 self.problems.append(f"{where}: wider than the window")
-        for scheme in ("light", "dark"):
+        for scheme in ("light", "dark") if dark else ("light",):
             page.emulate_media(color_scheme=scheme)  # type: ignore[arg-type]
             self.problems += [f"{what}, {scheme}: {f}" for f in self.axe_finds(page)]
         page.emulate_media(color_scheme="light")
         page.set_viewport_size(SIZES[0])  # type: ignore[arg-type]
 
-    def test_builds(self) -> None:
-        self.heron()
-        self.page.goto(self.live_server_url)
-        expect(self.page.get_by_role("link", name="Heron", exact=True)).to_be_visible()
-        self._look(self.page, "builds")
 
+class Parts(_Looks):
     def test_parts(self) -> None:
         page = self.go(self.heron(), "parts")
-        self._look(page, "parts")
+        self._look(page, "parts", dark=True)
         for part in ("card-2", "board", "disk", "hub", "cooler", "usb"):
             page.locator(f"[data-part={part}][data-tail=false]").click()
             self._look(page, f"parts, {part} in hand")
@@ -65,30 +62,52 @@ class Layout(BrowserCase):
         for what in ("full", "ms_1", "full&path=board+lead"):
             page = self.go(key, f"parts?open={what}")
             expect(page.locator("[data-opened] tbody tr").nth(3)).to_be_visible()
-            self._look(page, f"opened, {what}")
+            self._look(page, f"opened, {what}", dark=what == "full")
+
+
+class Others(_Looks):
+    def test_builds(self) -> None:
+        self.heron()
+        self.page.goto(self.live_server_url)
+        expect(self.page.get_by_role("link", name="Heron", exact=True)).to_be_visible()
+        self._look(self.page, "builds", dark=True)
+
+    def test_supply(self) -> None:
+        page = self.go(self.heron(), "supply")
+        expect(page.locator("[data-ticket]")).to_have_count(9)
+        self._look(page, "supply", dark=True)
+        page.get_by_text("Its label says otherwise?").click()
+        self._look(page, "supply, label")
 
     def test_catalogue(self) -> None:
         page = self.go(self.heron(), "parts/catalogue")
         expect(page.locator("[data-entry]").first).to_be_visible()
         page.locator("[data-entry=tideline-board-w]").click()
-        self._look(page, "catalogue")
+        self._look(page, "catalogue", dark=True)
         page.get_by_role("button", name="Read a CSV").click()
         text = "slug,kind,name,power W\na,card,A,x\nb,usb,B,\n"
         page.get_by_role("dialog").get_by_role("textbox").fill(text)
         expect(page.locator("[data-status]")).to_have_count(2)
         self._look(page, "catalogue, a file")
 
-    def test_supply(self) -> None:
-        page = self.go(self.heron(), "supply")
-        expect(page.locator("[data-ticket]")).to_have_count(9)
-        self._look(page, "supply")
-        page.get_by_text("Its label says otherwise?").click()
-        self._look(page, "supply, label")
+    def test_rules_and_lists_over_the_page(self) -> None:
+        page = self.go(self.heron(), "rules")
+        self._look(page, "rules", dark=True)
+        self.figure("mend").click()
+        expect(page.get_by_role("heading", name="To mend")).to_be_visible()
+        self.problems += [str(f) for f in self.axe_finds(page)]
+        page.keyboard.press("Escape")
+        self.go(page.url.split("/")[4], "loom?at=graphics-1")
+        page.get_by_role("button", name="Every limit").click()
+        expect(page.get_by_role("dialog")).to_be_visible()
+        self.problems += [str(f) for f in self.axe_finds(page)]
 
+
+class Cables(_Looks):
     def test_loom(self) -> None:
         page = self.go(self.heron(), "loom")
         expect(page.locator("[data-lane]")).to_have_count(10)
-        self._look(page, "loom")
+        self._look(page, "loom", dark=True)
         for lane in ("graphics-1", "sata-1", "board", "sixteen-1"):
             page.locator(f"[data-lane={lane}] button").first.click()
             self._look(page, f"loom, {lane} chosen")
@@ -107,19 +126,7 @@ class Layout(BrowserCase):
         self._look(page, "sixty, parts")
         page = self.go(key, "loom?at=sata-1")
         expect(page.locator("[data-lane]").first).to_be_visible()
-        self._look(page, "sixty, loom")
+        self._look(page, "sixty, loom", dark=True)
         page = self.go(key, "supply")
         expect(page.locator("[data-ticket]").first).to_be_visible()
         self._look(page, "sixty, supply")
-
-    def test_rules_and_lists_over_the_page(self) -> None:
-        page = self.go(self.heron(), "rules")
-        self._look(page, "rules")
-        self.figure("mend").click()
-        expect(page.get_by_role("heading", name="To mend")).to_be_visible()
-        self.problems += [str(f) for f in self.axe_finds(page)]
-        page.keyboard.press("Escape")
-        self.go(page.url.split("/")[4], "loom?at=graphics-1")
-        page.get_by_role("button", name="Every limit").click()
-        expect(page.get_by_role("dialog")).to_be_visible()
-        self.problems += [str(f) for f in self.axe_finds(page)]

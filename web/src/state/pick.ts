@@ -6,8 +6,7 @@ export type Next =
   | { do: "pick"; picked: Picked }
   | { do: "drop" }
   | { do: "put"; offer: Offer }
-  | { do: "refuse"; reason: string }
-  | { do: "wait" };
+  | { do: "refuse"; reason: string };
 
 /** A socket was hit: put the picked plug there, or pick the socket. */
 export function hitSocket(picked: Picked | null, ref: string, offers: Offers | undefined): Next {
@@ -25,11 +24,10 @@ export function hitPlug(picked: Picked | null, cable: string, plug: string, offe
 }
 
 function settle(offers: Offers | undefined, match: (o: Offer) => boolean): Next {
-  if (!offers) return { do: "wait" };
-  const fits = offers.fitting.find(match);
+  const fits = offers?.fitting.find(match);
   if (fits) return { do: "put", offer: fits };
-  const refused = offers.refused.find(match);
-  return refused ? { do: "refuse", reason: refused.reason } : { do: "wait" };
+  const refused = offers?.refused.find(match);
+  return { do: "refuse", reason: refused?.reason ?? "This end is no longer there; choose again." };
 }
 
 /** "part#2/socket" as the action wants it. */

@@ -54,6 +54,7 @@ export const offersQuery = (key: string, version: number, picked: Picked | null)
   queryOptions({
     queryKey: ["offers", key, version, picked],
     enabled: picked !== null,
+    staleTime: Infinity, // the version is in the key
     queryFn: () => {
       const query =
         picked?.kind === "socket" ? { socket: picked.ref } : { cable: picked?.cable, plug: picked?.plug };

@@ -1,4 +1,4 @@
-import { useQuery } from "@tanstack/react-query";
+import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useSearchParams } from "react-router";
 
@@ -22,6 +22,7 @@ export default function Loom() {
   const place = usePlace();
   const [, setParams] = useSearchParams();
   const [picked, setPicked] = useState<Picked | null>(null);
+  const queries = useQueryClient();
   const offers = useQuery(offersQuery(build.key, build.version, picked)).data?.offers;
   const lanes = drawnLanes(doc, result.lanes, reference);
   const length = rulerLength(doc);
@@ -52,13 +53,25 @@ export default function Loom() {
       });
       if (done) {
         setFocus(offer.socket);
-        setPicked(null);
+        letGo();
         choose(offer.cable);
       }
     }
   };
+  // What was picked meanwhile stays picked.
+  const letGo = () => setPicked((now) => (now === picked ? null : now));
   const park = async (cable: string, plug: string) => {
-    if (await act({ type: "park", cable, plug })) setPicked(null);
+    if (await act({ type: "park", cable, plug })) letGo();
+  };
+  /** What fits the picked end: a tap on the other end that comes before the answer waits for it. */
+  const offersNow = async () => {
+    if (!picked) return undefined;
+    try {
+      return (await queries.fetchQuery(offersQuery(build.key, build.version, picked))).offers;
+    } catch (error) {
+      say(error instanceof Error ? error.message : "The server does not answer.");
+      return undefined;
+    }
   };
   const onPort = (port: string, free: boolean) => {
     const run = doc.runs.find((r) => r.ports.includes(port));
@@ -93,7 +106,7 @@ export default function Loom() {
                 firstInBag={d.where === "bag" && lanes[i - 1]?.where !== "bag"}
                 picked={picked} offers={offers}
                 onChoose={() => choose(d.cable.key)}
-                onPlug={(plug) => void step(hitPlug(picked, d.cable.key, plug, offers))}
+                onPlug={(plug) => void offersNow().then((o) => step(hitPlug(picked, d.cable.key, plug, o)))}
               />
             ))}
           </ul>
@@ -109,7 +122,7 @@ export default function Loom() {
           ) : (
             <SocketList
               picked={picked} offers={offers} focus={focus}
-              onSocket={(ref) => void step(hitSocket(picked, ref, offers))}
+              onSocket={(ref) => void offersNow().then((o) => step(hitSocket(picked, ref, o)))}
               onPark={park} onBack={() => setPicked(null)}
             />
           )}

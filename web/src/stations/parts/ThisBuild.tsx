@@ -42,11 +42,13 @@ function Room({ of: c }: { of: Case }) {
     ["Routes", c.routes.map((r) => `${r.area} ${r.length_mm} mm`).join("; ") || "not known"],
   ];
   return (
-    <dl className="text-[13px]">
+    <div className="text-[13px]">
+      <dl>
       {lines.map(([term, text]) => (
         <div key={term} className="grid grid-cols-[80px_minmax(0,1fr)] border-t border-rule py-1"><dt className="text-ink-soft">{term}</dt><dd>{text}</dd></div>
       ))}
+      </dl>
       <p className="border-t border-rule pt-1 text-[12px] text-ink-soft">Fit and reach are not checked yet.</p>
-    </dl>
+    </div>
   );
 }
