@@ -19,7 +19,11 @@ sys.path[:0] = [str(ROOT / "core"), str(ROOT / "tools")]
 
 from easy_tally.build import Build  # noqa: E402
 from easy_tally.files import build_file  # noqa: E402
+from easy_tally.loads import loads as loads_of  # noqa: E402
 from easy_tally.report import analyse, compact  # noqa: E402
+from easy_tally.sizing import size  # noqa: E402
+from easy_tally.spikes import spikes  # noqa: E402
+from easy_tally.tally import tally  # noqa: E402
 from playwright.sync_api import sync_playwright  # noqa: E402
 from screenshots import ARGUMENTS, Demo  # noqa: E402
 
@@ -39,6 +43,12 @@ def show(what: str, ms: float, unit_ms: float, goal: str) -> None:
     print(f"{what:52}{ms:9.2f} ms {ms / unit_ms:9.3f} × {goal:>22}")
 
 
+def tally_alone(build: Build) -> None:
+    """What a change of a part's figure computes before any cable is looked at."""
+    loads = loads_of(build)
+    size(build, tally(build, loads).total, spikes(build, loads))
+
+
 def core(unit: float) -> None:
     """Everything about one build, in the core."""
     files = [ROOT / "demo/builds/heron.tally.json", ROOT / "core/tests/data/sixty.tally.json"]
@@ -51,6 +61,12 @@ def core(unit: float) -> None:
             median_ms(lambda b=build: analyse(b), 60),
             unit,
             "5 ms at 60, 60",
+        )
+        show(
+            f"  of which the tally: loads, sums, spikes, sizing, {build.name}",
+            median_ms(lambda b=build: tally_alone(b), 60),
+            unit,
+            "",
         )
         found = analyse(build)
         show(

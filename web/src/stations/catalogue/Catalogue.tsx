@@ -7,6 +7,7 @@ import { Face } from "../../drawing/Face";
 import { useBuild } from "../../state/build";
 import { catalogueKey, catalogueQuery } from "../../state/queries";
 import { Button, Menu, MenuItem } from "../../ui/controls";
+import { walkList } from "../../ui/keys";
 import { StationHead } from "../frame/Frame";
 import { Entry } from "./Entry";
 import { ReadFile } from "./ReadFile";
@@ -35,13 +36,7 @@ export default function Catalogue() {
     onSuccess: () => queries.invalidateQueries({ queryKey: catalogueKey }),
     onError: (e) => say(e.message),
   });
-  const walk = (e: React.KeyboardEvent) => {
-    if (e.key !== "ArrowDown" && e.key !== "ArrowUp") return;
-    e.preventDefault();
-    const all = [...(list.current?.querySelectorAll<HTMLElement>("button") ?? [])];
-    const now = all.findIndex((x) => x === document.activeElement);
-    all[Math.min(all.length - 1, Math.max(0, now + (e.key === "ArrowDown" ? 1 : -1)))]?.focus();
-  };
+  const walk = (e: React.KeyboardEvent) => walkList(e, list.current, "button");
   return (
     <div className="flex h-full min-h-0 flex-col">
       <StationHead title="Catalogue" note={data ? `${data.entries} parts, ${data.own} of them yours` : "parts by the page they came with"}>

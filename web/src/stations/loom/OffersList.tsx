@@ -4,6 +4,7 @@ import type { Offer, Offers } from "../../api/client";
 import { Face } from "../../drawing/Face";
 import { useBuild } from "../../state/build";
 import { Button } from "../../ui/controls";
+import { walkList } from "../../ui/keys";
 
 /** What can feed a picked socket, and below it what can't, each with its reason. */
 export function OffersList({
@@ -17,13 +18,7 @@ export function OffersList({
   useEffect(() => {
     if (ready) first.current?.focus();
   }, [ready, ref_]);
-  const walk = (e: React.KeyboardEvent) => {
-    if (e.key !== "ArrowDown" && e.key !== "ArrowUp") return;
-    e.preventDefault();
-    const all = [...(box.current?.querySelectorAll<HTMLElement>("button") ?? [])];
-    const now = all.findIndex((x) => x === document.activeElement);
-    all[Math.min(all.length - 1, Math.max(0, now + (e.key === "ArrowDown" ? 1 : -1)))]?.focus();
-  };
+  const walk = (e: React.KeyboardEvent) => walkList(e, box.current, "button");
   return (
     <div ref={box} onKeyDown={walk} className="flex min-h-0 flex-1 flex-col">
       <div className="border-b border-rule px-3 py-2">

@@ -5,6 +5,7 @@ import { Face } from "../../drawing/Face";
 import { useBuild } from "../../state/build";
 import type { Picked } from "../../state/queries";
 import { Button } from "../../ui/controls";
+import { walkList } from "../../ui/keys";
 
 /** The sockets by device, unfed ones first; a walk with the arrow keys, Enter picks. */
 export function SocketList({
@@ -22,13 +23,7 @@ export function SocketList({
     if (focus) list.current?.querySelector<HTMLElement>(`[data-socket="${CSS.escape(focus)}"]`)?.focus();
   }, [focus]);
 
-  const walk = (e: React.KeyboardEvent) => {
-    if (e.key !== "ArrowDown" && e.key !== "ArrowUp") return;
-    e.preventDefault();
-    const all = [...(list.current?.querySelectorAll<HTMLElement>("[data-socket]") ?? [])];
-    const now = all.findIndex((x) => x === document.activeElement);
-    all[Math.min(all.length - 1, Math.max(0, now + (e.key === "ArrowDown" ? 1 : -1)))]?.focus();
-  };
+  const walk = (e: React.KeyboardEvent) => walkList(e, list.current, "[data-socket]");
   const parts = new Map(build.doc.parts.map((p) => [p.key, p]));
   const alone = (key: string) => {
     const part = parts.get(key);
