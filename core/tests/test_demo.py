@@ -151,6 +151,14 @@ class Curlew(unittest.TestCase):
         self.assertEqual(_check(analyse(newer), "spikes").status, "pass")
 
 
+class Sixty(unittest.TestCase):
+    def test_it_has_sixty_parts_and_sixty_sockets(self) -> None:
+        """What layout and speed are held against."""
+        file = Path(__file__).parent / "data/sixty.tally.json"
+        b = build_file.read(file.read_text(encoding="utf-8"))
+        self.assertEqual((len(b.parts), len(list(b.sockets()))), (60, 60))
+
+
 class Cases(unittest.TestCase):
     def test_every_demo_build_stands_in_a_case_of_the_catalogue(self) -> None:
         files = (DEMO / "cases").glob("*.case.json")

@@ -47,7 +47,10 @@ def _outputs(part: Part) -> list[str]:
     kinds = [h.kind for h in headers]
     for kind in dict.fromkeys(kinds):
         n = kinds.count(kind)
-        found.append(f"{n} {HEADER_WORDS[kind]} header{'' if n == 1 else 's'}")
+        several = f"{n} header{'' if n == 1 else 's'}"
+        lights = kind in ("lights-5v", "lights-12v")
+        words = HEADER_WORDS[kind]
+        found.append(f"{several} for {words}" if lights else several.replace(" ", f" {words} "))
     return found
 
 
@@ -62,6 +65,7 @@ def _known(part: Part) -> list[str]:
         if figure.low != figure.high:
             value = f"{figure.low:g} to {figure.high:g} {unit}, likely {figure.likely:g}"
         origin = "" if figure.origin == "maker" else f" {figure.origin}"
-        word = re.sub("^-", "−", re.sub("(?<=[0-9])v$", " V", named.word))
+        word = re.sub("(?<=[0-9])v$", " V", named.word)
+        word = re.sub("^-", "−", word).replace("-", " ")
         found.append(f"{word} {value}{origin}")
     return found

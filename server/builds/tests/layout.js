@@ -2,7 +2,7 @@
 () => {
   const seen = [];
   const problems = [];
-  const lists = [...document.querySelectorAll("[role=listbox]")].map((e) => e.getBoundingClientRect());
+  const covers = ["[role=listbox]", "[data-covers]"].map((on) => [...document.querySelectorAll(on)]);
   const dialog = document.querySelector("[role=dialog]");
   const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
   for (let node = walker.nextNode(); node; node = walker.nextNode()) {
@@ -16,9 +16,10 @@
     range.selectNodeContents(node);
     const box = range.getBoundingClientRect();
     if (box.width < 1) continue;
-    // What lies under an open list is covered by it.
-    const covered = lists.some((l) => box.top < l.bottom && box.bottom > l.top && box.left < l.right && box.right > l.left);
-    if (covered && !own.closest("[role=listbox]")) continue;
+    // An open list lies over all, a head that stays while its column moves over that column.
+    const over = own.closest("[role=listbox]") ? [] : own.closest("[data-covers]") ? covers[0] : covers.flat();
+    const under = (l) => box.top < l.bottom && box.bottom > l.top && box.left < l.right && box.right > l.left;
+    if (over.some((e) => under(e.getBoundingClientRect()))) continue;
     const shown = { left: 0, top: 0, right: innerWidth, bottom: innerHeight };
     let cut = box.right > innerWidth + 1;
     for (let a = own; a; a = a.parentElement) {

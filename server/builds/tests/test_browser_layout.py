@@ -22,7 +22,7 @@ class _Looks(BrowserCase):
 
     def tearDown(self) -> None:
         super().tearDown()
-        self.assertEqual(self.problems, [])
+        self.assertEqual(self.problems, [], "\n".join(self.problems[:12]))
 
     def _look(self, page: Page, what: str, dark: bool = False) -> None:
         """At both sizes, and by axe; `dark`, too, once a view."""

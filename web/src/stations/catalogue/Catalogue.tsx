@@ -89,7 +89,8 @@ export default function Catalogue() {
 function Line({ found, chosen, onChoose }: { found: Found; chosen: boolean; onChoose: () => void }) {
   const sockets = "sockets" in found.part ? found.part.sockets : [];
   const kinds = [...new Set(sockets.map((s) => s.kind))];
-  const [name = "", ...rest] = found.words.split(", ");
+  const { name } = found.part;
+  const rest = found.words.startsWith(name) ? found.words.slice(name.length).replace(/^[,:] /, "") : found.words;
   return (
     <li>
       <button
@@ -97,9 +98,9 @@ function Line({ found, chosen, onChoose }: { found: Found; chosen: boolean; onCh
         className="grid w-full grid-cols-[minmax(0,1fr)_auto] items-center gap-3 border-b border-rule px-3 py-1.5 text-left outline-offset-[-2px] hover:bg-accent-wash aria-pressed:bg-accent-wash aria-pressed:shadow-[inset_4px_0_0_var(--accent)]"
       >
         <span className="min-w-0">
-          <span className="text-[15px] font-semibold">{name.split(": ")[0]}</span>
+          <span className="text-[15px] font-semibold">{name}</span>
           {found.own && <span className="ml-2 text-[12px] font-bold text-accent">yours</span>}
-          <span className="block text-[13px] text-ink-soft">{[name.split(": ").slice(1).join(": "), ...rest].filter(Boolean).join(", ")}</span>
+          <span className="block text-[13px] text-ink-soft">{rest}</span>
           {found.lacks.length > 0 && <span className="block text-[12px] font-semibold text-unknown">page gives no {found.lacks.join(", no ")}</span>}
         </span>
         <span className="flex items-center gap-1.5">{kinds.map((k) => <Face key={k} kind={k} pin={k === "atx24" || k === "sata" ? 3 : 4} />)}</span>

@@ -25,7 +25,7 @@ export function Columns({ chosen, onChoose, onOpen }: { chosen: string; onChoose
         const total = result.by_path[path]?.[state];
         return (
           <section key={path} aria-label={WORDS[path]} className="min-w-0">
-            <h2 className="mb-2 flex items-baseline justify-between border-b-2 border-ink pb-1 text-[14px] font-bold">
+            <h2 data-covers className="sticky top-0 z-10 mb-2 flex items-baseline bg-paper justify-between border-b-2 border-ink pb-1 text-[14px] font-bold">
               {WORDS[path]}
               <button type="button" aria-label={`${total ? amount(total) : 0} W: open ${path}`} onClick={() => onOpen(path)} className="font-mono text-[15px] underline decoration-dotted underline-offset-4 hover:text-accent">
                 {total ? amount(total) : 0} W
