@@ -36,14 +36,12 @@ $(STAMPS)/chromium:
 	@touch $@
 
 demo: $(STAMPS)/python $(STAMPS)/web
-	@$(MANAGE) migrate --verbosity 0
-	@$(MANAGE) load_demo
+	@$(MANAGE) load_demo --migrate
 	@echo "Easy Tally is at http://127.0.0.1:$(PORT)/   (Ctrl-C stops it; builds are kept in var/)"
 	@cd server && exec ../.venv/bin/gunicorn config.wsgi --bind 127.0.0.1:$(PORT) --workers 1 --threads 4 --log-level warning --no-control-socket
 
 dev: $(STAMPS)/python $(STAMPS)/node
-	@$(MANAGE) migrate --verbosity 0
-	@$(MANAGE) load_demo
+	@$(MANAGE) load_demo --migrate
 	@echo "Open http://127.0.0.1:5173/ ; the server reloads, the page too."
 	@EASY_TALLY_DEBUG=1 $(MANAGE) runserver 127.0.0.1:8000 & trap 'kill %1' EXIT; cd web && npm run --silent dev
 

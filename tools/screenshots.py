@@ -32,8 +32,8 @@ class Demo:
             port = s.getsockname()[1]
         env = os.environ | {"EASY_TALLY_VAR": self._folder.name}
         manage = [sys.executable, str(ROOT / "server/manage.py")]
-        for command in (["migrate", "--verbosity", "0"], ["load_demo"]):
-            subprocess.run([*manage, *command], env=env, check=True, stdout=subprocess.DEVNULL)
+        command = [*manage, "load_demo", "--migrate"]
+        subprocess.run(command, env=env, check=True, stdout=subprocess.DEVNULL)
         self._server = subprocess.Popen(
             [sys.executable, "-m", "gunicorn", "config.wsgi", "--bind", f"127.0.0.1:{port}",
              "--threads", "4", "--log-level", "error", "--no-control-socket"],

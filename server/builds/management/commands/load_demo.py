@@ -2,9 +2,11 @@
 
 from __future__ import annotations
 
+from argparse import ArgumentParser
 from typing import Any
 
 from django.conf import settings
+from django.core.management import call_command
 from django.core.management.base import BaseCommand
 
 from builds import actions
@@ -16,7 +18,12 @@ class Command(BaseCommand):
 
     help = "Load the demo builds into an empty database."
 
+    def add_arguments(self, parser: ArgumentParser) -> None:
+        parser.add_argument("--migrate", action="store_true", help="migrate the database first")
+
     def handle(self, *args: Any, **options: Any) -> None:
+        if options["migrate"]:  # in one process: a start takes a second less
+            call_command("migrate", verbosity=0)
         if Build.objects.exists():
             self.stdout.write("There are builds already; nothing was loaded.")
             return
