@@ -62,7 +62,7 @@ class Understood(unittest.TestCase):
         self.assertEqual(_part("strip 12v 2a").volts, 12)
         self.assertEqual(_part("load 12v 30w 5v 2w").v5_w.likely, 2)
         self.assertEqual(len(_part("board 2x8").sockets), 3)
-        self.assertEqual(_part("fan controller").kind, "hub")
+        self.assertEqual(_part("fan controller sata").kind, "hub")
 
     def test_as_it_is_said(self) -> None:
         self.assertEqual(_part("5 fans 140").count, 5)
@@ -70,7 +70,7 @@ class Understood(unittest.TestCase):
         self.assertEqual(len(_part("2 x 8-pin card 300 W").sockets), 2)
         self.assertEqual(len(_part("board 2x8 6 headers").headers), 6)
         self.assertEqual(_part("−12V 1W load").vneg12_w.likely, 1)
-        cooler = _part("cooler pump 0.4a 3 fans 0.2a")
+        cooler = _part("cooler sata pump 0.4a 3 fans 0.2a")
         self.assertEqual((cooler.fans, cooler.fan_a.likely, cooler.pump_a.likely), (3, 0.2, 0.4))
         self.assertAlmostEqual(_part("fan 120 2.4w").rated_a.likely, 0.2)
         self.assertAlmostEqual(_part("strip 5v 10w").rated_a.likely, 2)
@@ -100,6 +100,10 @@ class Asked(unittest.TestCase):
         self._asks(
             "card 320w", *(f"card 320w {w}" for w in ("16pin", "2x8pin", "8pin", "slot-only"))
         )
+        self._asks("memory 5w", *(f"memory 5w {w}" for w in ("ddr5", "ddr5 registered", "ddr4",
+                                                             "ddr3")))  # fmt: skip
+        for kind in ("pump", "cooler", "hub"):
+            self._asks(f"{kind} x1", *(f"{kind} x1 {w}" for w in ("sata", "4pin", "header")))
         self._asks("strip 2a", "strip 2a 5v", "strip 2a 12v")
         self._asks("processor 125", "processor 125w")
         self._asks("fan pump", "fan", "pump")
@@ -119,14 +123,15 @@ class Asked(unittest.TestCase):
                    "card 8pin 150w slot 20w(measured)")  # fmt: skip
 
     def test_every_choice_is_understood(self) -> None:
-        for line in ("drive 8w", "ssd x2", "card 320w", "strip 2a", "processor 125", "board"):
+        for line in ("drive 8w", "ssd x2", "card 320w", "strip 2a", "processor 125", "board", "hub",
+                     "memory"):  # fmt: skip
             for choice in parse(line).choices:
                 self.assertIsNotNone(parse(choice).part, choice)
 
     def test_what_is_unaccounted_for_is_named(self) -> None:
         self.assertEqual(parse("fan 120 blue").unknown, ("blue",))
         self.assertEqual(parse("fan 120 16pin").unknown, ("16pin",))
-        self.assertEqual(parse("memory slot 20w").unknown, ("slot",))
+        self.assertEqual(parse("ddr5 slot 20w").unknown, ("slot",))
         self.assertEqual(parse("pump header sata").unknown, ("no-socket",))
         self.assertEqual(parse('fan 120 "a" "b"').unknown, ('"b"',))
         self.assertEqual(parse('fan 120 "left open').unknown, ('"left', "open"))

@@ -7,7 +7,7 @@ from typing import TYPE_CHECKING, Any
 
 from . import layout
 from .lexer import NUMBER, number, unquoted
-from .words import DRIVES, GENERATIONS, NAMES, SAID_SOCKETS, USUAL_SOCKETS
+from .words import DRIVES, GENERATIONS, NAMES, SAID_SOCKETS
 
 if TYPE_CHECKING:
     from .reader import Said
@@ -72,7 +72,7 @@ def _sockets(fields: Fields, said: Said) -> None:
         del said.settings["sockets"]
         fields["sockets"] = found
         return
-    usual = DRIVES[fields["form"]][3:] if kind == "drive" else USUAL_SOCKETS.get(kind, ())
+    usual = DRIVES[fields["form"]][3:] if kind == "drive" else ()
     words = [w for w in said.sockets if w in SAID_SOCKETS[kind]]
     none = said.flag("no-socket", "slot-only" if kind == "card" else "header")
     if none and words:

@@ -7,7 +7,7 @@ from typing import Any
 
 from ..parts import HEADER_WORDS, Header, Slot, Socket
 from .lexer import figure, split_outside
-from .words import SAID_SOCKETS, SOCKET_ORDER, socket_kind
+from .words import FED_EITHER_WAY, SAID_SOCKETS, SOCKET_ORDER, socket_kind
 
 #: What a part of a kind gets where nothing is said of it.
 USUAL_HEADERS = 4
@@ -122,7 +122,8 @@ def socket_words(kind: str, sockets: tuple[Socket, ...], usual: tuple[str, ...])
     def made(words: list[str]) -> tuple[Socket, ...]:
         return tuple(Socket.model_validate(s) for s in usual_sockets(kind, words))
 
-    asked = kind in ("card", "board")  # which would ask, where nothing is said
+    # These would ask, where nothing is said.
+    asked = kind in ("card", "board", *FED_EITHER_WAY)
     if sockets == made(list(usual)) and not asked:
         return []
     names: dict[str, str] = {}
@@ -134,7 +135,9 @@ def socket_words(kind: str, sockets: tuple[Socket, ...], usual: tuple[str, ...])
         no_cpu = kind == "board" and not any(s.kind in ("eps8", "eps4") for s in sockets)
         return ["no-cpu"] * no_cpu + [f"{n}x{w}" if n > 1 else w for n, w in counted]
     if not sockets:
-        return ["slot-only" if kind == "card" else "no-socket"]
+        return [
+            {"card": "slot-only"}.get(kind, "header" if asked and kind != "board" else "no-socket")
+        ]
     return ["sockets:" + ",".join(_socket_item(s) for s in sockets)]
 
 

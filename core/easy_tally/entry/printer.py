@@ -6,7 +6,7 @@ from ..parts import Board, Card, Cooler, Drive, Fan, Hub, LightStrip, Memory, Ot
 from ..quantities import Figure
 from .layout import header_words, slot_words, socket_words
 from .lexer import quoted
-from .words import DRIVES, FIGURES, KIND_WORDS, NAMES, USUAL_SOCKETS, main_figure
+from .words import DRIVES, FIGURES, KIND_WORDS, NAMES, main_figure
 
 
 def say(part: Part) -> str:
@@ -53,9 +53,7 @@ def sockets_said(part: Part) -> list[str]:
     """The words of a part's sockets, where they are not the usual ones."""
     if "sockets" not in type(part).model_fields:
         return []
-    usual = USUAL_SOCKETS.get(part.kind, ())
-    if isinstance(part, Drive):
-        usual = DRIVES[part.form][3:]
+    usual = DRIVES[part.form][3:] if isinstance(part, Drive) else ()
     return socket_words(part.kind, part.sockets, usual)
 
 

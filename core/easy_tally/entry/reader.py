@@ -14,6 +14,7 @@ from .building import fields_of
 from .lexer import NUMBER, QUOTED, figure, number, unquoted, words_of
 from .telling import understood
 from .words import (
+    FED_EITHER_WAY,
     FIGURES,
     FLAGS,
     GENERATIONS,
@@ -332,6 +333,14 @@ def _ask_open(kind: str, said: Said) -> None:
     cpu = {"8pin", "cpu8", "4pin", "cpu4"} & set(said.sockets) or "no-cpu" in said.flags
     if kind == "board" and not (cpu or explicit):
         raise Ask("How many 8-pin processor sockets?", [*words, "8pin"], [*words, "2x8pin"])
+    if kind == "memory" and not said.flags & set(GENERATIONS):
+        kinds = ("ddr5", "ddr5 registered", "ddr4", "ddr3")
+        raise Ask("Which generation is it?", *([*words, w] for w in kinds))
+    fed = said.sockets or explicit or "header" in said.flags
+    if kind in FED_EITHER_WAY and not fed:
+        feeds = ("sata", "4pin", "header")
+        raise Ask("What feeds it: a SATA plug, a 4-pin plug, or a header?",
+                  *([*words, w] for w in feeds))  # fmt: skip
     if kind == "strip" and not any(u == "v" for _, u, _ in said.figures):
         raise Ask("A strip at 5 V or at 12 V?", [*words, "5v"], [*words, "12v"])
 

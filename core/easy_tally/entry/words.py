@@ -109,8 +109,8 @@ SAID_SOCKETS: dict[str, tuple[str, ...]] = {
     "card": ("16pin", "8pin", "pcie8", "6pin", "pcie6", *_DRIVE_LEADS),
     **dict.fromkeys(("fan", "pump", "cooler", "hub", "strip"), _DRIVE_LEADS),
 }  # fmt: skip
-#: Sockets of the kinds that have some where none are said.
-USUAL_SOCKETS: dict[str, tuple[str, ...]] = {"cooler": ("sata",), "hub": ("sata",)}
+#: Kinds that are asked what feeds them: nothing is usual enough to be taken.
+FED_EITHER_WAY = ("pump", "cooler", "hub")
 #: Names of parts that nobody named.
 NAMES: dict[str, str] = {
     "board": "Board", "processor": "Processor", "card": "Card", "m2": "M.2 drive",
