@@ -70,9 +70,8 @@ class Entry(BrowserCase):
         line = page.get_by_role("combobox", name="Add a part")
         line.fill("usb 5w")
         expect(page.locator("[data-option=said]")).to_be_visible()
-        line.press("Enter")
-        while not held:
-            page.wait_for_timeout(20)
+        with page.expect_request("**/actions"):
+            line.press("Enter")
         line.fill("fan 120 0.5a")
         held[0].continue_()
         # 818.4 + 5 W.
