@@ -122,7 +122,7 @@ def _parts(draw: Any) -> Part:
 
 
 class RoundTrip(unittest.TestCase):
-    @settings(max_examples=300, deadline=None)
+    @settings(max_examples=300)
     @given(_parts(), st.randoms(use_true_random=False))
     def test_any_part_in_any_order_of_words(self, part: Part, shuffle: random.Random) -> None:
         line = say(part)

@@ -69,7 +69,7 @@ def _heavier(b: Build, factor: float) -> Build:
 
 
 class MoreLoad(unittest.TestCase):
-    @settings(max_examples=60, deadline=None)
+    @settings(max_examples=60)
     @given(_builds(), st.floats(1, 3))
     def test_never_improves_a_run_or_a_share(self, b: Build, factor: float) -> None:
         before, after = analyse(b), analyse(_heavier(b, factor))
@@ -81,7 +81,7 @@ class MoreLoad(unittest.TestCase):
                 if e.judged.share is not None and share is not None:
                     self.assertGreaterEqual(share, e.judged.share - 1e-9)
 
-    @settings(max_examples=60, deadline=None)
+    @settings(max_examples=60)
     @given(_builds(), st.floats(1, 3))
     def test_never_improves_the_supply(self, b: Build, factor: float) -> None:
         order = ("fail", "unknown", "warn", "pass")
@@ -95,7 +95,7 @@ class MoreLoad(unittest.TestCase):
 
 
 class Bounds(unittest.TestCase):
-    @settings(max_examples=40, deadline=None)
+    @settings(max_examples=40)
     @given(_builds())
     def test_totals_lie_in_their_bounds_and_paths_add_up(self, b: Build) -> None:
         found = compact(analyse(b))
@@ -109,7 +109,7 @@ class Bounds(unittest.TestCase):
 
 
 class Files(unittest.TestCase):
-    @settings(max_examples=40, deadline=None)
+    @settings(max_examples=40)
     @given(_builds())
     def test_written_and_read_is_the_same(self, b: Build) -> None:
         text = build_file.write(b)
@@ -118,7 +118,7 @@ class Files(unittest.TestCase):
 
 
 class Editing(unittest.TestCase):
-    @settings(max_examples=60, deadline=None)
+    @settings(max_examples=60)
     @given(_builds(), st.data())
     def test_every_edit_gives_a_valid_build_or_an_error(
         self, b: Build, data: st.DataObject

@@ -94,7 +94,7 @@ _ENDS = ("low", "likely", "high")
 
 
 class MoreLoad(unittest.TestCase):
-    @settings(max_examples=80, deadline=None)
+    @settings(max_examples=80)
     @given(_machines(), st.floats(1, 2))
     def test_never_improves_what_comes_through_the_board(self, b: Build, factor: float) -> None:
         before, after = self._elements(analyse(b)), self._elements(analyse(_heavier(b, factor)))
@@ -106,7 +106,7 @@ class MoreLoad(unittest.TestCase):
     def _elements(self, a: Analysis) -> dict[tuple[str, ...], Any]:
         return {(e.kind, e.part, e.at, e.line, e.unit): e.judged for e in a.board}
 
-    @settings(max_examples=60, deadline=None)
+    @settings(max_examples=60)
     @given(_machines(), st.floats(1, 2))
     def test_never_lowers_totals_spikes_or_what_is_needed(self, b: Build, factor: float) -> None:
         old, new = analyse(b), analyse(_heavier(b, factor))
@@ -120,7 +120,7 @@ class MoreLoad(unittest.TestCase):
 
 
 class Rows(unittest.TestCase):
-    @settings(max_examples=60, deadline=None)
+    @settings(max_examples=60)
     @given(_machines())
     def test_every_number_opens_to_rows_that_add_up(self, b: Build) -> None:
         """Of the whole, of each rail and of each path, in every state, at every bound."""

@@ -69,7 +69,7 @@ def _edits(draw: st.DrawFn, row: Build) -> edits.Edit:
 
 
 class RandomHistories(HypothesisCase):
-    @settings(max_examples=25, deadline=None)
+    @settings(max_examples=25)
     @given(st.data())
     def test_undoing_all_gives_the_first_file_and_redoing_all_the_last(
         self, data: st.DataObject
