@@ -109,6 +109,8 @@ def parse(line: str) -> Entry:
     """Read one line. Never raises: what can't be read is in the answer."""
     if len(line) > MOST_CHARACTERS:
         return Entry(None, question=f"A line has at most {MOST_CHARACTERS:,} characters.")
+    if not line.strip():
+        return Entry(None)
     try:
         return _read(words_of(line))
     except Ask as ask:
@@ -125,8 +127,7 @@ def _read(words: list[str]) -> Entry:
     said = _sorted(words)
     kind = _kind(said)
     if kind is None:
-        question = "What kind of part is it?" if words else ""
-        return Entry(None, unknown=tuple(said.unknown), question=question)
+        return Entry(None, unknown=tuple(said.unknown), question="What kind of part is it?")
     figures_of = "drive" if kind in ("disk", "ssd", "optical", "floppy") else kind
     _pair_labels(said, figures_of)
     _origin_words(said)
