@@ -87,7 +87,7 @@ function Profile({ lane, length, tall }: { lane: Lane; length: number; tall: boo
       {steps.map((s) => (
         <span
           key={s.from_mm} data-step={s.amps[state]}
-          className={`moves absolute mark-${lane.verdict}`}
+          className={`absolute mark-${lane.verdict}`}
           style={{
             left: `${(100 * s.from_mm) / length}%`, width: `${(100 * (s.to_mm - s.from_mm)) / length}%`,
             bottom: base, height: `${(height * s.amps[state]) / top}px`,

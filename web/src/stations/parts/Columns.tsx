@@ -128,7 +128,7 @@ function Slip({
         ) : (
           <span className="flex items-center gap-2">
             <span className="block h-2 flex-1">
-              <span className="moves block h-full bg-[var(--bar)]" style={{ width: `${(100 * a.likely) / scale}%` }} />
+              <span className="moves block h-full w-full origin-left bg-[var(--bar)]" style={{ transform: `scaleX(${a.likely / scale})` }} />
             </span>
             <span className="text-[12px] text-ink-soft">{drawn.assumed ? "assumed " : ""}{bounds(a)}</span>
           </span>

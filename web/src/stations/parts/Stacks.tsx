@@ -75,9 +75,9 @@ function Stack({ most, state, above = 0 }: { most: number; state: (typeof STATES
   return (
     <span className="flex h-3.5">
       {PATHS.map(([path, colour]) => (
-        <span key={path} className="moves h-full" style={{ width: `${(100 * (result.by_path[path]?.[state].likely ?? 0)) / most}%`, background: colour }} />
+        <span key={path} className="h-full" style={{ width: `${(100 * (result.by_path[path]?.[state].likely ?? 0)) / most}%`, background: colour }} />
       ))}
-      {above > 0 && <span className="moves h-full border border-l-0 border-ink" style={{ width: `${(100 * above) / most}%` }} />}
+      {above > 0 && <span className="h-full border border-l-0 border-ink" style={{ width: `${(100 * above) / most}%` }} />}
     </span>
   );
 }
