@@ -2,23 +2,18 @@
 
 from __future__ import annotations
 
-from typing import Annotated, Any, Literal, Self
+from typing import Annotated, Literal, Self
 
-from pydantic import Field, ValidationError, model_validator
+from pydantic import Field, model_validator
 
-from .errors import BadFile
-from .files.problems import problems_of
-from .quantities import Model, Name, Note
+from .files.problems import read_as
+from .quantities import Model, Name, Note, rated
 
 SupplyForm = Literal["ATX", "SFX", "SFX-L", "TFX", "Flex ATX"]
 Side = Literal["front", "top", "rear", "bottom", "left", "right"]
 #: Where sockets lie, as a cable is routed to them.
 Area = Literal["main plug", "processor", "card", "board extra", "3.5-inch bays", "2.5-inch places",
                "optical bay", "fans and hubs"]  # fmt: skip
-
-
-def _mm(text: str, at_most: float) -> Any:
-    return Field(default=None, ge=0, le=at_most, description=text, json_schema_extra={"unit": "mm"})
 
 
 class Vent(Model):
@@ -47,13 +42,13 @@ class Case(Model):
     brackets: Annotated[
         tuple[SupplyForm, ...], Field(max_length=5, description="forms that it takes by a bracket")
     ] = ()
-    supply_length_mm: float | None = _mm("room for the supply, its plugs included", 600)
-    card_length_mm: float | None = _mm("room for a card's length", 800)
-    card_height_mm: float | None = _mm("from the slot to the side panel", 400)
+    supply_length_mm: float | None = rated("room for the supply, its plugs included", "mm", 600)
+    card_length_mm: float | None = rated("room for a card's length", "mm", 800)
+    card_height_mm: float | None = rated("from the slot to the side panel", "mm", 400)
     slots: Annotated[int | None, Field(ge=0, le=16, description="places for slot brackets")] = None
     bays_35: Annotated[int | None, Field(ge=0, le=60, description="3.5-inch bays")] = None
     bays_25: Annotated[int | None, Field(ge=0, le=60, description="2.5-inch places")] = None
-    feet_mm: float | None = _mm("room under its bottom", 200)
+    feet_mm: float | None = rated("room under its bottom", "mm", 200)
     vents: Annotated[tuple[Vent, ...], Field(max_length=12)] = ()
     routes: Annotated[tuple[Route, ...], Field(max_length=8)] = ()
 
@@ -67,7 +62,4 @@ class Case(Model):
 
 def read_case(text: str) -> Case:
     """The case that a catalogue file's text holds. Raises BadFile."""
-    try:
-        return Case.model_validate_json(text)
-    except ValidationError as error:
-        raise BadFile(problems_of(error)) from error
+    return read_as(Case, text)

@@ -4,10 +4,9 @@ from __future__ import annotations
 
 from typing import Annotated, Literal, Self
 
-from pydantic import Field, ValidationError, model_validator
+from pydantic import Field, model_validator
 
-from .errors import BadFile
-from .files.problems import problems_of
+from .files.problems import read_as
 from .quantities import Model
 from .supply import Cable, Supply
 
@@ -33,7 +32,4 @@ class SupplyKit(Model):
 
 def read_kit(text: str) -> SupplyKit:
     """The kit that a catalogue file's text holds. Raises BadFile."""
-    try:
-        return SupplyKit.model_validate_json(text)
-    except ValidationError as error:
-        raise BadFile(problems_of(error)) from error
+    return read_as(SupplyKit, text)

@@ -139,6 +139,11 @@ def within(unit: str, at_most: float) -> Any:
     return AfterValidator(check), Field(json_schema_extra={"unit": unit, "maximum": at_most})
 
 
+def rated(text: str, unit: str, at_most: float) -> Any:
+    """A plain number that may be missing, from 0 to `at_most` [`unit`]."""
+    return Field(default=None, ge=0, le=at_most, description=text, json_schema_extra={"unit": unit})
+
+
 _W, _W_FIELD = within("W", 3000)
 _A, _A_FIELD = within("A", 60)
 #: Watts of one part, with bounds, or missing.

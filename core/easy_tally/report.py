@@ -44,7 +44,7 @@ from .parts import Part
 from .quantities import RAIL_V, RUN_STATES, WINDOWS, Figure, Origin, Span, State, span_at
 from .ratings.check import RunResult, check_runs
 from .ratings.elements import Element
-from .ratings.verdicts import percent
+from .ratings.verdicts import percent, rank
 from .sizing import (
     SUPPLY_NOT_CHECKED,
     Sizing,
@@ -110,8 +110,8 @@ def analyse(build: Build) -> Analysis:
 
 def compact(a: Analysis) -> Compact:
     """The compact result of an analysis."""
-    sockets = _sockets(a)
     fed, needed = _fed(a), needed_sockets(a.build)
+    sockets = _sockets(a.build, fed, needed)
     unfed = [r for r, _ in a.build.sockets() if str(r) in needed and str(r) not in fed]
     mend = mends(a.build, a.tally, a.supply, a.runs, a.board, unfed)
     return Compact(
@@ -126,7 +126,7 @@ def compact(a: Analysis) -> Compact:
         supply_answer(a.build.supply, a.supply) if a.build.supply and a.supply else None,
         sockets,
         tuple(_lane(a.build, r) for r in a.runs),
-        tuple(_board(a.build, b) for b in a.board),
+        tuple(_board(a.build, b) for b in sorted(a.board, key=_worst_first)),
         _mover(a),
         mend,
         (*(f"supply: {x}" for x in SUPPLY_NOT_CHECKED), *MAP_NOT_CHECKED),
@@ -255,15 +255,16 @@ def _fed(a: Analysis) -> dict[str, tuple[RunResult, str]]:
     }
 
 
-def _sockets(a: Analysis) -> tuple[SocketAnswer, ...]:
-    fed, needed = _fed(a), needed_sockets(a.build)
+def _sockets(
+    build: Build, fed: dict[str, tuple[RunResult, str]], needed: set[str]
+) -> tuple[SocketAnswer, ...]:
     found = []
-    for ref, socket in a.build.sockets():
+    for ref, socket in build.sockets():
         run, plug = fed.get(str(ref), (None, None))
         labels = " ".join(p.label for p in run.ports) if run else ""
         found.append(
             SocketAnswer(
-                str(ref), ref.part, a.build.ref_words(ref), socket.kind,
+                str(ref), ref.part, build.ref_words(ref), socket.kind,
                 CONNECTORS[socket.kind].words, str(ref) in needed,
                 run.cable.key if run else None, plug,
                 (labels or run.cable.name) if run else "",
@@ -301,6 +302,10 @@ def _lane(build: Build, run: RunResult) -> Lane:
             for u in run.plugs
         ),
     )  # fmt: skip
+
+
+def _worst_first(b: BoardElement) -> tuple[int, float]:
+    return rank(b.judged.verdict, b.judged.share)
 
 
 def _board(build: Build, b: BoardElement) -> BoardAnswer:

@@ -3,11 +3,11 @@
 from __future__ import annotations
 
 from collections import Counter
-from typing import Annotated, Any, Literal, Self
+from typing import Annotated, Literal, Self
 
 from pydantic import Field, model_validator
 
-from .quantities import Key, Model, Name, Note
+from .quantities import Key, Model, Name, Note, rated
 from .standards.connectors import Half, PlugKind, Sense
 from .standards.contacts import Gauge, Grade
 
@@ -30,10 +30,6 @@ def port_takes(port: PortKind, need: PortKind) -> bool:
     return port == need or (port == "processor-graphics" and need in ("processor", "graphics"))
 
 
-def _rated(text: str, unit: str, at_most: float) -> Any:
-    return Field(default=None, ge=0, le=at_most, description=text, json_schema_extra={"unit": unit})
-
-
 class Port(Model):
     """A socket on the supply's panel."""
 
@@ -52,7 +48,7 @@ class PortGroup(Model):
 
     key: Key
     label: Annotated[str, Field(min_length=1, max_length=24)]
-    limit_a: float | None = _rated("over-current limit at 12 V", "A", 300)
+    limit_a: float | None = rated("over-current limit at 12 V", "A", 300)
 
 
 class Supply(Model):
@@ -61,14 +57,14 @@ class Supply(Model):
     name: Name
     note: Note = ""
     slug: Annotated[str, Field(max_length=60, description="of the catalogue entry, if any")] = ""
-    rated_w: float | None = _rated("rated watts", "W", 4000)
-    v12_a: float | None = _rated("12 V rail", "A", 400)
-    v5_a: float | None = _rated("5 V rail", "A", 100)
-    v3v3_a: float | None = _rated("3.3 V rail", "A", 100)
-    v5sb_a: float | None = _rated("5 V standby", "A", 20)
-    vneg12_a: float | None = _rated("−12 V; 0 where the supply has none", "A", 5)
-    vneg5_a: float | None = _rated("−5 V; 0 where the supply has none", "A", 5)
-    combined_w: float | None = _rated("5 V and 3.3 V together", "W", 600)
+    rated_w: float | None = rated("rated watts", "W", 4000)
+    v12_a: float | None = rated("12 V rail", "A", 400)
+    v5_a: float | None = rated("5 V rail", "A", 100)
+    v3v3_a: float | None = rated("3.3 V rail", "A", 100)
+    v5sb_a: float | None = rated("5 V standby", "A", 20)
+    vneg12_a: float | None = rated("−12 V; 0 where the supply has none", "A", 5)
+    vneg5_a: float | None = rated("−5 V; 0 where the supply has none", "A", 5)
+    combined_w: float | None = rated("5 V and 3.3 V together", "W", 600)
     design: Literal["3.1", "3.0", "classic"] | None = None
     family: Annotated[str, Field(min_length=1, max_length=60, description="pinout family")]
     groups: tuple[PortGroup, ...] = ()
@@ -120,9 +116,9 @@ class Plug(Model):
     at_mm: Annotated[float, Field(gt=0, le=3000, description="from the supply")]
     grade: Grade | None = "standard"
     pins_12v: Annotated[int | None, Field(ge=1, le=6)] = None
-    contact_a: float | None = _rated("maker's data for one contact", "A", 30)
+    contact_a: float | None = rated("maker's data for one contact", "A", 30)
     sense: Annotated[Sense | None, Field(description="coding of a 16-pin plug")] = None
-    straight_mm: float | None = _rated("straight length before a bend", "mm", 200)
+    straight_mm: float | None = rated("straight length before a bend", "mm", 200)
     matings: Annotated[int, Field(ge=0, le=1000, description="times it was plugged in")] = 0
 
 
@@ -137,7 +133,7 @@ class Cable(Model):
     supply_end: SupplyEnd = SupplyEnd()
     gauge: Gauge | None = 18
     conductors: RailPins = RailPins()
-    insulation_degc: float | None = _rated("printed on the insulation", "°C", 260)
+    insulation_degc: float | None = rated("printed on the insulation", "°C", 260)
     plugs: Annotated[tuple[Plug, ...], Field(min_length=1, max_length=12)]
 
     @model_validator(mode="after")

@@ -62,10 +62,11 @@ def catalogue(request: HttpRequest, text: str = Query("", max_length=200)) -> di
     """Entries that fit some words, one's own first."""
     owner = _owner(request)
     found, _ = parts.find(owner, text, SHOWN)
+    own = len(parts.own(owner))
     return {
         "found": [_found(e) for e in found],
-        "entries": len(parts.every(owner)),
-        "own": len(parts.own(owner)),
+        "entries": own + len(parts.shipped()),
+        "own": own,
     }
 
 
@@ -98,7 +99,7 @@ def template(request: HttpRequest) -> HttpResponse:
 @router.post("/catalogue/preview", response=schemas.ChangesOut, operation_id="previewCatalogue")
 def preview(request: HttpRequest, body: schemas.FileIn) -> dict[str, Any]:
     """What a CSV file would change, line by line. Writes nothing."""
-    return {"changes": parts.preview(_owner(request), body.text)}
+    return {"changes": parts.preview(_owner(request), parts_csv.read(body.text))}
 
 
 @router.post("/catalogue/file", response=schemas.ChangesOut, operation_id="takeCatalogue")

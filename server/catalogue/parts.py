@@ -2,9 +2,9 @@
 
 from __future__ import annotations
 
-import json
 import re
 from functools import lru_cache
+from itertools import count
 
 from builds.models import Owner
 from django.conf import settings
@@ -44,8 +44,8 @@ def _texts(entry: CatalogueEntry) -> str:
 def own(owner: Owner) -> dict[str, CatalogueEntry]:
     """An owner's entries, by slug."""
     return {
-        row.slug: CatalogueEntry.model_validate_json(
-            json.dumps({"slug": row.slug, "revision": row.revision, "part": row.data})
+        row.slug: CatalogueEntry.model_validate(
+            {"slug": row.slug, "revision": row.revision, "part": row.data}
         )
         for row in OwnPart.objects.filter(owner=owner)
     }
@@ -74,22 +74,21 @@ def find(owner: Owner, text: str, most: int) -> tuple[list[CatalogueEntry], int]
 # -- writes --------------------------------------------------------------------------------
 
 
-def preview(owner: Owner, text: str) -> tuple[parts_csv.Change, ...]:
-    """What a CSV file would do to the owner's entries, line by line. Writes nothing."""
-    return parts_csv.changes(parts_csv.read(text), own(owner), shipped())
+def preview(owner: Owner, rows: tuple[parts_csv.Row, ...]) -> tuple[parts_csv.Change, ...]:
+    """What the rows of a file would do to the owner's entries, line by line. Writes nothing."""
+    return parts_csv.changes(rows, own(owner), shipped())
 
 
 @transaction.atomic
 def take_file(owner: Owner, text: str) -> tuple[parts_csv.Change, ...]:
     """Take a whole CSV file in. Raises BadInput that names every wrong line; then nothing is."""
-    found = preview(owner, text)
+    rows = parts_csv.read(text)
+    found = preview(owner, rows)
     wrong = [(f"line {c.line}, {col}", need, got) for c in found for col, need, got in c.problems]
     if wrong:
         raise BadInput(wrong)
-    entries = {r.slug: r.entry for r in parts_csv.read(text) if r.entry is not None}
-    new = sum(c.status == "new" for c in found)
-    if OwnPart.objects.filter(owner=owner).count() + new > MOST_OWN:
-        raise BadInput([("file", f"at most {MOST_OWN:,} entries of your own", "more")])
+    entries = {r.slug: r.entry for r in rows if r.entry is not None}
+    _room(owner, sum(c.status == "new" for c in found))
     for change in found:
         if change.status in ("new", "changed"):
             _store(owner, change.slug, entries[change.slug].part)
@@ -104,13 +103,17 @@ def keep(owner: Owner, part: Part) -> CatalogueEntry:
     ties = {"on": None, "slot": None, "headers": ()} if part.kind != "board" else {}
     fields = {k: v for k, v in ties.items() if k in type(part).model_fields}
     stem = re.sub("[^a-z0-9]+", "-", part.name.lower()).strip("-")[:50] or part.kind
+    _room(owner, 1)
     taken = every(owner)
-    if len(taken) > MOST_OWN:
-        raise BadInput([("part", f"at most {MOST_OWN:,} entries of your own", "one more")])
-    slug = next(
-        s for n in range(1, MOST_OWN + 2) if (s := stem if n == 1 else f"{stem}-{n}") not in taken
-    )
+    slug = next(s for n in count(1) if (s := stem if n == 1 else f"{stem}-{n}") not in taken)
     return _store(owner, slug, bare.model_copy(update=fields))
+
+
+def _room(owner: Owner, more: int) -> None:
+    have = OwnPart.objects.filter(owner=owner).count()
+    if have + more > MOST_OWN:
+        most = f"at most {MOST_OWN:,} entries of your own"
+        raise BadInput([("catalogue", most, f"{have + more:,}")])
 
 
 def _store(owner: Owner, slug: str, part: Part) -> CatalogueEntry:

@@ -3,14 +3,12 @@
 from __future__ import annotations
 
 import re
-from typing import TYPE_CHECKING, Any
+from typing import Any
 
 from . import layout
 from .lexer import NUMBER, number, unquoted
+from .said import Said
 from .words import DRIVES, GENERATIONS, NAMES, SAID_SOCKETS
-
-if TYPE_CHECKING:
-    from .reader import Said
 
 #: How a disk's watts split where only their sum is said: 12 V to 5 V at equal amperes.
 SPLIT_12V = 12 / 17
@@ -39,7 +37,7 @@ def fields_of(kind: str, said: Said) -> Fields:
         case "cooler":
             _cooler(fields, said)
         case "hub":
-            _listed(fields, said, "outputs", "out", layout.USUAL_HEADERS)
+            _listed(fields, said, "outputs", "out")
         case "pump":
             _watts_as_amps(said, 12)
         case "other":
@@ -93,17 +91,19 @@ def _hangs(fields: Fields, said: Said) -> None:
         fields["headers"] = said.settings.pop("at").split(",")
 
 
-def _listed(fields: Fields, said: Said, word: str, stem: str, usual: int) -> None:
+def _listed(fields: Fields, said: Said, word: str, stem: str) -> None:
     """Headers of a board, outputs of a hub."""
     text = said.settings.get(word)
     found = None if text is None else layout.read_headers(text, stem)
     if found is not None:
         del said.settings[word]
-    fields[word] = layout.usual_headers(usual, stem, None) if found is None else found
+    fields[word] = (
+        layout.usual_headers(layout.USUAL_HEADERS, stem, None) if found is None else found
+    )
 
 
 def _board(fields: Fields, said: Said) -> None:
-    _listed(fields, said, "headers", "fan", layout.USUAL_HEADERS)
+    _listed(fields, said, "headers", "fan")
     text = said.settings.get("slots")
     slots = None if text is None else layout.read_slots(text)
     if slots is not None:
@@ -192,9 +192,7 @@ def _share(fields: Fields, said: Said) -> None:
 
 
 def _drive(kind: str, said: Said) -> Fields:
-    from .reader import said_form
-
-    stated = said_form(said)
+    stated = said.form()
     form = {"disk": "3.5", "optical": "optical", "floppy": "floppy"}.get(kind, stated)
     if stated == form and stated in said.bare:
         said.bare.remove(stated)

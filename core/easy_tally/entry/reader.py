@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import re
-from dataclasses import dataclass, field
+from dataclasses import dataclass
 from typing import Any
 
 from pydantic import TypeAdapter, ValidationError
@@ -12,9 +12,11 @@ from ..files.problems import problems_of
 from ..parts import Part
 from .building import fields_of
 from .lexer import NUMBER, QUOTED, figure, number, unquoted, words_of
+from .said import Said
 from .telling import understood
 from .words import (
     FED_EITHER_WAY,
+    FIGURE_NAMES,
     FIGURES,
     FLAGS,
     GENERATIONS,
@@ -23,6 +25,7 @@ from .words import (
     SETTINGS,
     SOCKET_SYNONYMS,
     SOCKETS,
+    figures_of,
     main_figure,
 )
 
@@ -56,55 +59,6 @@ class Ask(Exception):
         self.entry = Entry(None, question=question, choices=tuple(" ".join(c) for c in choices))
 
 
-@dataclass(slots=True)
-class Said:
-    """A line sorted: what each of its words says. Building a part takes out what it uses."""
-
-    words: list[str]
-    kinds: list[str] = field(default_factory=list)
-    flags: set[str] = field(default_factory=set)
-    counts: list[int] = field(default_factory=list)
-    several: list[tuple[int, str]] = field(default_factory=list)
-    sockets: list[str] = field(default_factory=list)
-    figures: list[tuple[str, str, dict[str, Any]]] = field(default_factory=list)
-    named: dict[str, dict[str, Any]] = field(default_factory=dict)
-    settings: dict[str, str] = field(default_factory=dict)
-    bare: list[str] = field(default_factory=list)
-    labels: list[tuple[int, str]] = field(default_factory=list)
-    unknown: list[str] = field(default_factory=list)
-    name: str | None = None
-
-    def take(self, unit: str) -> dict[str, Any] | None:
-        """The only figure of a unit, taken out; two of one unit stay, to be asked about."""
-        own = [f for f in self.figures if f[1] == unit]
-        if len(own) != 1:
-            return None
-        self.figures.remove(own[0])
-        return own[0][2]
-
-    def flag(self, *flags: str) -> bool:
-        """Whether one of some words was said; takes it out."""
-        said = self.flags & set(flags)
-        self.flags -= said
-        return bool(said)
-
-    def without(self, *words: str) -> list[str]:
-        """The line's words less some, each once."""
-        left = list(self.words)
-        for word in words:
-            if word in left:
-                left.remove(word)
-        return left
-
-    def left(self) -> list[str]:
-        """Words that nothing has taken."""
-        return [
-            *self.unknown, *self.bare, *(w for w, _, _ in self.figures), *self.named,
-            *(w for _, w in self.labels), *(f"{n}:{v}" for n, v in self.settings.items()),
-            *self.sockets, *sorted(self.flags), *(f"{n} {w}" for n, w in self.several),
-        ]  # fmt: skip
-
-
 def parse(line: str) -> Entry:
     """Read one line. Never raises: what can't be read is in the answer."""
     if len(line) > MOST_CHARACTERS:
@@ -128,13 +82,13 @@ def _read(words: list[str]) -> Entry:
     kind = _kind(said)
     if kind is None:
         return Entry(None, unknown=tuple(said.unknown), question="What kind of part is it?")
-    figures_of = "drive" if kind in ("disk", "ssd", "optical", "floppy") else kind
-    _pair_labels(said, figures_of)
+    own = figures_of(kind)
+    _pair_labels(said, own)
     _origin_words(said)
     _ask_open(kind, said)
     fields = fields_of(kind, said)
-    _figures(figures_of, said, fields)
-    _ask_bare(figures_of, said)
+    _figures(own, said, fields)
+    _ask_bare(own, said)
     if left := said.left():
         return Entry(None, unknown=tuple(left))
     try:
@@ -168,7 +122,7 @@ def _sort(said: Said, at: int, word: str) -> None:
         said.name = unquoted(word)
     elif found := figure(word):
         said.figures.append((word, *found))
-        if any(word == n.word for of in FIGURES.values() for n in of):
+        if word in FIGURE_NAMES:
             said.labels.append((at, word))  # `12v`: volts, or the name of a figure
     elif colon and not word.startswith('"'):
         _setting(said, word, label, value)
@@ -199,8 +153,7 @@ def _socket(match: re.Match[str], word: str) -> str | None:
 
 def _setting(said: Said, word: str, label: str, value: str) -> None:
     found = figure(value)
-    known = {n.word for of in FIGURES.values() for n in of}
-    if found and label in known and label not in said.named:
+    if found and label in FIGURE_NAMES and label not in said.named:
         said.named[label] = {"unit": found[0]} | found[1]
     elif label in SETTINGS and (label not in said.settings or label == "spikes") and value:
         # The spikes of a card may be said twice: the standard's worst, and factors of its own.
@@ -217,7 +170,7 @@ def _plain_word(said: Said, at: int, word: str) -> None:
     if word in FLAGS and not (word in said.flags and word not in GENERATIONS):
         said.flags.add(word)
         known = True
-    if any(word == n.word for of in FIGURES.values() for n in of):
+    if word in FIGURE_NAMES:
         said.labels.append((at, word))
         known = True
     if not known:
@@ -323,9 +276,9 @@ def _ask_open(kind: str, said: Said) -> None:
     """Ask what has to be known before a part can be made."""
     words = said.words
     explicit = "sockets" in said.settings or "no-socket" in said.flags
-    if kind == "drive" and not said_form(said):
+    if kind == "drive" and not said.form():
         raise Ask("Which drive: 3.5-inch or 2.5-inch?", [*words, "3.5in"], [*words, "2.5in"])
-    if kind == "ssd" and not said_form(said):
+    if kind == "ssd" and not said.form():
         raise Ask("A 2.5-inch drive, or one in an M.2 slot?",
                   [*words, "2.5in"], [*said.without("ssd"), "m.2"])  # fmt: skip
     if kind == "card" and not (said.sockets or explicit or "slot-only" in said.flags):
@@ -344,12 +297,6 @@ def _ask_open(kind: str, said: Said) -> None:
                   *([*words, w] for w in feeds))  # fmt: skip
     if kind == "strip" and not any(u == "v" for _, u, _ in said.figures):
         raise Ask("A strip at 5 V or at 12 V?", [*words, "5v"], [*words, "12v"])
-
-
-def said_form(said: Said) -> str:
-    """A drive's form that the line says in inches, or nothing."""
-    inches = {f"{f['likely']:g}" for _, unit, f in said.figures if unit == "in"}
-    return next((v for v in ("3.5", "2.5") if v in inches or v in said.bare), "")
 
 
 def _ask_bare(kind: str, said: Said) -> None:

@@ -65,6 +65,13 @@ FIGURES: dict[str, tuple[Named, ...]] = {
                     ("-5v", "w", "vneg5_w")),
 }  # fmt: skip
 NO_MAIN_FIGURE = ("board", "drive", "other")
+#: Every word that names a figure of some kind.
+FIGURE_NAMES = frozenset(n.word for of in FIGURES.values() for n in of)
+
+
+def figures_of(kind: str) -> str:
+    """The kind whose figures a kind word's part has: all drives have a drive's."""
+    return "drive" if kind in ("disk", "ssd", "optical", "floppy") else kind
 
 
 def main_figure(kind: str, unit: str) -> Named | None:

@@ -19,7 +19,7 @@ from ..catalogue import CatalogueEntry
 from ..entry import parse
 from ..entry.lexer import NUMBER, QUOTED, quoted
 from ..entry.printer import figure_word, kind_word, more_said, sockets_said
-from ..entry.words import FIGURES, KINDS, Named
+from ..entry.words import FIGURES, KINDS, Named, figures_of
 from ..errors import BadFile
 from ..parts import Part
 from .problems import problems_of
@@ -227,8 +227,7 @@ def _kind(text: str) -> str | None:
     words = [w for w in text.lower().split() if w in KINDS]
     if len(words) != 1:
         return None
-    kind = KINDS[words[0]]
-    return "drive" if kind in ("disk", "drive", "ssd", "optical", "floppy") else kind
+    return figures_of(KINDS[words[0]])
 
 
 def _line(found: Mapping[str, str]) -> str:

@@ -2,11 +2,22 @@
 
 from __future__ import annotations
 
-from typing import Any
+from typing import Any, TypeVar
 
-from pydantic import ValidationError
+from pydantic import BaseModel, ValidationError
+
+from ..errors import BadFile
 
 _MOST = 20
+_M = TypeVar("_M", bound=BaseModel)
+
+
+def read_as(kind: type[_M], text: str) -> _M:
+    """The thing that a catalogue file's text holds. Raises BadFile."""
+    try:
+        return kind.model_validate_json(text)
+    except ValidationError as error:
+        raise BadFile(problems_of(error)) from error
 
 
 def problems_of(error: ValidationError, where: str = "") -> list[tuple[str, str, str]]:

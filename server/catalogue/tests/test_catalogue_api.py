@@ -123,15 +123,3 @@ class Cases(ApiCase):
             )
             self.assertEqual(status, 200, written)
             built["version"] = written["version"]
-
-
-class Opened(ApiCase):
-    def test_rows_of_the_tally_and_of_the_spikes_add_up(self) -> None:
-        built = self.open()
-        _, found = self.call("get", f"/builds/{built['key']}/rows")
-        strip = built["result"]["strip"]
-        full = sum(r["watts"]["full"]["likely"] for r in found["rows"])
-        self.assertAlmostEqual(full, strip["watts"]["full"]["likely"])
-        for window, amount in strip["spikes"].items():
-            added = sum(r["watts"][window]["likely"] for r in found["spike_rows"])
-            self.assertAlmostEqual(added, amount["likely"])

@@ -3,14 +3,10 @@ import { useBuild } from "../../state/build";
 import { inUnit, percent, VERDICT_TEXT } from "../../state/format";
 
 type BoardAnswer = Result["through_board"][number];
-const RANK = { over: 0, unknown: 1, tight: 2, within: 3 };
-
 /** What comes through the board, worst first, and the figure that moves the total most. */
 export function ThroughBoard({ onChoose }: { onChoose: (part: string, field: string) => void }) {
   const { result } = useBuild();
-  const found = [...result.through_board].sort(
-    (a, b) => RANK[a.verdict] - RANK[b.verdict] || (b.share ?? 9) - (a.share ?? 9),
-  );
+  const found = result.through_board;
   const first = found[0];
   // Headers of one board or hub that nobody knows the limit of stand together.
   const alike = (b: BoardAnswer) => (b.kind === "header" && b.limit === null ? b.part : b.title);

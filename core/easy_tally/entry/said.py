@@ -1,0 +1,60 @@
+"""A line sorted into what each of its words says."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass, field
+from typing import Any
+
+
+@dataclass(slots=True)
+class Said:
+    """A line sorted: what each of its words says. Building a part takes out what it uses."""
+
+    words: list[str]
+    kinds: list[str] = field(default_factory=list)
+    flags: set[str] = field(default_factory=set)
+    counts: list[int] = field(default_factory=list)
+    several: list[tuple[int, str]] = field(default_factory=list)
+    sockets: list[str] = field(default_factory=list)
+    figures: list[tuple[str, str, dict[str, Any]]] = field(default_factory=list)
+    named: dict[str, dict[str, Any]] = field(default_factory=dict)
+    settings: dict[str, str] = field(default_factory=dict)
+    bare: list[str] = field(default_factory=list)
+    labels: list[tuple[int, str]] = field(default_factory=list)
+    unknown: list[str] = field(default_factory=list)
+    name: str | None = None
+
+    def take(self, unit: str) -> dict[str, Any] | None:
+        """The only figure of a unit, taken out; two of one unit stay, to be asked about."""
+        own = [f for f in self.figures if f[1] == unit]
+        if len(own) != 1:
+            return None
+        self.figures.remove(own[0])
+        return own[0][2]
+
+    def flag(self, *flags: str) -> bool:
+        """Whether one of some words was said; takes it out."""
+        said = self.flags & set(flags)
+        self.flags -= said
+        return bool(said)
+
+    def without(self, *words: str) -> list[str]:
+        """The line's words less some, each once."""
+        left = list(self.words)
+        for word in words:
+            if word in left:
+                left.remove(word)
+        return left
+
+    def left(self) -> list[str]:
+        """Words that nothing has taken."""
+        return [
+            *self.unknown, *self.bare, *(w for w, _, _ in self.figures), *self.named,
+            *(w for _, w in self.labels), *(f"{n}:{v}" for n, v in self.settings.items()),
+            *self.sockets, *sorted(self.flags), *(f"{n} {w}" for n, w in self.several),
+        ]  # fmt: skip
+
+    def form(self) -> str:
+        """A drive's form that the line says in inches, or nothing."""
+        inches = {f"{f['likely']:g}" for _, unit, f in self.figures if unit == "in"}
+        return next((v for v in ("3.5", "2.5") if v in inches or v in self.bare), "")
