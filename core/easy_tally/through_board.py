@@ -43,6 +43,8 @@ def through_board(
     """Every limit between the board's main plug and what hangs on the board."""
     board = build.board()
     found: list[BoardElement] = []
+    if board is None or main_socket(board) is None:
+        found += _nothing_feeds(build, board, loads)
     if board is not None:
         found += _main_plug(build, board, loads, carried)
         found += _slots(build, loads)
@@ -61,7 +63,7 @@ def _main_plug(
     plug, cable, mated = _plug_in(build, board, main)
     awake, standby = Flow(), Flow()
     awake.add(demand.amps, demand.missing)
-    series = standby_amps(loads)
+    series = _standby_amps(loads)
     standby.add({"v5sb": series[: 3 * len(RUN_STATES)]}, demand.missing & {"v5sb"})
     parts = {p.key: p for p in build.parts}
     own = [x for x in loads if x.feed != "processor" and source_of(x, parts) is None]
@@ -79,6 +81,26 @@ def _main_plug(
             )  # fmt: skip
 
 
+def _nothing_feeds(
+    build: Build, board: Board | None, loads: tuple[Load, ...]
+) -> Iterator[BoardElement]:
+    """What comes through a board that is not there, or has no main socket: unknown, not fine."""
+    parts = {p.key: p for p in build.parts}
+    own = [
+        x for x in loads if source_of(x, parts) is None and (board is None or x.feed != "processor")
+    ]
+    if not own:
+        return
+    series = NO_SERIES
+    for load in own:
+        if load.rail == "v12":
+            series = add(series, scale(run_amps(load), load.count))
+    yield BoardElement(
+        "main plug pins", "v12", "", judge(series, None, WITHIN_RATING), "A",
+        board.key if board else "", "sockets" if board else "", _largest(build, own),
+    )  # fmt: skip
+
+
 def _plug_in(build: Build, board: Board, main: Socket) -> tuple[Plug, Cable, str]:
     """The plug in the main socket, or a standard one of 18 AWG where there is none yet."""
     for run in build.runs:
@@ -92,7 +114,7 @@ def _plug_in(build: Build, board: Board, main: Socket) -> tuple[Plug, Cable, str
     return plug, Cable(key="usual", name="usual", family="usual", plugs=(plug,)), main.kind
 
 
-def standby_amps(loads: tuple[Load, ...]) -> Series:
+def _standby_amps(loads: tuple[Load, ...]) -> Series:
     """Amperes [A] at 5 V standby in every state of the tally, sleep first."""
     amps = NO_TALLY
     for load in loads:

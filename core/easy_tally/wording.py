@@ -193,6 +193,8 @@ def board_title(build: Build, b: BoardElement) -> str:
     part = build.part(b.part)
     name = part.name if part else b.part
     match b.kind:
+        case "main plug pins" if not b.at:
+            return f"{name}, no main socket" if part else "No board"
         case "main plug pins":
             return f"{name}, main plug at {line_words(b.line)}"
         case "slot":
@@ -206,7 +208,9 @@ def board_cause(build: Build, b: BoardElement) -> str:
     j = b.judged
     load = number(j.load, b.unit)
     each = " a pin" if b.kind == "main plug pins" else ""
-    if j.limit is None:
+    if b.kind == "main plug pins" and not b.at:
+        said = f"Nothing is known to feed what comes through the board; {load} of it at 12 V."
+    elif j.limit is None:
         said = f"It carries {load}; what it stands is not known."
     else:
         said = f"It carries {load}{each} of {number(j.limit, b.unit)}"
@@ -237,6 +241,8 @@ def board_fix(b: BoardElement) -> str:
     """What to do about it."""
     if b.kind == "header" and not b.at:
         return "Say which hub it hangs on, or give the board or the hub a header of its kind."
+    if b.kind == "main plug pins" and not b.at:
+        return "Give the board its main socket." if b.part else "Add the board."
     if b.judged.limit is None:
         return "Enter its limit from the manual."
     match b.kind:

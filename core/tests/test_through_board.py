@@ -26,7 +26,7 @@ from easy_tally.parts import (
 from easy_tally.report import analyse, compact
 from easy_tally.through_board import BoardElement
 
-from .helpers import board, build, card, exact, run, sata_cable, supply
+from .helpers import board, build, card, disk, exact, run, sata_cable, supply
 
 SATA = (Socket(key="power", kind="sata"),)
 
@@ -82,6 +82,24 @@ class MainPlug(unittest.TestCase):
         """Of 5 V only the board takes; a card's slot at 12 V is no cause there."""
         e = _elements(build(board(), card(200)))["main plug pins", "board", "v5"]
         self.assertEqual(e.causes, ("Board",))
+
+    def test_a_board_without_a_main_socket_is_unknown(self) -> None:
+        """Its own 12 W at 12 V: 1 A, and nothing to carry it."""
+        b = build(board(sockets=(Socket(key="cpu-1", kind="eps8"),)))
+        e = _elements(b)["main plug pins", "board", "v12"]
+        self.assertEqual((e.judged.verdict, e.at), ("unknown", ""))
+        self.assertAlmostEqual(e.judged.load, 1.0)
+        titles = [(m.kind, m.title, m.fix) for m in compact(analyse(b)).mend]
+        self.assertIn(
+            ("unknown", "Board, no main socket", "Give the board its main socket."), titles
+        )
+
+    def test_no_board_is_unknown_where_something_comes_through_it(self) -> None:
+        found = compact(analyse(build(card(200)))).mend
+        self.assertIn(("unknown", "No board", "Add the board."),
+                      [(m.kind, m.title, m.fix) for m in found])  # fmt: skip
+        disks = compact(analyse(build(disk()))).mend
+        self.assertNotIn("No board", [m.title for m in disks])
 
     def test_ground_is_among_them(self) -> None:
         self.assertIn(("main plug pins", "board", "ground"), _elements(build(board())))
