@@ -137,6 +137,11 @@ class Asked(unittest.TestCase):
         self.assertEqual(parse('fan 120 "left open').unknown, ('"left', "open"))
         self.assertEqual(parse("fan 120 sockets:power").unknown, ("sockets:power",))
 
+    def test_a_question_names_what_is_unaccounted_for_too(self) -> None:
+        found = parse("tideline board m")
+        self.assertEqual(found.question, "How many 8-pin processor sockets?")
+        self.assertEqual(found.unknown, ("tideline", "m"))
+
     def test_other_scripts_are_not_taken_for_numbers(self) -> None:
         self.assertEqual(parse("card 2x8 ٣٢٠w").unknown, ("٣٢٠w",))
         self.assertIsNone(parse("ventilátor 120").part)

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import re
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Any
 
 from pydantic import TypeAdapter, ValidationError
@@ -65,10 +65,12 @@ def parse(line: str) -> Entry:
         return Entry(None, question=f"A line has at most {MOST_CHARACTERS:,} characters.")
     if not line.strip():
         return Entry(None)
+    said = _sorted(words_of(line))
     try:
-        return _read(words_of(line))
+        return _read(said)
     except Ask as ask:
-        return ask.entry
+        # A question does not hide the words that nothing accounts for.
+        return replace(ask.entry, unknown=tuple(said.unknown))
 
 
 def parse_list(text: str) -> tuple[tuple[str, Entry], ...]:
@@ -77,8 +79,7 @@ def parse_list(text: str) -> tuple[tuple[str, Entry], ...]:
     return tuple((line, parse(line)) for line in lines if line)
 
 
-def _read(words: list[str]) -> Entry:
-    said = _sorted(words)
+def _read(said: Said) -> Entry:
     kind = _kind(said)
     if kind is None:
         return Entry(None, unknown=tuple(said.unknown), question="What kind of part is it?")

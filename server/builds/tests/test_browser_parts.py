@@ -62,6 +62,11 @@ class Entry(BrowserCase):
         expect(options).to_have_count(1)
         line.press("Enter")
         expect(page.get_by_role("region", name="Part in hand: Spurrey 140")).to_be_visible()
+        # A name with a kind in it: the line alone would ask for sockets, the entry has them.
+        line.fill("kittiwake card xxl")
+        expect(page.locator("[data-option=entry-kittiwake-xxl]")).to_be_visible()
+        line.press("Enter")
+        expect(page.get_by_role("region", name="Part in hand: Kittiwake XXL")).to_be_visible()
 
     def test_what_is_typed_while_a_part_goes_in_stays(self) -> None:
         page = self.go(self.heron(), "parts")

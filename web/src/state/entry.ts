@@ -14,10 +14,12 @@ export function optionsFor(
   const wanted = text.toLowerCase().split(/\s+/).filter(Boolean);
   const hint = (o: Found) =>
     [o.own ? "yours" : "catalogue", ...(o.lacks.length ? [`no ${o.lacks.join(", no ")}`] : [])].join(" · ");
+  const asked = (said?.choices ?? []).map((c) => ({ kind: "line" as const, id: `line-${c}`, words: c, hint: "say so" }));
+  const found = offers.map((o) => ({ kind: "part" as const, id: `entry-${o.slug}`, words: o.words, hint: hint(o), part: o.part }));
   return [
     ...(said?.part ? [{ kind: "part" as const, id: "said", words: said.understood, hint: "as you said it", part: said.part }] : []),
-    ...(said?.choices ?? []).map((c) => ({ kind: "line" as const, id: `line-${c}`, words: c, hint: "say so" })),
-    ...offers.map((o) => ({ kind: "part" as const, id: `entry-${o.slug}`, words: o.words, hint: hint(o), part: o.part })),
+    // Words that the line does not account for are more likely a name than an answer away.
+    ...(said?.unknown.length ? [...found, ...asked] : [...asked, ...found]),
     ...templates
       .filter((t) => wanted.every((w) => `${t.words} ${t.also}`.toLowerCase().includes(w)))
       .map((t) => ({ kind: "part" as const, id: t.id, words: t.words, hint: "figures to be filled in", part: t.part })),
@@ -27,7 +29,8 @@ export function optionsFor(
 /** The option that Enter takes: what was said, a way to say it, or the only thing it can be. */
 export function first(options: Option[]): number {
   const head = options[0];
-  return head && (head.id === "said" || head.kind === "line" || options.length === 1) ? 0 : -1;
+  const parts = options.filter((o) => o.kind === "part").length;
+  return head && (head.id === "said" || head.kind === "line" || parts === 1) ? 0 : -1;
 }
 
 /** What to tell under the line. */
