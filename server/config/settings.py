@@ -41,6 +41,8 @@ MIDDLEWARE = [
     "django.middleware.csrf.CsrfViewMiddleware",
     "django.middleware.clickjacking.XFrameOptionsMiddleware",
 ]
+if "EASY_TALLY_SLOW_MS" in os.environ:
+    MIDDLEWARE.insert(0, "config.slow.slow")
 X_FRAME_OPTIONS = "DENY"
 ROOT_URLCONF = "config.urls"
 WSGI_APPLICATION = "config.wsgi.application"

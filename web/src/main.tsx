@@ -35,7 +35,13 @@ const router = createBrowserRouter([
   { path: "*", element: <Navigate to="/" replace /> },
 ]);
 
-const queries = new QueryClient({ defaultOptions: { queries: { retry: 1, staleTime: 2_000 } } });
+// The server is on this machine: a network that goes down is no reason to wait with asking it.
+const queries = new QueryClient({
+  defaultOptions: {
+    queries: { retry: 1, staleTime: 2_000, networkMode: "always" },
+    mutations: { networkMode: "always" },
+  },
+});
 const root = document.getElementById("app");
 if (root)
   createRoot(root).render(

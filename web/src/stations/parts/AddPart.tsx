@@ -7,7 +7,7 @@ import { referenceQuery, sayQuery } from "../../state/queries";
 
 /** The line that takes the next part as a builder would say it, or finds it in the catalogue. */
 export function AddPart({ onAdded }: { onAdded: (key: string) => void }) {
-  const { act } = useBuild();
+  const { act, say } = useBuild();
   const queries = useQueryClient();
   const { data: reference } = useQuery(referenceQuery);
   const [text, setText] = useState("");
@@ -23,9 +23,16 @@ export function AddPart({ onAdded }: { onAdded: (key: string) => void }) {
   const active = moved ?? (empty ? -1 : first(options));
   const enter = async () => {
     // Enter means the line as it stands, not what an earlier answer said of half of it.
-    const now = empty ? undefined : await queries.fetchQuery(sayQuery(text));
-    const fresh = optionsFor(text, now?.said, now?.offers ?? [], templates);
-    await choose(fresh[moved ?? (empty ? -1 : first(fresh))]);
+    try {
+      const [now, known] = await Promise.all([
+        empty ? undefined : queries.fetchQuery(sayQuery(text)),
+        queries.ensureQueryData(referenceQuery),
+      ]);
+      const fresh = optionsFor(text, now?.said, now?.offers ?? [], known.templates);
+      await choose(fresh[moved ?? (empty ? -1 : first(fresh))]);
+    } catch (error) {
+      say(error instanceof Error ? error.message : "The server does not answer.");
+    }
   };
   const choose = async (chosen: Option | undefined) => {
     if (!chosen) return;
