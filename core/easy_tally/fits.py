@@ -6,6 +6,7 @@ Source: ATX12V design guide and PCI Express CEM pin-outs (`standards/connectors.
 from __future__ import annotations
 
 from dataclasses import dataclass
+from functools import cache
 
 from .standards.connectors import CONNECTORS, PLUGS, Half, PlugKind, SocketKind
 
@@ -20,6 +21,7 @@ class Fit:
     warning: str = ""
 
 
+@cache
 def fit(plug: PlugKind, half: Half, socket: SocketKind, eps4_in_eps8: bool = False) -> Fit:
     """Tell whether `half` of `plug` goes into `socket`, and what it then counts as."""
     shape = PLUGS[plug]

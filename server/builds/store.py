@@ -10,11 +10,13 @@ import json
 from typing import Any, TypedDict
 
 from easy_tally.build import Build
+from easy_tally.quantities import Model
 
 from builds import models
 
 Image = dict[str, Any]
-_LISTS = ("parts", "cables", "runs")
+#: What of a build are entities of their own.
+_APART = {"parts", "supply", "cables", "runs"}
 
 
 class Touched(TypedDict):
@@ -28,16 +30,22 @@ class Touched(TypedDict):
 
 def entities(build: Build) -> dict[str, Image]:
     """Every entity of a build, by name."""
-    dump = build.model_dump(mode="json")
-    found = {
-        "build": {k: v for k, v in dump.items() if k not in (*_LISTS, "supply")},
-        **{f"part:{p['key']}": p for p in dump["parts"]},
-        **{f"cable:{c['key']}": c for c in dump["cables"]},
-        **{f"run:{r['cable']}": r for r in dump["runs"]},
-    }
-    if dump["supply"] is not None:
-        found["supply"] = dump["supply"]
+    return {name: _image(thing) for name, thing in _things(build).items()}
+
+
+def _things(build: Build) -> dict[str, Model]:
+    """Every entity of a build as the core holds it, by name."""
+    found: dict[str, Model] = {"build": build}
+    found |= {f"part:{p.key}": p for p in build.parts}
+    found |= {f"cable:{c.key}": c for c in build.cables}
+    found |= {f"run:{r.cable}": r for r in build.runs}
+    if build.supply is not None:
+        found["supply"] = build.supply
     return found
+
+
+def _image(thing: Model) -> Image:
+    return thing.model_dump(mode="json", exclude=_APART if isinstance(thing, Build) else None)
 
 
 def assemble(row: models.Build) -> Build:
@@ -80,31 +88,32 @@ def _run_image(cable: models.Cable, run: models.Run) -> Image:
 
 def differences(row: models.Build, before: Build, after: Build) -> list[Touched]:
     """What differs between two builds, with the places where new entities go."""
-    old, new = entities(before), entities(after)
-    places = _places(row)
+    old, new = _things(before), _things(after)
     found: list[Touched] = []
     for name in [*old, *(n for n in new if n not in old)]:
-        if old.get(name) == new.get(name):
-            continue
-        if name not in places:
-            kind = name.partition(":")[0]
-            places[name] = 1 + max(
-                (at for n, at in places.items() if n.startswith(kind + ":")), default=0
-            )
-        found.append(
-            {"entity": name, "at": places[name], "before": old.get(name), "after": new.get(name)}
-        )
+        was, now = old.get(name), new.get(name)
+        if was is now:
+            continue  # an edit keeps what it does not touch
+        images = was and _image(was), now and _image(now)
+        if images[0] != images[1]:
+            found.append({"entity": name, "at": 0, "before": images[0], "after": images[1]})
+    for kind, table in (("part", models.Part), ("cable", models.Cable)):
+        _place(table, row, [t for t in found if t["entity"].startswith(f"{kind}:")])
     return found
 
 
-def _places(row: models.Build) -> dict[str, int]:
-    """Where each part and cable stands in its list. History is linear, so a thing that undo
-    brings back finds its old place free."""
-    places = {"build": 0, "supply": 0}
-    for kind, table in (("part", models.Part), ("cable", models.Cable)):
-        rows = table.objects.filter(build_id=row.pk).values_list("key", "position")
-        places |= {f"{kind}:{key}": at for key, at in rows}
-    return places
+def _place(table: Any, row: models.Build, touched: list[Touched]) -> None:
+    """Where each part or cable stands in its list; new ones go last. History is linear, so a
+    thing that undo brings back finds its old place free."""
+    if not touched:
+        return
+    places = dict(table.objects.filter(build_id=row.pk).values_list("key", "position"))
+    last = max(places.values(), default=0)
+    for t in touched:
+        key = t["entity"].partition(":")[2]
+        if key not in places:
+            last += 1
+        t["at"] = places.get(key, last)
 
 
 def write_images(row: models.Build, images: dict[str, tuple[int, Image | None]]) -> None:
@@ -126,16 +135,16 @@ def write_images(row: models.Build, images: dict[str, tuple[int, Image | None]])
 
 
 def _clear_runs(row: models.Build, cables: list[str]) -> None:
-    models.Run.objects.filter(build_id=row.pk, cable__key__in=cables).delete()
+    if cables:
+        models.Run.objects.filter(build_id=row.pk, cable__key__in=cables).delete()
 
 
-def _write_keyed(table: Any, row: models.Build, key: str, at: int, data: Image | None) -> Any:
+def _write_keyed(table: Any, row: models.Build, key: str, at: int, data: Image | None) -> None:
+    rows = table.objects.filter(build_id=row.pk, key=key)
     if data is None:
-        table.objects.filter(build_id=row.pk, key=key).delete()
-        return None
-    return table.objects.update_or_create(
-        build_id=row.pk, key=key, defaults={"data": data, "position": at}
-    )[0]
+        rows.delete()
+    elif not rows.update(data=data, position=at):
+        table.objects.create(build_id=row.pk, key=key, data=data, position=at)
 
 
 def _write_supply(row: models.Build, image: Image | None) -> None:
@@ -153,9 +162,10 @@ def _write_supply(row: models.Build, image: Image | None) -> None:
 
 def _write_cable(row: models.Build, key: str, at: int, image: Image | None) -> None:
     data = None if image is None else {k: v for k, v in image.items() if k != "plugs"}
-    cable = _write_keyed(models.Cable, row, key, at, data)
-    if cable is None or image is None:
+    _write_keyed(models.Cable, row, key, at, data)
+    if image is None:
         return
+    cable = models.Cable.objects.get(build_id=row.pk, key=key)
     keys = [p["key"] for p in image["plugs"]]
     models.Plug.objects.filter(cable=cable).exclude(key__in=keys).delete()
     for position, plug in enumerate(image["plugs"]):

@@ -276,13 +276,13 @@ def _profile(
     last = lives[-1].plug.key if lives else ""
     met: dict[tuple[Line, object], list[float | None]] = {}
     for e in found:
-        if (at := _met_at(e)) is not None:
+        if e.line != GROUND and (at := _met_at(e)) is not None:
             met.setdefault((e.line, at), []).append(_rail_limit_a(e))
     for start, end, flow in stretches:
         places: list[object] = [(start, end)]
         if start == 0:
             places.append("supply end")
-        if sum(x.plug.at_mm >= end for x in lives) == 1:
+        if len(lives) == 1 or lives[-2].plug.at_mm < end:
             places.append(last)
         for line, loads, _ in flow.lines():
             if line == GROUND:

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterable, Iterator, Mapping
 from dataclasses import dataclass, field
+from functools import reduce
 from typing import Literal, NamedTuple
 
 from ..assumptions import Assumptions
@@ -77,8 +78,7 @@ class Flow:
             return self.amps.get(line, NO_SERIES)
         if self._ground is None:
             rails = list(self.amps.values())
-            whole = map(sum, zip(*rails, strict=True))
-            self._ground = rails[0] if len(rails) == 1 else tuple(whole) if rails else NO_SERIES
+            self._ground = reduce(add, rails) if rails else NO_SERIES
         return self._ground
 
     def lines(self) -> list[tuple[Line, Series, bool]]:
@@ -152,14 +152,14 @@ def _contacts(
     source: str,
     only: tuple[Line, ...] = LINES,
 ) -> Iterator[Element]:
+    rating = None if contact_a is None else contact_a * heat
     for line, loads, missing in flow.lines():
         if line not in only:
             continue
         n = count.get(line, 0)
-        limit = None if contact_a is None else contact_a * heat
         # Nothing there to carry a load is over its rating of zero, however small the load.
-        each, limit = (scale(loads, uneven / n), limit) if n else (loads, 0.0)
-        judged = judge(each, limit, WITHIN_RATING, assume.start_factor, missing)
+        each, limit = (uneven / n, rating) if n else (1.0, 0.0)
+        judged = judge(loads, limit, WITHIN_RATING, assume.start_factor, missing, each=each)
         terms = {"pins": float(n), "uneven": uneven, "derating": heat}
         if contact_a is not None:
             terms["contact_a"] = contact_a
@@ -241,8 +241,8 @@ def wires(
     each_a = None if cable.gauge is None else float(getattr(assume, f"wire_{cable.gauge}awg_a"))
     for line, loads, missing in flow.lines():
         n = cable.conductors.of(line)
-        each, limit = (scale(loads, 1 / n), each_a) if n else (loads, 0.0)
-        judged = judge(each, limit, WITHIN_RATING, assume.start_factor, missing)
+        each, limit = (1 / n, each_a) if n else (1.0, 0.0)
+        judged = judge(loads, limit, WITHIN_RATING, assume.start_factor, missing, each=each)
         terms = {"conductors": float(n)}
         yield Element(
             "wire", line, "", judged, "A", "assumption: amperes a conductor in a bundle",

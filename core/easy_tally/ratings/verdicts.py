@@ -9,7 +9,7 @@ from __future__ import annotations
 import math
 from typing import Literal, NamedTuple
 
-from ..quantities import RUN_STATES, Series, State
+from ..quantities import RUN_STATES, Series, State, scale
 
 Verdict = Literal["over", "unknown", "tight", "within"]
 #: Worst first.
@@ -26,8 +26,9 @@ WITHIN_RATING = 0.8
 class Judgement(NamedTuple):
     """A load held against a limit in its governing state. `share` 1.0 is 100 %, never clamped;
     None where the limit is unknown or nothing is there to carry the load. `limit` is what holds
-    in that state, `rated` what holds for as long as one likes; `loads` are all four states.
-    A named tuple, since thousands are made for one build."""
+    in that state, `rated` what holds for as long as one likes. `whole` is the load in every state
+    of which `each` is the part that was held against the limit. A named tuple, since thousands
+    are made for one build."""
 
     verdict: Verdict
     state: State
@@ -35,9 +36,15 @@ class Judgement(NamedTuple):
     limit: float | None
     share: float | None
     rated: float | None
-    loads: Series
+    whole: Series
+    each: float = 1.0
     only_at_high: bool = False
     at_start_only: bool = False
+
+    @property
+    def loads(self) -> Series:
+        """What was held against the limit, in every state."""
+        return scale(self.whole, self.each)
 
 
 def worst(verdicts: list[Verdict]) -> Verdict:
@@ -57,19 +64,20 @@ def judge(
     start_factor: float = 1.0,
     missing: bool = False,
     states: tuple[State, ...] = RUN_STATES,
+    each: float = 1.0,
 ) -> Judgement:
-    """Hold the load in each of `states` against one limit.
+    """Hold `each` part of the load in each of `states` against one limit.
 
     `start_factor` is what the element stands for the seconds of a start; a load above the
     continuous limit is then `tight` at best. A missing figure makes `unknown` of all but `over`.
     """
-    if limit is not None and not missing and max(loads) <= limit * within_to:
-        return _within(loads, limit, start_factor, states)
+    if limit is not None and not missing and max(loads) * each <= limit * within_to:
+        return _within(loads, limit, start_factor, states, each)
     best: Judgement | None = None
     for i, state in enumerate(states):
-        likely, high = loads[3 * i + 1], loads[3 * i + 2]
+        likely, high = loads[3 * i + 1] * each, loads[3 * i + 2] * each
         if limit is None:
-            found = Judgement("unknown", state, likely, None, None, None, loads)
+            found = Judgement("unknown", state, likely, None, None, None, loads, each)
             if best is None or likely > best.load:
                 best = found
             continue
@@ -80,25 +88,27 @@ def judge(
         )
         if best is None or rank(verdict, share) < rank(best.verdict, best.share):
             best = Judgement(
-                verdict, state, likely, allowed, share, limit, loads, only_at_high, at_start_only
-            )
+                verdict, state, likely, allowed, share, limit, loads, each,
+                only_at_high, at_start_only,
+            )  # fmt: skip
     if best is None:
         raise ValueError("loads of at least one state")
     return best
 
 
 def _within(
-    loads: Series, limit: float, start_factor: float, states: tuple[State, ...]
+    loads: Series, limit: float, start_factor: float, states: tuple[State, ...], each: float
 ) -> Judgement:
     """The common case, where no state comes near the limit: only the largest share is wanted."""
-    likely = loads[1::3]
-    # Start is the last of the states; there the limit is eased, which is as good as less load.
-    eased = likely if start_factor == 1.0 else (*likely[:-1], likely[-1] / start_factor)
+    eased = likely = loads[1::3]
+    if start_factor != 1.0:
+        # Start is the last of the states; there the limit is eased, as good as less load.
+        eased = (*likely[:-1], likely[-1] / start_factor)
     most = max(eased)
     i = eased.index(most)
     allowed = limit * start_factor if i == len(eased) - 1 else limit
-    share = most / limit if limit > 0 else 0.0
-    return Judgement("within", states[i], likely[i], allowed, share, limit, loads)
+    share = most * each / limit if limit > 0 else 0.0
+    return Judgement("within", states[i], likely[i] * each, allowed, share, limit, loads, each)
 
 
 def _verdict(
