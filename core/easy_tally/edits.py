@@ -7,17 +7,16 @@ from `errors.py` and changes nothing.
 from __future__ import annotations
 
 from collections.abc import Callable
-from typing import Annotated, Any, Literal, TypeVar
+from typing import Annotated, Any, Literal
 
-from pydantic import Field, TypeAdapter, ValidationError
+from pydantic import Field
 
 from .build import Build
 from .errors import BadInput, NotThere, Refused, WouldRelease
-from .files.problems import problems_of
 from .fits import best_half, fit
-from .letting_go import let_go, surviving
+from .making import fresh_key, remade, set_fields, settle
 from .offers import free_ports_for, why_no_port, why_not_here
-from .parts import Part
+from .parts import Part, ties
 from .quantities import Key, Model
 from .standards.connectors import Half
 from .supply import Cable, Connection, Plug, Run, SocketRef, Supply, port_takes
@@ -47,6 +46,15 @@ class ChangePart(Model):
     type: Literal["change part"] = "change part"
     part: Key
     changes: dict[str, Any]
+    release: Release = False
+
+
+class TakeEntry(Model):
+    """Take a catalogue entry's figures over into a part; what ties it to its build stays."""
+
+    type: Literal["take entry"] = "take entry"
+    part: Key
+    entry: Part
     release: Release = False
 
 
@@ -144,13 +152,10 @@ class Unplug(Model):
 
 
 Edit = Annotated[
-    AddPart | AddParts | ChangePart | RemovePart | ChangeBuild | TakeSupply | ChangeSupply
-    | AddCable | ChangeCable | RemoveCable | Connect | Park | PlugIn | Unplug,
+    AddPart | AddParts | ChangePart | TakeEntry | RemovePart | ChangeBuild | TakeSupply
+    | ChangeSupply | AddCable | ChangeCable | RemoveCable | Connect | Park | PlugIn | Unplug,
     Field(discriminator="type"),
 ]  # fmt: skip
-
-_PART: TypeAdapter[Part] = TypeAdapter(Part)
-_M = TypeVar("_M", bound=Model)
 
 
 def apply(build: Build, edit: Edit) -> Build:
@@ -165,7 +170,7 @@ def title(build: Build, edit: Edit) -> str:
             return f"add {edit.part.name}"
         case AddParts():
             return f"add {len(edit.parts)} parts"
-        case ChangePart() | RemovePart():
+        case ChangePart() | TakeEntry() | RemovePart():
             part = build.part(edit.part)
             return f"{edit.type.split()[0]} {part.name if part else edit.part}"
         case ChangeCable() | RemoveCable() | Park() | PlugIn() | Unplug() | Connect():
@@ -181,58 +186,6 @@ def title(build: Build, edit: Edit) -> str:
             return "change build"
 
 
-# -- making valid builds -------------------------------------------------------------------
-
-
-def _remade(build: Build, where: str = "", **changes: Any) -> Build:
-    """A copy with `changes`, validated as a whole."""
-    fields = {name: getattr(build, name) for name in Build.model_fields} | changes
-    return _valid(lambda: Build.model_validate(fields), where)
-
-
-def _valid(make: Callable[[], _M], where: str) -> _M:
-    try:
-        return make()
-    except ValidationError as error:
-        raise BadInput(problems_of(error, where)) from error
-
-
-def _set_fields(thing: _M, changes: dict[str, Any], where: str, fixed: tuple[str, ...]) -> _M:
-    for name in changes:
-        if name in fixed or name not in type(thing).model_fields:
-            known = ", ".join(f for f in type(thing).model_fields if f not in fixed)
-            raise BadInput([(f"{where}.{name}", f"one of {known}", name)])
-    merged = {n: getattr(thing, n) for n in type(thing).model_fields} | changes
-    return _valid(lambda: type(thing).model_validate(merged), where)
-
-
-def _settle(build: Build, release: bool, where: str, **changes: Any) -> Build:
-    """Like `_remade`, but let go of what the change leaves without ground: connections, and
-    parts that hang on a hub, a header or stand in a slot that is no longer there."""
-    parts, lost = let_go(build, changes.get("parts", build.parts))
-    rest = {k: v for k, v in changes.items() if k != "runs"} | {"parts": parts}
-    bare = _remade(build, where, **rest, runs=())
-    runs: tuple[Run, ...] = changes.get("runs", build.runs)
-    whole = bare.model_copy(update={"runs": runs})
-    if not lost and not whole.problems():
-        return whole  # the usual case: every run holds
-    kept: list[Run] = []
-    for run in runs:
-        stays, gone = surviving(bare, kept, run, build)
-        kept += stays
-        lost += gone
-    if lost and not release:
-        raise WouldRelease(lost)
-    return _remade(bare, where, runs=tuple(kept))
-
-
-def _fresh_key(wanted: str, taken: set[str]) -> str:
-    if wanted not in taken:
-        return wanted
-    stem = wanted[:36].rstrip("-0123456789") or wanted
-    return next(k for n in range(2, 10_000) if (k := f"{stem}-{n}") not in taken)
-
-
 # -- parts ---------------------------------------------------------------------------------
 
 
@@ -244,9 +197,9 @@ def _part(build: Build, key: str) -> Part:
 
 
 def _add_part(build: Build, edit: AddPart) -> Build:
-    key = _fresh_key(edit.part.key, {p.key for p in build.parts})
+    key = fresh_key(edit.part.key, {p.key for p in build.parts})
     part = edit.part.model_copy(update={"key": key})
-    return _remade(build, key, parts=(*build.parts, part))
+    return remade(build, key, parts=(*build.parts, part))
 
 
 def _add_parts(build: Build, edit: AddParts) -> Build:
@@ -263,15 +216,27 @@ def _add_parts(build: Build, edit: AddParts) -> Build:
 
 def _change_part(build: Build, edit: ChangePart) -> Build:
     part = _part(build, edit.part)
-    changed = _set_fields(part, edit.changes, part.key, fixed=("key", "kind"))
-    parts = tuple(changed if p.key == part.key else p for p in build.parts)
-    return _settle(build, edit.release, part.key, parts=parts)
+    changed = set_fields(part, edit.changes, part.key, fixed=("key", "kind"))
+    return _put_part(build, changed, edit.release)
+
+
+def _take_entry(build: Build, edit: TakeEntry) -> Build:
+    part, entry = _part(build, edit.part), edit.entry
+    if entry.kind != part.kind:
+        raise BadInput([(f"{part.key}.kind", part.kind, entry.kind)])
+    stays = {n: getattr(part, n) for n in ("key", *ties(part))}
+    return _put_part(build, entry.model_copy(update=stays), edit.release)
+
+
+def _put_part(build: Build, part: Part, release: bool) -> Build:
+    parts = tuple(part if p.key == part.key else p for p in build.parts)
+    return settle(build, release, part.key, parts=parts)
 
 
 def _remove_part(build: Build, edit: RemovePart) -> Build:
     part = _part(build, edit.part)
     parts = tuple(p for p in build.parts if p.key != part.key)
-    return _settle(build, edit.release, part.key, parts=parts)
+    return settle(build, edit.release, part.key, parts=parts)
 
 
 # -- the build itself ----------------------------------------------------------------------
@@ -284,9 +249,9 @@ def _change_build(build: Build, edit: ChangeBuild) -> Build:
     for name in edit.changes:
         if name not in _HEADER:
             raise BadInput([(f"build.{name}", f"one of {', '.join(_HEADER)}", name)])
-    rules = _set_fields(build.house_rules, edit.house_rules, "house_rules", ())
-    assume = _set_fields(build.assumptions, edit.assumptions, "assumptions", ())
-    return _remade(build, "build", **edit.changes, house_rules=rules, assumptions=assume)
+    rules = set_fields(build.house_rules, edit.house_rules, "house_rules", ())
+    assume = set_fields(build.assumptions, edit.assumptions, "assumptions", ())
+    return remade(build, "build", **edit.changes, house_rules=rules, assumptions=assume)
 
 
 # -- supply and cables ---------------------------------------------------------------------
@@ -300,7 +265,7 @@ def _take_supply(build: Build, edit: TakeSupply) -> Build:
     keys = {c.key for c in build.cables}
     arrive: list[Cable] = []
     for new in edit.cables:
-        key = _fresh_key(new.key, keys)
+        key = fresh_key(new.key, keys)
         keys.add(key)
         arrive.append(new.model_copy(update={"key": key}))
     plugged = [
@@ -311,14 +276,14 @@ def _take_supply(build: Build, edit: TakeSupply) -> Build:
     ]
     if plugged and not edit.release:
         raise WouldRelease(plugged)
-    return _remade(build, "supply", supply=edit.supply, cables=(*stay, *arrive), runs=())
+    return remade(build, "supply", supply=edit.supply, cables=(*stay, *arrive), runs=())
 
 
 def _change_supply(build: Build, edit: ChangeSupply) -> Build:
     if build.supply is None:
         raise NotThere("There is no supply in this build.")
-    supply = _set_fields(build.supply, edit.changes, "supply", ())
-    return _settle(build, edit.release, "supply", supply=supply)
+    supply = set_fields(build.supply, edit.changes, "supply", ())
+    return settle(build, edit.release, "supply", supply=supply)
 
 
 def _cable(build: Build, key: str) -> Cable:
@@ -329,21 +294,21 @@ def _cable(build: Build, key: str) -> Cable:
 
 
 def _add_cable(build: Build, edit: AddCable) -> Build:
-    key = _fresh_key(edit.cable.key, {c.key for c in build.cables})
-    return _remade(build, key, cables=(*build.cables, edit.cable.model_copy(update={"key": key})))
+    key = fresh_key(edit.cable.key, {c.key for c in build.cables})
+    return remade(build, key, cables=(*build.cables, edit.cable.model_copy(update={"key": key})))
 
 
 def _change_cable(build: Build, edit: ChangeCable) -> Build:
     cable = _cable(build, edit.cable)
-    changed = _set_fields(cable, edit.changes, cable.key, fixed=("key",))
+    changed = set_fields(cable, edit.changes, cable.key, fixed=("key",))
     cables = tuple(changed if c.key == cable.key else c for c in build.cables)
-    return _settle(build, edit.release, cable.key, cables=cables)
+    return settle(build, edit.release, cable.key, cables=cables)
 
 
 def _remove_cable(build: Build, edit: RemoveCable) -> Build:
     cable = _cable(build, edit.cable)
     cables = tuple(c for c in build.cables if c.key != cable.key)
-    return _settle(build, edit.release, cable.key, cables=cables)
+    return settle(build, edit.release, cable.key, cables=cables)
 
 
 # -- the map -------------------------------------------------------------------------------
@@ -384,7 +349,7 @@ def _connect(build: Build, edit: Connect) -> Build:
     old = next((r for r in cleared if r.cable == cable.key), None)
     connections = (*(old.connections if old else ()), new)
     run = Run(cable=cable.key, ports=ports, connections=connections)
-    return _remade(build, runs=_ordered(build, [r for r in cleared if r.cable != cable.key], run))
+    return remade(build, runs=_ordered(build, [r for r in cleared if r.cable != cable.key], run))
 
 
 def _seat(build: Build, cable: Cable, wanted: tuple[str, ...] | None) -> tuple[str, ...]:
@@ -445,7 +410,7 @@ def _park(build: Build, edit: Park) -> Build:
         update={"connections": tuple(c for c in run.connections if c.plug != edit.plug)}
     )
     others = [r for r in build.runs if r.cable != cable.key]
-    return _remade(build, runs=_ordered(build, others, left))
+    return remade(build, runs=_ordered(build, others, left))
 
 
 def _plug_in(build: Build, edit: PlugIn) -> Build:
@@ -455,20 +420,21 @@ def _plug_in(build: Build, edit: PlugIn) -> Build:
     run = build.run(cable.key)
     ports = _seat(build, cable, edit.ports)
     new = Run(cable=cable.key, ports=ports, connections=run.connections if run else ())
-    return _remade(build, runs=_ordered(build, [r for r in build.runs if r is not run], new))
+    return remade(build, runs=_ordered(build, [r for r in build.runs if r is not run], new))
 
 
 def _unplug(build: Build, edit: Unplug) -> Build:
     cable = _cable(build, edit.cable)
     if build.run(cable.key) is None:
         raise Refused(f"{cable.name} is in the bag already.")
-    return _remade(build, runs=tuple(r for r in build.runs if r.cable != cable.key))
+    return remade(build, runs=tuple(r for r in build.runs if r.cable != cable.key))
 
 
 _EDITS: dict[type[Any], Callable[[Build, Any], Build]] = {
     AddPart: _add_part,
     AddParts: _add_parts,
     ChangePart: _change_part,
+    TakeEntry: _take_entry,
     RemovePart: _remove_part,
     ChangeBuild: _change_build,
     TakeSupply: _take_supply,

@@ -308,3 +308,10 @@ PART_KINDS: tuple[type[_Part], ...] = (
 )  # fmt: skip
 #: Kinds that may hang on a header.
 ON_HEADER = (Fan, Pump, Cooler, LightStrip, Hub)
+
+
+def ties(part: Part) -> tuple[str, ...]:
+    """Fields that tie a part to the build that it is in: a catalogue entry has none of them, and
+    taking one over leaves them as they are."""
+    own = ("count", "note", "on", "slot", *(() if isinstance(part, Board) else ("headers",)))
+    return tuple(n for n in own if n in type(part).model_fields)

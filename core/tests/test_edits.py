@@ -180,6 +180,31 @@ class Parts(unittest.TestCase):
             caught.exception.problems[0][:2], ("card.board_power_w", "between 0 and 3000 W")
         )
 
+    def test_an_entry_taken_over_leaves_what_ties_the_part_to_its_build(self) -> None:
+        """Figures, name and sockets come from the entry; key, count, note, hub and outputs stay."""
+        hub = Hub(key="hub", name="Hub", outputs=tuple(Header(key=f"out-{i}") for i in (1, 2, 3)))
+        was = Fan(
+            key="fan", name="Old", count=2, note="front", on="hub", headers=("out-2",),
+            catalogue="gale@1", rated_a=exact(0.2),
+        )  # fmt: skip
+        entry = Fan(key="gale", name="Gale", catalogue="gale@2", rated_a=exact(0.3), size_mm=140)
+        taken = edits.TakeEntry(part="fan", entry=entry)
+        found = edits.apply(build(board(), hub, was), taken).part("fan")
+        ties = {"key": "fan", "count": 2, "note": "front", "on": "hub", "headers": ("out-2",)}
+        self.assertEqual(found, entry.model_copy(update=ties))
+
+    def test_an_entry_of_other_sockets_names_what_it_unplugs(self) -> None:
+        socket = (Socket(key="a", kind="16pin"),)
+        edit = edits.TakeEntry(part="card", entry=card().model_copy(update={"sockets": socket}))
+        with self.assertRaises(WouldRelease) as caught:
+            edits.apply(_bench(), edit)
+        self.assertEqual(len(caught.exception.released), 2)
+
+    def test_an_entry_of_another_kind_is_refused(self) -> None:
+        with self.assertRaises(BadInput) as caught:
+            edits.apply(_bench(), edits.TakeEntry(part="card", entry=disk()))
+        self.assertEqual(caught.exception.problems, [("card.kind", "card", "drive")])
+
     def test_lower_count_names_what_it_unplugs_first(self) -> None:
         edit = edits.ChangePart(part="disk", changes={"count": 1})
         with self.assertRaises(WouldRelease) as caught:

@@ -12,7 +12,7 @@ from django.db import transaction
 from easy_tally.catalogue import CatalogueEntry, said_count, search, search_text
 from easy_tally.errors import BadFile, BadInput, NotThere
 from easy_tally.files import parts_csv
-from easy_tally.parts import Part
+from easy_tally.parts import Part, ties
 
 from catalogue.models import OwnPart
 
@@ -98,15 +98,14 @@ def take_file(owner: Owner, text: str) -> tuple[parts_csv.Change, ...]:
 @transaction.atomic
 def keep(owner: Owner, part: Part) -> CatalogueEntry:
     """Keep a part of a build as an entry of one's own; under its name's slug, made unique."""
-    bare = part.model_copy(update={"count": 1, "catalogue": ""})
-    # What ties a part to its build stays there.
-    ties = {"on": None, "slot": None, "headers": ()} if part.kind != "board" else {}
-    fields = {k: v for k, v in ties.items() if k in type(part).model_fields}
+    # What ties a part to its build stays there; a note tells of the part.
+    tied = {n: type(part).model_fields[n].get_default() for n in ties(part) if n != "note"}
+    bare = part.model_copy(update=tied | {"catalogue": ""})
     stem = re.sub("[^a-z0-9]+", "-", part.name.lower()).strip("-")[:50] or part.kind
     _room(owner, 1)
     taken = every(owner)
     slug = next(s for n in count(1) if (s := stem if n == 1 else f"{stem}-{n}") not in taken)
-    return _store(owner, slug, bare.model_copy(update=fields))
+    return _store(owner, slug, bare)
 
 
 def _room(owner: Owner, more: int) -> None:

@@ -2952,7 +2952,7 @@ export interface components {
             /** Base Version */
             base_version: number;
             /** Action */
-            action: components["schemas"]["AddPart"] | components["schemas"]["AddParts"] | components["schemas"]["ChangePart"] | components["schemas"]["RemovePart"] | components["schemas"]["ChangeBuild"] | components["schemas"]["TakeSupply"] | components["schemas"]["ChangeSupply"] | components["schemas"]["AddCable"] | components["schemas"]["ChangeCable"] | components["schemas"]["RemoveCable"] | components["schemas"]["Connect"] | components["schemas"]["Park"] | components["schemas"]["PlugIn"] | components["schemas"]["Unplug"];
+            action: components["schemas"]["AddPart"] | components["schemas"]["AddParts"] | components["schemas"]["ChangePart"] | components["schemas"]["TakeEntry"] | components["schemas"]["RemovePart"] | components["schemas"]["ChangeBuild"] | components["schemas"]["TakeSupply"] | components["schemas"]["ChangeSupply"] | components["schemas"]["AddCable"] | components["schemas"]["ChangeCable"] | components["schemas"]["RemoveCable"] | components["schemas"]["Connect"] | components["schemas"]["Park"] | components["schemas"]["PlugIn"] | components["schemas"]["Unplug"];
         };
         /**
          * AddCable
@@ -3173,6 +3173,27 @@ export interface components {
             type: "remove part";
             /** Part */
             part: string;
+            /**
+             * Release
+             * @description consent to unplug what the edit takes the ground from
+             * @default false
+             */
+            release?: boolean;
+        };
+        /**
+         * TakeEntry
+         * @description Take a catalogue entry's figures over into a part; what ties it to its build stays.
+         */
+        TakeEntry: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "take entry";
+            /** Part */
+            part: string;
+            /** Entry */
+            entry: components["schemas"]["Processor"] | components["schemas"]["Board"] | components["schemas"]["Card"] | components["schemas"]["Memory"] | components["schemas"]["M2Drive"] | components["schemas"]["Drive"] | components["schemas"]["Fan"] | components["schemas"]["Pump"] | components["schemas"]["Cooler"] | components["schemas"]["LightStrip"] | components["schemas"]["Hub"] | components["schemas"]["UsbLoad"] | components["schemas"]["Other"];
             /**
              * Release
              * @description consent to unplug what the edit takes the ground from

@@ -186,6 +186,6 @@ export function BuildProvider({ buildKey, children }: { buildKey: string; childr
 }
 
 function withRelease(action: Action): Action {
-  const loosens = ["change part", "remove part", "change supply", "change cable", "remove cable"];
+  const loosens = ["change part", "take entry", "remove part", "change supply", "change cable", "remove cable"];
   return action.type && loosens.includes(action.type) ? ({ ...action, release: true } as Action) : action;
 }

@@ -7,7 +7,7 @@ import { Button } from "../../ui/controls";
 
 /** Where a part came from: an entry changed since is offered, never applied; a part can be kept. */
 export function FromCatalogue({ part, set }: { part: Part; set: (c: Record<string, unknown>) => Promise<unknown> }) {
-  const { say } = useBuild();
+  const { act, say } = useBuild();
   const queries = useQueryClient();
   const [slug = "", revision = "0"] = part.catalogue.split("@");
   const { data: entry } = useQuery(catalogueEntryQuery(slug));
@@ -20,18 +20,14 @@ export function FromCatalogue({ part, set }: { part: Part; set: (c: Record<strin
     onError: (e) => say(e.message),
   });
   const newer = entry && entry.revision > Number(revision);
-  const over = () => {
-    // What ties the part to this build stays as it is.
-    const own = ["key", "kind", "count", "note", "on", "slot", ...(part.kind === "board" ? [] : ["headers"])];
-    return set(Object.fromEntries(Object.entries(entry?.part ?? {}).filter(([k]) => !own.includes(k))));
-  };
+  const over = (entry: Part) => act({ type: "take entry", part: part.key, entry });
   return (
     <div className="grid gap-1.5 text-[13px]">
       {part.catalogue && <p className="text-ink-soft">From the catalogue: {slug}, revision {revision}</p>}
       {newer && (
         <p>
           <b className="text-tight">Its entry has changed since: {entry.words}.</b>{" "}
-          <Button className="min-h-7 text-[13px]" onClick={() => void over()}>Take it over</Button>
+          <Button className="min-h-7 text-[13px]" onClick={() => void over(entry.part)}>Take it over</Button>
         </p>
       )}
       <Button look="quiet" className="justify-self-start" disabled={keep.isPending} onClick={() => keep.mutate()}>Keep it in the catalogue</Button>
