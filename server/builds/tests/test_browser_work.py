@@ -301,6 +301,25 @@ class Figures(BrowserCase):
         expect(page.locator("[data-lane=graphics-1]")).to_contain_text("200 % refused")
 
 
+    def test_the_bounds_of_an_assumption_by_keyboard(self) -> None:
+        """The board's 12 V draw at most 30 W instead of 18 W: 12 W more at the high end."""
+        page = self.go(self.heron(), "rules")
+        expect(page.get_by_role("link", name="Full 819 W 794–855")).to_be_visible()
+        draw = "the board's own draw at 12 V, at full"
+        page.get_by_role("button", name=f"Bounds: {draw}, from 8 to 18").focus()
+        page.keyboard.press("Enter")
+        expect(page.get_by_label(f"Low: {draw}")).to_be_focused()
+        page.keyboard.press("Tab")
+        page.keyboard.type("30")
+        page.keyboard.press("Enter")
+        expect(page.get_by_role("link", name="Full 819 W 794–867")).to_be_visible()
+        page.get_by_label(f"Low: {draw}").fill("13")
+        page.keyboard.press("Enter")
+        expect(page.get_by_role("alert")).to_contain_text("low ≤ likely ≤ high")
+        expect(page.get_by_label(f"Low: {draw}")).to_have_value("13")
+        expect(page.get_by_role("link", name="Full 819 W 794–867")).to_be_visible()
+
+
 class Moves(BrowserCase):
     def test_tap_and_tap(self) -> None:
         page = self.window(has_touch=True)

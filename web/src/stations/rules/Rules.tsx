@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { useEffect, useRef } from "react";
+import { useEffect, useRef, useState } from "react";
 
 import type { Doc, Reference } from "../../api/client";
 import { useBuild } from "../../state/build";
@@ -89,11 +89,32 @@ function AssumptionLine({ declared: d, value }: { declared: Declared; value: num
   const likely = wide ? value.likely : value;
   const to = (v: number): number | Bounds => (wide ? { low: Math.min(value.low, v), likely: v, high: Math.max(value.high, v) } : v);
   const changed = JSON.stringify(value) !== JSON.stringify(d.default);
+  const [open, setOpen] = useState(false);
+  useEffect(() => {
+    // The button that was in hand is gone; its fields stand in its place.
+    if (open) line.current?.querySelector("input")?.focus();
+  }, [open]);
+  const edge = (name: "low" | "high") => (v: number | null) =>
+    wide && v !== null ? act(edit({ ...value, [name]: v })) : Promise.resolve(null);
   return (
-    <li ref={line} className="flex items-center gap-2 border-b border-rule py-1.5">
-      <span className={`min-w-0 flex-1 text-[14px] first-letter:uppercase ${changed ? "font-semibold" : ""}`}>
-        {d.text}{wide && <span className="block text-[12px] font-normal text-ink-soft">from {value.low} to {value.high}</span>}
-      </span>
+    <li ref={line} data-assumption={d.name} className="flex items-center gap-2 border-b border-rule py-1.5">
+      <div className={`min-w-0 flex-1 text-[14px] ${changed ? "font-semibold" : ""}`}>
+        <p className="first-letter:uppercase">{d.text}</p>
+        {wide && !open && (
+          <button
+            type="button" aria-label={`Bounds: ${d.text}, from ${value.low} to ${value.high}`} aria-expanded={false}
+            className="min-h-6 text-[12px] font-normal text-ink-soft underline decoration-dotted underline-offset-2" onClick={() => setOpen(true)}
+          >
+            from {value.low} to {value.high}
+          </button>
+        )}
+        {wide && open && (
+          <div className="flex items-center gap-2 pt-1 text-[13px] font-normal text-ink-soft">
+            from <NumberField compact narrow label={`Low: ${d.text}`} unit="" value={value.low} onCommit={edge("low")} />
+            to <NumberField compact narrow label={`High: ${d.text}`} unit={d.unit} value={value.high} onCommit={edge("high")} />
+          </div>
+        )}
+      </div>
       {changed && <Button look="quiet" className="min-h-7 px-1.5 text-[13px]" aria-label={`Default for ${d.text}`} onClick={() => void act(edit(d.default as number | Bounds))}>default</Button>}
       <NumberField
         compact label={d.text} unit={d.unit} value={likely}
