@@ -40,7 +40,7 @@ _ROWS: tuple[tuple[str, str, str, str], ...] = (
     ("optical", "Optical drive, SATA", "disc dvd", "optical"),
     ("floppy", "Floppy drive", "diskette", "floppy"),
     ("hub-sata", "Fan and light hub, fed by SATA", "controller splitter argb", "hub sata"),
-    ("pump-per4", "Pump, fed by a 4-pin peripheral plug", "water liquid loop", "pump 4pin"),
+    ("pump-per4", "Pump, fed by a 4-pin peripheral plug", "water liquid loop", "pump peripheral"),
     ("pump-header", "Pump on a header", "water liquid", "pump header"),
     ("cooler", "Liquid cooler, fed by SATA", "pump radiator aio water", "cooler sata"),
     ("strip-5", "Light strip, 5 V", "led argb", "strip 5v"),

@@ -181,6 +181,8 @@ class EntryOut(Schema):
     unknown: list[str]
     question: str
     choices: list[str]
+    #: The line with the words left over as the part's name; empty where they can't be one.
+    named: str
 
 
 class FieldOut(Schema):

@@ -8,12 +8,16 @@ from typing import Any
 from . import layout
 from .lexer import NUMBER, number, unquoted
 from .said import Said
-from .words import DRIVES, GENERATIONS, NAMES, SAID_SOCKETS
+from .words import DETAILS, DRIVES, GENERATIONS, NAMES, SAID_SOCKETS
 
 #: How a disk's watts split where only their sum is said: 12 V to 5 V at equal amperes.
 SPLIT_12V = 12 / 17
 #: A bare number from here on is a fan's size in mm.
 LEAST_FAN_MM = 20
+#: And a cooler's, which goes into its name.
+LEAST_COOLER_MM = 80
+#: A bare number from here on is a memory module's speed in MT/s.
+LEAST_SPEED_MTS = 800
 
 Fields = dict[str, Any]
 
@@ -50,9 +54,19 @@ def fields_of(kind: str, said: Said) -> Fields:
         _hangs(fields, said)
     if said.name is not None:
         fields["name"] = said.name
+    _details(fields, said)
     fields["count"] = said.counts[0] if said.counts else 1
     _common(fields, said)
     return fields
+
+
+def _details(fields: Fields, said: Said) -> None:
+    """Capacity, speed and the like: one of each, behind the name."""
+    for unit, (written, kinds) in DETAILS.items():
+        own = [d for d in said.details if d[1] == unit]
+        if len(own) == 1 and fields["kind"] in kinds:
+            said.details.remove(own[0])
+            fields["name"] += f", {own[0][2]:.10g} {written}"
 
 
 def _common(fields: Fields, said: Said) -> None:
@@ -117,6 +131,8 @@ def _memory(fields: Fields, said: Said) -> None:
     generation = generations.pop() if len(generations) == 1 else "ddr5"
     said.flags -= {generation}
     fields["name"] = f"Memory {generation.upper()} module"
+    if speed := _large(said, LEAST_SPEED_MTS):
+        said.details.append((f"{speed:g}", "mt/s", speed))
     # Earlier kinds come from 12 V registered or not; the word changes nothing there.
     if said.flag("registered") and generation == "ddr5":
         generation = "ddr5-registered"
@@ -152,14 +168,19 @@ def _number(said: Said, word: str) -> float | str:
 
 def _fan(fields: Fields, said: Said) -> None:
     sized = said.take("mm")
-    size = sized["likely"] if sized else None
-    large = [b for b in said.bare if number(b) >= LEAST_FAN_MM]
-    if size is None and len(large) == 1:
-        said.bare.remove(large[0])
-        size = number(large[0])
+    size = sized["likely"] if sized else _large(said, LEAST_FAN_MM)
     size = 120 if size is None else size
     fields |= {"size_mm": size, "name": f"Fan {size:g} mm"}
     _watts_as_amps(said, 12)
+
+
+def _large(said: Said, least: float) -> float | None:
+    """The only bare number from `least` on, taken out."""
+    own = [b for b in said.bare if number(b) >= least]
+    if len(own) != 1:
+        return None
+    said.bare.remove(own[0])
+    return number(own[0])
 
 
 def _watts_as_amps(said: Said, volts: float) -> None:
@@ -178,6 +199,9 @@ def _strip(fields: Fields, said: Said) -> None:
 
 
 def _cooler(fields: Fields, said: Said) -> None:
+    sized = said.take("mm")
+    size = sized["likely"] if sized else _large(said, LEAST_COOLER_MM)
+    fields["name"] += f", {size:g} mm" if size else ""
     several = [n for n, w in said.several if w == "fan"]
     if len(several) == 1:
         said.several = [s for s in said.several if s[1] != "fan"]
@@ -193,7 +217,7 @@ def _share(fields: Fields, said: Said) -> None:
 
 def _drive(kind: str, said: Said) -> Fields:
     stated = said.form()
-    form = {"disk": "3.5", "optical": "optical", "floppy": "floppy"}.get(kind, stated)
+    form = {"disk": "3.5", "optical": "optical", "floppy": "floppy"}.get(kind, stated or "2.5")
     if stated == form and stated in said.bare:
         said.bare.remove(stated)
     elif stated == form:

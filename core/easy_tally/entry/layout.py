@@ -128,9 +128,10 @@ def socket_words(kind: str, sockets: tuple[Socket, ...], usual: tuple[str, ...])
         return []
     names: dict[str, str] = {}
     for word in SOCKET_ORDER:
-        names.setdefault(socket_kind(kind, word), word)
-    short = sorted((names[s.kind] for s in sockets), key=SOCKET_ORDER.index)
-    if short and set(short) <= set(SAID_SOCKETS[kind]) and sockets == made(short):
+        if word in SAID_SOCKETS[kind]:
+            names.setdefault(socket_kind(kind, word), word)
+    short = sorted((names[s.kind] for s in sockets if s.kind in names), key=SOCKET_ORDER.index)
+    if short and sockets == made(short):
         counted = [(short.count(w), w) for w in dict.fromkeys(short)]
         no_cpu = kind == "board" and not any(s.kind in ("eps8", "eps4") for s in sockets)
         return ["no-cpu"] * no_cpu + [f"{n}x{w}" if n > 1 else w for n, w in counted]

@@ -6,7 +6,7 @@ import json
 import re
 from typing import Any
 
-from .words import PLURALS, SOCKETS, UNITS
+from .words import DETAILS, PLURALS, SOCKET_SYNONYMS, SOCKETS, UNITS
 
 NUMBER = r"[0-9]{1,9}(?:[.,][0-9]{1,20})?(?:e-?[0-9]{1,3})?"
 QUOTED = r'"(?:[^"\\]|\\.)*"'
@@ -16,7 +16,7 @@ FIGURE = re.compile(
     rf"(?P<low>{NUMBER})(?:/(?P<likely>{NUMBER})/(?P<high>{NUMBER}))?"
     rf"(?P<unit>w|ma|a|mm|in|lanes|v)(?:{_ORIGIN})?"
 )
-_JOINED_UNITS = ("w", "a", "ma", "mm", "in", "lanes", "v", "pin", "headers", "outputs")
+_JOINED_UNITS = ("w", "a", "ma", "mm", "in", "lanes", "v", "pin", "headers", "outputs", *DETAILS)
 
 
 def words_of(line: str) -> list[str]:
@@ -53,9 +53,19 @@ def _split(word: str) -> list[str]:
         pieces = re.split(f"({QUOTED})", word)
         return ["".join(p if p.startswith('"') else _plain(p) for p in pieces)]
     word = _plain(word).rstrip(",")
+    if generation := re.fullmatch(r"(ddr[345])-([0-9]{3,5})", word):
+        return [generation[1], f"{generation[2]}mt/s"]
+    pieces = word.split("+")
+    if len(pieces) > 1 and all(_is_socket(w) for w in pieces):
+        return pieces
     if ":" in word or re.fullmatch(f"{NUMBER}[a-z]*", word):
         return [word]
     return [w for w in word.split(",") if w]
+
+
+def _is_socket(word: str) -> bool:
+    word = re.sub("^[1-9]x", "", word)
+    return word in SOCKETS or (word in SOCKET_SYNONYMS and not word.isdigit())
 
 
 def _plain(text: str) -> str:
@@ -69,6 +79,9 @@ def _joined(words: list[str]) -> list[str]:
         word = re.sub(rf"^({NUMBER})-?([a-z]+)$", lambda m: m[1] + UNITS.get(m[2], m[2]), word)
         unit = UNITS.get(word, word)
         last = found[-1] if found else ""
+        if word == "peripheral" and last in ("4pin", "4-pin"):
+            found[-1] = word
+            continue
         is_number = re.fullmatch(rf"{NUMBER}(/{NUMBER}/{NUMBER})?", last)
         if (is_number and (unit in _JOINED_UNITS or unit == "x")) or (
             re.fullmatch(r"[0-9]x", last) and word in SOCKETS

@@ -11,20 +11,24 @@ from pydantic import TypeAdapter, ValidationError
 from ..files.problems import problems_of
 from ..parts import Part
 from .building import fields_of
-from .lexer import NUMBER, QUOTED, figure, number, unquoted, words_of
+from .lexer import NUMBER, QUOTED, figure, number, quoted, unquoted, words_of
 from .said import Said
 from .telling import understood
 from .words import (
+    DETAILS,
     FED_EITHER_WAY,
     FIGURE_NAMES,
     FIGURES,
     FLAGS,
     GENERATIONS,
+    HANG,
     KINDS,
     PLURALS,
+    SAME,
     SETTINGS,
     SOCKET_SYNONYMS,
     SOCKETS,
+    SUPPLY_WORDS,
     figures_of,
     main_figure,
 )
@@ -35,6 +39,7 @@ _COUNT = re.compile(r"x([0-9]{1,4})|([0-9]{1,4})x")
 _SEVERAL = re.compile(r"([0-9]{1,4}) (\S+)")
 _SOCKETS = re.compile(r"(?:([1-9])x)?(\S+)")
 _NUMBER = re.compile(NUMBER)
+_DETAIL = re.compile(rf"(?:([1-9][0-9]?)x)?({NUMBER})({'|'.join(DETAILS)})")
 _PART: TypeAdapter[Part] = TypeAdapter(Part)
 _UNIT_WORDS = {"w": "watts", "a": "amperes"}
 
@@ -42,13 +47,15 @@ _UNIT_WORDS = {"w": "watts", "a": "amperes"}
 @dataclass(frozen=True, slots=True)
 class Entry:
     """What a line was understood as. `part` only when every word is accounted for and nothing
-    is open; `unknown` are the words that are not; `question` asks, `choices` are whole lines."""
+    is open; `unknown` are the words that are not; `question` asks, `choices` are whole lines;
+    `named` is the line with the unknown words as the part's name, where nothing else is open."""
 
     part: Part | None
     understood: str = ""
     unknown: tuple[str, ...] = ()
     question: str = ""
     choices: tuple[str, ...] = ()
+    named: str = ""
 
 
 class Ask(Exception):
@@ -65,7 +72,7 @@ def parse(line: str) -> Entry:
         return Entry(None, question=f"A line has at most {MOST_CHARACTERS:,} characters.")
     if not line.strip():
         return Entry(None)
-    said = _sorted(words_of(line))
+    said = _sorted(words_of(line), line)
     try:
         return _read(said)
     except Ask as ask:
@@ -82,6 +89,8 @@ def parse_list(text: str) -> tuple[tuple[str, Entry], ...]:
 def _read(said: Said) -> Entry:
     kind = _kind(said)
     if kind is None:
+        if set(SUPPLY_WORDS) & set(said.words):
+            return Entry(None, question="The supply is chosen on the Supply page.")
         return Entry(None, unknown=tuple(said.unknown), question="What kind of part is it?")
     own = figures_of(kind)
     _pair_labels(said, own)
@@ -91,13 +100,23 @@ def _read(said: Said) -> Entry:
     _figures(own, said, fields)
     _ask_bare(own, said)
     if left := said.left():
-        return Entry(None, unknown=tuple(left))
+        return Entry(None, unknown=tuple(left), named=_as_name(said, left))
     try:
         part = _PART.validate_python(fields)
     except ValidationError as error:
         where, required, got = problems_of(error)[0]
         raise Ask(f"{_words_of_field(where)} needs {required}, got {got}.") from error
     return Entry(part, understood(part))
+
+
+def _as_name(said: Said, left: list[str]) -> str:
+    """The line with the words left over as the part's name, as they were typed; nothing where
+    they are no plain words, or a name is said."""
+    plain = all(w in said.unknown and re.fullmatch(r"[^\W\d_][\w.'-]*", w) for w in left)
+    if said.name is not None or not plain:
+        return ""
+    typed = {w.lower(): w for w in said.line.replace(",", " ").split()}
+    return " ".join([*said.without(*left), quoted(" ".join(typed.get(w, w) for w in left))])
 
 
 def _words_of_field(path: str) -> str:
@@ -109,8 +128,8 @@ def _words_of_field(path: str) -> str:
 # -- sorting words -------------------------------------------------------------------------
 
 
-def _sorted(words: list[str]) -> Said:
-    said = Said(words)
+def _sorted(words: list[str], line: str) -> Said:
+    said = Said(words, line)
     for at, word in enumerate(words):
         _sort(said, at, word)
     return said
@@ -127,6 +146,9 @@ def _sort(said: Said, at: int, word: str) -> None:
             said.labels.append((at, word))  # `12v`: volts, or the name of a figure
     elif colon and not word.startswith('"'):
         _setting(said, word, label, value)
+    elif detail := _DETAIL.fullmatch(word):
+        said.details.append((word, detail[3], number(detail[2])))
+        said.counts += [int(detail[1])] if detail[1] else []  # `2x16gb`: two, of 16 GB each
     elif count := _COUNT.fullmatch(word):
         said.counts.append(int(count[1] or count[2]))
     elif (several := _SEVERAL.fullmatch(word)) and several[2] in PLURALS:
@@ -165,6 +187,7 @@ def _setting(said: Said, word: str, label: str, value: str) -> None:
 
 def _plain_word(said: Said, at: int, word: str) -> None:
     known = False
+    word = SAME.get(word, word)
     if word in KINDS or PLURALS.get(word) in KINDS:
         said.kinds.append(KINDS[PLURALS.get(word, word)])
         known = True
@@ -183,7 +206,9 @@ def _kind(said: Said) -> str | None:
     if kinds == {"fan", "hub"} and not said.several:
         kinds = {"hub"}  # a fan controller
     if "cooler" in kinds:
-        kinds -= {"fan", "pump", "hub"}  # what a cooler has
+        kinds -= {"fan", "pump", "hub", "processor"}  # what a cooler has, and what it cools
+    if "m2" in kinds:
+        kinds -= {"ssd"}  # what an M.2 drive is
     if len(kinds) > 1:
         names = {w for w in said.words if KINDS.get(PLURALS.get(w, w)) in kinds}
         lines = [said.without(*(n for n in names if n != k)) for k in sorted(names)]
@@ -279,7 +304,7 @@ def _ask_open(kind: str, said: Said) -> None:
     explicit = "sockets" in said.settings or "no-socket" in said.flags
     if kind == "drive" and not said.form():
         raise Ask("Which drive: 3.5-inch or 2.5-inch?", [*words, "3.5in"], [*words, "2.5in"])
-    if kind == "ssd" and not said.form():
+    if kind == "ssd" and not (said.form() or said.sockets):
         raise Ask("A 2.5-inch drive, or one in an M.2 slot?",
                   [*words, "2.5in"], [*said.without("ssd"), "m.2"])  # fmt: skip
     if kind == "card" and not (said.sockets or explicit or "slot-only" in said.flags):
@@ -291,13 +316,28 @@ def _ask_open(kind: str, said: Said) -> None:
     if kind == "memory" and not said.flags & set(GENERATIONS):
         kinds = ("ddr5", "ddr5 registered", "ddr4", "ddr3")
         raise Ask("Which generation is it?", *([*words, w] for w in kinds))
+    if kind in HANG:
+        _ask_4pin(said)
     fed = said.sockets or explicit or "header" in said.flags
     if kind in FED_EITHER_WAY and not fed:
-        feeds = ("sata", "4pin", "header")
-        raise Ask("What feeds it: a SATA plug, a 4-pin plug, or a header?",
+        feeds = ("sata", "peripheral", "header")
+        raise Ask("What feeds it: a SATA plug, a 4-pin peripheral plug, or a header?",
                   *([*words, w] for w in feeds))  # fmt: skip
     if kind == "strip" and not any(u == "v" for _, u, _ in said.figures):
         raise Ask("A strip at 5 V or at 12 V?", [*words, "5v"], [*words, "12v"])
+
+
+def _ask_4pin(said: Said) -> None:
+    """A 4-pin plug of a fan is a peripheral plug or a fan header's; `header` tells."""
+    if "4pin" not in said.sockets:
+        return
+    if "header" in said.flags:
+        said.sockets = [w for w in said.sockets if w != "4pin"]
+        return
+    plugs = [w for w in said.words if re.fullmatch("([1-9]x)?4-?pin", w)]
+    rest, count = said.without(*plugs), said.sockets.count("4pin")
+    named = "peripheral" if count == 1 else f"{count}xperipheral"
+    raise Ask("A header, or a 4-pin peripheral plug?", [*rest, "header"], [*rest, named])
 
 
 def _ask_bare(kind: str, said: Said) -> None:

@@ -11,6 +11,8 @@ class Said:
     """A line sorted: what each of its words says. Building a part takes out what it uses."""
 
     words: list[str]
+    #: As it was typed.
+    line: str = ""
     kinds: list[str] = field(default_factory=list)
     flags: set[str] = field(default_factory=set)
     counts: list[int] = field(default_factory=list)
@@ -21,6 +23,8 @@ class Said:
     settings: dict[str, str] = field(default_factory=dict)
     bare: list[str] = field(default_factory=list)
     labels: list[tuple[int, str]] = field(default_factory=list)
+    #: (word, unit, number) of what goes into the name.
+    details: list[tuple[str, str, float]] = field(default_factory=list)
     unknown: list[str] = field(default_factory=list)
     name: str | None = None
 
@@ -50,7 +54,8 @@ class Said:
         """Words that nothing has taken."""
         return [
             *self.unknown, *self.bare, *(w for w, _, _ in self.figures), *self.named,
-            *(w for _, w in self.labels), *(f"{n}:{v}" for n, v in self.settings.items()),
+            *(w for w, _, _ in self.details), *(w for _, w in self.labels),
+            *(f"{n}:{v}" for n, v in self.settings.items()),
             *self.sockets, *sorted(self.flags), *(f"{n} {w}" for n, w in self.several),
         ]  # fmt: skip
 

@@ -12,13 +12,14 @@ KINDS: dict[str, str] = {
     "processor": "processor", "cpu": "processor",
     "memory": "memory", "ram": "memory", "dimm": "memory", "module": "memory",
     "ddr5": "memory", "ddr4": "memory", "ddr3": "memory",
-    "card": "card", "gpu": "card", "graphics": "card",
+    "card": "card", "gpu": "card", "graphics": "card", "pcie": "card",
     "m.2": "m2", "m2": "m2", "nvme": "m2",
     "disk": "disk", "hdd": "disk", "harddisk": "disk", "drive": "drive", "ssd": "ssd",
     "optical": "optical", "dvd": "optical", "floppy": "floppy",
     "fan": "fan", "pump": "pump", "cooler": "cooler", "radiator": "cooler",
     "hub": "hub", "controller": "hub", "strip": "strip", "light": "strip", "led": "strip",
     "usb": "usb", "load": "other", "other": "other",
+    "aio": "cooler",
 }  # fmt: skip
 #: Words of several, each after its number: `5 fans`.
 PLURALS: dict[str, str] = {f"{word}s": word for word in KINDS if word[-1].isalpha()}
@@ -81,18 +82,28 @@ def main_figure(kind: str, unit: str) -> Named | None:
     return next((n for n in FIGURES[kind] if n.unit == unit), None)
 
 
+_STORES = ("memory", "drive", "m2", "card")
+#: What tells parts apart and says nothing of their draw: unit → how it is written, and the kinds
+#: that it is said of. It goes into the name, in this order.
+DETAILS: dict[str, tuple[str, tuple[str, ...]]] = {
+    "core": ("cores", ("processor",)), "gb": ("GB", _STORES), "tb": ("TB", _STORES),
+    "ghz": ("GHz", ("processor",)), "mhz": ("MHz", ("processor", "memory", "card")),
+    "mt/s": ("MT/s", ("memory",)), "rpm": ("rpm", ("drive", "fan", "pump")),
+}  # fmt: skip
+
 #: Word of a socket → its kind, in the order in which sockets are laid out and printed, whatever
 #: order they were said in. A board's 8- and 4-pin are the processor's.
 SOCKETS: dict[str, SocketKind] = {
     "24pin": "atx24", "20pin": "atx20", "cpu8": "eps8", "cpu4": "eps4", "aux6": "aux6",
     "16pin": "16pin", "8pin": "pcie8", "pcie8": "pcie8", "6pin": "pcie6", "pcie6": "pcie6",
-    "sata": "sata", "4pin": "per4", "per4": "per4", "floppy4": "fdd4",
+    "sata": "sata", "4pin": "per4", "peripheral": "per4", "floppy4": "fdd4",
 }  # fmt: skip
 SOCKET_ORDER: tuple[str, ...] = tuple(SOCKETS)
 SOCKET_SYNONYMS: dict[str, str] = {
     "eps8": "cpu8", "eps4": "cpu4", "12v-2x6": "16pin", "8": "8pin", "6": "6pin", "16": "16pin",
     "8-pin": "8pin", "6-pin": "6pin", "16-pin": "16pin", "4-pin": "4pin", "24-pin": "24pin",
-    "20-pin": "20pin",
+    "20-pin": "20pin", "per4": "peripheral", "20+4pin": "24pin", "6+2pin": "8pin",
+    "4+4pin": "cpu8",
 }  # fmt: skip
 _ON_BOARD: dict[str, SocketKind] = {"8pin": "eps8", "4pin": "eps4"}
 
@@ -109,12 +120,14 @@ DRIVES: dict[str, tuple[str, str, str, str]] = {
     "optical": ("optical", "optical", "Optical drive", "sata"),
     "floppy": ("floppy", "floppy", "Floppy drive", "floppy4"),
 }
-_DRIVE_LEADS = ("sata", "4pin", "per4")
+_DRIVE_LEADS = ("sata", "4pin", "peripheral")
+#: Kinds that may hang on a header. Their `4pin` is a plug or a fan header: it is asked about.
+HANG = ("fan", "pump", "cooler", "hub", "strip")
 #: Kind → words of the sockets that one may say it has; of others any, by name (`sockets:`).
 SAID_SOCKETS: dict[str, tuple[str, ...]] = {
     "board": SOCKET_ORDER, "other": SOCKET_ORDER, "drive": (*_DRIVE_LEADS, "floppy4"),
     "card": ("16pin", "8pin", "pcie8", "6pin", "pcie6", *_DRIVE_LEADS),
-    **dict.fromkeys(("fan", "pump", "cooler", "hub", "strip"), _DRIVE_LEADS),
+    **dict.fromkeys(HANG, ("sata", "peripheral")),
 }  # fmt: skip
 #: Kinds that are asked what feeds them: nothing is usual enough to be taken.
 FED_EITHER_WAY = ("pump", "cooler", "hub")
@@ -130,6 +143,10 @@ KIND_WORDS: dict[str, str] = {
     "strip": "strip", "usb": "usb", "other": "load",
 }  # fmt: skip
 
+#: Words that say the same as another: a fan's 3 pins and its speed signal are a header's.
+SAME: dict[str, str] = {"3pin": "header", "3-pin": "header", "pwm": "header"}
+#: Words of what is chosen elsewhere.
+SUPPLY_WORDS = ("psu", "supply")
 #: Words that stand alone, and what they say.
 FLAGS: tuple[str, ...] = (
     "registered", "slot-only", "header", "no-socket", "no-cpu", "power-disable", "eps4-in-eps8",
@@ -143,5 +160,5 @@ SETTINGS: tuple[str, ...] = (
 UNITS: dict[str, str] = {
     "watt": "w", "watts": "w", "amp": "a", "amps": "a", "ampere": "a", "amperes": "a",
     "inch": "in", "inches": "in", '"': "in", "lane": "lanes", "volt": "v", "volts": "v",
-    "pins": "pin",
+    "pins": "pin", "cores": "core",
 }  # fmt: skip

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 from typing import Any, TypeVar
 
 from pydantic import BaseModel, ValidationError
@@ -9,6 +10,8 @@ from pydantic import BaseModel, ValidationError
 from ..errors import BadFile
 
 _MOST = 20
+#: How the messages of validation begin, which say it of “input”.
+_SHOULD = re.compile(r"^(input|string|tuple|list|dictionary) should (be |have )?")
 _M = TypeVar("_M", bound=BaseModel)
 
 
@@ -37,8 +40,13 @@ def _required(item: dict[str, Any]) -> str:
         return "no field of this name"
     if kind == "missing":
         return "this field"
+    if kind == "string_pattern_mismatch":
+        return f"the pattern {item['ctx']['pattern']}"
     text = str(item["msg"])
-    return text[:1].lower() + text[1:]
+    text = _SHOULD.sub("", text[:1].lower() + text[1:])
+    return text.replace("less than or equal to", "at most").replace(
+        "greater than or equal to", "at least"
+    )
 
 
 def _got(value: Any) -> str:

@@ -24,6 +24,10 @@ class Entry(BrowserCase):
         expect(told).to_have_text("Not understood: blue.")
         line.press("Enter")
         expect(self.figure("full")).to_have_text("819 W")
+        # Its being the name is offered, and taken by choice alone.
+        line.press("ArrowDown")
+        line.press("Enter")
+        expect(line).to_have_value('card 450w slot 20w 16pin "blue"')
         line.fill("16pin card 450w slot 20w")
         expect(told).to_contain_text("450 W in all. Enter adds it.")
         line.press("Enter")

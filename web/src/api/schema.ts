@@ -3586,6 +3586,8 @@ export interface components {
             question: string;
             /** Choices */
             choices: string[];
+            /** Named */
+            named: string;
         };
         /**
          * FoundOut

@@ -7,6 +7,9 @@ export type Option =
   | { kind: "part"; id: string; words: string; hint: string; part: NewPart }
   | { kind: "line"; id: string; words: string; hint: string };
 
+/** The line with the words left over as the name: chosen with the arrows only, it may be a slip. */
+const AS_NAME = "as-name";
+
 /** What may be added or said next, the line as it was said first. */
 export function optionsFor(
   text: string, said: Said | undefined, offers: Found[], templates: Reference["templates"],
@@ -23,6 +26,7 @@ export function optionsFor(
     ...templates
       .filter((t) => wanted.every((w) => `${t.words} ${t.also}`.toLowerCase().includes(w)))
       .map((t) => ({ kind: "part" as const, id: t.id, words: t.words, hint: "figures to be filled in", part: t.part })),
+    ...(said?.named ? [{ kind: "line" as const, id: AS_NAME, words: said.named, hint: "if that is its name" }] : []),
   ];
 }
 
@@ -30,7 +34,7 @@ export function optionsFor(
 export function first(options: Option[]): number {
   const head = options[0];
   const parts = options.filter((o) => o.kind === "part").length;
-  return head && (head.id === "said" || head.kind === "line" || parts === 1) ? 0 : -1;
+  return head && (head.id === "said" || (head.kind === "line" && head.id !== AS_NAME) || parts === 1) ? 0 : -1;
 }
 
 /** What to tell under the line. */
