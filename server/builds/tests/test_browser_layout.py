@@ -3,12 +3,14 @@ text under 12 px, nothing that axe finds."""
 
 from __future__ import annotations
 
+import json
+
 from playwright.sync_api import Page, expect
 
 from builds import actions
 from builds.models import current_owner
 from builds.tests.browser import LAYOUT, SMALLEST, BrowserCase
-from builds.tests.support import ROOT
+from builds.tests.support import HERON, ROOT
 
 SIZES = ({"width": 1280, "height": 800}, {"width": 1024, "height": 768})
 
@@ -117,6 +119,42 @@ class Cables(_Looks):
         page.locator("aside [data-fed=false]").first.click()
         expect(page.locator("[data-offer]").first).to_be_visible()
         self._look(page, "loom, socket picked")
+
+    def test_names_as_long_as_they_may_be(self) -> None:
+        """80 characters each: of words that break for parts, of one that does not for the rest."""
+        words, word = "A name as long as any may be, of words that break where they must ", "W" * 80
+        file = json.loads(HERON)
+        for i, part in enumerate(file["parts"]):
+            part["name"] = word if i % 3 == 1 else (words + words)[:78] + f"{i:2}"
+        file["name"] = file["supply"]["name"] = word
+        for cable in file["cables"]:
+            cable["name"] = word
+        key = actions.open_file(current_owner(), json.dumps(file)).key
+        page = self.go(key, "parts?at=card-2")
+        expect(page.get_by_role("region", name="Part in hand")).to_be_visible()
+        self._look(page, "long names, parts")
+        page.get_by_role("button", name="Undo").wait_for()
+        self.figure("mend").click()
+        expect(page.get_by_role("dialog")).to_be_visible()
+        self._look(page, "long names, to mend")
+        page.keyboard.press("Escape")
+        self.go(key, "parts?open=full")
+        expect(page.locator("[data-opened] tbody tr").nth(3)).to_be_visible()
+        self._look(page, "long names, opened")
+        self.go(key, "supply")
+        expect(page.locator("[data-ticket]").first).to_be_visible()
+        self._look(page, "long names, supply")
+        self.go(key, "loom?at=graphics-1")
+        expect(page.locator("[data-lane]").first).to_be_visible()
+        self._look(page, "long names, loom")
+        page.locator("aside [data-fed=false]").first.click()
+        expect(page.locator("[data-offer]").first).to_be_visible()
+        self._look(page, "long names, socket picked")
+        self.go(key, "rules")
+        self._look(page, "long names, rules")
+        page.goto(self.live_server_url)
+        expect(page.get_by_role("link", name=word, exact=True)).to_be_visible()
+        self._look(page, "long names, builds")
 
     def test_sixty_parts_and_sixty_sockets(self) -> None:
         text = (ROOT / "core/tests/data/sixty.tally.json").read_text(encoding="utf-8")

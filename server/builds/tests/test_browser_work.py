@@ -10,7 +10,7 @@ from pathlib import Path
 from typing import Any
 
 from django.core.management import call_command
-from playwright.sync_api import Locator, Page, expect
+from playwright.sync_api import Locator, Page, Route, expect
 
 from builds.tests.browser import BrowserCase
 from builds.tests.support import HERON
@@ -38,7 +38,12 @@ class Headless:
             path.write_text(text, encoding="utf-8")
             with suppress(SystemExit):
                 call_command("tally", str(path), "--json", stdout=out)
+        self.file: dict[str, Any] = json.loads(text)
         self.result: dict[str, Any] = json.loads(out.getvalue())["result"]
+
+    def part(self, key: str) -> dict[str, Any]:
+        """A part of the saved file."""
+        return next(x for x in self.file["parts"] if x["key"] == key)
 
     def lane(self, cable: str) -> dict[str, Any]:
         """A lane of the result."""
@@ -217,6 +222,34 @@ class Figures(BrowserCase):
             expected = headless.result["strip"]["watts"][state]["likely"]
             expect(self.figure(state, page)).to_have_attribute("data-watts", str(expected))
 
+    def test_what_is_typed_while_a_figure_goes_in_goes_in_too(self) -> None:
+        """Likely, then its low end, while the first write is on its way: neither undoes the other.
+        230 W becomes 260 W, then 270 W, with a low end of 200 W instead of 220 W."""
+        key = self.heron()
+        page = self.go(key, "parts?at=card-2")
+        held: list[Route] = []
+        page.route("**/actions", lambda route: route.continue_() if held else held.append(route))
+        field = page.locator("aside").get_by_label(BOARD_POWER, exact=True)
+        field.fill("260")
+        field.press("Enter")
+        page.wait_for_timeout(100)
+        self.assertEqual(len(held), 1)
+        field.fill("270")
+        field.press("Enter")
+        page.get_by_label(f"Low: {BOARD_POWER}").fill("200")
+        page.keyboard.press("Enter")
+        held[0].continue_()
+        expect(page.get_by_label(f"Low: {BOARD_POWER}")).to_have_attribute("data-draft", "false")
+        expect(field).to_have_value("270")
+        expect(self.figure("full")).to_have_text("859 W")
+        power = Headless(page, self.live_server_url, key).part("card-2")["board_power_w"]
+        self.assertEqual((power["low"], power["likely"]), (200, 270))
+        # In a field whose figure is in, the keys take the last change of the build back.
+        page.keyboard.press("Control+z")
+        expect(page.get_by_label(f"Low: {BOARD_POWER}")).to_have_value("220")
+        page.keyboard.press("Control+Shift+z")
+        expect(page.get_by_label(f"Low: {BOARD_POWER}")).to_have_value("200")
+
     def test_a_network_that_goes_down_stops_nothing(self) -> None:
         """The browser says so where a cable is pulled; the server on this machine still answers."""
         page = self.go(self.heron(), "parts")
@@ -299,7 +332,6 @@ class Figures(BrowserCase):
         expect(self.figure("mend")).to_have_text("1 refused, 1 not fed")
         self.go(key, "loom")
         expect(page.locator("[data-lane=graphics-1]")).to_contain_text("200 % refused")
-
 
     def test_the_bounds_of_an_assumption_by_keyboard(self) -> None:
         """The board's 12 V draw at most 30 W instead of 18 W: 12 W more at the high end."""

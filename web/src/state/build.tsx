@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { createContext, useCallback, useContext, useMemo, useRef, useState, type ReactNode } from "react";
 
-import { client, Problem, take, type Action, type BuildOut, type Result, type RunState, type State, type WrittenOut } from "../api/client";
+import { client, Problem, take, type Action, type BuildOut, type Doc, type Result, type RunState, type State, type WrittenOut } from "../api/client";
 import { GivenUp } from "../ui/fields";
 import { buildQuery, buildsKey } from "./queries";
 import { merge } from "./merge";
@@ -20,8 +20,11 @@ interface BuildState {
   /** The state in which runs are shown: idle where the build is shown asleep. */
   runState: RunState;
   setState: (s: State) => void;
-  /** Makes an edit; gives the build after it, or null where it did not go in. */
-  act: (action: Action) => Promise<BuildOut | null>;
+  /**
+   * Makes an edit; gives the build after it, or null where it did not go in. An edit that depends
+   * on what the build holds is a function of it: it is asked when its turn comes.
+   */
+  act: (action: Action | ((now: Doc) => Action)) => Promise<BuildOut | null>;
   takeSupply: (slug: string) => Promise<BuildOut | null>;
   preview: (action: Action | null) => void;
   undo: () => Promise<BuildOut | null>;
@@ -69,12 +72,12 @@ export function BuildProvider({ buildKey, children }: { buildKey: string; childr
   }, [reload]);
 
   const write = useCallback(
-    (send: (version: number, release: boolean) => Promise<WrittenOut>): Promise<BuildOut | null> => {
+    (send: (version: number, release: boolean, doc: Doc) => Promise<WrittenOut>): Promise<BuildOut | null> => {
       const attempt = async (version: number | null, release: boolean): Promise<BuildOut | null> => {
         const now = queries.getQueryData<BuildOut>(buildQuery(buildKey).queryKey);
         if (!now) return null;
         try {
-          const written = await send(version ?? now.version, release);
+          const written = await send(version ?? now.version, release, now.doc);
           const after = merge(now, written);
           // Others wrote in between: what we hold is not what their writes changed.
           if (written.version - now.version > 1) await reload();
@@ -105,15 +108,16 @@ export function BuildProvider({ buildKey, children }: { buildKey: string; childr
   const path = useMemo(() => ({ params: { path: { key: buildKey } } }), [buildKey]);
 
   const act = useCallback(
-    (action: Action) =>
-      write((base_version, release) =>
-        take(
+    (made: Action | ((now: Doc) => Action)) =>
+      write((base_version, release, doc) => {
+        const action = typeof made === "function" ? made(doc) : made;
+        return take(
           client.POST("/api/v1/builds/{key}/actions", {
             ...path,
-            body: { base_version, action: release && "release" in withRelease(action) ? withRelease(action) : action },
+            body: { base_version, action: release ? withRelease(action) : action },
           }),
-        ),
-      ),
+        );
+      }),
     [write, path],
   );
 

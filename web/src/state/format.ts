@@ -54,3 +54,8 @@ export const SPIKES = [
   ["ms_10", "10 ms"],
   ["ms_100", "100 ms"],
 ] as const;
+
+/** A name that has to stand on one line. */
+export function shortened(name: string, most: number): string {
+  return name.length > most ? `${name.slice(0, most - 1).trimEnd()}…` : name;
+}

@@ -17,6 +17,19 @@ function useDraft() {
   return [draft, setDraft] as const;
 }
 
+/** Sends what is typed, each text once; what is typed while that goes in stays. */
+function useSending(setDraft: (to: (now: string | null) => string | null) => void) {
+  const sent = useRef<string | null>(null);
+  const send = async (text: string, to: () => Promise<unknown>): Promise<boolean> => {
+    sent.current = text;
+    const done = Boolean(await to());
+    if (sent.current === text) sent.current = null;
+    if (done) setDraft((now) => (now === text ? null : now));
+    return done;
+  };
+  return { sent, send };
+}
+
 /**
  * A number that previews while it is typed and commits on Enter or when the field is left.
  * Escape puts the old value back. What can't be a number stays in the field, marked.
@@ -39,7 +52,7 @@ export function NumberField({
   const id = useId();
   const [draft, setDraft] = useDraft();
   const [wrong, setWrong] = useState("");
-  const busy = useRef(false);
+  const { sent, send } = useSending(setDraft);
   /** What was sent and not taken: it stays on screen, and leaving the field does not send it again. */
   const [refused, setRefused] = useState<string | null>(null);
 
@@ -56,29 +69,26 @@ export function NumberField({
     }
   }
   const commit = async (again: boolean) => {
-    if (draft === null || busy.current || (!again && draft === refused)) return;
+    if (draft === null || draft === sent.current || (!again && draft === refused)) return;
     const found = read(draft);
     if (!found.ok) {
       setWrong(`Needs a ${whole ? "whole " : ""}number${unit ? ` of ${unit}` : ""}${empty ? ", or nothing where it is not known" : ""}; got “${draft}”.`);
       return;
     }
-    if (found.value === value) {
+    if (found.value === value && sent.current === null) {
       setDraft(null);
       return;
     }
-    busy.current = true;
-    const done = await onCommit(found.value);
-    busy.current = false;
+    const done = await send(draft, () => onCommit(found.value));
     // What was not taken stays on screen, to be mended.
     setRefused(done ? null : draft);
-    if (done) setDraft(null);
   };
   return (
     <div className={compact ? "" : "grid gap-0.5"}>
       <label htmlFor={id} className={compact ? "sr-only" : "text-[13px] text-ink-soft"}>{label}</label>
       <span className="flex items-center gap-1.5">
         <input
-          id={id} inputMode="decimal" autoComplete="off" placeholder={placeholder}
+          id={id} data-draft={draft !== null} inputMode="decimal" autoComplete="off" placeholder={placeholder}
           aria-invalid={wrong !== ""} aria-describedby={wrong ? `${id}-wrong` : undefined}
           className={`field ${narrow ? "w-14" : "w-20"} text-right font-mono text-[15px] placeholder:font-sans placeholder:text-[13px]`}
           value={draft ?? shown(value)}
@@ -110,15 +120,17 @@ export function NumberField({
 export function TextField({ label, value, onCommit, max = 80 }: { label: string; value: string; onCommit: (v: string) => Promise<unknown>; max?: number }) {
   const id = useId();
   const [draft, setDraft] = useDraft();
+  const { sent, send } = useSending(setDraft);
   const commit = async () => {
-    if (draft === null) return;
-    if (draft.trim() === value || (await onCommit(draft.trim()))) setDraft(null);
+    if (draft === null || draft === sent.current) return;
+    if (draft.trim() === value && sent.current === null) setDraft(null);
+    else await send(draft, () => onCommit(draft.trim()));
   };
   return (
     <div className="grid gap-0.5">
       <label htmlFor={id} className="text-[13px] text-ink-soft">{label}</label>
       <input
-        id={id} className="field w-full text-[15px]" maxLength={max} value={draft ?? value}
+        id={id} data-draft={draft !== null} className="field w-full text-[15px]" maxLength={max} value={draft ?? value}
         onChange={(e) => setDraft(e.target.value)}
         onBlur={() => void commit()}
         onKeyDown={(e) => {

@@ -103,8 +103,8 @@ function Card({ build, onRemove }: { build: BuildCard; onRemove: () => void }) {
           <Link to={`/b/${build.key}/parts`} className="text-[22px] font-bold underline-offset-4 hover:underline">{build.name}</Link>
           {build.note && <p className="text-ink-soft">{build.note}</p>}
         </div>
-        <div className="flex gap-2">
-          <a href={`/api/v1/builds/${build.key}/file`} download className="inline-flex min-h-8 items-center rounded-[3px] px-3 font-semibold hover:bg-accent-wash">
+        <div className="flex items-start gap-2">
+          <a href={`/api/v1/builds/${build.key}/file`} download className="inline-flex min-h-8 items-center rounded-[3px] px-3 font-semibold whitespace-nowrap hover:bg-accent-wash">
             Save file<span className="sr-only"> of {build.name}</span>
           </a>
           <Button look="quiet" onClick={onRemove} aria-label={`Remove ${build.name}`}>Remove</Button>

@@ -93,13 +93,14 @@ function Said() {
   );
 }
 
-/** Undo and redo by keyboard, where no field is being typed in. */
+/** Undo and redo by keyboard; in a field that is being typed in, the browser takes back letters. */
 function Keys() {
   const { undo, redo } = useBuild();
   useEffect(() => {
     const down = (e: KeyboardEvent) => {
       const field = e.target instanceof HTMLElement && e.target.closest("input, textarea, select");
-      if (field || !(e.ctrlKey || e.metaKey) || e.key.toLowerCase() !== "z") return;
+      const typing = field instanceof HTMLElement && field.dataset.draft !== "false";
+      if (typing || !(e.ctrlKey || e.metaKey) || e.key.toLowerCase() !== "z") return;
       e.preventDefault();
       void (e.shiftKey ? redo() : undo());
     };

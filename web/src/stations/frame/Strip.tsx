@@ -3,7 +3,7 @@ import { Link } from "react-router";
 
 import type { Mend, State } from "../../api/client";
 import { useBuild } from "../../state/build";
-import { amount, bounds, percent, STATE_WORDS } from "../../state/format";
+import { amount, bounds, percent, STATE_WORDS, shortened } from "../../state/format";
 import { Popover } from "../../ui/controls";
 import { TallyMarks } from "../../ui/marks";
 
@@ -20,7 +20,7 @@ export function Strip() {
       <ToMend />
       {shown.map((st) => <Watts key={st} state={st} base={base} />)}
       <Cell to={`${base}/parts?open=ms_1`} label="Spike, 1 ms"><span data-strip="spike">{amount(s.spikes.ms_1)} W</span></Cell>
-      <Cell to={`${base}/supply`} label={s.supply ? s.supply : "Supply"}>
+      <Cell to={`${base}/supply`} label={s.supply ? shortened(s.supply, 28) : "Supply"}>
         <span data-strip="supply">{s.supply ? `${percent(s.supply_percent)} at full` : "none yet"}</span>
         {s.supply && s.supply_verdict !== "right size" && <small className="text-[13px] text-strip-alert">{s.supply_verdict}</small>}
       </Cell>

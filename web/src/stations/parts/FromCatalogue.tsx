@@ -4,9 +4,10 @@ import { client, take, type Part } from "../../api/client";
 import { useBuild } from "../../state/build";
 import { catalogueEntryQuery, catalogueKey } from "../../state/queries";
 import { Button } from "../../ui/controls";
+import type { SetPart } from "./set";
 
 /** Where a part came from: an entry changed since is offered, never applied; a part can be kept. */
-export function FromCatalogue({ part, set }: { part: Part; set: (c: Record<string, unknown>) => Promise<unknown> }) {
+export function FromCatalogue({ part, set }: { part: Part; set: SetPart }) {
   const { act, say } = useBuild();
   const queries = useQueryClient();
   const [slug = "", revision = "0"] = part.catalogue.split("@");

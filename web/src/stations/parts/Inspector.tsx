@@ -11,17 +11,20 @@ import { Button } from "../../ui/controls";
 import { Choice, NumberField, TextField } from "../../ui/fields";
 import { FromCatalogue } from "./FromCatalogue";
 import { KindFields } from "./KindFields";
+import type { Changes, SetPart } from "./set";
 import { Sockets } from "./Sockets";
-
-type Set = (changes: Record<string, unknown>) => Promise<unknown>;
 
 /** The part in hand: the figures that a builder knows, then what follows from them. */
 export function Inspector({ part, field, onGone }: { part: Part; field: string; onGone: () => void }) {
   const { build, act, preview } = useBuild();
   const box = useRef<HTMLElement>(null);
   const { data: reference } = useQuery(referenceQuery);
-  const set: Set = (changes) => act({ type: "change part", part: part.key, changes, release: false });
-  const look = (changes: Record<string, unknown>) =>
+  const set: SetPart = (made) =>
+    act((doc) => {
+      const now = doc.parts.find((p) => p.key === part.key) ?? part;
+      return { type: "change part", part: part.key, changes: typeof made === "function" ? made(now) : made, release: false };
+    });
+  const look = (changes: Changes) =>
     preview({ type: "change part", part: part.key, changes, release: false });
   const known = reference !== undefined;
   useEffect(() => {
@@ -36,7 +39,7 @@ export function Inspector({ part, field, onGone }: { part: Part; field: string; 
     if (gone) onGone();
   };
   return (
-    <section ref={box} aria-label={`Part in hand: ${part.name}`} className="grid gap-3 border border-rule bg-slip p-3">
+    <section ref={box} aria-label={`Part in hand: ${part.name}`} className="grid grid-cols-[minmax(0,1fr)] gap-3 border border-rule bg-slip p-3">
       <div className="grid grid-cols-[minmax(0,1fr)_auto] items-end gap-2">
         <TextField label="Name" value={part.name} onCommit={(name) => set({ name })} />
         {part.kind !== "board" && part.kind !== "hub" && (
@@ -51,18 +54,22 @@ export function Inspector({ part, field, onGone }: { part: Part; field: string; 
       <Derived part={part.key} buildKey={build.key} version={build.version} />
       <TextField label="Note" value={part.note} max={2000} onCommit={(note) => set({ note })} />
       <FromCatalogue part={part} set={set} />
-      <Button onClick={() => void remove()}>Take {part.name} out</Button>
+      <Button className="whitespace-normal" onClick={() => void remove()}>Take {part.name} out</Button>
     </section>
   );
 }
 
 function FigureField({
   field, figure, look, set,
-}: { field: FieldOf; figure: Figure | null; look: (c: Record<string, unknown>) => void; set: Set }) {
+}: { field: FieldOf; figure: Figure | null; look: (c: Changes) => void; set: SetPart }) {
   const [wide, setWide] = useState(false);
-  const at = (likely: number | null) => ({ [field.name]: likely === null ? null : withLikely(figure, likely) });
-  const edge = (name: "low" | "high") => (value: number | null) =>
-    figure && value !== null ? { [field.name]: { ...figure, [name]: value } } : {};
+  const own = (now: Part) => (now as unknown as Record<string, Figure | null>)[field.name] ?? null;
+  const at = (old: Figure | null, likely: number | null) => ({ [field.name]: likely === null ? null : withLikely(old, likely) });
+  const put = (changes: Partial<Figure>) =>
+    set((now) => {
+      const old = own(now);
+      return old ? { [field.name]: { ...old, ...changes } } : {};
+    });
   const hasWidth = figure !== null && figure.low !== figure.high;
   return (
     <div data-field={field.name} className="grid gap-1 border-b border-rule pb-2">
@@ -71,14 +78,14 @@ function FigureField({
         <NumberField
           compact label={field.text} unit={field.unit} empty value={figure?.likely ?? null}
           placeholder={field.default_from ? "assumed" : field.needed ? "?" : "none"}
-          onPreview={(v) => look(at(v))} onCommit={(v) => set(at(v))}
+          onPreview={(v) => look(at(figure, v))} onCommit={(v) => set((now) => at(own(now), v))}
         />
         {figure ? (
           <span className="flex items-center gap-1">
             <Choice
               label={`Where from: ${field.text}`} hideLabel value={figure.origin}
               options={[{ value: "maker", words: "maker" }, { value: "measured", words: "measured" }, { value: "assumed", words: "assumed" }]}
-              onChange={(origin) => void set({ [field.name]: { ...figure, origin } })}
+              onChange={(origin) => void put({ origin })}
             />
             <Button look="quiet" className="px-1.5 text-[13px] font-normal" aria-expanded={wide || hasWidth} onClick={() => setWide(!wide)}>bounds</Button>
           </span>
@@ -88,8 +95,8 @@ function FigureField({
       </div>
       {figure && (wide || hasWidth) && (
         <div className="flex items-center gap-2 text-[13px] text-ink-soft">
-          from <NumberField compact label={`Low: ${field.text}`} unit="" value={figure.low} onCommit={(v) => set(edge("low")(v))} />
-          to <NumberField compact label={`High: ${field.text}`} unit={field.unit} value={figure.high} onCommit={(v) => set(edge("high")(v))} />
+          from <NumberField compact label={`Low: ${field.text}`} unit="" value={figure.low} onCommit={(v) => put(v === null ? {} : { low: v })} />
+          to <NumberField compact label={`High: ${field.text}`} unit={field.unit} value={figure.high} onCommit={(v) => put(v === null ? {} : { high: v })} />
         </div>
       )}
       {figure?.note && <p className="text-[12px] text-ink-soft">{figure.note}</p>}

@@ -3,9 +3,10 @@ import { useBuild } from "../../state/build";
 import { SPIKES } from "../../state/format";
 import { Choice, NumberField, Tick } from "../../ui/fields";
 import { LANES, Outputs, Slots } from "./Outputs";
+import type { SetPart } from "./set";
 
 /** What a kind of part has besides figures and sockets. */
-export function KindFields({ part, set }: { part: Part; set: (c: Record<string, unknown>) => Promise<unknown> }) {
+export function KindFields({ part, set }: { part: Part; set: SetPart }) {
   switch (part.kind) {
     case "card":
       return <CardFields part={part} set={set} />;
@@ -81,11 +82,10 @@ export function KindFields({ part, set }: { part: Part; set: (c: Record<string, 
   }
 }
 
-type Set = (c: Record<string, unknown>) => Promise<unknown>;
 type Card = Extract<Part, { kind: "card" }>;
 
 /** Slot, lanes, power limit and spikes of a card. */
-function CardFields({ part, set }: { part: Card; set: Set }) {
+function CardFields({ part, set }: { part: Card; set: SetPart<Card> }) {
   const { build } = useBuild();
   const board = build.doc.parts.find((p) => p.kind === "board");
   const slots = board?.kind === "board" ? board.slots : [];
@@ -120,7 +120,7 @@ function CardFields({ part, set }: { part: Card; set: Set }) {
       {own && (
         <div className="flex flex-wrap items-end gap-2">
           {SPIKES.map(([key, words], i) => (
-            <NumberField key={key} narrow label={words} unit="×" value={own[i] ?? null} onCommit={(v) => set({ spike_factors: own.map((f, k) => (k === i ? v : f)) })} />
+            <NumberField key={key} narrow label={words} unit="×" value={own[i] ?? null} onCommit={(v) => set((now) => ({ spike_factors: now.spike_factors?.map((f, k) => (k === i ? v : f)) ?? null }))} />
           ))}
         </div>
       )}
@@ -131,7 +131,7 @@ function CardFields({ part, set }: { part: Card; set: Set }) {
 type Hanging = Extract<Part, { on: string | null }>;
 
 /** The hub, or the board, whose headers feed a part without a plug of its own, and which of them. */
-function HangsOn({ part, set }: { part: Hanging; set: Set }) {
+function HangsOn({ part, set }: { part: Hanging; set: SetPart }) {
   const { build } = useBuild();
   if (part.sockets.length > 0) return null;
   const hubs = build.doc.parts.filter((p) => p.kind === "hub" && p.key !== part.key);

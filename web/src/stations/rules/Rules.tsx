@@ -87,7 +87,9 @@ function AssumptionLine({ declared: d, value }: { declared: Declared; value: num
   const edit = (v: number | Bounds) => ({ type: "change build", changes: {}, house_rules: {}, assumptions: { [d.name]: v } }) as const;
   const wide = typeof value === "object";
   const likely = wide ? value.likely : value;
-  const to = (v: number): number | Bounds => (wide ? { low: Math.min(value.low, v), likely: v, high: Math.max(value.high, v) } : v);
+  const own = (now: Doc) => now.assumptions[d.name as keyof Doc["assumptions"]] as number | Bounds;
+  const to = (old: number | Bounds, v: number): number | Bounds =>
+    typeof old === "object" ? { low: Math.min(old.low, v), likely: v, high: Math.max(old.high, v) } : v;
   const changed = JSON.stringify(value) !== JSON.stringify(d.default);
   const [open, setOpen] = useState(false);
   useEffect(() => {
@@ -95,7 +97,7 @@ function AssumptionLine({ declared: d, value }: { declared: Declared; value: num
     if (open) line.current?.querySelector("input")?.focus();
   }, [open]);
   const edge = (name: "low" | "high") => (v: number | null) =>
-    wide && v !== null ? act(edit({ ...value, [name]: v })) : Promise.resolve(null);
+    wide && v !== null ? act((now) => edit({ ...(own(now) as Bounds), [name]: v })) : Promise.resolve(null);
   return (
     <li ref={line} data-assumption={d.name} className="flex items-center gap-2 border-b border-rule py-1.5">
       <div className={`min-w-0 flex-1 text-[14px] ${changed ? "font-semibold" : ""}`}>
@@ -118,7 +120,7 @@ function AssumptionLine({ declared: d, value }: { declared: Declared; value: num
       {changed && <Button look="quiet" className="min-h-7 px-1.5 text-[13px]" aria-label={`Default for ${d.text}`} onClick={() => void act(edit(d.default as number | Bounds))}>default</Button>}
       <NumberField
         compact label={d.text} unit={d.unit} value={likely}
-        onPreview={(v) => v !== null && preview(edit(to(v)))} onCommit={(v) => act(edit(to(v ?? likely)))}
+        onPreview={(v) => v !== null && preview(edit(to(value, v)))} onCommit={(v) => act((now) => edit(to(own(now), v ?? likely)))}
       />
     </li>
   );
