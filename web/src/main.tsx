@@ -12,11 +12,18 @@ import { Frame } from "./stations/frame/Frame";
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content;
 (globalThis as { __webpack_nonce__?: string }).__webpack_nonce__ = nonce;
 
-const Parts = lazy(() => import("./stations/parts/Parts"));
-const Catalogue = lazy(() => import("./stations/catalogue/Catalogue"));
-const Supply = lazy(() => import("./stations/supply/Supply"));
-const Loom = lazy(() => import("./stations/loom/Loom"));
-const Rules = lazy(() => import("./stations/rules/Rules"));
+const pages = {
+  parts: () => import("./stations/parts/Parts"),
+  catalogue: () => import("./stations/catalogue/Catalogue"),
+  supply: () => import("./stations/supply/Supply"),
+  loom: () => import("./stations/loom/Loom"),
+  rules: () => import("./stations/rules/Rules"),
+};
+const Parts = lazy(pages.parts);
+const Catalogue = lazy(pages.catalogue);
+const Supply = lazy(pages.supply);
+const Loom = lazy(pages.loom);
+const Rules = lazy(pages.rules);
 
 const router = createBrowserRouter([
   { path: "/", element: <Builds /> },
@@ -42,6 +49,9 @@ const queries = new QueryClient({
     mutations: { networkMode: "always" },
   },
 });
+// Once the first page stands and nothing else is to do, the others come: no station waits for its script.
+if ("requestIdleCallback" in window)
+  requestIdleCallback(() => Object.values(pages).forEach((page) => void page().catch(() => undefined)), { timeout: 5_000 });
 const root = document.getElementById("app");
 if (root)
   createRoot(root).render(

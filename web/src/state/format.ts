@@ -59,3 +59,8 @@ export const SPIKES = [
 export function shortened(name: string, most: number): string {
   return name.length > most ? `${name.slice(0, most - 1).trimEnd()}…` : name;
 }
+
+/** A sentence whose numbers stay on one line with their units. */
+export function sentence(text: string): string {
+  return text.replace(/(\d) (?=(?:W|A|V|%|ms|mm|mΩ|°C)(?!\w))/g, "$1\u00a0");
+}

@@ -3,7 +3,7 @@ import { Link } from "react-router";
 
 import type { Mend, State } from "../../api/client";
 import { useBuild } from "../../state/build";
-import { amount, bounds, percent, STATE_WORDS, shortened } from "../../state/format";
+import { amount, bounds, percent, STATE_WORDS, sentence, shortened } from "../../state/format";
 import { Popover } from "../../ui/controls";
 import { TallyMarks } from "../../ui/marks";
 
@@ -97,8 +97,8 @@ function MendItem({ item, base, close }: { item: Mend; base: string; close: () =
           <b>{item.title}</b>
           <b className={item.kind === "unknown" ? "text-unknown" : "text-over"}>{MEND_WORDS[item.kind]}</b>
         </span>
-        <span className="block">{item.text}</span>
-        <span className="block font-semibold text-accent">{item.fix}</span>
+        <span className="block">{sentence(item.text)}</span>
+        <span className="block font-semibold text-accent">{sentence(item.fix)}</span>
       </Link>
     </li>
   );

@@ -3,7 +3,7 @@ import { useState } from "react";
 
 import type { Element } from "../../api/client";
 import { useBuild } from "../../state/build";
-import { inUnit, percent, VERDICT_TEXT, verdictWord } from "../../state/format";
+import { inUnit, percent, sentence, VERDICT_TEXT, verdictWord } from "../../state/format";
 import type { Drawn } from "../../state/lanes";
 import { whyQuery } from "../../state/queries";
 import { Button, Dialog } from "../../ui/controls";
@@ -31,7 +31,7 @@ export function WhyPanel({ drawn }: { drawn: Drawn | null }) {
         <>
           <ul tabIndex={0} aria-label="What limits it most" className="min-h-0 flex-1 overflow-y-auto">
             {elements.slice(0, 4).map((e, i) => <ElementLine key={i} element={e} />)}
-            {lane.plugs.filter((p) => p.warning).map((p) => <li key={p.key} data-warning className="py-0.5 text-[13px] font-semibold text-tight">{p.warning}</li>)}
+            {lane.plugs.filter((p) => p.warning).map((p) => <li key={p.key} data-warning className="py-0.5 text-[13px] font-semibold text-tight">{sentence(p.warning)}</li>)}
             {elements.length === 0 && !why.isPending && <li className="text-ink-soft">It is in its port and feeds nothing yet.</li>}
           </ul>
           <div className="flex items-center gap-2 pt-1">

@@ -1,6 +1,6 @@
 import type { Result } from "../../api/client";
 import { useBuild } from "../../state/build";
-import { inUnit, percent, VERDICT_TEXT } from "../../state/format";
+import { inUnit, percent, sentence, VERDICT_TEXT } from "../../state/format";
 
 type BoardAnswer = Result["through_board"][number];
 /** What comes through the board, worst first, and the figure that moves the total most. */
@@ -30,7 +30,7 @@ export function ThroughBoard({ onChoose }: { onChoose: (part: string, field: str
                   <span className="font-mono whitespace-nowrap">{inUnit(b.load, b.unit)} <span className="text-ink-soft">of {inUnit(b.limit, b.unit)}</span></span>
                   <b className={`text-right font-mono ${VERDICT_TEXT[b.verdict]}`}>{percent(b.percent)}</b>
                 </button>
-                {(b.verdict === "over" || b.verdict === "unknown") && <p className="text-[13px] text-ink-soft">{b.cause} <b className="text-accent">{b.fix}</b></p>}
+                {(b.verdict === "over" || b.verdict === "unknown") && <p className="text-[13px] text-ink-soft">{sentence(b.cause)} <b className="text-accent">{sentence(b.fix)}</b></p>}
               </li>
             ))}
           </ul>
@@ -38,7 +38,7 @@ export function ThroughBoard({ onChoose }: { onChoose: (part: string, field: str
       )}
       {moves && (
         <p className="mt-1 text-[13px] text-ink-soft">
-          {moves.text} <button type="button" className="font-semibold text-accent underline-offset-2 hover:underline" onClick={() => onChoose(moves.part, moves.field)}>Look at it</button>
+          {sentence(moves.text)} <button type="button" className="font-semibold text-accent underline-offset-2 hover:underline" onClick={() => onChoose(moves.part, moves.field)}>Look at it</button>
         </p>
       )}
     </section>

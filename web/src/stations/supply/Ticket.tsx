@@ -1,7 +1,7 @@
 import type { ReactNode } from "react";
 
 import type { SupplyAnswer } from "../../api/client";
-import { percent } from "../../state/format";
+import { percent, sentence } from "../../state/format";
 import { Button } from "../../ui/controls";
 
 const VERDICTS: Record<SupplyAnswer["verdict"], string> = {
@@ -37,13 +37,13 @@ export function Ticket({
       <p className="mb-2 text-[13px] text-ink-soft">
         {inBuild ? "in this build" : "catalogue"}, {design === null ? "design not known" : design === "classic" ? "classic design" : `design ${design}`}, {ports} ports, {cables} cables
       </p>
-      <ul className="grid gap-1 text-[14px]">{key.map((c, i) => <Line key={i} status={c.status} text={c.text} />)}</ul>
+      <ul className="grid gap-1 text-[14px]">{key.map((c, i) => <Line key={i} status={c.status} text={sentence(c.text)} />)}</ul>
       <p className="mt-2 text-[14px]">
         {percent(answer.percent.full)} at full, {percent(answer.percent.everyday)} everyday, {percent(answer.percent.idle)} idle
       </p>
       <details className="mt-1 text-[13px]">
         <summary className="cursor-pointer text-ink-soft">{rest.length} more checks</summary>
-        <ul className="mt-1 grid gap-1">{rest.map((c, i) => <Line key={i} status={c.status} text={c.text} />)}</ul>
+        <ul className="mt-1 grid gap-1">{rest.map((c, i) => <Line key={i} status={c.status} text={sentence(c.text)} />)}</ul>
       </details>
       <p className="mt-1 text-[12px] text-ink-soft">Not checked yet: {answer.not_checked.join(", ")}.</p>
       {children}
