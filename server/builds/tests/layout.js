@@ -1,4 +1,5 @@
-// Text that an ancestor cuts off, and texts that lie on one another. Gives a list of sentences.
+// Text that an ancestor cuts off, texts that lie on one another, and words that are broken in two
+// though they are short. Gives a list of sentences.
 () => {
   const seen = [];
   const problems = [];
@@ -39,6 +40,14 @@
     const away = box.bottom <= shown.top || box.top >= shown.bottom || box.right <= shown.left || box.left >= shown.right;
     if (away) continue;
     if (cut) problems.push(`cut: "${text}"`);
+    for (const { 0: word, index } of node.textContent.matchAll(/[\p{L}\d.,]+/gu)) {
+      if (word.length > 14) continue;
+      range.setStart(node, index);
+      range.setEnd(node, index + word.length);
+      const [first, ...rest] = range.getClientRects();
+      if (rest.some((r) => r.top > first.bottom - 2)) problems.push(`broken: "${word}" in "${text}"`);
+    }
+    range.selectNodeContents(node);
     for (const line of range.getClientRects()) seen.push({ text, line, own, shown });
   }
   const span = (a, b, low, high) =>

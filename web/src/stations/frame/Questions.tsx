@@ -46,8 +46,8 @@ function Stale({
           {problem.conflicts.map((c) => (
             <tr key={c.path} className="border-t border-rule align-top">
               <td className="py-1 pr-3">{words(c.path)}</td>
-              <td className="py-1 pr-3 font-semibold">{value(c.yours)}</td>
-              <td className="py-1 font-semibold">{value(c.theirs)}</td>
+              <td className="py-1 pr-3 font-semibold wrap-anywhere">{value(c.yours)}</td>
+              <td className="py-1 font-semibold wrap-anywhere">{value(c.theirs)}</td>
             </tr>
           ))}
         </tbody>

@@ -95,7 +95,7 @@ function MendItem({ item, base, close }: { item: Mend; base: string; close: () =
       <Link to={`${base}/${item.station}?at=${encodeURIComponent(item.subject)}${item.field ? `&field=${item.field}` : ""}`} onClick={close} className="block rounded-[3px] px-2 py-2 hover:bg-accent-wash">
         <span className="flex justify-between gap-3">
           <b>{item.title}</b>
-          <b className={item.kind === "unknown" ? "text-unknown" : "text-over"}>{MEND_WORDS[item.kind]}</b>
+          <b className={`whitespace-nowrap ${item.kind === "unknown" ? "text-unknown" : "text-over"}`}>{MEND_WORDS[item.kind]}</b>
         </span>
         <span className="block">{sentence(item.text)}</span>
         <span className="block font-semibold text-accent">{sentence(item.fix)}</span>

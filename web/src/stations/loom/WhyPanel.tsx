@@ -76,7 +76,7 @@ function Share({ element: e }: { element: Element }) {
 
 function EveryLimit({ elements }: { elements: Element[] }) {
   return (
-    <table className="w-full text-left text-[13px]">
+    <table className="names-first w-full text-left text-[13px]">
       <thead className="sticky top-0 bg-slip text-ink-soft">
         <tr><th>Element</th><th className="text-right">Load</th><th className="text-right">Limit</th><th className="pl-2 text-right">Share</th><th className="px-3">Verdict</th><th>At</th><th>How it comes about, and source</th></tr>
       </thead>

@@ -85,7 +85,7 @@ export function AddPart({ onAdded }: { onAdded: (key: string) => void }) {
               className="flex cursor-pointer items-baseline justify-between gap-4 px-4 py-2 text-[15px] hover:bg-accent-wash aria-selected:bg-accent-wash aria-selected:shadow-[inset_4px_0_0_var(--accent)]"
               onMouseDown={(e) => { e.preventDefault(); void choose(o); }}
             >
-              {o.words}<span className="max-w-[45%] text-right text-[13px] text-ink-soft">{o.hint}</span>
+              {o.words}<span className="max-w-[45%] shrink-0 text-right text-[13px] text-ink-soft">{o.hint}</span>
             </li>
           ))}
           {options.length === 0 && (

@@ -32,7 +32,7 @@ export function Opened({
   const total = sum(lines.map((r) => r.watts));
   return (
     <Dialog open onClose={onClose} title={`${openingWords(opening)}: ${figure ? amount(figure) : "?"} W`} wide>
-      <table data-opened className="w-full text-left text-[14px]">
+      <table data-opened className="names-first w-full text-left text-[14px]">
         <thead className="text-[13px] text-ink-soft">
           <tr><th>Part</th><th>Rail</th><th>How it comes about</th><th>From</th><th className="text-right">Watts</th><th className="pl-3 text-right">Low to high</th></tr>
         </thead>
