@@ -89,6 +89,30 @@ class Assumptions(Model):
     spike_card_1ms: float = _number(1.7, 1, 5, "×", "a graphics card's spike at 1 ms")
     spike_card_10ms: float = _number(1.4, 1, 5, "×", "a graphics card's spike at 10 ms")
     spike_card_100ms: float = _number(1.15, 1, 5, "×", "a graphics card's spike at 100 ms")
+    spike_sustained_0_1ms: float = _number(
+        1.5, 1, 5, "×", "the processor's spike at 0.1 ms, on its sustained load"
+    )
+    spike_sustained_1ms: float = _number(
+        1.3, 1, 5, "×", "the processor's spike at 1 ms, on its sustained load"
+    )
+    spike_sustained_10ms: float = _number(
+        1.2, 1, 5, "×", "the processor's spike at 10 ms, on its sustained load"
+    )
+    spike_sustained_100ms: float = _number(
+        1.1, 1, 5, "×", "the processor's spike at 100 ms, on its sustained load"
+    )
+    spike_short_0_1ms: float = _number(
+        1.2, 1, 5, "×", "the processor's spike at 0.1 ms, on its short-time load"
+    )
+    spike_short_1ms: float = _number(
+        1.1, 1, 5, "×", "the processor's spike at 1 ms, on its short-time load"
+    )
+    spike_short_10ms: float = _number(
+        1.0, 1, 5, "×", "the processor's spike at 10 ms, on its short-time load"
+    )
+    spike_short_100ms: float = _number(
+        1.0, 1, 5, "×", "the processor's spike at 100 ms, on its short-time load"
+    )
     room_degc: float = _number(25, -20, 60, "°C", "air in the room")
     plug_air_rise_degc: float = _number(15, 0, 50, "°C", "air at a plug above the room's")
     insulation_degc: float = _number(

@@ -95,6 +95,19 @@ class _Socketed(_Part):
         return self
 
 
+def _own_spikes(of: str) -> Any:
+    """A part's own spike factors in the four windows, on what a text names."""
+    return Field(
+        default=None,
+        min_length=4,
+        max_length=4,
+        description=f"its own factors on {of} at 0.1, 1, 10 and 100 ms",
+    )
+
+
+_Factor = Annotated[float, Field(ge=1, le=5)]
+
+
 class Processor(_Plain):
     """Fed through the board's processor sockets."""
 
@@ -104,6 +117,7 @@ class Processor(_Plain):
         "package limit for the short time, tens of seconds", "processor_short_ratio"
     )
     package_idle_w: Watts = _known("package at idle", "processor_idle_w")
+    spike_factors: tuple[_Factor, ...] | None = _own_spikes("its sustained load")
 
 
 class Board(_Socketed):
@@ -144,14 +158,7 @@ class Card(_Socketed):
     spikes: Annotated[
         Literal["usual", "by-standard worst"], Field(description="which spike factors it gets")
     ] = "usual"
-    spike_factors: Annotated[
-        tuple[float, ...] | None,
-        Field(
-            min_length=4,
-            max_length=4,
-            description="its own factors on board power at 0.1, 1, 10 and 100 ms",
-        ),
-    ] = None
+    spike_factors: tuple[_Factor, ...] | None = _own_spikes("board power")
     system_floor_w: Watts = _known("the smallest supply that the card's maker states")
     lanes: Annotated[Literal[1, 4, 8, 16], Field(description="lanes of its edge")] = 16
     slot: Annotated[Key | None, Field(description="the board's slot that it stands in")] = None
@@ -163,8 +170,6 @@ class Card(_Socketed):
     def _spikes_fit(self) -> Self:
         if self.spikes == "by-standard worst" and not any(s.kind == "16pin" for s in self.sockets):
             raise ValueError("a 16-pin socket for the standard's worst spikes")
-        if self.spike_factors and not all(1 <= f <= 5 for f in self.spike_factors):
-            raise ValueError("spike factors between 1 and 5")
         if self.slot is not None and self.count != 1:
             raise ValueError("a count of 1 for a card whose slot is named")
         return self

@@ -2,7 +2,8 @@
 
 Factors on a part's full load at 0.1, 1, 10 and 100 ms. A card: `usual` (assumptions), or the
 worst that the standard allows with a 16-pin socket, or its own. The processor: the larger of its
-sustained and its short load, each with its factors. All else does not spike.
+sustained and its short load, each with its factors (assumptions); its own are on its sustained
+load, and it is never below its short one. All else does not spike.
 """
 
 from __future__ import annotations
@@ -18,9 +19,6 @@ from .quantities import WINDOWS, Rail, Span, Window
 
 #: Source: PCI Express CEM 5.x, power excursions with a 16-pin connector.
 STANDARD_WORST: tuple[float, ...] = (3.0, 2.5, 2.0, 1.5)
-#: On the sustained and on the short load of a processor. Source: assumption.
-SUSTAINED_FACTORS: tuple[float, ...] = (1.5, 1.3, 1.2, 1.1)
-SHORT_FACTORS: tuple[float, ...] = (1.2, 1.1, 1.0, 1.0)
 #: Windows in which several parts hardly spike together: their excesses add as squares.
 SQUARED: tuple[Window, ...] = ("0.1", "1")
 
@@ -124,10 +122,9 @@ def spike_rows(build: Build, loads: tuple[Load, ...]) -> tuple[SpikeRow, ...]:
     for key, own in above.items():
         watts = {w: _share(above, own, i, w) for i, w in enumerate(WINDOWS)}
         part = parts[key]
-        field = "package_short_w" if isinstance(part, Processor) else "spikes"
-        assumed = not (isinstance(part, Card) and part.spike_factors is not None)
+        assumed = not (isinstance(part, Card | Processor) and part.spike_factors is not None)
         rows.append(
-            SpikeRow(key, own.count, None, field, _formula(build, part), assumed, False, watts)
+            SpikeRow(key, own.count, None, "spikes", _formula(build, part), assumed, False, watts)
         )
     return tuple(rows)
 
@@ -149,11 +146,16 @@ def _formula(build: Build, part: Part) -> str:
     """How a part's excess comes about."""
     together = "; at 0.1 and 1 ms excesses add as squares"
     if isinstance(part, Card):
-        factors = " / ".join(f"{f:g}" for f in card_factors(build, part))
-        return f"above full, board power × {factors}{together}"
-    sustained = " / ".join(f"{f:g}" for f in SUSTAINED_FACTORS)
-    short = " / ".join(f"{f:g}" for f in SHORT_FACTORS)
-    return f"above full, the larger of sustained × {sustained} and short × {short}{together}"
+        return f"above full, board power × {_list(card_factors(build, part))}{together}"
+    if not isinstance(part, Processor):
+        raise TypeError(f"a part that spikes, got {type(part).__name__}")
+    sustained, short = map(_list, processor_factors(build, part))
+    above = "short" if part.spike_factors is not None else f"short × {short}"
+    return f"above full, the larger of sustained × {sustained} and {above}{together}"
+
+
+def _list(factors: tuple[float, ...]) -> str:
+    return " / ".join(f"{f:g}" for f in factors)
 
 
 def _excess(build: Build, part: Part, load: Load) -> tuple[Span, ...] | None:
@@ -162,7 +164,7 @@ def _excess(build: Build, part: Part, load: Load) -> tuple[Span, ...] | None:
     if isinstance(part, Processor):
         return tuple(
             Span(*(max(f * a, s * b) - f for f, s in zip(full, short, strict=True)))
-            for a, b in zip(SUSTAINED_FACTORS, SHORT_FACTORS, strict=True)
+            for a, b in zip(*processor_factors(build, part), strict=True)
         )
     if isinstance(part, Card) and (part.sockets or part.spike_factors):
         return tuple(full.times(f - 1) for f in card_factors(build, part))
@@ -177,3 +179,15 @@ def card_factors(build: Build, part: Card) -> tuple[float, ...]:
         return STANDARD_WORST
     a = build.assumptions
     return a.spike_card_0_1ms, a.spike_card_1ms, a.spike_card_10ms, a.spike_card_100ms
+
+
+def processor_factors(build: Build, part: Processor) -> tuple[tuple[float, ...], tuple[float, ...]]:
+    """Spike factors on a processor's sustained and on its short load in the four windows."""
+    if part.spike_factors is not None:
+        return part.spike_factors, (1.0,) * len(WINDOWS)
+    a = build.assumptions
+    return (
+        (a.spike_sustained_0_1ms, a.spike_sustained_1ms, a.spike_sustained_10ms,
+         a.spike_sustained_100ms),
+        (a.spike_short_0_1ms, a.spike_short_1ms, a.spike_short_10ms, a.spike_short_100ms),
+    )  # fmt: skip

@@ -23,6 +23,7 @@ from easy_tally.parts import (
     Memory,
     Other,
     Part,
+    Processor,
     Slot,
     Socket,
 )
@@ -83,6 +84,8 @@ def _own(draw: Any, kind: type[Any], has_16pin: bool) -> dict[str, Any]:
             "lanes": draw(lanes), "spikes": "by-standard worst" if worst else "usual",
             "spike_factors": factors, "power_limit": draw(st.floats(0.3, 2)),
         }  # fmt: skip
+    if kind is Processor:
+        return {"spike_factors": draw(st.none() | st.tuples(*[st.floats(1, 5)] * 4))}
     if kind is Memory:
         return {"generation": draw(st.sampled_from(["ddr5", "ddr5-registered", "ddr4", "ddr3"]))}
     if kind is Drive:

@@ -6,9 +6,11 @@ import math
 import unittest
 from pathlib import Path
 
+from easy_tally.assumptions import Assumptions
 from easy_tally.files import build_file
 from easy_tally.loads import loads
 from easy_tally.parts import Socket
+from easy_tally.quantities import WINDOWS
 from easy_tally.report import analyse
 from easy_tally.sizing import ride_through
 from easy_tally.spikes import spike_rows
@@ -44,6 +46,21 @@ class Windows(unittest.TestCase):
         plain = board(own_12v_w=None, own_5v_w=None, own_3v3_w=None)
         rest = analyse(build(plain)).tally.total.at("full").likely
         self._near([w - rest for w in _likely(plain, processor())], [150, 132, 120, 120])
+
+    def test_a_processors_own_factors_never_below_its_short_load(self) -> None:
+        """Sustained 100 × 1.6, 1.3, 1.1, 1: the short 120 W last longer than any window."""
+        plain = board(own_12v_w=None, own_5v_w=None, own_3v3_w=None)
+        rest = analyse(build(plain)).tally.total.at("full").likely
+        own = processor().model_copy(update={"spike_factors": (1.6, 1.3, 1.1, 1.0)})
+        self._near([w - rest for w in _likely(plain, own)], [160, 130, 120, 120])
+
+    def test_a_processors_factors_are_assumptions(self) -> None:
+        """Sustained 100 × 2 at 0.1 ms, short 120 × 1.5 at 100 ms; between them as assumed."""
+        plain = board(own_12v_w=None, own_5v_w=None, own_3v3_w=None)
+        rest = analyse(build(plain)).tally.total.at("full").likely
+        assume = Assumptions(spike_sustained_0_1ms=2.0, spike_short_100ms=1.5)
+        found = analyse(build(plain, processor(), assumptions=assume)).spikes.total
+        self._near([found[w].likely - rest for w in WINDOWS], [200, 132, 120, 180])
 
     def test_excesses_add_as_squares_in_the_short_windows_only(self) -> None:
         """Two cards of 320 W: 640 + √(320² + 320²), 640 + √(224² + 224²), then plain sums."""

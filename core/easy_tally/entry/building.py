@@ -32,6 +32,8 @@ def fields_of(kind: str, said: Said) -> Fields:
             _memory(fields, said)
         case "card":
             _card(fields, said)
+        case "processor":
+            _spikes(fields, said)
         case "board":
             _board(fields, said)
         case "fan":
@@ -148,8 +150,13 @@ def _card(fields: Fields, said: Said) -> None:
         fields["slot"] = said.settings.pop("in")
     if "limit" in said.settings:
         fields["power_limit"] = _number(said, "limit")
+    _spikes(fields, said)
+
+
+def _spikes(fields: Fields, said: Said) -> None:
+    """A card's or a processor's own factors; of a card, or the standard's worst."""
     for text in said.settings.pop("spikes", "").split("+"):
-        if text == "worst":
+        if text == "worst" and fields["kind"] == "card":
             fields["spikes"] = "by-standard worst"
         elif re.fullmatch(rf"{NUMBER}(/{NUMBER}){{3}}", text):
             fields["spike_factors"] = [number(n) for n in text.split("/")]

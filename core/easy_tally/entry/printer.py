@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from ..parts import Board, Card, Cooler, Drive, Fan, Hub, LightStrip, Memory, Other, Part
+from ..parts import Board, Card, Cooler, Drive, Fan, Hub, LightStrip, Memory, Other, Part, Processor
 from ..quantities import Figure
 from .layout import header_words, slot_words, socket_words
 from .lexer import quoted
@@ -94,6 +94,8 @@ def more_said(part: Part) -> list[str]:
             found += ["eps4-in-eps8"] if part.eps4_in_eps8 else []
         case Card():
             found += _card(part)
+        case Processor():
+            found += _own_spikes(part)
         case Memory():
             found += part.generation.split("-")
         case Drive():
@@ -125,6 +127,10 @@ def _card(part: Card) -> list[str]:
     found += [f"in:{part.slot}"] if part.slot is not None else []
     found += [f"limit:{number_word(part.power_limit)}"] if part.power_limit != 1 else []
     found += ["spikes:worst"] if part.spikes != "usual" else []
-    if part.spike_factors is not None:
-        found.append("spikes:" + "/".join(number_word(f) for f in part.spike_factors))
-    return found
+    return found + _own_spikes(part)
+
+
+def _own_spikes(part: Card | Processor) -> list[str]:
+    if part.spike_factors is None:
+        return []
+    return ["spikes:" + "/".join(number_word(f) for f in part.spike_factors)]

@@ -212,7 +212,17 @@ class Editing(BrowserCase):
         factor = page.locator("aside").get_by_label("0.1 ms", exact=True)
         factor.fill("1.5")
         factor.press("Enter")
-        expect(page.get_by_role("button", name="open spike 0.1 ms")).not_to_have_text(before)
+        spike = page.get_by_role("button", name="open spike 0.1 ms")
+        expect(spike).not_to_have_text(before)
+        # The processor's: the larger of sustained and short, as assumed, until it has its own.
+        after = spike.inner_text()
+        self.go(page.url.split("/b/")[1].split("/")[0], "parts?at=processor&field=spikes")
+        expect(page.get_by_role("combobox", name="Spikes")).to_be_focused()
+        page.get_by_role("combobox", name="Spikes").select_option("own")
+        factor.fill("2")
+        factor.press("Enter")
+        expect(factor).to_have_attribute("data-draft", "false")
+        expect(spike).not_to_have_text(after)
 
     def test_slips_are_walked_by_arrows(self) -> None:
         page = self.go(self.heron(), "parts")

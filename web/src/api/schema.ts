@@ -988,6 +988,54 @@ export interface components {
              */
             spike_card_100ms?: number;
             /**
+             * Spike Sustained 0 1Ms
+             * @description the processor's spike at 0.1 ms, on its sustained load
+             * @default 1.5
+             */
+            spike_sustained_0_1ms?: number;
+            /**
+             * Spike Sustained 1Ms
+             * @description the processor's spike at 1 ms, on its sustained load
+             * @default 1.3
+             */
+            spike_sustained_1ms?: number;
+            /**
+             * Spike Sustained 10Ms
+             * @description the processor's spike at 10 ms, on its sustained load
+             * @default 1.2
+             */
+            spike_sustained_10ms?: number;
+            /**
+             * Spike Sustained 100Ms
+             * @description the processor's spike at 100 ms, on its sustained load
+             * @default 1.1
+             */
+            spike_sustained_100ms?: number;
+            /**
+             * Spike Short 0 1Ms
+             * @description the processor's spike at 0.1 ms, on its short-time load
+             * @default 1.2
+             */
+            spike_short_0_1ms?: number;
+            /**
+             * Spike Short 1Ms
+             * @description the processor's spike at 1 ms, on its short-time load
+             * @default 1.1
+             */
+            spike_short_1ms?: number;
+            /**
+             * Spike Short 10Ms
+             * @description the processor's spike at 10 ms, on its short-time load
+             * @default 1
+             */
+            spike_short_10ms?: number;
+            /**
+             * Spike Short 100Ms
+             * @description the processor's spike at 100 ms, on its short-time load
+             * @default 1
+             */
+            spike_short_100ms?: number;
+            /**
              * Room Degc
              * @description air in the room
              * @default 25
@@ -1373,6 +1421,14 @@ export interface components {
              *       "spike_card_1ms": 1.7,
              *       "spike_card_10ms": 1.4,
              *       "spike_card_100ms": 1.15,
+             *       "spike_sustained_0_1ms": 1.5,
+             *       "spike_sustained_1ms": 1.3,
+             *       "spike_sustained_10ms": 1.2,
+             *       "spike_sustained_100ms": 1.1,
+             *       "spike_short_0_1ms": 1.2,
+             *       "spike_short_1ms": 1.1,
+             *       "spike_short_10ms": 1,
+             *       "spike_short_100ms": 1,
              *       "room_degc": 25,
              *       "plug_air_rise_degc": 15,
              *       "insulation_degc": 80,
@@ -2467,6 +2523,11 @@ export interface components {
             package_short_w?: components["schemas"]["Figure"] | null;
             /** @description package at idle */
             package_idle_w?: components["schemas"]["Figure"] | null;
+            /**
+             * Spike Factors
+             * @description its own factors on its sustained load at 0.1, 1, 10 and 100 ms
+             */
+            spike_factors?: number[] | null;
         };
         /**
          * Pump

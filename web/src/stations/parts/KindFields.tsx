@@ -10,6 +10,8 @@ export function KindFields({ part, set }: { part: Part; set: SetPart }) {
   switch (part.kind) {
     case "card":
       return <CardFields part={part} set={set} />;
+    case "processor":
+      return <Spikes part={part} set={set} />;
     case "memory":
       return (
         <Choice
@@ -84,19 +86,43 @@ export function KindFields({ part, set }: { part: Part; set: SetPart }) {
 
 type Card = Extract<Part, { kind: "card" }>;
 
+type Processor = Extract<Part, { kind: "processor" }>;
+
+/** Which spike factors a part gets, and its own where it has them. */
+function Spikes({ part, set }: { part: Card | Processor; set: SetPart<Card | Processor> }) {
+  const { assumptions: a } = useBuild().build.doc;
+  const own = part.spike_factors;
+  const usual = part.kind === "card"
+    ? [a.spike_card_0_1ms, a.spike_card_1ms, a.spike_card_10ms, a.spike_card_100ms]
+    : [a.spike_sustained_0_1ms, a.spike_sustained_1ms, a.spike_sustained_10ms, a.spike_sustained_100ms];
+  const choose = (way: string) => {
+    if (way === "own") return set({ spike_factors: usual });
+    return set(part.kind === "card" ? { spikes: way, spike_factors: null } : { spike_factors: null });
+  };
+  const worst = part.kind === "card" ? [{ value: "by-standard worst", words: "by-standard worst" }] : [];
+  return (
+    <div data-field="spikes" className="grid gap-2">
+      <Choice
+        label="Spikes" value={own ? "own" : part.kind === "card" ? part.spikes : "usual"}
+        options={[{ value: "usual", words: "usual" }, ...worst, { value: "own", words: "its own" }]}
+        onChange={(way) => void choose(way)}
+      />
+      {own && (
+        <div className="flex flex-wrap items-end gap-2">
+          {SPIKES.map(([key, words], i) => (
+            <NumberField key={key} narrow label={words} unit="×" value={own[i] ?? null} onCommit={(v) => set((now) => ({ spike_factors: now.spike_factors?.map((f, k) => (k === i ? v : f)) ?? null }))} />
+          ))}
+        </div>
+      )}
+    </div>
+  );
+}
+
 /** Slot, lanes, power limit and spikes of a card. */
 function CardFields({ part, set }: { part: Card; set: SetPart<Card> }) {
   const { build } = useBuild();
   const board = build.doc.parts.find((p) => p.kind === "board");
   const slots = board?.kind === "board" ? board.slots : [];
-  const own = part.spike_factors;
-  const usual = build.doc.assumptions;
-  const spikes = (way: string) =>
-    set(
-      way === "own"
-        ? { spike_factors: [usual.spike_card_0_1ms, usual.spike_card_1ms, usual.spike_card_10ms, usual.spike_card_100ms] }
-        : { spikes: way, spike_factors: null },
-    );
   return (
     <div className="grid gap-2">
       <div className="flex flex-wrap gap-3">
@@ -109,21 +135,8 @@ function CardFields({ part, set }: { part: Card; set: SetPart<Card> }) {
         </span>
         <Choice label="Lanes of its edge" value={String(part.lanes)} options={LANES} onChange={(v) => void set({ lanes: Number(v) })} />
         <NumberField label="Power limit" unit="× as delivered" value={part.power_limit} onCommit={(power_limit) => set({ power_limit })} />
-        <span data-field="spikes">
-          <Choice
-            label="Spikes" value={own ? "own" : part.spikes}
-            options={[{ value: "usual", words: "usual" }, { value: "by-standard worst", words: "by-standard worst" }, { value: "own", words: "its own" }]}
-            onChange={(way) => void spikes(way)}
-          />
-        </span>
       </div>
-      {own && (
-        <div className="flex flex-wrap items-end gap-2">
-          {SPIKES.map(([key, words], i) => (
-            <NumberField key={key} narrow label={words} unit="×" value={own[i] ?? null} onCommit={(v) => set((now) => ({ spike_factors: now.spike_factors?.map((f, k) => (k === i ? v : f)) ?? null }))} />
-          ))}
-        </div>
-      )}
+      <Spikes part={part} set={set} />
     </div>
   );
 }
