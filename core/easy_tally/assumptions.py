@@ -113,6 +113,18 @@ class Assumptions(Model):
     spike_short_100ms: float = _number(
         1.0, 1, 5, "×", "the processor's spike at 100 ms, on its short-time load"
     )
+    ride_classic_0_1ms: float = _number(
+        1.30, 1, 3, "×", "what a supply of a classic design rides through at 0.1 ms"
+    )
+    ride_classic_1ms: float = _number(
+        1.20, 1, 3, "×", "what a supply of a classic design rides through at 1 ms"
+    )
+    ride_classic_10ms: float = _number(
+        1.10, 1, 3, "×", "what a supply of a classic design rides through at 10 ms"
+    )
+    ride_classic_100ms: float = _number(
+        1.05, 1, 3, "×", "what a supply of a classic design rides through at 100 ms"
+    )
     room_degc: float = _number(25, -20, 60, "°C", "air in the room")
     plug_air_rise_degc: float = _number(15, 0, 50, "°C", "air at a plug above the room's")
     insulation_degc: float = _number(

@@ -101,7 +101,8 @@ def analyse(build: Build) -> Analysis:
     tally = tally_of(build, loads)
     found = spikes(build, loads)
     sizing = size(build, tally.total, found)
-    supply = check_supply(build.supply, tally, sizing, found) if build.supply else None
+    assume = build.assumptions
+    supply = check_supply(build.supply, tally, sizing, found, assume) if build.supply else None
     carried = demands(build, loads)
     runs = check_runs(build, carried)
     board = through_board(build, loads, carried)

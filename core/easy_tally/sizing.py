@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass, field
 from typing import Literal
 
+from .assumptions import Assumptions
 from .build import Build
 from .parts import Card
 from .quantities import RAIL_V, RAILS, STATES, WINDOWS, Rail, Span, State, Window, add, scale
@@ -12,8 +13,8 @@ from .ratings.verdicts import WITHIN_GRANT, Verdict, judge
 from .spikes import Spikes
 from .standards.sizes import (
     COMMON_W,
+    LARGE_W,
     RIDE_3X,
-    RIDE_CLASSIC,
     RIDE_LARGE_16PIN,
     TOO_BIG,
     next_common_w,
@@ -50,13 +51,18 @@ class Sizing:
     at_least_w: float
 
 
-def ride_through(design: str | None, rated_w: float, has_16pin: bool) -> tuple[float, ...] | None:
+def ride_through(
+    design: str | None, rated_w: float, has_16pin: bool, assume: Assumptions
+) -> tuple[float, ...] | None:
     """Multiples of the rating that a supply rides through in the four windows; None: not known."""
     if design is None:
         return None
     if design == "classic":
-        return RIDE_CLASSIC
-    return RIDE_LARGE_16PIN if rated_w > 450 and has_16pin else RIDE_3X
+        a = assume
+        return (
+            a.ride_classic_0_1ms, a.ride_classic_1ms, a.ride_classic_10ms, a.ride_classic_100ms
+        )  # fmt: skip
+    return RIDE_LARGE_16PIN if rated_w > LARGE_W and has_16pin else RIDE_3X
 
 
 def _spike_need(build: Build, found: Spikes) -> Span:
@@ -71,9 +77,19 @@ def _spike_need(build: Build, found: Spikes) -> Span:
         if supply
         else any(s.kind == "16pin" for _, s in build.sockets())
     )
-    ride = ride_through((supply.design if supply else None) or "3.1", 451, has_16pin) or RIDE_3X
-    windows = [found.total[w].times(1 / ride[i]) for i, w in enumerate(WINDOWS)]
-    return Span(*(max(w[k] for w in windows) for k in range(3)))
+    design = (supply.design if supply else None) or "3.1"
+    small, large = (
+        ride_through(design, w, has_16pin, build.assumptions) or RIDE_3X
+        for w in (LARGE_W, LARGE_W + 1)
+    )
+
+    def rating(ride: tuple[float, ...], k: int) -> float:
+        return max(found.total[w][k] / ride[i] for i, w in enumerate(WINDOWS))
+
+    # What a supply rides through depends on its rating too: up to 450 W it has to be enough by
+    # the smaller multiples, or the smallest that has the larger ones is taken.
+    needs = [(rating(small, k), rating(large, k)) for k in range(3)]
+    return Span(*(s if s <= LARGE_W or s == n else max(n, LARGE_W + 1) for s, n in needs))
 
 
 def size(build: Build, total: Sum, found: Spikes) -> Sizing:
@@ -157,10 +173,12 @@ class SupplyResult:
     share: dict[State, float | None] = field(default_factory=dict)
 
 
-def check_supply(supply: Supply, tally: Tally, sizing: Sizing, found: Spikes) -> SupplyResult:
+def check_supply(
+    supply: Supply, tally: Tally, sizing: Sizing, found: Spikes, assume: Assumptions
+) -> SupplyResult:
     """Hold the tally and the spikes against one supply's label."""
     checks = [_watts(supply, sizing), *(_rail(supply, tally, r) for r in RAILS)]
-    checks += [_combined(supply, tally), _spikes(supply, found)]
+    checks += [_combined(supply, tally), _spikes(supply, found, assume)]
     if supply.rated_w is not None and sizing.needed is not None:
         # Nothing smaller than the smallest common size can be had.
         limit = TOO_BIG * max(sizing.needed.likely, COMMON_W[0])
@@ -194,14 +212,14 @@ def _watts(supply: Supply, sizing: Sizing) -> SupplyCheck:
     return SupplyCheck("watts", "warn" if high else "pass", load, rated, "W", only_at_high=high)
 
 
-def _spikes(supply: Supply, found: Spikes) -> SupplyCheck:
+def _spikes(supply: Supply, found: Spikes, assume: Assumptions) -> SupplyCheck:
     """The worst window of the spikes against what the design rides through, in all and at 12 V.
 
     Beyond it the supply may trip: a failure of the choice, though nothing is damaged.
     """
     rated = supply.rated_w
     has_16pin = any(p.kind == "16pin" for p in supply.ports)
-    ride = None if rated is None else ride_through(supply.design, rated, has_16pin)
+    ride = None if rated is None else ride_through(supply.design, rated, has_16pin, assume)
     if rated is None or ride is None:
         return SupplyCheck("spikes", "unknown", found.total["0.1"].likely, None, "W")
     v12_w = None if supply.v12_a is None else supply.v12_a * RAIL_V["v12"]

@@ -9,7 +9,7 @@ from pathlib import Path
 from easy_tally.assumptions import Assumptions
 from easy_tally.files import build_file
 from easy_tally.loads import loads
-from easy_tally.parts import Socket
+from easy_tally.parts import Card, Socket
 from easy_tally.quantities import WINDOWS
 from easy_tally.report import analyse
 from easy_tally.sizing import ride_through
@@ -85,11 +85,20 @@ class Windows(unittest.TestCase):
 
 class RideThrough(unittest.TestCase):
     def test_designs(self) -> None:
-        self.assertEqual(ride_through("3.1", 1000, True), (2.0, 1.8, 1.6, 1.2))
-        self.assertEqual(ride_through("3.1", 450, True), (1.5, 1.45, 1.35, 1.1))
-        self.assertEqual(ride_through("3.0", 1000, False), (1.5, 1.45, 1.35, 1.1))
-        self.assertEqual(ride_through("classic", 1000, True), (1.3, 1.2, 1.1, 1.05))
-        self.assertIsNone(ride_through(None, 1000, True))
+        usual = Assumptions()
+        self.assertEqual(ride_through("3.1", 1000, True, usual), (2.0, 1.8, 1.6, 1.2))
+        self.assertEqual(ride_through("3.1", 450, True, usual), (1.5, 1.45, 1.35, 1.1))
+        self.assertEqual(ride_through("3.0", 1000, False, usual), (1.5, 1.45, 1.35, 1.1))
+        self.assertEqual(ride_through("classic", 1000, True, usual), (1.3, 1.2, 1.1, 1.05))
+        self.assertIsNone(ride_through(None, 1000, True, usual))
+
+    def test_what_a_classic_one_rides_through_is_an_assumption(self) -> None:
+        """665 W at 0.1 ms: 450 W rides 585 W at 1.3 and 675 W at 1.5."""
+        assume = Assumptions(ride_classic_0_1ms=1.5)
+        old = supply(rated_w=450, design="classic")
+        a = analyse(build(board(), card(), supply=old, assumptions=assume))
+        check = next(c for c in a.supply.checks if c.id == "spikes")  # type: ignore[union-attr]
+        self.assertEqual((check.status, check.window), ("fail", "1"))
 
     def _status(self, **more: object) -> tuple[str, str | None]:
         a = analyse(build(board(), card(), supply=supply(**more)))
@@ -118,11 +127,27 @@ class RideThrough(unittest.TestCase):
         self.assertAlmostEqual(rule.watts.likely, 665 / 1.5)  # type: ignore[union-attr]
 
     def test_without_a_supply_the_sockets_decide_the_design(self) -> None:
-        """16-pin: 665 ÷ 2.0 = 332.5, 569 ÷ 1.8 = 316.1, 473 ÷ 1.6 = 295.6, 393 ÷ 1.2 = 327.5."""
-        big = card(sockets="16pin")
-        a = analyse(build(board(sockets=(Socket(key="main", kind="atx24"),)), big, supply=None))
-        rule = next(r for r in a.sizing.rules if r.id == "spikes")
-        self.assertAlmostEqual(rule.watts.likely, 332.5)  # type: ignore[union-attr]
+        """A 16-pin card, worst by the standard: 25 + 960 W ÷ 2.0 = 492.5, 825 ÷ 1.8 = 458.3,
+        665 ÷ 1.6 = 415.6, 505 ÷ 1.2 = 420.8 W. Without such a socket 665 ÷ 1.5 W."""
+        self.assertAlmostEqual(
+            self._needs(card(sockets="16pin", spikes="by-standard worst")), 492.5
+        )
+        self.assertAlmostEqual(self._needs(card()), 665 / 1.5)
+
+    def test_up_to_450_w_the_smaller_multiples_count(self) -> None:
+        """16-pin, 25 + 640 W: 332.5 W at twice its rating, but so small a supply rides through
+        1.5 times: 443.3 W. 25 + 720 W: 496.7 W by the smaller, 372.5 W by the larger multiples,
+        which begin above 450 W."""
+        self.assertAlmostEqual(self._needs(card(sockets="16pin")), 665 / 1.5)
+        worst = card(240, sockets="16pin", spikes="by-standard worst")
+        self.assertEqual(self._needs(worst), 451)
+
+    def _needs(self, one: Card) -> float:
+        bare = board(sockets=(Socket(key="main", kind="atx24"),))
+        rules = analyse(build(bare, one, supply=None)).sizing.rules
+        found = next(r for r in rules if r.id == "spikes").watts
+        assert found is not None
+        return found.likely
 
 
 class Opened(unittest.TestCase):

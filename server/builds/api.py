@@ -258,7 +258,12 @@ def candidates(request: HttpRequest, key: str) -> list[dict[str, Any]]:
     found = results.analysis(actions.find(_owner(request), key))
     now = found.build.supply
     answers = [
-        (kit, check_supply(kit.supply, found.tally, found.sizing, found.spikes))
+        (
+            kit,
+            check_supply(
+                kit.supply, found.tally, found.sizing, found.spikes, found.build.assumptions
+            ),
+        )
         for kit in kits.catalogue().values()
     ]
     needed = found.sizing.needed.likely if found.sizing.needed else found.sizing.at_least_w

@@ -10,12 +10,12 @@ COMMON_W: tuple[int, ...] = (
 TOO_BIG = 2.0
 
 
-#: What a supply of a design rides through, as multiples of its rating at 0.1, 1, 10 and 100 ms.
-#: Source: ATX 3.0 and 3.1 design guides, power excursions (3.x over 450 W with a 16-pin port,
-#: every other 3.x); classic designs: assumption.
+#: What a supply of a 3.x design rides through, as multiples of its rating at 0.1, 1, 10 and 100 ms:
+#: over 450 W with a 16-pin port, and every other. What a classic one does is an assumption.
+#: Source: ATX 3.0 and 3.1 design guides, power excursions.
+LARGE_W = 450.0
 RIDE_LARGE_16PIN: tuple[float, ...] = (2.00, 1.80, 1.60, 1.20)
 RIDE_3X: tuple[float, ...] = (1.50, 1.45, 1.35, 1.10)
-RIDE_CLASSIC: tuple[float, ...] = (1.30, 1.20, 1.10, 1.05)
 
 
 def next_common_w(needed_w: float) -> int | None:

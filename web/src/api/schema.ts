@@ -1036,6 +1036,30 @@ export interface components {
              */
             spike_short_100ms?: number;
             /**
+             * Ride Classic 0 1Ms
+             * @description what a supply of a classic design rides through at 0.1 ms
+             * @default 1.3
+             */
+            ride_classic_0_1ms?: number;
+            /**
+             * Ride Classic 1Ms
+             * @description what a supply of a classic design rides through at 1 ms
+             * @default 1.2
+             */
+            ride_classic_1ms?: number;
+            /**
+             * Ride Classic 10Ms
+             * @description what a supply of a classic design rides through at 10 ms
+             * @default 1.1
+             */
+            ride_classic_10ms?: number;
+            /**
+             * Ride Classic 100Ms
+             * @description what a supply of a classic design rides through at 100 ms
+             * @default 1.05
+             */
+            ride_classic_100ms?: number;
+            /**
              * Room Degc
              * @description air in the room
              * @default 25
@@ -1429,6 +1453,10 @@ export interface components {
              *       "spike_short_1ms": 1.1,
              *       "spike_short_10ms": 1,
              *       "spike_short_100ms": 1,
+             *       "ride_classic_0_1ms": 1.3,
+             *       "ride_classic_1ms": 1.2,
+             *       "ride_classic_10ms": 1.1,
+             *       "ride_classic_100ms": 1.05,
              *       "room_degc": 25,
              *       "plug_air_rise_degc": 15,
              *       "insulation_degc": 80,
