@@ -46,7 +46,7 @@ def show(what: str, ms: float, unit_ms: float, goal: str) -> None:
 def tally_alone(build: Build) -> None:
     """What a change of a part's figure computes before any cable is looked at."""
     loads = loads_of(build)
-    size(build, tally(build, loads).total, spikes(build, loads))
+    size(build, tally(build, loads).total, spikes(build, loads).total)
 
 
 def core(unit: float) -> None:

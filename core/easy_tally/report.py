@@ -41,7 +41,19 @@ from .loads import Load
 from .loads import loads as loads_of
 from .mend import Mend, mends
 from .parts import Part
-from .quantities import RAIL_V, RUN_STATES, WINDOWS, Figure, Origin, Span, State, span_at
+from .quantities import (
+    RAIL_V,
+    RUN_STATES,
+    STATES,
+    WINDOWS,
+    Figure,
+    Origin,
+    Series,
+    Span,
+    State,
+    scale,
+    span_at,
+)
 from .ratings.check import RunResult, check_runs
 from .ratings.elements import Element
 from .ratings.verdicts import percent, rank
@@ -100,7 +112,7 @@ def analyse(build: Build) -> Analysis:
     loads = loads_of(build)
     tally = tally_of(build, loads)
     found = spikes(build, loads)
-    sizing = size(build, tally.total, found)
+    sizing = size(build, tally.total, found.total)
     assume = build.assumptions
     supply = check_supply(build.supply, tally, sizing, found, assume) if build.supply else None
     carried = demands(build, loads)
@@ -155,17 +167,14 @@ def _amount(span: Span, missing: tuple[str, ...] = ()) -> Amount:
 
 
 def _amounts(drawn: Sum, factor: float = 1.0) -> Amounts:
-    return _each_state(lambda s: _amount(drawn.at(s).times(factor), drawn.missing))
+    return _each_state(drawn.watts if factor == 1.0 else scale(drawn.watts, factor), drawn.missing)
 
 
-def _each_state(of: Callable[[State], Amount]) -> Amounts:
-    return Amounts(
-        sleep=of("sleep"),
-        idle=of("idle"),
-        everyday=of("everyday"),
-        full=of("full"),
-        start=of("start"),
+def _each_state(watts: Series, missing: tuple[str, ...]) -> Amounts:
+    sleep, idle, everyday, full, start = (
+        Amount(watts[i], watts[i + 1], watts[i + 2], missing) for i in range(0, 3 * len(STATES), 3)
     )
+    return Amounts(sleep=sleep, idle=idle, everyday=everyday, full=full, start=start)
 
 
 def _spike_amounts(found: Spikes) -> SpikeAmounts:
@@ -197,7 +206,7 @@ def _spike_row(row: SpikeRow, build: Build) -> SpikeRowAnswer:
 def _row(row: Row, build: Build) -> RowAnswer:
     origin = _origin(build.part(row.part), row.field, row.assumed)
     missing = (row.name,) if row.missing else ()
-    watts = _each_state(lambda s: _amount(span_at(row.watts, s), missing))
+    watts = _each_state(row.watts, missing)
     return RowAnswer(
         row.part, row.name, row.count, row.rail, row.path, watts, row.field, row.formula, origin
     )

@@ -65,7 +65,7 @@ def ride_through(
     return RIDE_LARGE_16PIN if rated_w > LARGE_W and has_16pin else RIDE_3X
 
 
-def _spike_need(build: Build, found: Spikes) -> Span:
+def _spike_need(build: Build, spikes: dict[Window, Span]) -> Span:
     """The smallest rating whose design rides through every window.
 
     Of the design of the supply in the build; without one, of a 3.x supply of the kind that the
@@ -84,7 +84,7 @@ def _spike_need(build: Build, found: Spikes) -> Span:
     )
 
     def rating(ride: tuple[float, ...], k: int) -> float:
-        return max(found.total[w][k] / ride[i] for i, w in enumerate(WINDOWS))
+        return max(spikes[w][k] / ride[i] for i, w in enumerate(WINDOWS))
 
     # What a supply rides through depends on its rating too: up to 450 W it has to be enough by
     # the smaller multiples, or the smallest that has the larger ones is taken.
@@ -92,8 +92,8 @@ def _spike_need(build: Build, found: Spikes) -> Span:
     return Span(*(s if s <= LARGE_W or s == n else max(n, LARGE_W + 1) for s, n in needs))
 
 
-def size(build: Build, total: Sum, found: Spikes) -> Sizing:
-    """Apply every sizing rule to the tally's total."""
+def size(build: Build, total: Sum, spikes: dict[Window, Span]) -> Sizing:
+    """Apply every sizing rule to the tally's total and its spikes in every window [W]."""
     full, everyday = total.at("full"), total.at("everyday")
     missing = total.missing
     house = build.house_rules
@@ -108,7 +108,7 @@ def size(build: Build, total: Sum, found: Spikes) -> Sizing:
             missing,
         ),
     ]
-    asked.append(("spikes", None if missing else _spike_need(build, found), True, missing))
+    asked.append(("spikes", None if missing else _spike_need(build, spikes), True, missing))
     if floor is not None:
         asked.append(("floor", floor, house.maker_floor == "keep", ()))
         plus = floor.times(1 + FIFTH)

@@ -50,15 +50,14 @@ class SpikeRow:
 def spikes(build: Build, loads: tuple[Load, ...]) -> Spikes:
     """Spikes of a build in every window."""
     parts = {p.key: p for p in build.parts}
-    excess = _above(build, loads)
-    at_12v = [x for x in loads if x.rail == "v12"]
-    above_12v = _above(build, tuple(at_12v))
+    at_12v = tuple(x for x in loads if x.rail == "v12")
     missing = tuple(dict.fromkeys(parts[x.part].name for x in loads if x.missing))
-    return Spikes(
-        _windows(_full(loads), excess),
-        _windows(_full(at_12v), above_12v),
-        missing,
-    )
+    return Spikes(spikes_of(build, loads), spikes_of(build, at_12v), missing)
+
+
+def spikes_of(build: Build, loads: tuple[Load, ...]) -> dict[Window, Span]:
+    """Watts [W] of some loads together in every window."""
+    return _windows(_full(loads), _above(build, loads))
 
 
 @dataclass(slots=True)

@@ -10,7 +10,7 @@ from .loads import Load, assumed, part_loads
 from .parts import Card, Part
 from .quantities import STATES, Figure, Series
 from .sizing import Sizing, size
-from .spikes import spikes
+from .spikes import spikes_of
 from .tally import Sum, Tally, tally
 from .wording import number
 
@@ -83,7 +83,8 @@ def _pick_at(
             strict=True,
         )
     )  # fmt: skip
-    return size(turned, Sum(watts, found.total.missing), spikes(turned, (*others, *own))).pick_w
+    total = Sum(watts, found.total.missing)
+    return size(turned, total, spikes_of(turned, (*others, *own))).pick_w
 
 
 def mover_words(found: Mover) -> str:

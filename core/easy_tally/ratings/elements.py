@@ -84,7 +84,13 @@ class Flow:
     def lines(self) -> list[tuple[Line, Series, bool]]:
         """Every line that carries something, or whose load is missing."""
         if self._lines is None:
-            every = [(line, self.of(line), line in self.missing) for line in LINES]
+            amps, missing = self.amps, self.missing
+            every: list[tuple[Line, Series, bool]] = [
+                (rail, amps.get(rail, NO_SERIES), rail in missing)
+                for rail in RUN_RAILS
+                if rail in amps or rail in missing
+            ]
+            every.append((GROUND, self.of(GROUND), GROUND in missing))
             self._lines = [x for x in every if x[2] or any(x[1])]
         return self._lines
 
