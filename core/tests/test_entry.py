@@ -83,6 +83,7 @@ class Understood(unittest.TestCase):
         self.assertEqual(_part("5400 rpm disk 1.5 TB x4").name, "3.5-inch disk, 1.5 TB, 5400 rpm")
         self.assertEqual(_part("cpu 16-core 170w").name, "Processor, 16 cores")
         self.assertEqual(_part('m.2 "Eelgrass" 2tb').name, "Eelgrass, 2 TB")
+        self.assertEqual(_part('"Smew" cooler 240 sata').name, "Smew, 240 mm")
         self.assertEqual(parse("fan 120 16gb").unknown, ("16gb",))
         self.assertEqual(parse("disk 2tb 4tb").unknown, ("2tb", "4tb"))
         self.assertIn("two counts", parse("ddr5 2x16gb x4").question)

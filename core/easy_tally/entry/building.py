@@ -208,7 +208,8 @@ def _strip(fields: Fields, said: Said) -> None:
 def _cooler(fields: Fields, said: Said) -> None:
     sized = said.take("mm")
     size = sized["likely"] if sized else _large(said, LEAST_COOLER_MM)
-    fields["name"] += f", {size:g} mm" if size else ""
+    if size:
+        said.details.append((f"{size:g}mm", "mm", size))
     several = [n for n, w in said.several if w == "fan"]
     if len(several) == 1:
         said.several = [s for s in said.several if s[1] != "fan"]

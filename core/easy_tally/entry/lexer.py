@@ -79,7 +79,7 @@ def _joined(words: list[str]) -> list[str]:
         word = re.sub(rf"^({NUMBER})-?([a-z]+)$", lambda m: m[1] + UNITS.get(m[2], m[2]), word)
         unit = UNITS.get(word, word)
         last = found[-1] if found else ""
-        if word == "peripheral" and last in ("4pin", "4-pin"):
+        if word == "peripheral" and last == "4pin":
             found[-1] = word
             continue
         is_number = re.fullmatch(rf"{NUMBER}(/{NUMBER}/{NUMBER})?", last)

@@ -89,6 +89,7 @@ DETAILS: dict[str, tuple[str, tuple[str, ...]]] = {
     "core": ("cores", ("processor",)), "gb": ("GB", _STORES), "tb": ("TB", _STORES),
     "ghz": ("GHz", ("processor",)), "mhz": ("MHz", ("processor", "memory", "card")),
     "mt/s": ("MT/s", ("memory",)), "rpm": ("rpm", ("drive", "fan", "pump")),
+    "mm": ("mm", ("cooler",)),
 }  # fmt: skip
 
 #: Word of a socket → its kind, in the order in which sockets are laid out and printed, whatever
@@ -144,7 +145,7 @@ KIND_WORDS: dict[str, str] = {
 }  # fmt: skip
 
 #: Words that say the same as another: a fan's 3 pins and its speed signal are a header's.
-SAME: dict[str, str] = {"3pin": "header", "3-pin": "header", "pwm": "header"}
+SAME: dict[str, str] = {"3pin": "header", "pwm": "header"}
 #: Words of what is chosen elsewhere.
 SUPPLY_WORDS = ("psu", "supply")
 #: Words that stand alone, and what they say.

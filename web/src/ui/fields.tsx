@@ -22,10 +22,13 @@ function useSending(setDraft: (to: (now: string | null) => string | null) => voi
   const sent = useRef<string | null>(null);
   const send = async (text: string, to: () => Promise<unknown>): Promise<boolean> => {
     sent.current = text;
-    const done = Boolean(await to());
-    if (sent.current === text) sent.current = null;
-    if (done) setDraft((now) => (now === text ? null : now));
-    return done;
+    try {
+      const done = Boolean(await to());
+      if (done) setDraft((now) => (now === text ? null : now));
+      return done;
+    } finally {
+      if (sent.current === text) sent.current = null;
+    }
   };
   return { sent, send };
 }
