@@ -72,6 +72,17 @@ class Entry(BrowserCase):
         line.press("Enter")
         expect(page.get_by_role("region", name="Part in hand: Kittiwake XXL")).to_be_visible()
 
+    def test_enter_waits_for_the_templates(self) -> None:
+        page, held = self.page, list[Route]()
+        page.route("**/reference", lambda route: held.append(route))
+        page = self.go(self.heron(), "parts")
+        line = page.get_by_role("combobox", name="Add a part")
+        line.fill("3.5-inch storage")
+        line.press("Enter")
+        for route in held:
+            route.continue_()
+        expect(page.get_by_role("region", name="Part in hand: 3.5-inch disk")).to_be_visible()
+
     def test_what_is_typed_while_a_part_goes_in_stays(self) -> None:
         page = self.go(self.heron(), "parts")
         held: list[Route] = []
