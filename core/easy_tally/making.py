@@ -20,10 +20,10 @@ _M = TypeVar("_M", bound=Model)
 def remade(build: Build, where: str = "", **changes: Any) -> Build:
     """A copy with `changes`, validated as a whole. Raises BadInput."""
     fields = {name: getattr(build, name) for name in Build.model_fields} | changes
-    return valid(lambda: Build.model_validate(fields), where)
+    return _valid(lambda: Build.model_validate(fields), where)
 
 
-def valid(make: Callable[[], _M], where: str) -> _M:
+def _valid(make: Callable[[], _M], where: str) -> _M:
     """What `make` makes; what it finds wrong as BadInput, its fields under `where`."""
     try:
         return make()
@@ -38,7 +38,7 @@ def set_fields(thing: _M, changes: dict[str, Any], where: str, fixed: tuple[str,
             known = ", ".join(f for f in type(thing).model_fields if f not in fixed)
             raise BadInput([(f"{where}.{name}", f"one of {known}", name)])
     merged = {n: getattr(thing, n) for n in type(thing).model_fields} | changes
-    return valid(lambda: type(thing).model_validate(merged), where)
+    return _valid(lambda: type(thing).model_validate(merged), where)
 
 
 def settle(build: Build, release: bool, where: str, **changes: Any) -> Build:

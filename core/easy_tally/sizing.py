@@ -69,7 +69,8 @@ def _spike_need(build: Build, spikes: dict[Window, Span]) -> Span:
     """The smallest rating whose design rides through every window.
 
     Of the design of the supply in the build; without one, of a 3.x supply of the kind that the
-    build needs: with a 16-pin port where a card has such a socket.
+    build needs: with a 16-pin port where a card has such a socket. Of a 3.x supply, too, where
+    the design is not known: that supply's own check reads unknown.
     """
     supply = build.supply
     has_16pin = (

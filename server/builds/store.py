@@ -87,16 +87,17 @@ def _run_image(cable: models.Cable, run: models.Run) -> Image:
 
 
 def differences(row: models.Build, before: Build, after: Build) -> list[Touched]:
-    """What differs between two builds, with the places where new entities go."""
+    """What differs between two builds, each with its place in its list."""
     old, new = _things(before), _things(after)
     found: list[Touched] = []
     for name in [*old, *(n for n in new if n not in old)]:
         was, now = old.get(name), new.get(name)
         if was is now:
             continue  # an edit keeps what it does not touch
-        images = was and _image(was), now and _image(now)
-        if images[0] != images[1]:
-            found.append({"entity": name, "at": 0, "before": images[0], "after": images[1]})
+        image = None if was is None else _image(was)
+        changed = None if now is None else _image(now)
+        if image != changed:
+            found.append({"entity": name, "at": 0, "before": image, "after": changed})
     for kind, table in (("part", models.Part), ("cable", models.Cable)):
         _place(table, row, [t for t in found if t["entity"].startswith(f"{kind}:")])
     return found

@@ -230,6 +230,11 @@ class Editing(BrowserCase):
         self.go(page.url.split("/b/")[1].split("/")[0], "parts?at=processor&field=spikes")
         expect(page.get_by_role("combobox", name="Spikes")).to_be_focused()
         page.get_by_role("combobox", name="Spikes").select_option("own")
+        # A list holds no letters: the keys take its change back, and bring it again.
+        expect(factor).to_be_visible()
+        page.get_by_role("combobox", name="Spikes").press("Control+z")
+        expect(factor).to_have_count(0)
+        page.get_by_role("combobox", name="Spikes").press("Control+Shift+z")
         factor.fill("2")
         factor.press("Enter")
         expect(factor).to_have_attribute("data-draft", "false")

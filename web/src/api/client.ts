@@ -61,6 +61,11 @@ export class Problem extends Error {
   }
 }
 
+/** What went wrong, in words. */
+export function reason(error: unknown): string {
+  return error instanceof Error ? error.message : "The server does not answer.";
+}
+
 function cookie(name: string): string {
   const found = document.cookie.split("; ").find((c) => c.startsWith(name + "="));
   return found ? decodeURIComponent(found.slice(name.length + 1)) : "";

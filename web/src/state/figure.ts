@@ -11,6 +11,11 @@ export function parseNumber(text: string): number | null {
 export function withLikely(old: Figure | null, likely: number): Figure {
   if (!old || old.low === old.high)
     return { low: likely, likely, high: likely, origin: old?.origin ?? "maker", note: old?.note ?? "" };
+  return widened(old, likely);
+}
+
+/** Bounds with a new likely value, as wide as they were or wider. */
+export function widened<T extends { low: number; high: number }>(old: T, likely: number): T & { likely: number } {
   return { ...old, low: Math.min(old.low, likely), likely, high: Math.max(old.high, likely) };
 }
 

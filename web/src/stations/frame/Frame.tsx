@@ -93,13 +93,15 @@ function Said() {
   );
 }
 
+/** Fields that may hold letters which no edit has taken yet. */
+const TYPED_IN = "textarea, input:not([type=checkbox], [type=radio], [data-draft=false])";
+
 /** Undo and redo by keyboard; in a field that is being typed in, the browser takes back letters. */
 function Keys() {
   const { undo, redo } = useBuild();
   useEffect(() => {
     const down = (e: KeyboardEvent) => {
-      const field = e.target instanceof HTMLElement && e.target.closest("input, textarea, select");
-      const typing = field instanceof HTMLElement && field.dataset.draft !== "false";
+      const typing = e.target instanceof HTMLElement && e.target.matches(TYPED_IN);
       if (typing || !(e.ctrlKey || e.metaKey) || e.key.toLowerCase() !== "z") return;
       e.preventDefault();
       void (e.shiftKey ? redo() : undo());

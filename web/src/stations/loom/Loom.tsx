@@ -2,6 +2,7 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useSearchParams } from "react-router";
 
+import { reason } from "../../api/client";
 import { Panel } from "../../drawing/Panel";
 import { useBuild } from "../../state/build";
 import { STATE_WORDS } from "../../state/format";
@@ -69,7 +70,7 @@ export default function Loom() {
     try {
       return (await queries.fetchQuery(offersQuery(build.key, build.version, picked))).offers;
     } catch (error) {
-      say(error instanceof Error ? error.message : "The server does not answer.");
+      say(reason(error));
       return undefined;
     }
   };

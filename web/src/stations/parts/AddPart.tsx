@@ -1,6 +1,7 @@
 import { keepPreviousData, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useId, useRef, useState } from "react";
 
+import { reason } from "../../api/client";
 import { useBuild } from "../../state/build";
 import { first, optionsFor, told, type Option } from "../../state/entry";
 import { referenceQuery, sayQuery } from "../../state/queries";
@@ -31,7 +32,7 @@ export function AddPart({ onAdded }: { onAdded: (key: string) => void }) {
       const fresh = optionsFor(text, now?.said, now?.offers ?? [], known.templates);
       await choose(fresh[moved ?? (empty ? -1 : first(fresh))]);
     } catch (error) {
-      say(error instanceof Error ? error.message : "The server does not answer.");
+      say(reason(error));
     }
   };
   const choose = async (chosen: Option | undefined) => {

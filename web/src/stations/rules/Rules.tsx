@@ -3,6 +3,7 @@ import { useEffect, useRef, useState } from "react";
 
 import type { Doc, Reference } from "../../api/client";
 import { useBuild } from "../../state/build";
+import { widened } from "../../state/figure";
 import { referenceQuery } from "../../state/queries";
 import { Button } from "../../ui/controls";
 import { NumberField } from "../../ui/fields";
@@ -88,8 +89,7 @@ function AssumptionLine({ declared: d, value }: { declared: Declared; value: num
   const wide = typeof value === "object";
   const likely = wide ? value.likely : value;
   const own = (now: Doc) => now.assumptions[d.name as keyof Doc["assumptions"]] as number | Bounds;
-  const to = (old: number | Bounds, v: number): number | Bounds =>
-    typeof old === "object" ? { low: Math.min(old.low, v), likely: v, high: Math.max(old.high, v) } : v;
+  const to = (old: number | Bounds, v: number): number | Bounds => (typeof old === "object" ? widened(old, v) : v);
   const changed = JSON.stringify(value) !== JSON.stringify(d.default);
   const [open, setOpen] = useState(false);
   useEffect(() => {
