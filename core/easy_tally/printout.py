@@ -9,7 +9,8 @@ from .wording import number
 
 def _watts(amount: Amount) -> str:
     most = "≥ " if amount.missing else ""
-    return f"{most}{number(amount.likely, 'W')} ({amount.low:.0f}–{amount.high:.0f})"
+    low, likely, high = (number(w, "W") for w in (amount.low, amount.likely, amount.high))
+    return f"{most}{likely} ({low.removesuffix(' W')}–{high.removesuffix(' W')})"
 
 
 def print_report(report: Report) -> str:

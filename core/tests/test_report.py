@@ -11,8 +11,9 @@ from easy_tally import edits
 from easy_tally.answers import Compact, Report
 from easy_tally.build import Build
 from easy_tally.files import build_file
-from easy_tally.parts import Fan, Header
+from easy_tally.parts import Fan, Header, UsbLoad
 from easy_tally.printout import print_report
+from easy_tally.quantities import Figure
 from easy_tally.report import analyse, compact, exit_status, overall_of, report
 from pydantic import TypeAdapter
 
@@ -143,6 +144,12 @@ class Published(unittest.TestCase):
         text = print_report(report(analyse(_heron())))
         for piece in ("819 W", "refused  C5", "Not checked yet", "reach along the routes"):
             self.assertIn(piece, text)
+
+    def test_the_printout_rounds_as_the_application_does(self) -> None:
+        """30.1 W, from 20.2 W to 40.4 W: rounded up at each end, never for the builder."""
+        figure = Figure(low=20.2, likely=30.1, high=40.4)
+        text = print_report(report(analyse(build(UsbLoad(key="usb", name="U", draw_w=figure)))))
+        self.assertIn("full      31 W (21–41)", text)
 
     def test_wording_of_a_refused_chain(self) -> None:
         b = build(
