@@ -17,13 +17,11 @@ from pathlib import Path
 ROOT = Path(__file__).resolve().parent.parent
 sys.path[:0] = [str(ROOT / "core"), str(ROOT / "tools")]
 
-from easy_tally.build import Build  # noqa: E402
+from easy_tally import Build, Wired, analyse, compact  # noqa: E402
 from easy_tally.files import build_file  # noqa: E402
-from easy_tally.loads import loads as loads_of  # noqa: E402
-from easy_tally.report import analyse, compact  # noqa: E402
-from easy_tally.sizing import size  # noqa: E402
-from easy_tally.spikes import spikes  # noqa: E402
-from easy_tally.tally import tally  # noqa: E402
+from easy_tally.supplies import size  # noqa: E402
+from easy_tally.tally import loads as loads_of  # noqa: E402
+from easy_tally.tally import spikes, tally  # noqa: E402
 from playwright.sync_api import sync_playwright  # noqa: E402
 from screenshots import ARGUMENTS, Demo  # noqa: E402
 
@@ -45,8 +43,9 @@ def show(what: str, ms: float, unit_ms: float, goal: str) -> None:
 
 def tally_alone(build: Build) -> None:
     """What a change of a part's figure computes before any cable is looked at."""
-    loads = loads_of(build)
-    size(build, tally(build, loads).total, spikes(build, loads).total)
+    wired = Wired(build)
+    loads = loads_of(wired)
+    size(wired, tally(wired, loads).total, spikes(wired, loads).total)
 
 
 def core(unit: float) -> None:
@@ -54,7 +53,7 @@ def core(unit: float) -> None:
     files = [ROOT / "demo/builds/heron.tally.json", ROOT / "core/tests/data/sixty.tally.json"]
     for file in files:
         build: Build = build_file.read(file.read_text(encoding="utf-8"))
-        sockets = len(list(build.sockets()))
+        sockets = len(Wired(build).inputs)
         name = f"{build.name}: {len(build.parts)} parts, {sockets} sockets"
         show(
             f"tally and all checks, {name}",

@@ -4,24 +4,18 @@ from __future__ import annotations
 
 from typing import Any
 
-from easy_tally.build import Build, HouseRules
-from easy_tally.parts import Board, Card, Drive, Part, Processor, Slot, Socket
-from easy_tally.quantities import Figure
-from easy_tally.ratings.check import RunResult
+from easy_tally.base.declared import Figure
+from easy_tally.findings import analyse, compact
 from easy_tally.ratings.elements import Element
-from easy_tally.report import analyse
-from easy_tally.supply import (
-    Cable,
-    Connection,
-    Plug,
-    Port,
-    PortGroup,
-    RailPins,
-    Run,
-    SocketRef,
-    Supply,
-    SupplyEnd,
-)
+from easy_tally.ratings.runs import RunResult
+from easy_tally.tally.demand import Demand, demands
+from easy_tally.tally.loads import loads
+from easy_tally.things.build import Build
+from easy_tally.things.cables import Cable, Connection, Plug, RailPins, Run, SocketRef, SupplyEnd
+from easy_tally.things.parts import Board, Card, Drive, Part, Processor, Slot, Socket
+from easy_tally.things.rules import HouseRules
+from easy_tally.things.supply import Port, PortGroup, Supply
+from easy_tally.wiring import Wired
 
 FAMILY = "Test A"
 
@@ -208,9 +202,7 @@ def supply(**more: Any) -> Supply:
 
 def ref(text: str) -> SocketRef:
     """`part#1/socket` as a reference."""
-    part, _, rest = text.partition("#")
-    instance, _, socket = rest.partition("/")
-    return SocketRef(part=part, instance=int(instance), socket=socket)
+    return SocketRef.read(text)
 
 
 def run(cable: str, ports: str, **plugs: str) -> Run:
@@ -244,3 +236,20 @@ def run_of(b: Build, index: int = 0) -> RunResult:
 def element_of(r: RunResult, kind: str, line: str = "v12", at: str | None = None) -> Element:
     """The first element of a kind on a line, at a plug or port where one is named."""
     return next(e for e in r.elements if e.kind == kind and e.line == line and at in (None, e.at))
+
+
+def apply(b: Build, edit: Any) -> Build:
+    """A build with an edit made."""
+    made: Build = edit.apply(b)
+    return made
+
+
+def carried(b: Build) -> dict[str, Demand]:
+    """What every input of a build carries."""
+    wired = Wired(b)
+    return demands(wired, loads(wired)).by_input
+
+
+def warning_of(b: Build, index: int = 0) -> str:
+    """What the first plug of a run says of how it sits."""
+    return compact(analyse(b)).lanes[index].plugs[0].warning

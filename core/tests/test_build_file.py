@@ -9,10 +9,10 @@ from pathlib import Path
 from typing import Any
 
 import jsonschema
-from easy_tally.build import Build
-from easy_tally.errors import BadFile
+from easy_tally.base.errors import BadFile
 from easy_tally.files import build_file
 from easy_tally.files.canonical import to_text
+from easy_tally.things.build import Build
 from pydantic import BaseModel
 
 ROOT = Path(__file__).resolve().parent.parent.parent

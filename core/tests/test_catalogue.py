@@ -7,15 +7,16 @@ from itertools import combinations
 from pathlib import Path
 from typing import Any
 
-from easy_tally.build import Build
-from easy_tally.catalogue import CatalogueEntry, lacks, said_count, search, search_text
+from easy_tally.catalogue.entries import CatalogueEntry, lacks, said_count, search, search_text
 from easy_tally.entry import parse
 from easy_tally.files import parts_csv
-from easy_tally.loads import loads
-from easy_tally.parts import PART_KINDS, Card, Drive, Hub
 from easy_tally.standards.connectors import CONNECTORS
+from easy_tally.tally.loads import loads
+from easy_tally.things.build import Build
+from easy_tally.things.parts import PART_KINDS, Card, Drive, Hub
+from easy_tally.wiring import Wired
 
-SHIPPED = Path(__file__).resolve().parents[2] / "demo/parts.csv"
+SHIPPED = Path(__file__).resolve().parents[2] / "catalogue/parts.csv"
 ENTRIES: list[CatalogueEntry] = [
     row.entry for row in parts_csv.read(SHIPPED.read_text(encoding="utf-8")) if row.entry
 ]
@@ -83,7 +84,7 @@ class Shipped(unittest.TestCase):
 
     def test_every_entry_tallies(self) -> None:
         for e in ENTRIES:
-            self.assertTrue(loads(Build(name="x", parts=(e.copied(),))), e.slug)
+            self.assertTrue(loads(Wired(Build(name="x", parts=(e.copied(),)))), e.slug)
 
 
 class Found(unittest.TestCase):

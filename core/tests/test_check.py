@@ -4,11 +4,12 @@ from __future__ import annotations
 
 import unittest
 
-from easy_tally.assumptions import Assumptions
-from easy_tally.build import Build
-from easy_tally.parts import Card, Processor, Socket
-from easy_tally.ratings.check import RunResult
-from easy_tally.supply import Plug, PortGroup, RailPins, SupplyEnd
+from easy_tally.ratings.runs import RunResult
+from easy_tally.things.assumptions import Assumptions
+from easy_tally.things.build import Build
+from easy_tally.things.cables import Plug, RailPins, SupplyEnd
+from easy_tally.things.parts import Card, Processor, Socket
+from easy_tally.things.supply import PortGroup
 
 from .helpers import (
     board,
@@ -25,6 +26,7 @@ from .helpers import (
     run_of,
     sixteen_cable,
     supply,
+    warning_of,
 )
 
 
@@ -211,7 +213,7 @@ class Halves(unittest.TestCase):
         e = element_of(r, "plug pins")
         self.assertAlmostEqual(e.judged.load, 62 / 12)
         self.assertEqual(e.judged.verdict, "tight")
-        self.assertIn("20-pin plug", r.plugs[0].warning)
+        self.assertIn("20-pin plug", warning_of(b))
 
 
 class ProcessorRuns(unittest.TestCase):
@@ -410,8 +412,11 @@ class Groups(unittest.TestCase):
             self.assertAlmostEqual(e.judged.load, 33.75)
             self.assertEqual(e.judged.verdict, verdict)
 
-    def test_unknown_group_limit_is_unknown(self) -> None:
-        self.assertEqual(element_of(self._runs(None), "group").judged.verdict, "unknown")
+    def test_a_group_without_a_limit_is_a_note(self) -> None:
+        """Few makers state it: its runs are judged by everything else."""
+        r = self._runs(None)
+        self.assertNotIn("group", [e.kind for e in r.elements])
+        self.assertEqual(r.unlimited, ("g",))
 
 
 class Governing(unittest.TestCase):

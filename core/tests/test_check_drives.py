@@ -4,10 +4,10 @@ from __future__ import annotations
 
 import unittest
 
-from easy_tally.build import Build
-from easy_tally.ratings.check import RunResult
-from easy_tally.report import analyse
-from easy_tally.supply import RailPins, SupplyEnd
+from easy_tally.findings.analysis import analyse
+from easy_tally.ratings.runs import RunResult
+from easy_tally.things.build import Build
+from easy_tally.things.cables import RailPins, SupplyEnd
 
 from .helpers import (
     build,
@@ -17,6 +17,7 @@ from .helpers import (
     run,
     run_of,
     sata_cable,
+    warning_of,
     wide,
 )
 
@@ -120,7 +121,7 @@ class PowerDisable(unittest.TestCase):
         cable = sata_cable(conductors=pins, supply_end=SupplyEnd(circuits=6, pins=pins))
         runs = (run("sata", "d1", p1="disk#1/power"),)
         b = build(disk(power_disable=disables), cables=(cable,), runs=runs)
-        return run_of(b).plugs[0].warning
+        return warning_of(b)
 
     def test_a_drive_that_3_v_turns_off_warns(self) -> None:
         self.assertIn("Disk stays off", self._warning(True, 1))

@@ -5,18 +5,19 @@ from __future__ import annotations
 import unittest
 from pathlib import Path
 
-from easy_tally import edits
-from easy_tally.build import Build
-from easy_tally.case import read_case
-from easy_tally.demand import demands
-from easy_tally.errors import BadFile
+from easy_tally import editing as edits
+from easy_tally.base.errors import BadFile
+from easy_tally.catalogue.supplies import SupplyKit, read_kit
 from easy_tally.files import build_file
-from easy_tally.kits import SupplyKit, read_kit
-from easy_tally.loads import loads
-from easy_tally.report import Analysis, analyse
-from easy_tally.sizing import SupplyCheck
+from easy_tally.findings.analysis import Analysis, analyse
+from easy_tally.supplies.checks import SupplyCheck
+from easy_tally.things.build import Build
+from easy_tally.things.case import read_case
+
+from .helpers import apply, carried
 
 DEMO = Path(__file__).resolve().parents[2] / "demo"
+CATALOGUE = DEMO.parent / "catalogue"
 
 
 def demo(name: str) -> Build:
@@ -26,7 +27,7 @@ def demo(name: str) -> Build:
 
 def kit(slug: str) -> SupplyKit:
     """A supply of the catalogue."""
-    return read_kit((DEMO / f"supplies/{slug}.supply.json").read_text(encoding="utf-8"))
+    return read_kit((CATALOGUE / f"supplies/{slug}.supply.json").read_text(encoding="utf-8"))
 
 
 def _check(a: Analysis, check: str, rail: str | None = None) -> SupplyCheck:
@@ -64,7 +65,7 @@ class Cormorant(unittest.TestCase):
     def test_fans_come_through_their_hubs(self) -> None:
         """Front 4 × 0.3 = 1.2 A, rear 3 × 0.25 = 0.75 A at 12 V, 0.1 A of electronics at 5 V."""
         b = demo("cormorant")
-        found = demands(b, loads(b))
+        found = carried(b)
         self.assertAlmostEqual(found["hub-1#1/power"].amps["v12"][7], 1.2)
         self.assertAlmostEqual(found["hub-2#1/power"].amps["v12"][7], 0.75)
         self.assertAlmostEqual(found["hub-1#1/power"].amps["v5"][7], 0.1)
@@ -74,7 +75,7 @@ class Cormorant(unittest.TestCase):
         while disks start, all at once or two at a time; the surge is the drive cables' alone."""
         for at_once in (None, 2):
             b = demo("cormorant").model_copy(update={"spin_up_at_once": at_once})
-            found = demands(b, loads(b))
+            found = carried(b)
             self.assertAlmostEqual(found["hub-1#1/power"].amps["v12"][10], 0.42)
             self.assertAlmostEqual(found["hub-2#1/power"].amps["v12"][10], 0.2625)
             a = analyse(b)
@@ -89,10 +90,10 @@ class Cormorant(unittest.TestCase):
         plugs = [p.model_dump() for p in cable.plugs]
         plugs.append(plugs[-1] | {"key": "p5", "at_mm": 800})
         change = edits.ChangeCable(cable="sata-1", changes={"plugs": plugs})
-        b = edits.apply(b, change)
+        b = apply(b, change)
         for i in range(1, 6):
             socket = {"part": "disk", "instance": i, "socket": "power"}
-            b = edits.apply(
+            b = apply(
                 b,
                 edits.Connect.model_validate(
                     {"cable": "sata-1", "plug": f"p{i}", "socket": socket}
@@ -131,7 +132,7 @@ class Godwit(unittest.TestCase):
         ):  # fmt: skip
             ref = {"part": part, "socket": socket}
             edit = {"cable": cable, "plug": plug, "socket": ref}
-            b = edits.apply(b, edits.Connect.model_validate(edit))
+            b = apply(b, edits.Connect.model_validate(edit))
         self.assertTrue(all(r.verdict in ("within", "tight") for r in analyse(b).runs))
 
 
@@ -161,7 +162,7 @@ class Sixty(unittest.TestCase):
 
 class Cases(unittest.TestCase):
     def test_every_demo_build_stands_in_a_case_of_the_catalogue(self) -> None:
-        files = (DEMO / "cases").glob("*.case.json")
+        files = (CATALOGUE / "cases").glob("*.case.json")
         cases = {c.slug: c for c in (read_case(f.read_text(encoding="utf-8")) for f in files)}
         for file in (DEMO / "builds").glob("*.tally.json"):
             found = build_file.read(file.read_text(encoding="utf-8")).case
@@ -179,7 +180,7 @@ class Cases(unittest.TestCase):
 
 class Catalogue(unittest.TestCase):
     def test_every_kit_is_one_family_and_feeds_a_board(self) -> None:
-        for file in sorted((DEMO / "supplies").glob("*.json")):
+        for file in sorted((CATALOGUE / "supplies").glob("*.json")):
             found = read_kit(file.read_text(encoding="utf-8"))
             kinds = {p.kind for c in found.cables for p in c.plugs}
             self.assertTrue(kinds & {"atx20+4", "atx20"}, file.name)

@@ -5,12 +5,13 @@ from __future__ import annotations
 import unittest
 from typing import Any
 
-from easy_tally import edits
-from easy_tally.build import Build
-from easy_tally.errors import BadInput, NotThere, Refused, WouldRelease
-from easy_tally.parts import Fan, Header, Hub, Socket
+from easy_tally import editing as edits
+from easy_tally.base.errors import BadInput, NotThere, Refused, WouldRelease
+from easy_tally.things.build import Build
+from easy_tally.things.parts import Fan, Header, Hub, Socket
 
 from .helpers import (
+    apply,
     board,
     board_cable,
     build,
@@ -46,7 +47,7 @@ def _bench() -> Build:
 
 
 def _connect(b: Build, cable: str, plug: str, socket: str, **more: Any) -> Build:
-    return edits.apply(b, edits.Connect(cable=cable, plug=plug, socket=ref(socket), **more))
+    return apply(b, edits.Connect(cable=cable, plug=plug, socket=ref(socket), **more))
 
 
 def _feeds(b: Build, cable: str) -> dict[str, str]:
@@ -65,7 +66,7 @@ class Connecting(unittest.TestCase):
         self.assertEqual(_feeds(after, "spare"), {"a": "card#1/b"})
 
     def test_a_plug_in_use_moves(self) -> None:
-        b = edits.apply(_bench(), edits.Park(cable="chain", plug="b"))
+        b = apply(_bench(), edits.Park(cable="chain", plug="b"))
         after = _connect(b, "chain", "a", "card#1/b")
         self.assertEqual(_feeds(after, "chain"), {"a": "card#1/b"})
 
@@ -78,7 +79,7 @@ class Connecting(unittest.TestCase):
             _connect(_bench(), "stray", "a", "card#1/a")
 
     def test_loose_half_is_refused(self) -> None:
-        b = edits.apply(
+        b = apply(
             _bench(),
             edits.ChangePart(
                 part="board",
@@ -118,7 +119,7 @@ class Connecting(unittest.TestCase):
         b = build(board(), processor(), cables=(processor_cable(needs=()),))
         after = _connect(b, "cpu", "a", "board#1/cpu-1")
         self.assertEqual(after.run("cpu").ports, ())  # type: ignore[union-attr]
-        parked = edits.apply(after, edits.Park(cable="cpu", plug="a"))
+        parked = apply(after, edits.Park(cable="cpu", plug="a"))
         self.assertEqual(parked.runs, ())
 
     def test_runs_stand_in_the_order_of_the_cables(self) -> None:
@@ -128,33 +129,33 @@ class Connecting(unittest.TestCase):
 
 class Unplugging(unittest.TestCase):
     def test_park_and_unplug(self) -> None:
-        b = edits.apply(_bench(), edits.Park(cable="chain", plug="a"))
+        b = apply(_bench(), edits.Park(cable="chain", plug="a"))
         self.assertEqual(_feeds(b, "chain"), {"b": "card#1/b"})
-        self.assertIsNone(edits.apply(b, edits.Unplug(cable="chain")).run("chain"))
+        self.assertIsNone(apply(b, edits.Unplug(cable="chain")).run("chain"))
 
     def test_parked_already(self) -> None:
         with self.assertRaisesRegex(Refused, "parked already"):
-            edits.apply(_bench(), edits.Park(cable="spare", plug="a"))
+            apply(_bench(), edits.Park(cable="spare", plug="a"))
 
     def test_into_another_port(self) -> None:
-        b = edits.apply(_bench(), edits.PlugIn(cable="chain", ports=("g3",)))
+        b = apply(_bench(), edits.PlugIn(cable="chain", ports=("g3",)))
         self.assertEqual(b.run("chain").ports, ("g3",))  # type: ignore[union-attr]
         self.assertEqual(len(_feeds(b, "chain")), 2)
 
 
 class Parts(unittest.TestCase):
     def test_a_key_already_taken_is_made_anew(self) -> None:
-        b = edits.apply(_bench(), edits.AddPart(part=disk(1)))
+        b = apply(_bench(), edits.AddPart(part=disk(1)))
         self.assertEqual(b.parts[-1].key, "disk-2")
 
     def test_a_list_of_parts_is_one_step_or_none(self) -> None:
-        b = edits.apply(_bench(), edits.AddParts(parts=(disk(1), disk(2))))
+        b = apply(_bench(), edits.AddParts(parts=(disk(1), disk(2))))
         self.assertEqual([p.key for p in b.parts[-2:]], ["disk-2", "disk-3"])
         with self.assertRaises(BadInput):
-            edits.apply(_bench(), edits.AddParts(parts=(disk(1), board(key="b2"))))
+            apply(_bench(), edits.AddParts(parts=(disk(1), board(key="b2"))))
 
     def test_change(self) -> None:
-        b = edits.apply(
+        b = apply(
             _bench(),
             edits.ChangePart(part="card", changes={"board_power_w": exact(250).model_dump()}),
         )
@@ -162,7 +163,7 @@ class Parts(unittest.TestCase):
 
     def test_unknown_field_names_those_there_are(self) -> None:
         with self.assertRaises(BadInput) as caught:
-            edits.apply(_bench(), edits.ChangePart(part="disk", changes={"colour": 1}))
+            apply(_bench(), edits.ChangePart(part="disk", changes={"colour": 1}))
         field, required, _ = caught.exception.problems[0]
         self.assertEqual(field, "disk.colour")
         self.assertIn("run_12v_a", required)
@@ -170,12 +171,12 @@ class Parts(unittest.TestCase):
     def test_kind_and_key_stay(self) -> None:
         for name in ("kind", "key"):
             with self.assertRaises(BadInput):
-                edits.apply(_bench(), edits.ChangePart(part="disk", changes={name: "fan"}))
+                apply(_bench(), edits.ChangePart(part="disk", changes={name: "fan"}))
 
     def test_negative_figure(self) -> None:
         bad = {"low": -5, "likely": -5, "high": -5}
         with self.assertRaises(BadInput) as caught:
-            edits.apply(_bench(), edits.ChangePart(part="card", changes={"board_power_w": bad}))
+            apply(_bench(), edits.ChangePart(part="card", changes={"board_power_w": bad}))
         self.assertEqual(
             caught.exception.problems[0][:2], ("card.board_power_w", "between 0 and 3000 W")
         )
@@ -189,7 +190,7 @@ class Parts(unittest.TestCase):
         )  # fmt: skip
         entry = Fan(key="gale", name="Gale", catalogue="gale@2", rated_a=exact(0.3), size_mm=140)
         taken = edits.TakeEntry(part="fan", entry=entry)
-        found = edits.apply(build(board(), hub, was), taken).part("fan")
+        found = apply(build(board(), hub, was), taken).part("fan")
         ties = {"key": "fan", "count": 2, "note": "front", "on": "hub", "headers": ("out-2",)}
         self.assertEqual(found, entry.model_copy(update=ties))
 
@@ -197,24 +198,24 @@ class Parts(unittest.TestCase):
         socket = (Socket(key="a", kind="16pin"),)
         edit = edits.TakeEntry(part="card", entry=card().model_copy(update={"sockets": socket}))
         with self.assertRaises(WouldRelease) as caught:
-            edits.apply(_bench(), edit)
+            apply(_bench(), edit)
         self.assertEqual(len(caught.exception.released), 2)
 
     def test_an_entry_of_another_kind_is_refused(self) -> None:
         with self.assertRaises(BadInput) as caught:
-            edits.apply(_bench(), edits.TakeEntry(part="card", entry=disk()))
+            apply(_bench(), edits.TakeEntry(part="card", entry=disk()))
         self.assertEqual(caught.exception.problems, [("card.kind", "card", "drive")])
 
     def test_lower_count_names_what_it_unplugs_first(self) -> None:
         edit = edits.ChangePart(part="disk", changes={"count": 1})
         with self.assertRaises(WouldRelease) as caught:
-            edits.apply(_bench(), edit)
+            apply(_bench(), edit)
         self.assertEqual(caught.exception.released, ["sata from Disk 2"])
-        after = edits.apply(_bench(), edit.model_copy(update={"release": True}))
+        after = apply(_bench(), edit.model_copy(update={"release": True}))
         self.assertEqual(_feeds(after, "sata"), {"p1": "disk#1/power"})
 
     def test_removing_a_part_leaves_its_cable_in_the_port(self) -> None:
-        after = edits.apply(_bench(), edits.RemovePart(part="card", release=True))
+        after = apply(_bench(), edits.RemovePart(part="card", release=True))
         self.assertEqual(_feeds(after, "chain"), {})
         self.assertEqual(after.run("chain").ports, ("g1",))  # type: ignore[union-attr]
 
@@ -222,7 +223,7 @@ class Parts(unittest.TestCase):
         sockets = [Socket(key="a", kind="16pin").model_dump()]
         edit = edits.ChangePart(part="card", changes={"sockets": sockets})
         with self.assertRaises(WouldRelease) as caught:
-            edits.apply(_bench(), edit)
+            apply(_bench(), edit)
         self.assertEqual(caught.exception.released, ["Chain from Card · a", "Chain from Card · b"])
 
     def test_a_slot_and_a_header_that_go_name_what_was_there(self) -> None:
@@ -231,28 +232,28 @@ class Parts(unittest.TestCase):
         b = build(board(headers=headers), card(slot="slot-1"), fan)
         change = edits.ChangePart(part="board", changes={"slots": [], "headers": [headers[1]]})
         with self.assertRaises(WouldRelease) as caught:
-            edits.apply(b, change)
+            apply(b, change)
         self.assertEqual(caught.exception.released, ["Card from slot-1", "Fan from fan-1"])
-        after = edits.apply(b, change.model_copy(update={"release": True}))
+        after = apply(b, change.model_copy(update={"release": True}))
         self.assertIsNone(after.part("card").slot)  # type: ignore[union-attr]
         self.assertEqual(after.part("fan").headers, ("fan-2",))  # type: ignore[union-attr]
 
     def test_a_hub_that_goes_leaves_its_fans_to_the_board(self) -> None:
         b = build(board(), Hub(key="hub", name="Hub"), Fan(key="fan", name="Fan", on="hub"))
         with self.assertRaises(WouldRelease) as caught:
-            edits.apply(b, edits.RemovePart(part="hub"))
+            apply(b, edits.RemovePart(part="hub"))
         self.assertEqual(caught.exception.released, ["Fan from Hub"])
-        after = edits.apply(b, edits.RemovePart(part="hub", release=True))
+        after = apply(b, edits.RemovePart(part="hub", release=True))
         self.assertIsNone(after.part("fan").on)  # type: ignore[union-attr]
 
     def test_a_card_into_a_slot_that_is_not_there(self) -> None:
         change = edits.ChangePart(part="card", changes={"slot": "slot-7"})
         with self.assertRaisesRegex(BadInput, "no slot-7, it has slot-1"):
-            edits.apply(_bench(), change)
+            apply(_bench(), change)
 
     def test_second_board_is_refused(self) -> None:
         with self.assertRaises(BadInput):
-            edits.apply(_bench(), edits.AddPart(part=board(key="board-2")))
+            apply(_bench(), edits.AddPart(part=board(key="board-2")))
 
 
 class SupplyAndRules(unittest.TestCase):
@@ -260,9 +261,9 @@ class SupplyAndRules(unittest.TestCase):
         new = supply(name="New", family="Other")
         edit = edits.TakeSupply(supply=new, cables=(graphics_cable("chain", 1, family="Other"),))
         with self.assertRaises(WouldRelease) as caught:
-            edits.apply(_bench(), edit)
+            apply(_bench(), edit)
         self.assertEqual(len(caught.exception.released), 4)
-        after = edits.apply(_bench(), edit.model_copy(update={"release": True}))
+        after = apply(_bench(), edit.model_copy(update={"release": True}))
         self.assertEqual([c.key for c in after.cables], ["stray", "chain-2"])
         self.assertEqual(after.runs, ())
 
@@ -270,12 +271,12 @@ class SupplyAndRules(unittest.TestCase):
         ports = [p.model_dump() for p in supply().ports if p.key != "d1"]
         edit = edits.ChangeSupply(changes={"ports": ports})
         with self.assertRaises(WouldRelease):
-            edits.apply(_bench(), edit)
-        after = edits.apply(_bench(), edit.model_copy(update={"release": True}))
+            apply(_bench(), edit)
+        after = apply(_bench(), edit.model_copy(update={"release": True}))
         self.assertIsNone(after.run("sata"))
 
     def test_house_rules_and_assumptions(self) -> None:
-        b = edits.apply(
+        b = apply(
             _bench(),
             edits.ChangeBuild(
                 house_rules={"chained_graphics": "never"}, assumptions={"room_degc": 30}
@@ -289,12 +290,12 @@ class SupplyAndRules(unittest.TestCase):
         for change in ({"house_rules": {"headroom": -1}}, {"assumptions": {"room_degc": 900}},
                        {"changes": {"version": 2}}, {"changes": {"name": ""}}):  # fmt: skip
             with self.assertRaises(BadInput):
-                edits.apply(_bench(), edits.ChangeBuild(**change))  # type: ignore[arg-type]
+                apply(_bench(), edits.ChangeBuild(**change))  # type: ignore[arg-type]
 
     def test_adding_and_removing_a_cable(self) -> None:
-        b = edits.apply(_bench(), edits.AddCable(cable=graphics_cable("chain")))
+        b = apply(_bench(), edits.AddCable(cable=graphics_cable("chain")))
         self.assertEqual(b.cables[-1].key, "chain-2")
         with self.assertRaises(WouldRelease):
-            edits.apply(b, edits.RemoveCable(cable="chain"))
-        after = edits.apply(b, edits.RemoveCable(cable="chain", release=True))
+            apply(b, edits.RemoveCable(cable="chain"))
+        after = apply(b, edits.RemoveCable(cable="chain", release=True))
         self.assertIsNone(after.run("chain"))

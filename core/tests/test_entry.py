@@ -7,7 +7,7 @@ import unittest
 from typing import Any
 
 from easy_tally.entry import parse, parse_list
-from easy_tally.parts import Part
+from easy_tally.things.parts import Part
 from hypothesis import given
 from hypothesis import strategies as st
 

@@ -7,10 +7,12 @@ import unittest
 from pathlib import Path
 from typing import Any
 
+from easy_tally.base.declared import Figure
 from easy_tally.entry import parse, say
 from easy_tally.entry.lexer import words_of
 from easy_tally.files import build_file
-from easy_tally.parts import (
+from easy_tally.standards.connectors import SOCKET_KINDS
+from easy_tally.things.parts import (
     PART_KINDS,
     Board,
     Card,
@@ -27,8 +29,6 @@ from easy_tally.parts import (
     Slot,
     Socket,
 )
-from easy_tally.quantities import Figure
-from easy_tally.standards.connectors import SOCKET_KINDS
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
@@ -43,7 +43,7 @@ TEXTS = st.text(max_size=40)
 def _figures(draw: Any, most: float) -> Figure | None:
     if draw(st.booleans()):
         return None
-    values = sorted(draw(st.floats(0, most)) for _ in range(3))
+    values = sorted(draw(st.just(0.0) | st.floats(0.001, most)) for _ in range(3))
     low, likely, high = values if draw(st.booleans()) else values[:1] * 3
     origin = draw(st.sampled_from(["maker", "measured", "assumed"]))
     return Figure(low=low, likely=likely, high=high, origin=origin, note=draw(TEXTS))
@@ -81,6 +81,7 @@ def _own(draw: Any, kind: type[Any], has_16pin: bool) -> dict[str, Any]:
         worst = has_16pin and draw(st.booleans())
         factors = draw(st.none() | st.tuples(*[st.floats(1, 5)] * 4))
         return {
+            "use": draw(st.sampled_from(["graphics", "plain"])),
             "lanes": draw(lanes), "spikes": "by-standard worst" if worst else "usual",
             "spike_factors": factors, "power_limit": draw(st.floats(0.3, 2)),
         }  # fmt: skip

@@ -5,16 +5,17 @@ from __future__ import annotations
 import unittest
 from typing import Any
 
-from easy_tally.assumptions import Assumptions
-from easy_tally.loads import Load, loads
-from easy_tally.parts import Card, Drive, Fan, M2Drive, Memory, Part, Processor, Socket
-from easy_tally.quantities import Span
+from easy_tally.base.series import Span
+from easy_tally.tally.loads import Load, loads
+from easy_tally.things.assumptions import Assumptions
+from easy_tally.things.parts import Card, Drive, Fan, M2Drive, Memory, Part, Processor, Socket
+from easy_tally.wiring import Wired
 
 from .helpers import board, build, card, disk, exact, processor, wide
 
 
 def _loads(*parts: Part, **more: Any) -> dict[tuple[str, str, str], Load]:
-    return {(x.part, x.rail, x.feed): x for x in loads(build(*parts, **more))}
+    return {(x.part, x.rail, x.feed): x for x in loads(Wired(build(*parts, **more)))}
 
 
 class ProcessorLoads(unittest.TestCase):
@@ -62,10 +63,11 @@ class CardLoads(unittest.TestCase):
         self.assertAlmostEqual(found["card", "v12", "own"].spans.full.likely, 270)
 
     def test_assumed_shares(self) -> None:
-        """50 W with 8-pin sockets, 10 W with a 16-pin one; bounds 0 to 66 W."""
+        """50 W with 8-pin sockets, 10 W with a 16-pin one; bounds 0 to 66 W. Two 8-pin are granted
+        300 W, so of 320 W the slot takes 20 W at the least."""
         eight = _loads(card(slot_w=None))["card", "v12", "slot"].spans.full
         sixteen = _loads(card(slot_w=None, sockets="16pin"))["card", "v12", "slot"].spans.full
-        self.assertEqual(eight, Span(0, 50, 66))
+        self.assertEqual(eight, Span(20, 50, 66))
         self.assertEqual(sixteen, Span(0, 10, 66))
 
     def test_share_is_raised_where_the_sockets_are_granted_too_little(self) -> None:
@@ -96,10 +98,10 @@ class CardLoads(unittest.TestCase):
         self.assertAlmostEqual(own.spans.full.likely, 302)
 
     def test_uncertain_split_leaves_the_total_certain(self) -> None:
-        """Sockets may carry 254 to 320 W, the slot 0 to 66 W, but the card draws 320 W."""
+        """Sockets may carry 254 to 300 W, the slot 20 to 66 W, but the card draws 320 W."""
         found = _loads(card(slot_w=None))
         own, slot = found["card", "v12", "own"], found["card", "v12", "slot"]
-        self.assertEqual(own.spans.full, Span(254, 270, 320))
+        self.assertEqual(own.spans.full, Span(254, 270, 300))
         self.assertAlmostEqual(own.net.full.low + slot.net.full.low, 320)
         self.assertAlmostEqual(own.net.full.high + slot.net.full.high, 320)
 

@@ -5,14 +5,14 @@ from __future__ import annotations
 import unittest
 from pathlib import Path
 
-from easy_tally.catalogue import CatalogueEntry
+from easy_tally.base.errors import BadFile
+from easy_tally.catalogue.entries import CatalogueEntry
 from easy_tally.entry import parse
-from easy_tally.errors import BadFile
 from easy_tally.files import parts_csv
 from hypothesis import given
 from hypothesis import strategies as st
 
-SHIPPED = Path(__file__).resolve().parents[2] / "demo/parts.csv"
+SHIPPED = Path(__file__).resolve().parents[2] / "catalogue/parts.csv"
 
 
 def _entry(slug: str, line: str) -> CatalogueEntry:

@@ -4,18 +4,20 @@ from __future__ import annotations
 
 import unittest
 
-from easy_tally import edits
-from easy_tally.build import Build
-from easy_tally.errors import EasyTallyError
+from easy_tally import editing as edits
+from easy_tally.base.errors import EasyTallyError
 from easy_tally.files import build_file
-from easy_tally.parts import Card, Drive
+from easy_tally.findings.analysis import analyse
+from easy_tally.findings.publish import compact
 from easy_tally.ratings.verdicts import VERDICTS
-from easy_tally.report import analyse, compact
-from easy_tally.supply import RailPins, SupplyEnd
+from easy_tally.things.build import Build
+from easy_tally.things.cables import RailPins, SupplyEnd
+from easy_tally.things.parts import Card, Drive
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from .helpers import (
+    apply,
     board,
     build,
     card,
@@ -142,7 +144,7 @@ class Editing(unittest.TestCase):
                 )
             )
             try:
-                b = edits.apply(b, edit)
+                b = apply(b, edit)
             except EasyTallyError:
                 continue
             self.assertEqual(b.problems(), [])

@@ -6,9 +6,13 @@ from __future__ import annotations
 import unittest
 from typing import Any
 
-from easy_tally.build import Build
+from easy_tally.base.declared import Figure
 from easy_tally.entry.words import FIGURES
-from easy_tally.parts import (
+from easy_tally.findings.analysis import Analysis, analyse
+from easy_tally.findings.publish import report
+from easy_tally.ratings.verdicts import VERDICTS
+from easy_tally.things.build import Build
+from easy_tally.things.parts import (
     Cooler,
     Fan,
     Header,
@@ -21,9 +25,6 @@ from easy_tally.parts import (
     Socket,
     UsbLoad,
 )
-from easy_tally.quantities import Figure
-from easy_tally.ratings.verdicts import VERDICTS
-from easy_tally.report import Analysis, analyse, report
 from hypothesis import given, settings
 from hypothesis import strategies as st
 

@@ -7,17 +7,18 @@ import unittest
 from pathlib import Path
 
 import jsonschema
-from easy_tally import edits
-from easy_tally.answers import Compact, Report
-from easy_tally.build import Build
+from easy_tally import editing as edits
+from easy_tally.base.declared import Figure
 from easy_tally.files import build_file
-from easy_tally.parts import Fan, Header, UsbLoad
-from easy_tally.printout import print_report
-from easy_tally.quantities import Figure
-from easy_tally.report import analyse, compact, exit_status, overall_of, report
+from easy_tally.files.printout import print_report
+from easy_tally.findings.analysis import analyse
+from easy_tally.findings.publish import compact, exit_status, overall_of, report
+from easy_tally.findings.result import Compact, Report
+from easy_tally.things.build import Build
+from easy_tally.things.parts import Fan, Header, UsbLoad
 from pydantic import TypeAdapter
 
-from .helpers import board, build, card, exact, graphics_cable, ref, rules, run
+from .helpers import apply, board, build, card, exact, graphics_cable, ref, rules, run
 from .test_edits import _bench
 
 ROOT = Path(__file__).resolve().parent.parent.parent
@@ -28,7 +29,7 @@ def _heron() -> Build:
 
 
 def _mend(found: Compact) -> list[tuple[str, str, str]]:
-    return [(m.kind, m.station, m.subject) for m in found.mend]
+    return [(m.kind, m.of, m.subject) for m in found.mend]
 
 
 class Heron(unittest.TestCase):
@@ -55,16 +56,14 @@ class Heron(unittest.TestCase):
         """230 W less 20 W of an x8 slot is 210 W on a cable that may carry 150 W: 140 %."""
         found = compact(analyse(_heron()))
         self.assertEqual(
-            _mend(found), [("refused", "loom", "graphics-1"), ("unfed", "loom", "disk#3/power")]
+            _mend(found), [("refused", "cable", "graphics-1"), ("unfed", "socket", "disk#3/power")]
         )
         self.assertIn("210 W of 150 W, 140 %", found.mend[0].text)
         self.assertIn("Graphics cable 3 is in the box", found.mend[0].fix)
 
     def test_mending_it(self) -> None:
-        b = edits.apply(
-            _heron(), edits.Connect(cable="graphics-3", plug="a", socket=ref("card-2#1/b"))
-        )
-        b = edits.apply(b, edits.Connect(cable="sata-1", plug="p3", socket=ref("disk#3/power")))
+        b = apply(_heron(), edits.Connect(cable="graphics-3", plug="a", socket=ref("card-2#1/b")))
+        b = apply(b, edits.Connect(cable="sata-1", plug="p3", socket=ref("disk#3/power")))
         found = compact(analyse(b))
         self.assertEqual(found.mend, ())
         self.assertEqual((found.strip.sockets_fed, found.strip.sockets_needed), (10, 10))
@@ -92,7 +91,7 @@ class Few(unittest.TestCase):
 class ToMend(unittest.TestCase):
     def test_missing_figure_leads_to_its_field(self) -> None:
         found = compact(analyse(build(board(), card(board_power_w=None))))
-        first = next(m for m in found.mend if m.station == "parts")
+        first = next(m for m in found.mend if m.of == "part")
         self.assertEqual(
             (first.kind, first.subject, first.field), ("unknown", "card", "board_power_w")
         )
@@ -104,7 +103,8 @@ class ToMend(unittest.TestCase):
 
     def test_supply_too_small_is_failed(self) -> None:
         b = build(board(), card(2000), supply=_bench().supply)
-        self.assertIn(("failed", "supply", "watts"), _mend(compact(analyse(b))))
+        failed = [(m.kind, m.id, m.field) for m in compact(analyse(b)).mend]
+        self.assertIn(("failed", "supply.watts", "watts"), failed)
 
     def test_optional_sockets_are_not_demanded(self) -> None:
         unfed = [m.subject for m in compact(analyse(_bench())).mend if m.kind == "unfed"]

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import unittest
 
-from easy_tally.standards.connectors import CONNECTORS, SENSE_GRANT_W, pins
+from easy_tally.standards.connectors import CONNECTORS, PINS, SENSE_GRANT_W
 from easy_tally.standards.contacts import contact_limit_a, derating
 from easy_tally.standards.sizes import next_common_w
 
@@ -16,19 +16,19 @@ class Pins(unittest.TestCase):
             "atx24": 2, "atx20": 1, "eps8": 4, "eps4": 2, "pcie6": 3, "pcie8": 3, "16pin": 6,
             "sata": 3, "per4": 1,
         }  # fmt: skip
-        self.assertEqual({k: pins(k, "v12") for k in expected}, expected)
+        self.assertEqual({k: PINS[k]["v12"] for k in expected}, expected)
 
     def test_ground_pins_without_sense(self) -> None:
         expected = {
             "atx24": 8, "atx20": 7, "eps8": 4, "eps4": 2, "pcie6": 2, "pcie8": 3, "16pin": 6,
             "sata": 5, "per4": 2, "fdd4": 2, "aux6": 3,
         }  # fmt: skip
-        self.assertEqual({k: pins(k, "ground") for k in expected}, expected)
+        self.assertEqual({k: PINS[k]["ground"] for k in expected}, expected)
 
     def test_small_rails_of_the_board_plugs(self) -> None:
-        self.assertEqual([pins("atx24", r) for r in ("v5", "v3v3", "v5sb")], [5, 4, 1])
-        self.assertEqual([pins("atx20", r) for r in ("v5", "v3v3", "v5sb")], [4, 3, 1])
-        self.assertEqual([pins("aux6", r) for r in ("v3v3", "v5")], [2, 1])
+        self.assertEqual([PINS["atx24"][r] for r in ("v5", "v3v3", "v5sb")], [5, 4, 1])
+        self.assertEqual([PINS["atx20"][r] for r in ("v5", "v3v3", "v5sb")], [4, 3, 1])
+        self.assertEqual([PINS["aux6"][r] for r in ("v3v3", "v5")], [2, 1])
 
     def test_circuits(self) -> None:
         """Every housing has as many contacts as its name says; SATA has 15."""

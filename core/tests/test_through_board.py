@@ -5,10 +5,11 @@ from __future__ import annotations
 import unittest
 from typing import Any
 
-from easy_tally.build import Build
-from easy_tally.demand import demands, needed_sockets
-from easy_tally.loads import loads
-from easy_tally.parts import (
+from easy_tally.findings.analysis import analyse
+from easy_tally.findings.publish import compact
+from easy_tally.ratings.through_board import BoardElement
+from easy_tally.things.build import Build
+from easy_tally.things.parts import (
     Card,
     Cooler,
     Drive,
@@ -23,10 +24,8 @@ from easy_tally.parts import (
     Socket,
     UsbLoad,
 )
-from easy_tally.report import analyse, compact
-from easy_tally.through_board import BoardElement
 
-from .helpers import board, build, card, disk, exact, run, sata_cable, supply
+from .helpers import board, build, card, carried, disk, exact, run, sata_cable, supply
 
 SATA = (Socket(key="power", kind="sata"),)
 
@@ -140,8 +139,8 @@ class SlotsOfTheBoard(unittest.TestCase):
         b = build(board(sockets=sockets, slots=slots),
                   card(66, sockets="", slot_w=None, slot="slot-1"))  # fmt: skip
         self.assertAlmostEqual(_elements(b)["main plug pins", "board", "v12"].judged.load, 0.5)
-        self.assertIn("board#1/extra", needed_sockets(b))
-        self.assertAlmostEqual(demands(b, loads(b))["board#1/extra"].amps["v12"][7], 5.5)
+        self.assertIn("board#1/extra", analyse(b).needed)
+        self.assertAlmostEqual(carried(b)["board#1/extra"].amps["v12"][7], 5.5)
         self.assertTrue(any(m.subject == "board#1/extra" for m in compact(analyse(b)).mend))
 
     def test_a_slot_that_the_board_lacks_or_that_is_taken(self) -> None:

@@ -4,18 +4,19 @@ from __future__ import annotations
 
 import unittest
 
-from easy_tally.build import Build
-from easy_tally.parts import PART_KINDS, Drive, Fan
-from easy_tally.quantities import Figure
-from easy_tally.report import analyse
-from easy_tally.uncertainty import Mover, mover, mover_words
+from easy_tally.base.declared import Figure
+from easy_tally.findings.analysis import analyse
+from easy_tally.findings.wording import mover_words
+from easy_tally.supplies.uncertainty import Mover, mover
+from easy_tally.things.build import Build
+from easy_tally.things.parts import PART_KINDS, Drive, Fan
 
 from .helpers import board, build, card, exact, processor, wide
 
 
 def _mover(b: Build) -> Mover | None:
     a = analyse(b)
-    return mover(a.build, a.loads, a.tally, a.sizing)
+    return mover(a.wired, a.loads, a.tally, a.sizing)
 
 
 class Moves(unittest.TestCase):

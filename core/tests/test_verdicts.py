@@ -4,8 +4,9 @@ from __future__ import annotations
 
 import unittest
 
-from easy_tally.quantities import Series
-from easy_tally.ratings.verdicts import VERDICTS, Judgement, judge, percent, worst
+from easy_tally.base.rounding import percent
+from easy_tally.base.series import Series
+from easy_tally.ratings.verdicts import VERDICTS, Judgement, judge, worst
 from hypothesis import given
 from hypothesis import strategies as st
 

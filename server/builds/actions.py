@@ -10,10 +10,11 @@ from dataclasses import dataclass
 from typing import Any
 
 from django.db import transaction
-from easy_tally import edits
-from easy_tally.build import FORMAT_VERSION, Build
-from easy_tally.errors import Refused
+from easy_tally import Build, Refused, SocketRef
+from easy_tally.editing import Edit
 from easy_tally.files import build_file
+from easy_tally.things import FORMAT_VERSION
+from owners.models import Owner
 
 from builds import models, results, store
 from builds.store import Touched
@@ -35,17 +36,23 @@ class StaleEdit(Exception):
 
 @dataclass(frozen=True)
 class Written:
-    """What a write did: the new state, and the entities that it changed."""
+    """What a write did: the new state with its result, and the entities that it changed."""
 
     row: models.Build
-    build: Build
+    worked: results.Worked
     changed: list[Touched]
 
+    @property
+    def build(self) -> Build:
+        """The build after it."""
+        return self.worked.analysis.build
 
-def find(owner: models.Owner, key: str, lock: bool = False) -> models.Build:
-    """The owner's build called `key`. Raises NoBuild."""
+
+def find(owner: Owner, key: str) -> models.Build:
+    """The owner's build called `key`, its header read only when it is wanted: one that can't be
+    read can still be found, saved and removed. Raises NoBuild."""
     try:
-        return models.Build.objects.get(owner=owner, key=key)
+        return models.Build.objects.defer("header").get(owner=owner, key=key)
     except models.Build.DoesNotExist:
         raise NoBuild(f"There is no build {key}; it may have been removed.") from None
 
@@ -54,54 +61,57 @@ def find(owner: models.Owner, key: str, lock: bool = False) -> models.Build:
 
 
 @transaction.atomic
-def create(owner: models.Owner, build: Build) -> models.Build:
-    """Store a new build. Its history starts empty."""
+def create(owner: Owner, build: Build) -> models.Build:
+    """Store a new build. Its history starts empty. Nothing is stored that can't be worked out."""
+    worked = results.work_out(build)
     images = store.entities(build)
     row = models.Build.objects.create(owner=owner, header=images["build"])
     store.write_images(row, {n: (i, image) for i, (n, image) in enumerate(images.items())})
+    _remember(row, worked)
     return row
 
 
-def open_file(owner: models.Owner, text: str) -> models.Build:
+def open_file(owner: Owner, text: str) -> models.Build:
     """Store the build that a file holds. Raises BadFile; then nothing is stored."""
     return create(owner, build_file.read(text))
 
 
 @transaction.atomic
-def remove(owner: models.Owner, key: str) -> None:
+def remove(owner: Owner, key: str) -> None:
     """Remove a build with its history."""
-    find(owner, key).delete()
+    row = find(owner, key)
+    models.Build.objects.filter(pk=row.pk).defer("header").delete()
 
 
 # -- edits ---------------------------------------------------------------------------------
 
 
-def preview(owner: models.Owner, key: str, edit: edits.Edit) -> Build:
+def preview(owner: Owner, key: str, edit: Edit) -> Build:
     """The build as `edit` would make it. Writes nothing."""
-    return edits.apply(results.current(find(owner, key)), edit)
+    return edit.apply(results.current(find(owner, key)))
 
 
 @transaction.atomic
-def act(owner: models.Owner, key: str, base_version: int, edit: edits.Edit) -> Written:
+def act(owner: Owner, key: str, base_version: int, edit: Edit) -> Written:
     """Make one edit, log it, and forget what could have been redone."""
     row = find(owner, key)
     before = results.current(row)
     try:
-        after = edits.apply(before, edit)
+        after = edit.apply(before)
     except Refused:
         # Somebody else's plug in the way is a collision, not a rule of the job.
         _check_base(row, base_version, [], before, edit)
         raise
     touched = store.differences(row, before, after)
     if not touched:
-        return Written(row, before, [])
+        return Written(row, results.worked(row), [])
     _check_base(row, base_version, touched, before, edit)
     row.changes.filter(seq__gt=row.head).delete()
     row.head += 1
     models.Change.objects.create(
         build=row,
         seq=row.head,
-        title=edits.title(before, edit)[:200],
+        title=edit.title(before)[:200],
         format_version=FORMAT_VERSION,
         images=touched,
     )
@@ -109,7 +119,7 @@ def act(owner: models.Owner, key: str, base_version: int, edit: edits.Edit) -> W
 
 
 @transaction.atomic
-def undo(owner: models.Owner, key: str, base_version: int) -> Written:
+def undo(owner: Owner, key: str, base_version: int) -> Written:
     """Take the last change in force back."""
     row = find(owner, key)
     change = row.changes.filter(seq=row.head).first()
@@ -122,7 +132,7 @@ def undo(owner: models.Owner, key: str, base_version: int) -> Written:
 
 
 @transaction.atomic
-def redo(owner: models.Owner, key: str, base_version: int) -> Written:
+def redo(owner: Owner, key: str, base_version: int) -> Written:
     """Bring the change that was undone last back."""
     row = find(owner, key)
     change = row.changes.filter(seq=row.head + 1).first()
@@ -145,10 +155,15 @@ def _write(row: models.Build, touched: list[Touched], after: Build | None) -> Wr
     models.Write.objects.create(
         build=row, version=row.version, touched=sorted(p for t in touched for p in paths(t))
     )
-    build = after if after is not None else store.assemble(row)
+    # Before the commit: what can't be worked out is not written.
+    worked = results.work_out(after if after is not None else store.assemble(row))
+    _remember(row, worked)
+    return Written(row, worked, touched)
+
+
+def _remember(row: models.Build, worked: results.Worked) -> None:
     pk, version = row.pk, row.version
-    transaction.on_commit(lambda: results.remember(pk, version, build))
-    return Written(row, build, touched)
+    transaction.on_commit(lambda: results.remember(pk, version, worked))
 
 
 # -- concurrency ---------------------------------------------------------------------------
@@ -182,8 +197,7 @@ def _run_uses(image: store.Image | None) -> dict[str, Any]:
     cable = image["cable"]
     uses: dict[str, Any] = {f"port:{p}": cable for p in image["ports"]}
     for c in image["connections"]:
-        socket = c["socket"]
-        ref = f"{socket['part']}#{socket['instance']}/{socket['socket']}"
+        ref = str(SocketRef.model_construct(**c["socket"]))
         uses |= {f"socket:{ref}": f"{cable} {c['plug']}", f"plug:{cable}/{c['plug']}": ref}
     return uses
 
@@ -193,7 +207,7 @@ def _check_base(
     base_version: int,
     touched: list[Touched],
     before: Build,
-    edit: edits.Edit | None,
+    edit: Edit | None,
 ) -> None:
     if base_version == row.version:
         return
@@ -202,19 +216,11 @@ def _check_base(
     theirs = {p for write in row.writes.filter(version__gt=base_version) for p in write.touched}
     mine = {k: v for t in touched for k, v in paths(t).items()}
     if edit is not None:
-        mine |= {p: mine.get(p) for p in _asked_for(edit) if p not in mine}
+        mine |= {p: mine.get(p) for p in edit.asks_for() if p not in mine}
     hit = {p for p in mine if any(_meet(p, other) for other in theirs)}
     if hit:
         now = _values(before)
         raise StaleEdit(row.version, [(p, mine[p], now.get(p)) for p in sorted(hit)])
-
-
-def _asked_for(edit: edits.Edit) -> list[str]:
-    """The uses that a connecting edit asks for, met or not."""
-    if isinstance(edit, edits.Connect):
-        ports = [f"port:{p}" for p in edit.ports or ()]
-        return [f"socket:{edit.socket}", f"plug:{edit.cable}/{edit.plug}", *ports]
-    return []
 
 
 def _meet(a: str, b: str) -> bool:

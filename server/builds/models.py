@@ -6,19 +6,7 @@ from __future__ import annotations
 import secrets
 
 from django.db import models
-from django.http import HttpRequest
-
-
-class Owner(models.Model):
-    """Whose things these are. Not an account: accounts come later and point here."""
-
-    id: int
-    name = models.CharField(max_length=80, unique=True)
-
-
-def current_owner(request: HttpRequest | None = None) -> Owner:
-    """The owner that a request acts for: the one function that resolves it."""
-    return Owner.objects.get_or_create(name="owner")[0]
+from owners.models import Owner
 
 
 def new_key() -> str:

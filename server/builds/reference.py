@@ -5,13 +5,11 @@ from __future__ import annotations
 from functools import lru_cache
 from typing import Any
 
-from easy_tally.assumptions import Assumptions
-from easy_tally.parts import PART_KINDS
-from easy_tally.presets import PRESETS
-from easy_tally.quantities import Bounds
-from easy_tally.standards.connectors import CONNECTORS, PLUGS
-from easy_tally.standards.sizes import COMMON_W
-from easy_tally.templates import TEMPLATES
+from easy_tally.base import RAIL_WORDS, Bounds
+from easy_tally.catalogue import TEMPLATES
+from easy_tally.standards import COMMON_W, CONNECTORS, PLUGS
+from easy_tally.tally import PATHS
+from easy_tally.things import HEADER_WORDS, PART_KINDS, PORT_WORDS, PRESETS, Assumptions
 
 from builds import schemas
 
@@ -33,6 +31,12 @@ def reference() -> schemas.ReferenceOut:
         assumptions=[_assumption(n, f) for n, f in Assumptions.model_fields.items()],
         sizes_w=list(COMMON_W),
         presets=PRESETS,
+        words=schemas.WordsOut(
+            rails={str(k): w for k, w in RAIL_WORDS.items()},
+            ports={str(k): w for k, w in PORT_WORDS.items()},
+            headers={str(k): w for k, w in HEADER_WORDS.items()},
+            paths=list(PATHS),
+        ),
     )
 
 
@@ -47,7 +51,7 @@ def _figures(kind: Any) -> list[schemas.FieldOut]:
             text=field.description or name,
             unit=_extra(field)["unit"],
             maximum=_extra(field)["maximum"],
-            default_from=_extra(field).get("default_from"),
+            default_from=_extra(field).get("default_from") or [],
             needed=bool(_extra(field).get("needed")),
         )
         for name, field in kind.model_fields.items()

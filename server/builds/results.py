@@ -4,52 +4,78 @@ from __future__ import annotations
 
 from collections import OrderedDict
 from threading import Lock
+from typing import NamedTuple, TypeVar
 
-from easy_tally.build import Build
-from easy_tally.report import Analysis, analyse
+from easy_tally import Analysis, Build, analyse, compact
+from easy_tally.findings import Compact
 
 from builds import models, store
 
 _MOST = 64
-_builds: OrderedDict[tuple[int, int], Build] = OrderedDict()
-_analyses: OrderedDict[tuple[int, int], Analysis] = OrderedDict()
+_T = TypeVar("_T")
+_At = tuple[int, int]
+
+
+class Worked(NamedTuple):
+    """Everything computed about a build, and its compact result."""
+
+    analysis: Analysis
+    result: Compact
+
+
+_builds: OrderedDict[_At, Build] = OrderedDict()
+_worked: OrderedDict[_At, Worked] = OrderedDict()
 _lock = Lock()
 
 
-def remember(pk: int, version: int, build: Build) -> None:
-    """Keep a build that was just written, once its transaction is through."""
+def work_out(build: Build) -> Worked:
+    """Compute everything about a build; keeps nothing."""
+    found = analyse(build)
+    return Worked(found, compact(found))
+
+
+def _keep(cache: OrderedDict[_At, _T], at: _At, thing: _T) -> None:
     with _lock:
-        _builds[pk, version] = build
-        while len(_builds) > _MOST:
-            _builds.popitem(last=False)
+        cache[at] = thing
+        while len(cache) > _MOST:
+            cache.popitem(last=False)
+
+
+def remember(pk: int, version: int, worked: Worked) -> None:
+    """Keep a build that was just written with its result, once its transaction is through."""
+    _keep(_builds, (pk, version), worked.analysis.build)
+    _keep(_worked, (pk, version), worked)
 
 
 def current(row: models.Build) -> Build:
-    """The build as it is at the row's version."""
+    """The build as it is at the row's version. Raises store.Unreadable."""
+    at = (row.pk, row.version)
     with _lock:
-        build = _builds.get((row.pk, row.version))
+        build = _builds.get(at)
     if build is None:
         build = store.assemble(row)
-        remember(row.pk, row.version, build)
+        _keep(_builds, at, build)
     return build
 
 
-def analysis(row: models.Build, build: Build | None = None) -> Analysis:
-    """Everything computed about a build at the row's version."""
+def worked(row: models.Build) -> Worked:
+    """Everything computed about a build at the row's version. Raises store.Unreadable."""
     at = (row.pk, row.version)
     with _lock:
-        found = _analyses.get(at)
+        found = _worked.get(at)
     if found is None:
-        found = analyse(build if build is not None else current(row))
-        with _lock:
-            _analyses[at] = found
-            while len(_analyses) > _MOST:
-                _analyses.popitem(last=False)
+        found = work_out(current(row))
+        _keep(_worked, at, found)
     return found
+
+
+def analysis(row: models.Build) -> Analysis:
+    """The analysis of a build at the row's version. Raises store.Unreadable."""
+    return worked(row).analysis
 
 
 def forget() -> None:
     """Empty the caches, as a restart would."""
     with _lock:
         _builds.clear()
-        _analyses.clear()
+        _worked.clear()

@@ -5,7 +5,9 @@ from __future__ import annotations
 from datetime import datetime
 from typing import Any, Literal
 
-from easy_tally.answers import (
+from easy_tally import Build
+from easy_tally.editing import Edit
+from easy_tally.findings import (
     Compact,
     Overall,
     RowAnswer,
@@ -14,11 +16,8 @@ from easy_tally.answers import (
     Strip,
     SupplyAnswer,
 )
-from easy_tally.build import Build
-from easy_tally.edits import Edit
-from easy_tally.offers import Offers
-from easy_tally.parts import Part
-from easy_tally.supply import Cable, Supply
+from easy_tally.things import Cable, Part, Supply
+from easy_tally.wiring import Offers
 from ninja import Schema
 from pydantic import Field
 
@@ -64,14 +63,15 @@ class History(Schema):
 
 
 class BuildCard(Schema):
-    """A build in the list."""
+    """A build in the list. One that can't be read has no strip, and says why in `problem`."""
 
     key: str
     name: str
     note: str
     changed_at: datetime
-    strip: Strip
-    overall: Overall
+    strip: Strip | None
+    overall: Overall | None
+    problem: str
 
 
 class BuildOut(Schema):
@@ -173,18 +173,6 @@ class TemplateOut(Schema):
     part: Part
 
 
-class EntryOut(Schema):
-    """What a line was understood as; `part` where it can be added as it stands."""
-
-    part: Part | None
-    understood: str
-    unknown: list[str]
-    question: str
-    choices: list[str]
-    #: The line with the words left over as the part's name; empty where they can't be one.
-    named: str
-
-
 class FieldOut(Schema):
     """A figure of a part kind, as declared."""
 
@@ -192,7 +180,8 @@ class FieldOut(Schema):
     text: str
     unit: str
     maximum: float
-    default_from: str | None
+    #: Names of the assumptions, one of which stands in where the figure is missing.
+    default_from: list[str]
     needed: bool
 
 
@@ -206,6 +195,15 @@ class AssumptionOut(Schema):
     default: Any
 
 
+class WordsOut(Schema):
+    """The one word for each rail, port, header and path, in their order."""
+
+    rails: dict[str, str]
+    ports: dict[str, str]
+    headers: dict[str, str]
+    paths: list[str]
+
+
 class ReferenceOut(Schema):
     """What does not change while the application runs."""
 
@@ -217,3 +215,4 @@ class ReferenceOut(Schema):
     assumptions: list[AssumptionOut]
     sizes_w: list[int]
     presets: dict[str, dict[str, float]]
+    words: WordsOut

@@ -9,8 +9,9 @@ from __future__ import annotations
 import json
 from typing import Any, TypedDict
 
-from easy_tally.build import Build
-from easy_tally.quantities import Model
+from django.db import connection
+from easy_tally import Build
+from pydantic import BaseModel, ValidationError
 
 from builds import models
 
@@ -28,14 +29,18 @@ class Touched(TypedDict):
     after: Image | None
 
 
+class Unreadable(Exception):
+    """Rows of a build that can't be read back: by another version, or by hand."""
+
+
 def entities(build: Build) -> dict[str, Image]:
     """Every entity of a build, by name."""
     return {name: _image(thing) for name, thing in _things(build).items()}
 
 
-def _things(build: Build) -> dict[str, Model]:
+def _things(build: Build) -> dict[str, BaseModel]:
     """Every entity of a build as the core holds it, by name."""
-    found: dict[str, Model] = {"build": build}
+    found: dict[str, BaseModel] = {"build": build}
     found |= {f"part:{p.key}": p for p in build.parts}
     found |= {f"cable:{c.key}": c for c in build.cables}
     found |= {f"run:{r.cable}": r for r in build.runs}
@@ -44,12 +49,26 @@ def _things(build: Build) -> dict[str, Model]:
     return found
 
 
-def _image(thing: Model) -> Image:
+def _image(thing: BaseModel) -> Image:
     return thing.model_dump(mode="json", exclude=_APART if isinstance(thing, Build) else None)
 
 
 def assemble(row: models.Build) -> Build:
-    """The build that the tables hold, validated by the core."""
+    """The build that the tables hold, validated by the core. Raises Unreadable."""
+    try:
+        return Build.model_validate_json(json.dumps(_image_of_all(row)))
+    except (ValidationError, ValueError, TypeError, KeyError) as error:
+        raise Unreadable(f"Build {row.key} can’t be read: {_short(error)}") from error
+
+
+def _short(error: Exception) -> str:
+    if isinstance(error, ValidationError):
+        first = error.errors(include_url=False)[0]
+        return f"{'.'.join(map(str, first['loc'])) or 'build'}: {first['msg']}"
+    return str(error)[:200]
+
+
+def _image_of_all(row: models.Build) -> Image:
     pk = row.pk
     supply = models.Supply.objects.filter(build_id=pk).first()
     ports = list(models.Port.objects.filter(build_id=pk))
@@ -58,17 +77,49 @@ def assemble(row: models.Build) -> Build:
         "run_ports__port", "connections__plug", "connections__part"
     )
     by_cable = {run.cable_id: run for run in runs}
-    return Build.model_validate_json(
-        json.dumps(
-            row.header
-            | {
-                "parts": [p.data for p in models.Part.objects.filter(build_id=pk)],
-                "supply": supply and supply.data | {"ports": [p.data for p in ports]},
-                "cables": [c.data | {"plugs": [p.data for p in c.plugs.all()]} for c in cables],
-                "runs": [_run_image(c, by_cable[c.pk]) for c in cables if c.pk in by_cable],
-            }
-        )
-    )
+    image: Image = row.header | {
+        "parts": [p.data for p in models.Part.objects.filter(build_id=pk)],
+        "supply": supply and supply.data | {"ports": [p.data for p in ports]},
+        "cables": [c.data | {"plugs": [p.data for p in c.plugs.all()]} for c in cables],
+        "runs": [_run_image(c, by_cable[c.pk]) for c in cables if c.pk in by_cable],
+    }
+    return image
+
+
+def rescue(row: models.Build) -> Image:
+    """What is there of a build that can't be read: every column as it lies in the tables, its
+    text where it is not even JSON. Never raises for what it finds."""
+    found: Image = {"build": _column("builds_build", "header", "id", row.pk)}
+    for name, table in _RESCUED.items():
+        found[name] = _column(table, "data", "build_id", row.pk)
+    return found
+
+
+def name_of(row: models.Build) -> str:
+    """The name of a build that can't be read, or its key where that can't be either."""
+    header = _column("builds_build", "header", "id", row.pk)[0]
+    name = header.get("name") if isinstance(header, dict) else None
+    return name if isinstance(name, str) and name else f"Build {row.key}"
+
+
+_RESCUED = {
+    "parts": "builds_part", "supply": "builds_supply", "ports": "builds_port",
+    "cables": "builds_cable",
+}  # fmt: skip
+
+
+def _column(table: str, column: str, where: str, pk: int) -> list[Any]:
+    with connection.cursor() as cursor:
+        cursor.execute(f"SELECT {column} FROM {table} WHERE {where} = %s", [pk])
+        texts = [str(row[0]) for row in cursor.fetchall()]
+    return [_parsed(text) for text in texts]
+
+
+def _parsed(text: str) -> Any:
+    try:
+        return json.loads(text)
+    except ValueError:
+        return text
 
 
 def _run_image(cable: models.Cable, run: models.Run) -> Image:

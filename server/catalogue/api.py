@@ -2,26 +2,21 @@
 
 from __future__ import annotations
 
-from typing import Any
+from typing import Annotated, Any
 
-from builds.models import Owner
 from django.http import HttpRequest, HttpResponse
-from easy_tally.case import Case
 from easy_tally.catalogue import FIGURE_WORDS, CatalogueEntry, lacks
 from easy_tally.entry import parse, parse_list, understood
 from easy_tally.files import parts_csv
+from easy_tally.things import Case
 from ninja import Query, Router
+from owners.models import owner_of
 
 from catalogue import cases, parts, schemas
 
 router = Router()
 #: Entries offered under the entry line, and shown at most on the catalogue's page.
 OFFERED, SHOWN = 8, 400
-
-
-def _owner(request: HttpRequest) -> Owner:
-    owner: Owner = request.auth  # type: ignore[attr-defined]
-    return owner
 
 
 def _found(entry: CatalogueEntry, count: int = 1) -> dict[str, Any]:
@@ -34,6 +29,7 @@ def _found(entry: CatalogueEntry, count: int = 1) -> dict[str, Any]:
         "own": entry.slug not in parts.shipped(),
         "part": part,
         "words": understood(part),
+        "rest": understood(part, name=False),
         "lacks": [FIGURE_WORDS[f] for f in lacks(part)],
     }
 
@@ -41,7 +37,9 @@ def _found(entry: CatalogueEntry, count: int = 1) -> dict[str, Any]:
 @router.post("/entry", response=schemas.SayOut, operation_id="say")
 def say(request: HttpRequest, body: schemas.SayIn) -> dict[str, Any]:
     """What the entry line understands, and what the catalogue has. Writes nothing."""
-    found, count = parts.find(_owner(request), body.text, OFFERED) if body.text.strip() else ([], 1)
+    found, count = (
+        parts.find(owner_of(request), body.text, OFFERED) if body.text.strip() else ([], 1)
+    )
     return {"said": parse(body.text), "offers": [_found(e, count) for e in found]}
 
 
@@ -58,9 +56,11 @@ def list_cases(request: HttpRequest) -> tuple[Case, ...]:
 
 
 @router.get("/catalogue", response=schemas.CatalogueOut, operation_id="catalogue")
-def catalogue(request: HttpRequest, text: str = Query("", max_length=200)) -> dict[str, Any]:
+def catalogue(
+    request: HttpRequest, text: Annotated[str, Query(max_length=200)] = ""
+) -> dict[str, Any]:
     """Entries that fit some words, one's own first."""
-    owner = _owner(request)
+    owner = owner_of(request)
     found, _ = parts.find(owner, text, SHOWN)
     own = len(parts.own(owner))
     return {
@@ -73,7 +73,7 @@ def catalogue(request: HttpRequest, text: str = Query("", max_length=200)) -> di
 @router.get("/catalogue/entries/{slug}", response=schemas.FoundOut, operation_id="catalogueEntry")
 def entry(request: HttpRequest, slug: str) -> dict[str, Any]:
     """One entry as it is now."""
-    return _found(parts.entry(_owner(request), slug))
+    return _found(parts.entry(owner_of(request), slug))
 
 
 def _file(text: str, name: str) -> HttpResponse:
@@ -83,9 +83,9 @@ def _file(text: str, name: str) -> HttpResponse:
 
 
 @router.get("/catalogue/file", operation_id="saveCatalogue")
-def save(request: HttpRequest, own: bool = Query(False)) -> HttpResponse:
+def save(request: HttpRequest, own: bool = False) -> HttpResponse:
     """The catalogue, or one's own entries of it, as CSV."""
-    owner = _owner(request)
+    owner = owner_of(request)
     found = parts.own(owner) if own else parts.every(owner)
     return _file(parts_csv.write(found.values()), "own-parts.csv" if own else "parts.csv")
 
@@ -99,23 +99,23 @@ def template(request: HttpRequest) -> HttpResponse:
 @router.post("/catalogue/preview", response=schemas.ChangesOut, operation_id="previewCatalogue")
 def preview(request: HttpRequest, body: schemas.FileIn) -> dict[str, Any]:
     """What a CSV file would change, line by line. Writes nothing."""
-    return {"changes": parts.preview(_owner(request), parts_csv.read(body.text))}
+    return {"changes": parts.preview(owner_of(request), parts_csv.read(body.text))}
 
 
 @router.post("/catalogue/file", response=schemas.ChangesOut, operation_id="takeCatalogue")
 def take(request: HttpRequest, body: schemas.FileIn) -> dict[str, Any]:
     """Take a CSV file in, whole or not at all."""
-    return {"changes": parts.take_file(_owner(request), body.text)}
+    return {"changes": parts.take_file(owner_of(request), body.text)}
 
 
 @router.post("/catalogue/entries", response={201: schemas.FoundOut}, operation_id="keepPart")
 def keep(request: HttpRequest, body: schemas.KeepIn) -> tuple[int, dict[str, Any]]:
     """Keep a part as an entry of one's own."""
-    return 201, _found(parts.keep(_owner(request), body.part))
+    return 201, _found(parts.keep(owner_of(request), body.part))
 
 
 @router.delete("/catalogue/entries/{slug}", response={204: None}, operation_id="removePart")
 def remove(request: HttpRequest, slug: str) -> tuple[int, None]:
     """Remove an entry of one's own."""
-    parts.remove(_owner(request), slug)
+    parts.remove(owner_of(request), slug)
     return 204, None

@@ -2,8 +2,8 @@
 
 from __future__ import annotations
 
-from builds.models import Owner
 from django.db import models
+from owners.models import Owner
 
 
 class OwnPart(models.Model):

@@ -6,13 +6,13 @@ import re
 from functools import lru_cache
 from itertools import count
 
-from builds.models import Owner
 from django.conf import settings
 from django.db import transaction
+from easy_tally import BadFile, BadInput, NotThere
 from easy_tally.catalogue import CatalogueEntry, said_count, search, search_text
-from easy_tally.errors import BadFile, BadInput, NotThere
 from easy_tally.files import parts_csv
-from easy_tally.parts import Part, ties
+from easy_tally.things import Part, ties
+from owners.models import Owner
 
 from catalogue.models import OwnPart
 
@@ -23,7 +23,7 @@ MOST_OWN = 5_000
 @lru_cache(maxsize=1)
 def shipped() -> dict[str, CatalogueEntry]:
     """Every entry that ships, by slug; read once."""
-    text = (settings.DEMO / "parts.csv").read_text(encoding="utf-8")
+    text = (settings.CATALOGUE / "parts.csv").read_text(encoding="utf-8")
     rows = parts_csv.read(text)
     wrong = [(f"line {r.line}, {c}", need, got) for r in rows for c, need, got in r.problems]
     if wrong:

@@ -2,9 +2,8 @@
 
 from __future__ import annotations
 
-from builds.schemas import EntryOut
-from easy_tally.files.parts_csv import MOST_CHARACTERS, Change
-from easy_tally.parts import Part
+from easy_tally.files import parts_csv
+from easy_tally.things import Part
 from ninja import Schema
 from pydantic import Field
 
@@ -19,6 +18,18 @@ class ListIn(Schema):
     """A list of parts, one a line."""
 
     text: str = Field(max_length=60_000)
+
+
+class EntryOut(Schema):
+    """What a line was understood as; `part` where it can be added as it stands."""
+
+    part: Part | None
+    understood: str
+    unknown: list[str]
+    question: str
+    choices: list[str]
+    #: The line with the words left over as the part's name; empty where they can't be one.
+    named: str
 
 
 class LineOut(Schema):
@@ -36,6 +47,8 @@ class FoundOut(Schema):
     own: bool
     part: Part
     words: str
+    #: The same without its name.
+    rest: str
     lacks: list[str]
 
 
@@ -57,13 +70,13 @@ class CatalogueOut(Schema):
 class FileIn(Schema):
     """A CSV file's text."""
 
-    text: str = Field(max_length=MOST_CHARACTERS)
+    text: str = Field(max_length=parts_csv.MOST_CHARACTERS)
 
 
 class ChangesOut(Schema):
     """What a CSV file would do, or did, line by line."""
 
-    changes: list[Change]
+    changes: list[parts_csv.Change]
 
 
 class KeepIn(Schema):

@@ -1,17 +1,21 @@
 """The typed interface, version 1, and the one place where errors become problem+json."""
 
 import json
+import logging
 from typing import Any
 
 from builds.actions import NoBuild, StaleEdit
-from builds.api import router
-from builds.models import Owner, current_owner
+from builds.routes import router
+from builds.store import Unreadable
 from catalogue.api import router as catalogue_router
 from django.http import HttpRequest, HttpResponse
-from easy_tally.errors import BadInput, EasyTallyError, NotThere, Refused, WouldRelease
+from easy_tally import BadInput, EasyTallyError, NotThere, Refused, WouldRelease
 from ninja import NinjaAPI
 from ninja.errors import ValidationError as RequestError
 from ninja.security import APIKeyCookie
+from owners.models import Owner, current_owner
+
+_log = logging.getLogger(__name__)
 
 
 class LocalOwner(APIKeyCookie):
@@ -72,6 +76,20 @@ def _stale(request: HttpRequest, error: StaleEdit) -> HttpResponse:
 @api.exception_handler(NoBuild)
 def _no_build(request: HttpRequest, error: NoBuild) -> HttpResponse:
     return _problem(404, "no-build", "No such build", str(error))
+
+
+@api.exception_handler(Unreadable)
+def _unreadable(request: HttpRequest, error: Unreadable) -> HttpResponse:
+    detail = f"{error} Its rows are kept: save what is there, or remove it, on the list of builds."
+    return _problem(422, "unreadable", "This build can’t be read", detail)
+
+
+@api.exception_handler(Exception)
+def _broke_down(request: HttpRequest, error: Exception) -> HttpResponse:
+    """Whatever nobody foresaw: it is logged, and nothing of the request was kept."""
+    _log.exception("%s %s", request.method, request.path)
+    detail = "That could not be worked out, so nothing was changed. It is a fault of Easy Tally."
+    return _problem(500, "fault", "That did not work", detail)
 
 
 @api.exception_handler(RequestError)

@@ -32,7 +32,7 @@ ALLOWED_HOSTS = ["127.0.0.1", "localhost", "[::1]", *(h for h in HOSTS.split(","
 SESSION_COOKIE_SECURE = CSRF_COOKIE_SECURE = bool(HOSTS)
 CSRF_COOKIE_SAMESITE = "Strict"
 
-INSTALLED_APPS = ["django.contrib.contenttypes", "ninja", "builds", "catalogue"]
+INSTALLED_APPS = ["django.contrib.contenttypes", "ninja", "owners", "catalogue", "builds"]
 MIDDLEWARE = [
     "django.middleware.security.SecurityMiddleware",
     "whitenoise.middleware.WhiteNoiseMiddleware",
@@ -82,6 +82,8 @@ WEB_DIST = ROOT / "web" / "dist"
 STATIC_URL = "/static/"
 STATIC_ROOT = WEB_DIST
 DEMO = ROOT / "demo"
+#: What ships as catalogue: parts, supplies with what is in their box, cases.
+CATALOGUE = ROOT / "catalogue"
 
 WHITENOISE_INDEX_FILE = False
 

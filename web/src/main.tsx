@@ -51,7 +51,9 @@ const queries = new QueryClient({
 });
 // Once the first page stands and nothing else is to do, the others come: no station waits for its script.
 if ("requestIdleCallback" in window)
-  requestIdleCallback(() => Object.values(pages).forEach((page) => void page().catch(() => undefined)), { timeout: 5_000 });
+  requestIdleCallback(() => Object.values(pages).forEach((page) => void page().catch(() => undefined)), {
+    timeout: 5_000,
+  });
 const root = document.getElementById("app");
 if (root)
   createRoot(root).render(

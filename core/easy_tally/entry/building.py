@@ -142,6 +142,8 @@ def _memory(fields: Fields, said: Said) -> None:
 
 
 def _card(fields: Fields, said: Said) -> None:
+    if said.flag("plain"):
+        fields["use"] = "plain"
     if lanes := said.take("lanes"):
         fields["lanes"] = lanes["likely"]
     elif "lanes" in said.settings:

@@ -5,7 +5,7 @@ from __future__ import annotations
 import re
 from typing import Any
 
-from ..parts import HEADER_WORDS, Header, Slot, Socket
+from ..things.parts import HEADER_WORDS, Header, Slot, Socket
 from .lexer import figure, split_outside
 from .words import FED_EITHER_WAY, SAID_SOCKETS, SOCKET_ORDER, socket_kind
 

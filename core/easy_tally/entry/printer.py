@@ -2,8 +2,20 @@
 
 from __future__ import annotations
 
-from ..parts import Board, Card, Cooler, Drive, Fan, Hub, LightStrip, Memory, Other, Part, Processor
-from ..quantities import Figure
+from ..base.declared import Figure
+from ..things.parts import (
+    Board,
+    Card,
+    Cooler,
+    Drive,
+    Fan,
+    Hub,
+    LightStrip,
+    Memory,
+    Other,
+    Part,
+    Processor,
+)
 from .layout import header_words, slot_words, socket_words
 from .lexer import quoted
 from .words import DRIVES, FIGURES, KIND_WORDS, NAMES, main_figure
@@ -126,6 +138,7 @@ def _card(part: Card) -> list[str]:
     found = [f"{part.lanes}lanes"] if part.lanes != 16 else []
     found += [f"in:{part.slot}"] if part.slot is not None else []
     found += [f"limit:{number_word(part.power_limit)}"] if part.power_limit != 1 else []
+    found += ["plain"] if part.use == "plain" else []
     found += ["spikes:worst"] if part.spikes != "usual" else []
     return found + _own_spikes(part)
 

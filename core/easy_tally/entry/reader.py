@@ -8,8 +8,8 @@ from typing import Any
 
 from pydantic import TypeAdapter, ValidationError
 
-from ..files.problems import problems_of
-from ..parts import Part
+from ..base.problems import problems_of
+from ..things.parts import Part
 from .building import fields_of
 from .lexer import NUMBER, QUOTED, figure, number, quoted, unquoted, words_of
 from .said import Said

@@ -4,28 +4,30 @@ from __future__ import annotations
 
 import re
 
-from ..build import Build
-from ..loads import loads
-from ..parts import HEADER_WORDS, ON_HEADER, Board, Card, Hub, Part
+from ..base.saying import number
 from ..standards.connectors import CONNECTORS
-from ..tally import tally
-from ..wording import number
+from ..tally.loads import loads
+from ..tally.sums import tally
+from ..things.build import Build
+from ..things.parts import HEADER_WORDS, ON_HEADER, Board, Card, Hub, Part
+from ..wiring import Wired
 from .words import FIGURES
 
 
-def understood(part: Part) -> str:
-    """Count, name, what feeds it, the figures that are known, and the watts of all together."""
+def understood(part: Part, name: bool = True) -> str:
+    """Count, name (unless it stands beside), what feeds it, the figures that are known, and the
+    watts of all together."""
     bare = part
     if isinstance(part, ON_HEADER):
         bare = part.model_copy(update={"headers": (), "on": None})
     elif isinstance(part, Card):
         bare = part.model_copy(update={"slot": None})
-    build = Build(name="x", parts=(bare,))
-    full = tally(build, loads(build)).total
+    wired = Wired(Build(name="x", parts=(bare,)))
+    full = tally(wired, loads(wired)).total
     each = f"{part.count} × " if part.count > 1 else ""
-    said = [f"{each}{part.name}", *_fed(part), *_outputs(part), *_known(part)]
+    said = [*([f"{each}{part.name}"] if name else []), *_fed(part), *_outputs(part), *_known(part)]
     end = "watts not known yet" if full.missing else f"{number(full.at('full').likely, 'W')} in all"
-    return f"{', '.join(said)}: {end}"
+    return f"{', '.join(said)}: {end}" if said else end
 
 
 def _fed(part: Part) -> list[str]:

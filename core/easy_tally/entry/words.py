@@ -150,7 +150,8 @@ SAME: dict[str, str] = {"3pin": "header", "pwm": "header"}
 SUPPLY_WORDS = ("psu", "supply")
 #: Words that stand alone, and what they say.
 FLAGS: tuple[str, ...] = (
-    "registered", "slot-only", "header", "no-socket", "no-cpu", "power-disable", "eps4-in-eps8",
+    "registered", "slot-only", "plain", "header", "no-socket", "no-cpu", "power-disable",
+    "eps4-in-eps8",
     "measured", "assumed", *GENERATIONS,
 )  # fmt: skip
 #: Words that take a value behind a colon, beside the figures.

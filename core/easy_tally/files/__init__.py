@@ -1,1 +1,9 @@
-"""Files: text in, text out. Nothing here opens one."""
+"""Text in, text out: the build file, the catalogue's CSV, the printed result."""
+
+from __future__ import annotations
+
+from . import build_file, parts_csv
+from .canonical import to_text
+from .printout import print_report
+
+__all__ = ["build_file", "parts_csv", "print_report", "to_text"]

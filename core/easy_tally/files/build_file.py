@@ -8,10 +8,10 @@ from typing import Any
 
 from pydantic import ValidationError
 
-from ..build import FORMAT, FORMAT_VERSION, Build
-from ..errors import BadFile
+from ..base.errors import BadFile
+from ..base.problems import problems_of
+from ..things.build import FORMAT, FORMAT_VERSION, Build
 from .canonical import to_text
-from .problems import problems_of
 
 #: Largest file that is read, in characters; a build of 400 parts takes a tenth of it.
 MOST_CHARACTERS = 4_000_000

@@ -15,14 +15,14 @@ from typing import Literal
 
 from pydantic import ValidationError
 
-from ..catalogue import CatalogueEntry
+from ..base.errors import BadFile
+from ..base.problems import problems_of
+from ..catalogue.entries import CatalogueEntry
 from ..entry import parse
 from ..entry.lexer import NUMBER, QUOTED, quoted
 from ..entry.printer import figure_word, kind_word, more_said, sockets_said
 from ..entry.words import FIGURES, KINDS, Named, figures_of
-from ..errors import BadFile
-from ..parts import Part
-from .problems import problems_of
+from ..things.parts import Part
 
 MOST_CHARACTERS = 2_000_000
 MOST_ROWS = 5_000

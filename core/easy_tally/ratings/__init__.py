@@ -1,1 +1,12 @@
-"""What limits a run: elements, their limits, verdicts, and the profile along a cable."""
+"""Ratings: every run, and what comes through the board, held against what limits it."""
+
+from __future__ import annotations
+
+from .runs import MAP_CHECKS, RunResult, check_runs
+from .through_board import BoardElement, through_board
+from .verdicts import VERDICTS, Judgement, Verdict, judge
+
+__all__ = [
+    "MAP_CHECKS", "VERDICTS", "BoardElement", "Judgement", "RunResult", "Verdict", "check_runs",
+    "judge", "through_board",
+]  # fmt: skip

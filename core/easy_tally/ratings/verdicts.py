@@ -9,14 +9,14 @@ from __future__ import annotations
 import math
 from typing import Literal, NamedTuple
 
-from ..quantities import RUN_STATES, Series, State, scale
+from ..base.rounding import TOLERANCE
+from ..base.series import Series, highs, likelies, scale
+from ..base.units import RUN_STATES, State
 
 Verdict = Literal["over", "unknown", "tight", "within"]
 #: Worst first.
 VERDICTS: tuple[Verdict, ...] = ("over", "unknown", "tight", "within")
 _RANK = {verdict: i for i, verdict in enumerate(VERDICTS)}
-
-_TOLERANCE = 1 + 1e-9
 
 #: Share of a limit up to which a load is within: grants and headers all of it, the rest 80 %.
 WITHIN_GRANT = 1.0
@@ -74,8 +74,8 @@ def judge(
     if limit is not None and not missing and max(loads) * each <= limit * within_to:
         return _within(loads, limit, start_factor, states, each)
     best: Judgement | None = None
-    for i, state in enumerate(states):
-        likely, high = loads[3 * i + 1] * each, loads[3 * i + 2] * each
+    for state, likely, high in zip(states, likelies(loads), highs(loads), strict=True):
+        likely, high = likely * each, high * each
         if limit is None:
             found = Judgement("unknown", state, likely, None, None, None, loads, each)
             if best is None or likely > best.load:
@@ -86,7 +86,11 @@ def judge(
         verdict, only_at_high, at_start_only = _verdict(
             likely, high, allowed, limit, within_to, missing
         )
-        if best is None or rank(verdict, share) < rank(best.verdict, best.share):
+        # Where nothing carries it no load has a share: then the largest load governs.
+        if best is None or (*rank(verdict, share), -likely) < (
+            *rank(best.verdict, best.share),
+            -best.load,
+        ):
             best = Judgement(
                 verdict, state, likely, allowed, share, limit, loads, each,
                 only_at_high, at_start_only,
@@ -100,7 +104,7 @@ def _within(
     loads: Series, limit: float, start_factor: float, states: tuple[State, ...], each: float
 ) -> Judgement:
     """The common case, where no state comes near the limit: only the largest share is wanted."""
-    eased = likely = loads[1::3]
+    eased = likely = likelies(loads)
     if start_factor != 1.0:
         # Start is the last of the states; there the limit is eased, as good as less load.
         eased = (*likely[:-1], likely[-1] / start_factor)
@@ -115,19 +119,14 @@ def _verdict(
     likely: float, high: float, allowed: float, rated: float, within_to: float, missing: bool
 ) -> tuple[Verdict, bool, bool]:
     """(verdict, only at the high end, only above what holds for long)."""
-    if likely > allowed * _TOLERANCE:
+    if likely > allowed * TOLERANCE:
         return "over", False, False
     if missing:
         return "unknown", False, False
-    if likely > allowed * within_to * _TOLERANCE:
+    if likely > allowed * within_to * TOLERANCE:
         return "tight", False, False
-    if likely > rated * _TOLERANCE:
+    if likely > rated * TOLERANCE:
         return "tight", False, True
-    if high > allowed * _TOLERANCE:
+    if high > allowed * TOLERANCE:
         return "tight", True, False
     return "within", False, False
-
-
-def percent(share: float | None) -> int | None:
-    """A share in whole percents, rounded up (against the builder)."""
-    return None if share is None else math.ceil(share * 100 - 1e-7)

@@ -91,9 +91,27 @@ PINS: dict[str, dict[str, int]] = {
 }
 
 
-def pins(kind: str, rail: str) -> int:
-    """Pins of a socket kind on `rail` (or `"ground"`), as the tables draw them."""
-    return PINS[kind][rail]
+#: Watts that a 4-pin peripheral socket counts as where loads are shared: as a SATA socket is
+#: granted, since no standard grants it any. Source: assumption.
+PERIPHERAL_W = 54.0
+#: Watts a 12 V pin by which sockets without a grant share a load: as the 8-pin graphics socket's
+#: grant comes to. Source: assumption.
+SHARED_W_A_PIN = 50.0
+
+
+def grant_12v_w(kind: str) -> float:
+    """What a socket is granted at 12 V [W]; a 16-pin one 600 W whatever its code. 0: nothing."""
+    row = CONNECTORS[kind]
+    if row.grant_w is not None:
+        return row.grant_w
+    if row.grant_rail_a is not None:
+        return row.grant_rail_a * 12.0
+    return PERIPHERAL_W if kind == "per4" else 0.0
+
+
+def share_weight(kind: str) -> float:
+    """By what a part's own sockets share its load: their grants, or where there is none pins."""
+    return grant_12v_w(kind) or SHARED_W_A_PIN * max(PINS[kind]["v12"], 1)
 
 
 @dataclass(frozen=True, slots=True)

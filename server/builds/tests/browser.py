@@ -9,10 +9,10 @@ from pathlib import Path
 from typing import Any, ClassVar
 
 from django.test import LiveServerTestCase
+from owners.models import current_owner
 from playwright.sync_api import Browser, Locator, Page, expect, sync_playwright
 
 from builds import actions, results
-from builds.models import current_owner
 from builds.tests.support import HERON, ROOT
 
 ARGUMENTS = [

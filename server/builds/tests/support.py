@@ -7,10 +7,11 @@ from pathlib import Path
 from typing import Any
 
 from django.test import TestCase
-from easy_tally.edits import Edit
+from easy_tally.editing import Edit
+from owners.models import current_owner
 
 from builds import actions, results
-from builds.models import Build, current_owner
+from builds.models import Build
 
 ROOT = Path(__file__).resolve().parents[3]
 HERON = (ROOT / "demo/builds/heron.tally.json").read_text(encoding="utf-8")

@@ -5,10 +5,10 @@ from __future__ import annotations
 
 import json
 
+from owners.models import current_owner
 from playwright.sync_api import Page, expect
 
 from builds import actions
-from builds.models import current_owner
 from builds.tests.browser import LAYOUT, SMALLEST, BrowserCase
 from builds.tests.support import HERON, ROOT
 

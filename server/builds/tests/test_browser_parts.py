@@ -2,10 +2,10 @@
 
 from __future__ import annotations
 
+from owners.models import current_owner
 from playwright.sync_api import Locator, Route, expect
 
 from builds import actions
-from builds.models import current_owner
 from builds.tests.browser import BrowserCase
 from builds.tests.support import ROOT
 

@@ -7,12 +7,13 @@ from typing import Any
 
 from django.db import connection
 from django.test import TransactionTestCase
-from easy_tally import edits
-from easy_tally.supply import SocketRef
+from easy_tally import editing as edits
+from easy_tally.things import SocketRef
+from owners.models import current_owner
 
 from builds import results
 from builds.actions import StaleEdit
-from builds.models import Build, current_owner
+from builds.models import Build
 from builds.tests.support import ApiCase, act, heron
 
 

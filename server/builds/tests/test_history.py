@@ -6,21 +6,22 @@ import os
 import subprocess
 import sys
 
-from catalogue import kits
 from django.db import connection
 from django.test import TestCase, TransactionTestCase
-from easy_tally import edits
-from easy_tally.errors import EasyTallyError
+from easy_tally import EasyTallyError
+from easy_tally import editing as edits
+from easy_tally.catalogue import TEMPLATES
 from easy_tally.files import build_file
-from easy_tally.supply import SocketRef
-from easy_tally.templates import TEMPLATES
+from easy_tally.things import SocketRef
 from hypothesis import given, settings
 from hypothesis import strategies as st
 from hypothesis.extra.django import TestCase as HypothesisCase
+from owners.models import current_owner
 
 from builds import actions, results
-from builds.models import Build, Change, current_owner
+from builds.models import Build, Change
 from builds.tests.support import HERON, ROOT, act, heron
+from catalogue import supplies
 
 
 def _file(row: Build) -> str:
@@ -42,7 +43,7 @@ def _edits(draw: st.DrawFn, row: Build) -> edits.Edit:
     plug = draw(st.sampled_from(cable.plugs)).key
     sockets = [r for r, _ in build.sockets()] or [SocketRef(part="board", socket="main")]
     socket = draw(st.sampled_from(sockets))
-    kit = draw(st.sampled_from(list(kits.catalogue().values())))
+    kit = draw(st.sampled_from(list(supplies.catalogue().values())))
     watts = draw(st.integers(0, 400))
     figure = {"low": watts, "likely": watts, "high": watts}
     return draw(

@@ -2,8 +2,8 @@
 
 from __future__ import annotations
 
-from builds.models import current_owner
 from builds.tests.support import ROOT, ApiCase
+from owners.models import current_owner
 
 from catalogue.models import OwnPart
 
@@ -97,7 +97,7 @@ class Files(ApiCase):
 
     def test_the_whole_catalogue_and_the_template(self) -> None:
         out = self.client.get("/api/v1/catalogue/file").content
-        self.assertEqual(out, (ROOT / "demo/parts.csv").read_bytes())
+        self.assertEqual(out, (ROOT / "catalogue/parts.csv").read_bytes())
         text = self.client.get("/api/v1/catalogue/template").content.decode()
         _, found = self.call("post", "/catalogue/preview", {"text": text})
         self.assertEqual({c["status"] for c in found["changes"]}, {"new"})

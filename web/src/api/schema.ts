@@ -81,7 +81,7 @@ export interface paths {
         };
         /**
          * Save Build
-         * @description The build's file.
+         * @description The build's file; of one that can't be read, what is there of it.
          */
         get: operations["saveBuild"];
         put?: never;
@@ -192,6 +192,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/builds/{key}/candidates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Candidates
+         * @description The supplies of the catalogue, judged for this build, best first.
+         */
+        get: operations["candidates"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/builds/{key}/runs/{cable}": {
         parameters: {
             query?: never;
@@ -272,27 +292,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/v1/builds/{key}/candidates": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Candidates
-         * @description The supplies of the catalogue, judged for this build: those that do first, then by how
-         *     close their rating lies to what is needed.
-         */
-        get: operations["candidates"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/v1/reference": {
         parameters: {
             query?: never;
@@ -302,7 +301,7 @@ export interface paths {
         };
         /**
          * Get Reference
-         * @description What does not change while the application runs.
+         * @description Connectors, words, templates, declared figures and assumptions.
          */
         get: operations["reference"];
         put?: never;
@@ -532,10 +531,11 @@ export interface components {
             everyday: components["schemas"]["Amount"];
             full: components["schemas"]["Amount"];
             start: components["schemas"]["Amount"];
+            short: components["schemas"]["Amount"];
         };
         /**
          * BuildCard
-         * @description A build in the list.
+         * @description A build in the list. One that can't be read has no strip, and says why in `problem`.
          */
         BuildCard: {
             /** Key */
@@ -549,8 +549,10 @@ export interface components {
              * Format: date-time
              */
             changed_at: string;
-            strip: components["schemas"]["Strip"];
-            overall: components["schemas"]["Overall"];
+            strip: components["schemas"]["Strip"] | null;
+            overall: components["schemas"]["Overall"] | null;
+            /** Problem */
+            problem: string;
         };
         /**
          * Overall
@@ -901,6 +903,15 @@ export interface components {
              */
             usb_asleep_w?: components["schemas"]["Bounds"];
             /**
+             * @description a USB load at idle as a share of in use
+             * @default {
+             *       "low": 0.5,
+             *       "likely": 0.5,
+             *       "high": 0.5
+             *     }
+             */
+            usb_idle_share?: components["schemas"]["Bounds"];
+            /**
              * @description a fan at idle speed as a share of full
              * @default {
              *       "low": 0.1,
@@ -1214,7 +1225,7 @@ export interface components {
              * State
              * @enum {string}
              */
-            state: "sleep" | "idle" | "everyday" | "full" | "start";
+            state: "sleep" | "idle" | "everyday" | "full" | "start" | "short";
             /** Cause */
             cause: string;
             /** Fix */
@@ -1223,6 +1234,8 @@ export interface components {
             part: string;
             /** Field */
             field: string;
+            /** Like */
+            like: string;
         };
         /**
          * Bounds
@@ -1239,6 +1252,9 @@ export interface components {
         /**
          * Build
          * @description Everything that one build file holds. References are checked when it is made.
+         *
+         *     What is plugged into what is worked out in `wiring.Wired`, once; here things are looked up by
+         *     their key only.
          */
         Build: {
             /**
@@ -1426,6 +1442,11 @@ export interface components {
              *         "high": 0.5,
              *         "likely": 0,
              *         "low": 0
+             *       },
+             *       "usb_idle_share": {
+             *         "high": 0.5,
+             *         "likely": 0.5,
+             *         "low": 0.5
              *       },
              *       "fan_idle_share": {
              *         "high": 1,
@@ -1624,6 +1645,13 @@ export interface components {
             /** @description the smallest supply that the card's maker states */
             system_floor_w?: components["schemas"]["Figure"] | null;
             /**
+             * Use
+             * @description a graphics card spikes; a plain one (sound, network, capture) does not
+             * @default graphics
+             * @enum {string}
+             */
+            use?: "graphics" | "plain";
+            /**
              * Lanes
              * @description lanes of its edge
              * @default 16
@@ -1743,6 +1771,8 @@ export interface components {
             unit?: string;
             /** Rail */
             rail?: string | null;
+            /** State */
+            state?: ("sleep" | "idle" | "everyday" | "full" | "start" | "short") | null;
         };
         /**
          * Compact
@@ -1778,6 +1808,8 @@ export interface components {
             moves_most: components["schemas"]["MoverAnswer"] | null;
             /** Mend */
             mend: components["schemas"]["Mend"][];
+            /** Notes */
+            notes: components["schemas"]["Mend"][];
             /** Not Checked */
             not_checked: string[];
         };
@@ -2255,14 +2287,17 @@ export interface components {
         };
         /**
          * Mend
-         * @description One thing to mend: a sentence with numbers, what to do, and where.
+         * @description A finding in words: a sentence with its numbers, what would mend it, what it is about. `of`
+         *     and `subject` name a thing of the build, `field` the field of it.
          */
         Mend: {
+            /** Id */
+            id: string;
             /**
              * Kind
              * @enum {string}
              */
-            kind: "over" | "refused" | "failed" | "unfed" | "unknown";
+            kind: "over" | "refused" | "failed" | "unfed" | "unknown" | "tight" | "warn" | "note";
             /** Title */
             title: string;
             /** Text */
@@ -2270,17 +2305,19 @@ export interface components {
             /** Fix */
             fix: string;
             /**
-             * Station
+             * Of
              * @enum {string}
              */
-            station: "parts" | "supply" | "loom";
+            of: "build" | "part" | "socket" | "cable" | "group" | "supply";
             /** Subject */
             subject: string;
+            /** Field */
+            field: string;
             /**
-             * Field
-             * @default
+             * Remedies
+             * @default []
              */
-            field?: string;
+            remedies?: components["schemas"]["RemedyAnswer"][];
         };
         /**
          * MoverAnswer
@@ -2390,6 +2427,8 @@ export interface components {
             full: number | null;
             /** Start */
             start: number | null;
+            /** Short */
+            short: number | null;
         };
         /**
          * Plug
@@ -2638,6 +2677,21 @@ export interface components {
             ground?: number;
         };
         /**
+         * RemedyAnswer
+         * @description A way to mend, in words; `edit` is an edit that does it, as it is posted, where there is
+         *     one.
+         */
+        RemedyAnswer: {
+            /** Id */
+            id: string;
+            /** Text */
+            text: string;
+            /** Edit */
+            edit?: {
+                [key: string]: unknown;
+            } | null;
+        };
+        /**
          * Route
          * @description The way of a cable from the supply's place to an area, around the corners.
          */
@@ -2758,6 +2812,8 @@ export interface components {
             part: string;
             /** Words */
             words: string;
+            /** Own Words */
+            own_words: string;
             /** Kind */
             kind: string;
             /** Kind Words */
@@ -3359,6 +3415,20 @@ export interface components {
             release?: boolean;
         };
         /**
+         * CandidateOut
+         * @description A supply of the catalogue, judged for a build.
+         */
+        CandidateOut: {
+            /** Slug */
+            slug: string;
+            /** In Build */
+            in_build: boolean;
+            supply: components["schemas"]["Supply"];
+            /** Cables */
+            cables: components["schemas"]["Cable"][];
+            answer: components["schemas"]["SupplyAnswer"];
+        };
+        /**
          * ElementAnswer
          * @description One limit on a run. `share` 1.0 is 100 %; `loads` are of every state.
          */
@@ -3375,7 +3445,7 @@ export interface components {
              * State
              * @enum {string}
              */
-            state: "sleep" | "idle" | "everyday" | "full" | "start";
+            state: "sleep" | "idle" | "everyday" | "full" | "start" | "short";
             /** Load */
             load: number;
             /** Limit */
@@ -3419,6 +3489,8 @@ export interface components {
             verdict: "over" | "unknown" | "tight" | "within";
             /** Percent */
             percent: number | null;
+            /** Cause */
+            cause: string;
             /** Elements */
             elements: components["schemas"]["ElementAnswer"][];
         };
@@ -3508,6 +3580,8 @@ export interface components {
         Offer: {
             /** Cable */
             cable: string;
+            /** Cable Name */
+            cable_name: string;
             /** Plug */
             plug: string;
             /**
@@ -3517,6 +3591,7 @@ export interface components {
             half: "whole" | "marked" | "loose";
             /** Socket */
             socket: string;
+            at: components["schemas"]["SocketRef"];
             /** Ports */
             ports: string[];
             /** Text */
@@ -3548,20 +3623,6 @@ export interface components {
             /** Version */
             version: number;
             offers: components["schemas"]["Offers"];
-        };
-        /**
-         * CandidateOut
-         * @description A supply of the catalogue, judged for a build.
-         */
-        CandidateOut: {
-            /** Slug */
-            slug: string;
-            /** In Build */
-            in_build: boolean;
-            supply: components["schemas"]["Supply"];
-            /** Cables */
-            cables: components["schemas"]["Cable"][];
-            answer: components["schemas"]["SupplyAnswer"];
         };
         /**
          * AssumptionOut
@@ -3610,7 +3671,7 @@ export interface components {
             /** Maximum */
             maximum: number;
             /** Default From */
-            default_from: string | null;
+            default_from: string[];
             /** Needed */
             needed: boolean;
         };
@@ -3645,6 +3706,7 @@ export interface components {
                     [key: string]: number;
                 };
             };
+            words: components["schemas"]["WordsOut"];
         };
         /**
          * TemplateOut
@@ -3659,6 +3721,26 @@ export interface components {
             also: string;
             /** Part */
             part: components["schemas"]["Processor"] | components["schemas"]["Board"] | components["schemas"]["Card"] | components["schemas"]["Memory"] | components["schemas"]["M2Drive"] | components["schemas"]["Drive"] | components["schemas"]["Fan"] | components["schemas"]["Pump"] | components["schemas"]["Cooler"] | components["schemas"]["LightStrip"] | components["schemas"]["Hub"] | components["schemas"]["UsbLoad"] | components["schemas"]["Other"];
+        };
+        /**
+         * WordsOut
+         * @description The one word for each rail, port, header and path, in their order.
+         */
+        WordsOut: {
+            /** Rails */
+            rails: {
+                [key: string]: string;
+            };
+            /** Ports */
+            ports: {
+                [key: string]: string;
+            };
+            /** Headers */
+            headers: {
+                [key: string]: string;
+            };
+            /** Paths */
+            paths: string[];
         };
         /**
          * EntryOut
@@ -3693,6 +3775,8 @@ export interface components {
             part: components["schemas"]["Processor"] | components["schemas"]["Board"] | components["schemas"]["Card"] | components["schemas"]["Memory"] | components["schemas"]["M2Drive"] | components["schemas"]["Drive"] | components["schemas"]["Fan"] | components["schemas"]["Pump"] | components["schemas"]["Cooler"] | components["schemas"]["LightStrip"] | components["schemas"]["Hub"] | components["schemas"]["UsbLoad"] | components["schemas"]["Other"];
             /** Words */
             words: string;
+            /** Rest */
+            rest: string;
             /** Lacks */
             lacks: string[];
         };
@@ -4070,6 +4154,28 @@ export interface operations {
             };
         };
     };
+    candidates: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CandidateOut"][];
+                };
+            };
+        };
+    };
     why: {
         parameters: {
             query?: never;
@@ -4159,28 +4265,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["OffersOut"];
-                };
-            };
-        };
-    };
-    candidates: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                key: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["CandidateOut"][];
                 };
             };
         };

@@ -8,33 +8,69 @@ const COLOURS: Record<string, string> = {
   r: "var(--pin-v5)",
   o: "var(--pin-v3v3)",
   v: "var(--pin-v5sb)",
-  m: "#6f93c9",
+  m: "var(--pin-vneg)",
   k: "var(--pin-ground)",
   s: "var(--pin-signal)",
   n: "transparent",
 };
 const LETTERS: [string, string][] = [
-  ["y", "12 V"], ["r", "5 V"], ["o", "3.3 V"], ["v", "standby"], ["m", "−12 V"], ["k", "ground"], ["s", "signal or sense"],
+  ["y", "12 V"],
+  ["r", "5 V"],
+  ["o", "3.3 V"],
+  ["v", "standby"],
+  ["m", "−12 V"],
+  ["k", "ground"],
+  ["s", "signal or sense"],
 ];
 
-/** Width in px of a face drawn with pins of `pin` px. */
-export function faceWidth(columns: number, pin: number): number {
-  return columns * (pin + 1) + 5;
+export type FaceSize = "lane" | "list" | "offer" | "open lane" | "large";
+/** Sides of a pin in px by where its face stands: of most connectors, of SATA, of the 24-pin. */
+const PIN_PX: Record<FaceSize, [number, number, number]> = {
+  lane: [3, 2, 3],
+  list: [4, 3, 3],
+  offer: [6, 4, 4],
+  "open lane": [7, 4, 5],
+  large: [9, 6, 6],
+};
+
+function pinPx(kind: string, size: FaceSize): number {
+  const [usual, sata, atx24] = PIN_PX[size];
+  return kind === "sata" ? sata : kind === "atx24" ? atx24 : usual;
 }
 
 /** A connector seen into its mated face; hollow where nothing is plugged in. Drawn once: there are
  * dozens on a page, of dozens of pins each, and none changes with a figure. */
-export const Face = memo(function Face({ kind, pin = 4, hollow = false }: { kind: string; pin?: number; hollow?: boolean }) {
+export const Face = memo(function Face({
+  kind,
+  size = "list",
+  hollow = false,
+}: {
+  kind: string;
+  size?: FaceSize;
+  hollow?: boolean;
+}) {
+  const pin = pinPx(kind, size);
   const { data } = useQuery(referenceQuery);
   const found = data?.connectors.find((c) => c.kind === kind);
   if (!found) return null;
   const rows = found.side ? [...found.face, ` ${found.side} `] : found.face;
   const columns = Math.max(...found.face.map((r) => r.length));
-  const [w, h] = [faceWidth(columns, pin), rows.length * (pin + 1) + 5];
+  const [w, h] = [columns * (pin + 1) + 5, rows.length * (pin + 1) + 5];
   return (
-    <svg width={w} height={h} viewBox={`0 0 ${w} ${h}`} role="img" aria-label={found.words} className="block h-auto max-w-full shrink-0">
+    <svg
+      width={w}
+      height={h}
+      viewBox={`0 0 ${w} ${h}`}
+      role="img"
+      aria-label={found.words}
+      className="block h-auto max-w-full shrink-0"
+    >
       <rect
-        x={0.5} y={0.5} width={w - 1} height={h - 1} rx={2}
+        x={0.5}
+        y={0.5}
+        width={w - 1}
+        height={h - 1}
+        rx={2}
         fill={hollow ? "none" : "var(--pin-body)"}
         stroke={hollow ? "var(--ink-soft)" : "var(--pin-body)"}
         strokeDasharray={hollow ? "2 2" : undefined}
@@ -44,9 +80,14 @@ export const Face = memo(function Face({ kind, pin = 4, hollow = false }: { kind
           letter === " " ? null : (
             <rect
               key={`${x}-${y}`}
-              x={3 + x * (pin + 1) + (y >= found.face.length ? (columns * (pin + 1) - row.length * (pin + 1)) / 2 : 0)}
+              x={
+                3 +
+                x * (pin + 1) +
+                (y >= found.face.length ? (columns * (pin + 1) - row.length * (pin + 1)) / 2 : 0)
+              }
               y={3 + y * (pin + 1)}
-              width={pin} height={pin}
+              width={pin}
+              height={pin}
               fill={hollow ? "none" : COLOURS[letter]}
               stroke={hollow || letter === "n" ? "var(--ink-soft)" : "none"}
               strokeWidth={hollow ? 0.6 : 0.5}
@@ -61,9 +102,11 @@ export const Face = memo(function Face({ kind, pin = 4, hollow = false }: { kind
 /** What the pin colours of some connectors mean, each with its word. */
 export function PinKey({ kinds }: { kinds: string[] }) {
   const { data } = useQuery(referenceQuery);
-  const used = new Set(data?.connectors.filter((c) => kinds.includes(c.kind)).flatMap((c) => [...c.face.join(""), ...c.side]));
+  const used = new Set(
+    data?.connectors.filter((c) => kinds.includes(c.kind)).flatMap((c) => [...c.face.join(""), ...c.side]),
+  );
   return (
-    <ul className="flex flex-wrap gap-x-3 gap-y-0.5 text-[12px] text-ink-soft">
+    <ul className="flex flex-wrap gap-x-3 gap-y-0.5 text-xs text-ink-soft">
       {LETTERS.filter(([letter]) => used.has(letter)).map(([letter, word]) => (
         <li key={letter} className="flex items-center gap-1">
           <span className="size-2.5 border border-ink-soft" style={{ background: COLOURS[letter] }} />

@@ -1,20 +1,27 @@
 import type { Doc, Supply } from "../api/client";
-
-const KIND_WORDS: Record<string, string> = {
-  "board-a": "board A", "board-b": "board B", processor: "processor", graphics: "graphics",
-  "processor-graphics": "processor or graphics", "16pin": "16-pin", drive: "drive",
-};
+import { useWords } from "../words";
 
 /** The supply's panel face-on, cable side: rows and columns as on the real thing. */
 export function Panel({
-  supply, runs, chosen, onPort,
-}: { supply: Supply; runs: Doc["runs"]; chosen: string[]; onPort: (key: string, free: boolean) => void }) {
+  supply,
+  runs,
+  chosen,
+  onPort,
+}: {
+  supply: Supply;
+  runs: Doc["runs"];
+  chosen: string[];
+  onPort: (key: string, free: boolean) => void;
+}) {
+  const kinds = useWords().ports;
   const used = new Set(runs.flatMap((r) => r.ports));
   const columns = Math.max(0, ...supply.ports.map((p) => p.column)) + 1;
   const widest = Math.max(0, ...supply.ports.map((p) => Math.min(p.circuits * 2.5 + 5, 26)));
   return (
     <div
-      data-sideways role="group" aria-label={`Panel of ${supply.name}, cable side`}
+      data-sideways
+      role="group"
+      aria-label={`Panel of ${supply.name}, cable side`}
       className="on-dark grid content-center overflow-x-auto gap-x-1 gap-y-4 rounded-[4px] bg-panel px-2 py-2.5 text-panel-ink"
       style={{ gridTemplateColumns: `repeat(${columns}, minmax(${Math.max(24, 8 + widest)}px, 1fr))` }}
     >
@@ -22,14 +29,18 @@ export function Panel({
         const free = !used.has(p.key);
         return (
           <button
-            key={p.key} type="button" data-port={p.key} data-free={free} data-chosen={chosen.includes(p.key)}
+            key={p.key}
+            type="button"
+            data-port={p.key}
+            data-free={free}
+            data-chosen={chosen.includes(p.key)}
             style={{ gridRow: p.row + 1, gridColumn: p.column + 1 }}
-            aria-label={`Port ${p.label}, ${KIND_WORDS[p.kind]}, ${free ? "free" : "in use"}`}
+            aria-label={`Port ${p.label}, ${kinds[p.kind]}, ${free ? "free" : "in use"}`}
             onClick={() => onPort(p.key, free)}
-            className="group grid min-h-11 justify-items-center gap-0.5 rounded-[3px] px-0.5 py-1 hover:bg-white/15 data-[chosen=true]:bg-white/15 data-[chosen=true]:outline-2 data-[chosen=true]:outline-[#7fd0e0]"
+            className="group grid min-h-11 justify-items-center gap-0.5 rounded-[3px] px-0.5 py-1 hover:bg-white/15 data-[chosen=true]:bg-white/15 data-[chosen=true]:outline-2 data-[chosen=true]:outline-in-hand"
           >
             <PortFace circuits={p.circuits} free={free} />
-            <span className={`text-[12px] font-bold ${free ? "opacity-75" : ""}`}>{p.label}</span>
+            <span className={`text-xs font-bold ${free ? "opacity-75" : ""}`}>{p.label}</span>
           </button>
         );
       })}
@@ -42,9 +53,27 @@ function PortFace({ circuits, free }: { circuits: number; free: boolean }) {
   const [w, h] = [columns * 5 + 5, 17];
   return (
     <svg width={w} height={h} viewBox={`0 0 ${w} ${h}`} aria-hidden="true" className="max-w-full">
-      <rect x={0.5} y={0.5} width={w - 1} height={h - 1} rx={2} fill={free ? "none" : "#ece5d6"} stroke="#ece5d6" strokeDasharray={free ? "2 2" : undefined} />
+      <rect
+        x={0.5}
+        y={0.5}
+        width={w - 1}
+        height={h - 1}
+        rx={2}
+        fill={free ? "none" : "var(--port-face)"}
+        stroke="var(--port-face)"
+        strokeDasharray={free ? "2 2" : undefined}
+      />
       {Array.from({ length: circuits }, (_, i) => (
-        <rect key={i} x={3 + (i % columns) * 5} y={i < columns ? 4 : 9.5} width={3.5} height={3.5} fill={free ? "none" : "#2b353b"} stroke={free ? "#cfc8b8" : "none"} strokeWidth={0.6} />
+        <rect
+          key={i}
+          x={3 + (i % columns) * 5}
+          y={i < columns ? 4 : 9.5}
+          width={3.5}
+          height={3.5}
+          fill={free ? "none" : "var(--port-hole)"}
+          stroke={free ? "var(--port-free)" : "none"}
+          strokeWidth={0.6}
+        />
       ))}
     </svg>
   );

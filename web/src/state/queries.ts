@@ -1,6 +1,7 @@
 import { queryOptions } from "@tanstack/react-query";
 
 import { client, take } from "../api/client";
+import type { Picked } from "./loom/pick";
 
 export const buildsKey = ["builds"] as const;
 
@@ -26,16 +27,14 @@ export const buildQuery = (key: string) =>
 export const rowsQuery = (key: string, version: number) =>
   queryOptions({
     queryKey: ["rows", key, version],
-    queryFn: () =>
-      take(client.GET("/api/v1/builds/{key}/rows", at(key))),
+    queryFn: () => take(client.GET("/api/v1/builds/{key}/rows", at(key))),
     placeholderData: (before) => before,
   });
 
 export const candidatesQuery = (key: string, version: number) =>
   queryOptions({
     queryKey: ["candidates", key, version],
-    queryFn: () =>
-      take(client.GET("/api/v1/builds/{key}/candidates", at(key))),
+    queryFn: () => take(client.GET("/api/v1/builds/{key}/candidates", at(key))),
     placeholderData: (before) => before,
   });
 
@@ -43,12 +42,8 @@ export const whyQuery = (key: string, version: number, cable: string) =>
   queryOptions({
     queryKey: ["why", key, version, cable],
     queryFn: () =>
-      take(
-        client.GET("/api/v1/builds/{key}/runs/{cable}", { params: { path: { key, cable } } }),
-      ),
+      take(client.GET("/api/v1/builds/{key}/runs/{cable}", { params: { path: { key, cable } } })),
   });
-
-export type Picked = { kind: "socket"; ref: string } | { kind: "plug"; cable: string; plug: string };
 
 export const offersQuery = (key: string, version: number, picked: Picked | null) =>
   queryOptions({
@@ -58,9 +53,7 @@ export const offersQuery = (key: string, version: number, picked: Picked | null)
     queryFn: () => {
       const query =
         picked?.kind === "socket" ? { socket: picked.ref } : { cable: picked?.cable, plug: picked?.plug };
-      return take(
-        client.GET("/api/v1/builds/{key}/offers", { params: { path: { key }, query } }),
-      );
+      return take(client.GET("/api/v1/builds/{key}/offers", { params: { path: { key }, query } }));
     },
   });
 

@@ -1,6 +1,6 @@
 import { createContext, useContext, useId, useRef, useState, type ReactNode } from "react";
 
-import { parseNumber, shown } from "../state/figure";
+import { parseNumber, shown } from "../state/parts/figure";
 
 /** Counts how often what is being typed was given up for what the build holds. */
 export const GivenUp = createContext(0);
@@ -38,7 +38,16 @@ function useSending(setDraft: (to: (now: string | null) => string | null) => voi
  * Escape puts the old value back. What can't be a number stays in the field, marked.
  */
 export function NumberField({
-  label, value, unit, placeholder = "", empty = false, whole = false, onPreview, onCommit, compact = false, narrow = false,
+  label,
+  value,
+  unit,
+  placeholder = "",
+  empty = false,
+  whole = false,
+  onPreview,
+  onCommit,
+  compact = false,
+  narrow = false,
 }: {
   label: ReactNode;
   value: number | null;
@@ -75,7 +84,9 @@ export function NumberField({
     if (draft === null || draft === sent.current || (!again && draft === refused)) return;
     const found = read(draft);
     if (!found.ok) {
-      setWrong(`Needs a ${whole ? "whole " : ""}number${unit ? ` of ${unit}` : ""}${empty ? ", or nothing where it is not known" : ""}; got “${draft}”.`);
+      setWrong(
+        `Needs a ${whole ? "whole " : ""}number${unit ? ` of ${unit}` : ""}${empty ? ", or nothing where it is not known" : ""}; got “${draft}”.`,
+      );
       return;
     }
     if (found.value === value && sent.current === null) {
@@ -88,12 +99,19 @@ export function NumberField({
   };
   return (
     <div className={compact ? "" : "grid gap-0.5"}>
-      <label htmlFor={id} className={compact ? "sr-only" : "text-[13px] text-ink-soft"}>{label}</label>
+      <label htmlFor={id} className={compact ? "sr-only" : "text-sm text-ink-soft"}>
+        {label}
+      </label>
       <span className="flex items-center gap-1.5">
         <input
-          id={id} data-draft={draft !== null} inputMode="decimal" autoComplete="off" placeholder={placeholder}
-          aria-invalid={wrong !== ""} aria-describedby={wrong ? `${id}-wrong` : undefined}
-          className={`field ${narrow ? "w-14" : "w-20"} text-right font-mono text-[15px] placeholder:font-sans placeholder:text-[13px]`}
+          id={id}
+          data-draft={draft !== null}
+          inputMode="decimal"
+          autoComplete="off"
+          placeholder={placeholder}
+          aria-invalid={wrong !== ""}
+          aria-describedby={wrong ? `${id}-wrong` : undefined}
+          className={`field ${narrow ? "w-14" : "w-20"} text-right font-mono text-md placeholder:font-sans placeholder:text-sm`}
           value={draft ?? shown(value)}
           onChange={(e) => {
             setDraft(e.target.value);
@@ -114,13 +132,27 @@ export function NumberField({
         />
         {unit && <span className="text-ink-soft">{unit}</span>}
       </span>
-      {wrong && <p id={`${id}-wrong`} className="text-[13px] font-semibold text-over">{wrong}</p>}
+      {wrong && (
+        <p id={`${id}-wrong`} className="text-sm font-semibold text-over">
+          {wrong}
+        </p>
+      )}
     </div>
   );
 }
 
 /** A line of text that commits on Enter or when the field is left. */
-export function TextField({ label, value, onCommit, max = 80 }: { label: string; value: string; onCommit: (v: string) => Promise<unknown>; max?: number }) {
+export function TextField({
+  label,
+  value,
+  onCommit,
+  max = 80,
+}: {
+  label: string;
+  value: string;
+  onCommit: (v: string) => Promise<unknown>;
+  max?: number;
+}) {
   const id = useId();
   const [draft, setDraft] = useDraft();
   const { sent, send } = useSending(setDraft);
@@ -131,9 +163,15 @@ export function TextField({ label, value, onCommit, max = 80 }: { label: string;
   };
   return (
     <div className="grid gap-0.5">
-      <label htmlFor={id} className="text-[13px] text-ink-soft">{label}</label>
+      <label htmlFor={id} className="text-sm text-ink-soft">
+        {label}
+      </label>
       <input
-        id={id} data-draft={draft !== null} className="field w-full text-[15px]" maxLength={max} value={draft ?? value}
+        id={id}
+        data-draft={draft !== null}
+        className="field w-full text-md"
+        maxLength={max}
+        value={draft ?? value}
         onChange={(e) => setDraft(e.target.value)}
         onBlur={() => void commit()}
         onKeyDown={(e) => {
@@ -147,25 +185,62 @@ export function TextField({ label, value, onCommit, max = 80 }: { label: string;
 
 /** One of a few. */
 export function Choice<T extends string>({
-  label, value, options, onChange, hideLabel = false,
-}: { label: string; value: T; options: { value: T; words: string }[]; onChange: (v: T) => void; hideLabel?: boolean }) {
+  label,
+  value,
+  options,
+  onChange,
+  hideLabel = false,
+}: {
+  label: string;
+  value: T;
+  options: { value: T; words: string }[];
+  onChange: (v: T) => void;
+  hideLabel?: boolean;
+}) {
   const id = useId();
   return (
     <div className="grid min-w-0 gap-0.5">
-      <label htmlFor={id} className={hideLabel ? "sr-only" : "text-[13px] text-ink-soft"}>{label}</label>
-      <select id={id} className="field min-w-0 text-[14px]" value={value} onChange={(e) => onChange(e.target.value as T)}>
-        {options.map((o) => <option key={o.value} value={o.value}>{o.words}</option>)}
+      <label htmlFor={id} className={hideLabel ? "sr-only" : "text-sm text-ink-soft"}>
+        {label}
+      </label>
+      <select
+        id={id}
+        className="field min-w-0 text-base"
+        value={value}
+        onChange={(e) => onChange(e.target.value as T)}
+      >
+        {options.map((o) => (
+          <option key={o.value} value={o.value}>
+            {o.words}
+          </option>
+        ))}
       </select>
     </div>
   );
 }
 
-export function Tick({ label, checked, onChange }: { label: string; checked: boolean; onChange: (v: boolean) => void }) {
+export function Tick({
+  label,
+  checked,
+  onChange,
+}: {
+  label: string;
+  checked: boolean;
+  onChange: (v: boolean) => void;
+}) {
   const id = useId();
   return (
     <span className="flex items-center gap-2">
-      <input id={id} type="checkbox" className="size-4 accent-accent" checked={checked} onChange={(e) => onChange(e.target.checked)} />
-      <label htmlFor={id} className="text-[14px]">{label}</label>
+      <input
+        id={id}
+        type="checkbox"
+        className="size-4 accent-accent"
+        checked={checked}
+        onChange={(e) => onChange(e.target.checked)}
+      />
+      <label htmlFor={id} className="text-base">
+        {label}
+      </label>
     </span>
   );
 }

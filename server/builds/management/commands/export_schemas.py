@@ -9,7 +9,7 @@ from typing import Any
 from config.api import api
 from django.conf import settings
 from django.core.management.base import BaseCommand
-from easy_tally.answers import Report
+from easy_tally import Report
 from easy_tally.files import build_file
 from pydantic import TypeAdapter
 

@@ -8,9 +8,10 @@ from typing import Any
 from django.conf import settings
 from django.core.management import call_command
 from django.core.management.base import BaseCommand
+from owners.models import current_owner
 
 from builds import actions
-from builds.models import Build, current_owner
+from builds.models import Build
 
 
 class Command(BaseCommand):

@@ -8,12 +8,8 @@ from pathlib import Path
 from typing import Any
 
 from django.core.management.base import BaseCommand
-from easy_tally.answers import Report
-from easy_tally.errors import BadFile
-from easy_tally.files import build_file
-from easy_tally.files.canonical import to_text
-from easy_tally.printout import print_report
-from easy_tally.report import analyse, exit_status, report
+from easy_tally import BadFile, Report, analyse, exit_status, report
+from easy_tally.files import build_file, print_report, to_text
 from pydantic import TypeAdapter
 
 

@@ -5,7 +5,8 @@ import { Link, useNavigate } from "react-router";
 import { client, take, type BuildCard } from "../../api/client";
 import { buildsKey, buildsQuery } from "../../state/queries";
 import { amount, percent } from "../../state/format";
-import { Button, Dialog } from "../../ui/controls";
+import { AlertDialog } from "../../ui/alert";
+import { Button } from "../../ui/button";
 import { TallyMarks } from "../../ui/marks";
 
 /** Every build with its strip in small; new, open, remove. */
@@ -26,7 +27,8 @@ export function Builds() {
     onSuccess: go,
   });
   const open = useMutation({
-    mutationFn: async (f: File) => take(client.POST("/api/v1/builds/open", { body: { text: await f.text() } })),
+    mutationFn: async (f: File) =>
+      take(client.POST("/api/v1/builds/open", { body: { text: await f.text() } })),
     onSuccess: go,
   });
   const remove = useMutation({
@@ -41,10 +43,12 @@ export function Builds() {
     <main className="mx-auto max-w-[1120px] px-6 py-8">
       <header className="mb-6 flex flex-wrap items-end justify-between gap-4">
         <div>
-          <h1 className="flex items-center gap-3 text-[32px] leading-none font-bold">
+          <h1 className="flex items-center gap-3 text-3xl leading-none font-bold">
             <img src="/static/mark.svg" alt="" width={34} height={34} /> Easy Tally
           </h1>
-          <p className="mt-2 text-[16px] text-ink-soft">What the parts draw, which supply carries it, and every cable within its rating.</p>
+          <p className="mt-2 text-md text-ink-soft">
+            What the parts draw, which supply carries it, and every cable within its rating.
+          </p>
         </div>
         <form
           className="flex items-end gap-2"
@@ -53,14 +57,28 @@ export function Builds() {
             if (name.trim()) create.mutate(name);
           }}
         >
-          <label htmlFor={id} className="grid gap-1 text-[13px] text-ink-soft">
+          <label htmlFor={id} className="grid gap-1 text-sm text-ink-soft">
             Name of a new build
-            <input id={id} className="field w-56 text-[15px] text-ink" value={name} maxLength={80} onChange={(e) => setName(e.target.value)} />
+            <input
+              id={id}
+              className="field w-56 text-md text-ink"
+              value={name}
+              maxLength={80}
+              onChange={(e) => setName(e.target.value)}
+            />
           </label>
-          <Button look="main" type="submit" disabled={!name.trim() || create.isPending}>Start it</Button>
-          <Button onClick={() => file.current?.click()} disabled={open.isPending}>Open a build file</Button>
+          <Button look="main" type="submit" disabled={!name.trim() || create.isPending}>
+            Start it
+          </Button>
+          <Button onClick={() => file.current?.click()} disabled={open.isPending}>
+            Open a build file
+          </Button>
           <input
-            ref={file} type="file" accept=".json,application/json" className="hidden" aria-label="Build file"
+            ref={file}
+            type="file"
+            accept=".json,application/json"
+            className="hidden"
+            aria-label="Build file"
             onChange={(e) => {
               const chosen = e.target.files?.[0];
               if (chosen) open.mutate(chosen);
@@ -69,66 +87,138 @@ export function Builds() {
           />
         </form>
       </header>
-      {problem && <p role="alert" className="mb-4 border-l-4 border-over bg-slip p-3 font-semibold text-over">{problem.message}</p>}
+      {problem && (
+        <p role="alert" className="mb-4 border-l-4 border-over bg-slip p-3 font-semibold text-over">
+          {problem.message}
+        </p>
+      )}
       {isPending ? (
         <p className="text-ink-soft">Fetching the builds…</p>
       ) : (
         <ul className="grid gap-4">
-          {data?.map((b) => <Card key={b.key} build={b} onRemove={() => setRemoving(b)} />)}
+          {data?.map((b) => (
+            <Card key={b.key} build={b} onRemove={() => setRemoving(b)} />
+          ))}
           {data?.length === 0 && (
-            <li className="border border-dashed border-rule-strong p-8 text-[16px] text-ink-soft">
+            <li className="border border-dashed border-rule-strong p-8 text-md text-ink-soft">
               No build yet. Name one above and start it, or open a build file.
             </li>
           )}
         </ul>
       )}
-      <Dialog open={removing !== null} onClose={() => setRemoving(null)} title={`Remove ${removing?.name ?? ""}`}>
-        <p className="mb-4">Its parts, map and history go with it, and can’t be brought back. Save its file first if in doubt.</p>
-        <div className="flex justify-end gap-2">
-          <Button onClick={() => setRemoving(null)}>Keep it</Button>
-          <Button look="main" onClick={() => removing && remove.mutate(removing.key)}>Remove it</Button>
-        </div>
-      </Dialog>
+      {removing && (
+        <AlertDialog
+          title={`Remove ${removing.name}`}
+          onLeave={() => setRemoving(null)}
+          answers={
+            <>
+              <Button onClick={() => setRemoving(null)}>Keep it</Button>
+              <Button look="main" onClick={() => remove.mutate(removing.key)}>
+                Remove it
+              </Button>
+            </>
+          }
+        >
+          <p>
+            Its parts, map and history go with it, and can’t be brought back. Save its file first if in doubt.
+          </p>
+        </AlertDialog>
+      )}
     </main>
   );
 }
 
 function Card({ build, onRemove }: { build: BuildCard; onRemove: () => void }) {
-  const s = build.strip;
-  const toMend = Object.values(s.mend).reduce((a, b) => a + b, 0);
+  const { strip, overall } = build;
+  if (strip === null || overall === null) return <Unreadable build={build} onRemove={onRemove} />;
   return (
     <li className="border border-rule bg-slip">
-      <div className="flex items-baseline justify-between gap-4 px-5 pt-4 pb-3">
+      <div className="flex flex-wrap items-baseline justify-between gap-x-4 px-5 pt-4 pb-3">
         <div className="min-w-0">
-          <Link to={`/b/${build.key}/parts`} className="text-[22px] font-bold underline-offset-4 hover:underline">{build.name}</Link>
+          <Link
+            to={`/b/${build.key}/parts`}
+            className="text-title font-bold underline-offset-4 hover:underline"
+          >
+            {build.name}
+          </Link>
           {build.note && <p className="text-ink-soft">{build.note}</p>}
         </div>
-        <div className="flex items-start gap-2">
-          <a href={`/api/v1/builds/${build.key}/file`} download className="inline-flex min-h-8 items-center rounded-[3px] px-3 font-semibold whitespace-nowrap hover:bg-accent-wash">
-            Save file<span className="sr-only"> of {build.name}</span>
-          </a>
-          <Button look="quiet" onClick={onRemove} aria-label={`Remove ${build.name}`}>Remove</Button>
-        </div>
+        <Keep build={build} save="Save file" onRemove={onRemove} />
       </div>
-      <dl className="on-dark flex flex-wrap gap-x-8 gap-y-2 bg-strip px-5 py-2.5 text-strip-ink">
-        <Small label="To mend" alert={toMend > 0}>{toMend || "nothing"}</Small>
-        <Small label="Everyday">{amount(s.watts.everyday)} W</Small>
-        <Small label="Full">{amount(s.watts.full)} W</Small>
-        <Small label="Supply">{s.supply ? `${s.supply}, ${percent(s.supply_percent)} at full` : "none yet"}</Small>
-        <Small label="Sockets fed">
-          {s.sockets_fed} of {s.sockets_needed} <TallyMarks count={s.sockets_fed} />
-        </Small>
-        <Small label="As a whole">{build.overall.text}</Small>
-      </dl>
+      <InSmall strip={strip} overall={overall.text} />
     </li>
   );
 }
 
-function Small({ label, children, alert = false }: { label: string; children: React.ReactNode; alert?: boolean }) {
+/** A build whose rows can't be read back: it says so, and what is there is not lost. */
+function Unreadable({ build, onRemove }: { build: BuildCard; onRemove: () => void }) {
+  return (
+    <li data-unreadable className="border-2 border-over bg-slip">
+      <div className="flex flex-wrap items-baseline justify-between gap-x-4 px-5 py-4">
+        <div className="min-w-0">
+          <h2 className="text-title font-bold">{build.name}</h2>
+          <p className="font-semibold text-over">This build can’t be read.</p>
+          <p className="text-ink-soft">{build.problem}</p>
+        </div>
+        <Keep build={build} save="Save what is there" onRemove={onRemove} />
+      </div>
+    </li>
+  );
+}
+
+function Keep({ build, save, onRemove }: { build: BuildCard; save: string; onRemove: () => void }) {
+  return (
+    <div className="flex items-start gap-2">
+      <a
+        href={`/api/v1/builds/${build.key}/file`}
+        download
+        className="inline-flex min-h-8 items-center rounded-[3px] px-3 font-semibold whitespace-nowrap hover:bg-accent-wash"
+      >
+        {save}
+        <span className="sr-only"> of {build.name}</span>
+      </a>
+      <Button look="quiet" onClick={onRemove} aria-label={`Remove ${build.name}`}>
+        Remove
+      </Button>
+    </div>
+  );
+}
+
+function InSmall({ strip: s, overall }: { strip: NonNullable<BuildCard["strip"]>; overall: string }) {
+  const toMend = Object.values(s.mend).reduce((a, b) => a + b, 0);
+  return (
+    <dl className="on-dark flex flex-wrap gap-x-8 gap-y-2 bg-strip px-5 py-2.5 text-strip-ink">
+      <Small label="To mend" alert={toMend > 0}>
+        {toMend || "nothing"}
+      </Small>
+      <Small label="Everyday">{amount(s.watts.everyday)} W</Small>
+      <Small label="Full">{amount(s.watts.full)} W</Small>
+      <Small label="Supply">
+        {s.supply ? `${s.supply}, ${percent(s.supply_percent)} at full` : "none yet"}
+      </Small>
+      <Small label="Sockets fed">
+        {s.sockets_fed} of {s.sockets_needed} <TallyMarks count={s.sockets_fed} />
+      </Small>
+      <Small label="As a whole">{overall}</Small>
+    </dl>
+  );
+}
+
+function Small({
+  label,
+  children,
+  alert = false,
+}: {
+  label: string;
+  children: React.ReactNode;
+  alert?: boolean;
+}) {
   return (
     <div>
-      <dt className="text-[12px] text-strip-soft">{label}</dt>
-      <dd className={`flex items-center gap-2 text-[16px] font-semibold ${alert ? "text-strip-alert" : ""}`}>{children}</dd>
+      <dt className="text-xs text-strip-soft">{label}</dt>
+      <dd className={`flex items-center gap-2 text-md font-semibold ${alert ? "text-strip-alert" : ""}`}>
+        {children}
+      </dd>
     </div>
   );
 }

@@ -4,23 +4,38 @@ import { Link } from "react-router";
 
 import { client, take, type Found } from "../../api/client";
 import { Face } from "../../drawing/Face";
-import { useBuild } from "../../state/build";
+import { useBuild, useWrite } from "../../state/build/contexts";
 import { catalogueKey, catalogueQuery } from "../../state/queries";
-import { Button, Menu, MenuItem } from "../../ui/controls";
-import { walkList } from "../../ui/keys";
+import { Button } from "../../ui/button";
+import { Menu, MenuItem } from "../../ui/menu";
+import { walkList } from "../../ui/walk";
 import { StationHead } from "../frame/Frame";
 import { Entry } from "./Entry";
 import { ReadFile } from "./ReadFile";
 
 const KINDS: [string, string][] = [
-  ["board", "boards"], ["processor", "processors"], ["memory", "memory"], ["card", "cards"], ["m2", "M.2"],
-  ["disk", "disks"], ["ssd", "2.5-inch"], ["optical", "optical"], ["floppy", "floppy"], ["fan", "fans"], ["pump", "pumps"],
-  ["cooler", "coolers"], ["hub", "hubs"], ["strip", "lights"], ["usb", "USB"], ["load", "other"],
+  ["board", "boards"],
+  ["processor", "processors"],
+  ["memory", "memory"],
+  ["card", "cards"],
+  ["m2", "M.2"],
+  ["disk", "disks"],
+  ["ssd", "2.5-inch"],
+  ["optical", "optical"],
+  ["floppy", "floppy"],
+  ["fan", "fans"],
+  ["pump", "pumps"],
+  ["cooler", "coolers"],
+  ["hub", "hubs"],
+  ["strip", "lights"],
+  ["usb", "USB"],
+  ["load", "other"],
 ];
 
 /** The parts catalogue: found as one types, one's own beside those that ship, out and in as CSV. */
 export default function Catalogue() {
-  const { build, say } = useBuild();
+  const build = useBuild();
+  const { say } = useWrite();
   const queries = useQueryClient();
   const [text, setText] = useState("");
   const [chosen, setChosen] = useState("");
@@ -32,51 +47,100 @@ export default function Catalogue() {
   const found = data?.found ?? [];
   const entry = found.find((f) => f.slug === chosen) ?? null;
   const remove = useMutation({
-    mutationFn: (slug: string) => take(client.DELETE("/api/v1/catalogue/entries/{slug}", { params: { path: { slug } } })),
+    mutationFn: (slug: string) =>
+      take(client.DELETE("/api/v1/catalogue/entries/{slug}", { params: { path: { slug } } })),
     onSuccess: () => queries.invalidateQueries({ queryKey: catalogueKey }),
     onError: (e) => say(e.message),
   });
   const walk = (e: React.KeyboardEvent) => walkList(e, list.current, "button");
   return (
     <div className="flex h-full min-h-0 flex-col">
-      <StationHead title="Catalogue" note={data ? `${data.entries} parts, ${data.own} of them yours` : "parts by the page they came with"}>
-        <Link to={`/b/${build.key}/parts`} className="inline-flex min-h-8 items-center rounded-[3px] border border-ink bg-slip px-3 font-semibold hover:bg-accent-wash">Back to the parts</Link>
+      <StationHead
+        title="Catalogue"
+        note={data ? `${data.entries} parts, ${data.own} of them yours` : "parts by the page they came with"}
+      >
+        <Link
+          to={`/b/${build.key}/parts`}
+          className="inline-flex min-h-8 items-center rounded-[3px] border border-ink bg-slip px-3 font-semibold hover:bg-accent-wash"
+        >
+          Back to the parts
+        </Link>
         <Button onClick={() => setReading(true)}>Read a CSV</Button>
         <Menu label="Save as CSV">
           <MenuItem onSelect={() => window.location.assign("/api/v1/catalogue/file")}>All parts</MenuItem>
-          <MenuItem onSelect={() => window.location.assign("/api/v1/catalogue/file?own=true")}>Yours only</MenuItem>
-          <MenuItem onSelect={() => window.location.assign("/api/v1/catalogue/template")}>A template to fill in</MenuItem>
+          <MenuItem onSelect={() => window.location.assign("/api/v1/catalogue/file?own=true")}>
+            Yours only
+          </MenuItem>
+          <MenuItem onSelect={() => window.location.assign("/api/v1/catalogue/template")}>
+            A template to fill in
+          </MenuItem>
         </Menu>
       </StationHead>
       <div className="flex min-h-0 flex-1 gap-5 px-6 pb-4">
         <div className="flex min-h-0 min-w-0 flex-1 flex-col">
-          <label htmlFor={id} className="sr-only">Search the catalogue</label>
+          <label htmlFor={id} className="sr-only">
+            Search the catalogue
+          </label>
           <input
-            id={id} type="search" autoComplete="off" value={text} placeholder="Search: knot · card 2x8 · disk power-disable · fan 140"
-            onChange={(e) => setText(e.target.value)} onKeyDown={walk}
-            className="h-11 w-full border-2 border-accent bg-slip px-4 text-[17px] placeholder:text-ink-soft"
+            id={id}
+            type="search"
+            autoComplete="off"
+            value={text}
+            placeholder="Search: knot · card 2x8 · disk power-disable · fan 140"
+            onChange={(e) => setText(e.target.value)}
+            onKeyDown={walk}
+            className="h-11 w-full border-2 border-accent bg-slip px-4 text-lg placeholder:text-ink-soft"
           />
           <div role="group" aria-label="Kinds" className="my-2 flex flex-wrap gap-x-1">
             {KINDS.map(([word, name]) => (
               <button
-                key={word} type="button" aria-pressed={text.trim() === word} onClick={() => setText(text.trim() === word ? "" : word)}
-                className="rounded-[3px] px-1.5 py-0.5 text-[13px] text-ink-soft underline decoration-dotted underline-offset-4 hover:bg-accent-wash aria-pressed:bg-accent-wash aria-pressed:font-bold aria-pressed:text-ink"
+                key={word}
+                type="button"
+                aria-pressed={text.trim() === word}
+                onClick={() => setText(text.trim() === word ? "" : word)}
+                className="rounded-[3px] px-1.5 py-0.5 text-sm text-ink-soft underline decoration-dotted underline-offset-4 hover:bg-accent-wash aria-pressed:bg-accent-wash aria-pressed:font-bold aria-pressed:text-ink"
               >
                 {name}
               </button>
             ))}
           </div>
-          <ul ref={list} onKeyDown={walk} aria-label="Parts found" className="min-h-0 flex-1 overflow-auto border-t border-rule">
-            {found.map((f) => <Line key={f.slug} found={f} chosen={f.slug === chosen} onChoose={() => { setChosen(f.slug); setAdded(""); }} />)}
-            {data && found.length === 0 && <li className="p-4 text-ink-soft">Nothing in the catalogue has all of these words. Say the part itself on the Parts page, and keep it.</li>}
+          <ul
+            ref={list}
+            onKeyDown={walk}
+            aria-label="Parts found"
+            className="min-h-0 flex-1 overflow-auto border-t border-rule"
+          >
+            {found.map((f) => (
+              <Line
+                key={f.slug}
+                found={f}
+                chosen={f.slug === chosen}
+                onChoose={() => {
+                  setChosen(f.slug);
+                  setAdded("");
+                }}
+              />
+            ))}
+            {data && found.length === 0 && (
+              <li className="p-4 text-ink-soft">
+                Nothing in the catalogue has all of these words. Say the part itself on the Parts page, and
+                keep it.
+              </li>
+            )}
           </ul>
         </div>
         <aside aria-label="Part chosen" className="w-[380px] shrink-0 overflow-auto max-[1100px]:w-[330px]">
           {entry ? (
-            <Entry found={entry} added={added} onAdded={setAdded} onRemove={() => remove.mutate(entry.slug)} />
+            <Entry
+              found={entry}
+              added={added}
+              onAdded={setAdded}
+              onRemove={() => remove.mutate(entry.slug)}
+            />
           ) : (
-            <p className="border border-dashed border-rule-strong p-4 text-[15px] text-ink-soft">
-              Choose a part to see its figures and add it to {build.doc.name}. What its page leaves out is named.
+            <p className="border border-dashed border-rule-strong p-4 text-md text-ink-soft">
+              Choose a part to see its figures and add it to {build.doc.name}. What its page leaves out is
+              named.
             </p>
           )}
         </aside>
@@ -90,20 +154,31 @@ function Line({ found, chosen, onChoose }: { found: Found; chosen: boolean; onCh
   const sockets = "sockets" in found.part ? found.part.sockets : [];
   const kinds = [...new Set(sockets.map((s) => s.kind))];
   const { name } = found.part;
-  const rest = found.words.startsWith(name) ? found.words.slice(name.length).replace(/^[,:] /, "") : found.words;
   return (
     <li>
       <button
-        type="button" data-entry={found.slug} aria-pressed={chosen} onClick={onChoose} onFocus={onChoose}
+        type="button"
+        data-entry={found.slug}
+        aria-pressed={chosen}
+        onClick={onChoose}
+        onFocus={onChoose}
         className="grid w-full grid-cols-[minmax(0,1fr)_auto] items-center gap-3 border-b border-rule px-3 py-1.5 text-left outline-offset-[-2px] hover:bg-accent-wash aria-pressed:bg-accent-wash aria-pressed:shadow-[inset_4px_0_0_var(--accent)]"
       >
         <span className="min-w-0">
-          <span className="text-[15px] font-semibold">{name}</span>
-          {found.own && <span className="ml-2 text-[12px] font-bold text-accent">yours</span>}
-          <span className="block text-[13px] text-ink-soft">{rest}</span>
-          {found.lacks.length > 0 && <span className="block text-[12px] font-semibold text-unknown">page gives no {found.lacks.join(", no ")}</span>}
+          <span className="text-md font-semibold">{name}</span>
+          {found.own && <span className="ml-2 text-xs font-bold text-accent">yours</span>}
+          <span className="block text-sm text-ink-soft">{found.rest}</span>
+          {found.lacks.length > 0 && (
+            <span className="block text-xs font-semibold text-unknown">
+              page gives no {found.lacks.join(", no ")}
+            </span>
+          )}
         </span>
-        <span className="flex items-center gap-1.5">{kinds.map((k) => <Face key={k} kind={k} pin={k === "atx24" || k === "sata" ? 3 : 4} />)}</span>
+        <span className="flex items-center gap-1.5">
+          {kinds.map((k) => (
+            <Face key={k} kind={k} />
+          ))}
+        </span>
       </button>
     </li>
   );

@@ -3,9 +3,15 @@ import { useDeferredValue, useId, useRef, useState } from "react";
 
 import { client, take, type FileChange } from "../../api/client";
 import { catalogueKey } from "../../state/queries";
-import { Button, Dialog } from "../../ui/controls";
+import { Button } from "../../ui/button";
+import { Dialog } from "../../ui/dialog";
 
-const LOOK: Record<FileChange["status"], string> = { new: "text-within", changed: "text-tight", same: "text-ink-soft", wrong: "text-over" };
+const LOOK: Record<FileChange["status"], string> = {
+  new: "text-within",
+  changed: "text-tight",
+  same: "text-ink-soft",
+  wrong: "text-over",
+};
 
 /** A CSV into the catalogue: what each line would change, errors at their line; whole or not at all. */
 export function ReadFile({ open, onClose }: { open: boolean; onClose: () => void }) {
@@ -36,41 +42,90 @@ export function ReadFile({ open, onClose }: { open: boolean; onClose: () => void
     <Dialog open={open} onClose={onClose} title="Read a CSV into the catalogue" wide>
       <div className="mb-2 flex items-center gap-3">
         <Button onClick={() => file.current?.click()}>Choose a file</Button>
-        <a href="/api/v1/catalogue/template" download className="font-semibold text-accent underline-offset-2 hover:underline">Get the template</a>
+        <a
+          href="/api/v1/catalogue/template"
+          download
+          className="font-semibold text-accent underline-offset-2 hover:underline"
+        >
+          Get the template
+        </a>
         <input
-          ref={file} type="file" accept=".csv,text/csv" className="hidden" aria-label="CSV file"
+          ref={file}
+          type="file"
+          accept=".csv,text/csv"
+          className="hidden"
+          aria-label="CSV file"
           onChange={(e) => {
-            void e.target.files?.[0]?.text().then((t) => { write.reset(); setText(t); });
+            void e.target.files?.[0]?.text().then((t) => {
+              write.reset();
+              setText(t);
+            });
             e.target.value = "";
           }}
         />
       </div>
-      <label htmlFor={id} className="text-[13px] text-ink-soft">Or paste it here. A line can be mended in place; nothing goes in before you say so.</label>
+      <label htmlFor={id} className="text-sm text-ink-soft">
+        Or paste it here. A line can be mended in place; nothing goes in before you say so.
+      </label>
       <textarea
-        id={id} rows={7} wrap="off" spellCheck={false} value={text} onChange={(e) => { write.reset(); setText(e.target.value); }}
-        className="mt-1 w-full border border-rule-strong bg-paper p-2 font-mono text-[13px] leading-6"
+        id={id}
+        rows={7}
+        wrap="off"
+        spellCheck={false}
+        value={text}
+        onChange={(e) => {
+          write.reset();
+          setText(e.target.value);
+        }}
+        className="mt-1 w-full border border-rule-strong bg-paper p-2 font-mono text-sm leading-6"
       />
-      {problem && <p role="alert" className="mt-2 border-l-4 border-over bg-paper p-2 font-semibold text-over">{problem.message}</p>}
+      {problem && (
+        <p role="alert" className="mt-2 border-l-4 border-over bg-paper p-2 font-semibold text-over">
+          {problem.message}
+        </p>
+      )}
       <ul aria-label="What would change" className="mt-2 max-h-64 overflow-auto">
-        {changes.filter((c) => c.status !== "same").map((c) => (
-          <li key={c.line} data-status={c.status} className="grid grid-cols-[64px_72px_minmax(0,1fr)] gap-2 border-t border-rule py-1 text-[14px]">
-            <span className="text-ink-soft">line {c.line}</span>
-            <b className={LOOK[c.status]}>{c.status}</b>
-            <span>
-              {c.name || c.slug}
-              {c.status === "changed" && c.columns.map(([column, before, after]) => <span key={column} className="block text-[13px] text-ink-soft">{column}: {before || "nothing"} → {after || "nothing"}</span>)}
-              {c.problems.map(([column, required, got], i) => <span key={i} className="block text-[13px] font-semibold">{column}: needs {required}; got {got}</span>)}
-            </span>
-          </li>
-        ))}
+        {changes
+          .filter((c) => c.status !== "same")
+          .map((c) => (
+            <li
+              key={c.line}
+              data-status={c.status}
+              className="grid grid-cols-[64px_72px_minmax(0,1fr)] gap-2 border-t border-rule py-1 text-base"
+            >
+              <span className="text-ink-soft">line {c.line}</span>
+              <b className={LOOK[c.status]}>{c.status}</b>
+              <span>
+                {c.name || c.slug}
+                {c.status === "changed" &&
+                  c.columns.map(([column, before, after]) => (
+                    <span key={column} className="block text-sm text-ink-soft">
+                      {column}: {before || "nothing"} → {after || "nothing"}
+                    </span>
+                  ))}
+                {c.problems.map(([column, required, got], i) => (
+                  <span key={i} className="block text-sm font-semibold">
+                    {column}: needs {required}; got {got}
+                  </span>
+                ))}
+              </span>
+            </li>
+          ))}
       </ul>
       <div className="mt-3 flex items-center justify-end gap-3">
         {changes.length > 0 && (
-          <span className="text-[14px] text-ink-soft">
-            {count("new")} new, {count("changed")} changed, {count("same")} as they are{count("wrong") > 0 && <b className="text-over">, {count("wrong")} to mend first</b>}
+          <span className="text-base text-ink-soft">
+            {count("new")} new, {count("changed")} changed, {count("same")} as they are
+            {count("wrong") > 0 && <b className="text-over">, {count("wrong")} to mend first</b>}
           </span>
         )}
-        <Button look="main" disabled={fresh === 0 || count("wrong") > 0 || preview.isFetching || later !== text} onClick={() => write.mutate()}>Take {fresh || "them"} in</Button>
+        <Button
+          look="main"
+          disabled={fresh === 0 || count("wrong") > 0 || preview.isFetching || later !== text}
+          onClick={() => write.mutate()}
+        >
+          Take {fresh || "them"} in
+        </Button>
       </div>
     </Dialog>
   );

@@ -1,8 +1,10 @@
 import { NavLink, Outlet, useParams, useSearchParams } from "react-router";
 import { Suspense, useEffect, type ReactNode } from "react";
 
-import { BuildProvider, useBuild } from "../../state/build";
-import { Button, Menu, MenuItem } from "../../ui/controls";
+import { useBuild, useSaid, useWrite } from "../../state/build/contexts";
+import { BuildProvider } from "../../state/build/provider";
+import { Button } from "../../ui/button";
+import { Menu, MenuItem } from "../../ui/menu";
 import { Icon } from "../../ui/marks";
 import { Questions } from "./Questions";
 import { Strip } from "./Strip";
@@ -22,7 +24,9 @@ export function Frame() {
         <nav aria-label="Stations" className="flex flex-col border-r border-rule">
           <Station to="/" name="Builds" icon="builds" end />
           <hr className="mx-3 my-1 border-rule-strong" />
-          {STATIONS.map((s) => <Station key={s.to} {...s} />)}
+          {STATIONS.map((s) => (
+            <Station key={s.to} {...s} />
+          ))}
           <hr className="mx-3 my-1 border-rule-strong" />
           <Station to="rules" name="House rules" icon="rules" />
         </nav>
@@ -45,7 +49,7 @@ function Station({ to, name, icon, end = false }: { to: string; name: string; ic
     <NavLink
       to={to}
       end={end}
-      className="relative flex flex-col items-center gap-1 px-1 py-3 text-center text-[13px] leading-tight text-ink-soft hover:bg-accent-wash aria-[current=page]:bg-slip aria-[current=page]:font-bold aria-[current=page]:text-ink aria-[current=page]:before:absolute aria-[current=page]:before:inset-y-2 aria-[current=page]:before:left-0 aria-[current=page]:before:w-[5px] aria-[current=page]:before:bg-accent"
+      className="relative flex flex-col items-center gap-1 px-1 py-3 text-center text-sm leading-tight text-ink-soft hover:bg-accent-wash aria-[current=page]:bg-slip aria-[current=page]:font-bold aria-[current=page]:text-ink aria-[current=page]:before:absolute aria-[current=page]:before:inset-y-2 aria-[current=page]:before:left-0 aria-[current=page]:before:w-[5px] aria-[current=page]:before:bg-accent"
     >
       <Icon name={icon} />
       {name}
@@ -54,25 +58,52 @@ function Station({ to, name, icon, end = false }: { to: string; name: string; ic
 }
 
 /** The head of a station: its name, the build's, what can be done. */
-export function StationHead({ title, note, children }: { title: string; note: string; children?: ReactNode }) {
-  const { build, undo, redo } = useBuild();
+export function StationHead({
+  title,
+  note,
+  children,
+}: {
+  title: string;
+  note: string;
+  children?: ReactNode;
+}) {
+  const build = useBuild();
+  const { undo, redo } = useWrite();
   const { undo: back, redo: forth } = build.history;
   useEffect(() => {
     document.title = `${title} · ${build.doc.name} · Easy Tally`;
   }, [title, build.doc.name]);
   return (
     <header className="flex flex-wrap items-center gap-x-3 gap-y-2 px-6 pt-4 pb-3">
-      <h1 className="text-[26px] leading-none font-bold">{title}</h1>
-      <p className="min-w-0 flex-1 pt-1 text-[15px] leading-tight text-ink-soft">{build.doc.name} · {note}</p>
+      <h1 className="text-2xl leading-none font-bold">{title}</h1>
+      <p className="min-w-0 flex-1 pt-1 text-md leading-tight text-ink-soft">
+        {build.doc.name} · {note}
+      </p>
       {children}
-      <Button look="quiet" className="px-2" disabled={!back} onClick={() => void undo()} aria-label={back ? `Undo: ${back}` : "Undo"} title={back ? `Undo: ${back}` : "Nothing to undo"}>
+      <Button
+        look="quiet"
+        className="px-2"
+        disabled={!back}
+        onClick={() => void undo()}
+        aria-label={back ? `Undo: ${back}` : "Undo"}
+        title={back ? `Undo: ${back}` : "Nothing to undo"}
+      >
         <Icon name="undo" size={20} />
       </Button>
-      <Button look="quiet" className="px-2" disabled={!forth} onClick={() => void redo()} aria-label={forth ? `Redo: ${forth}` : "Redo"} title={forth ? `Redo: ${forth}` : "Nothing to redo"}>
+      <Button
+        look="quiet"
+        className="px-2"
+        disabled={!forth}
+        onClick={() => void redo()}
+        aria-label={forth ? `Redo: ${forth}` : "Redo"}
+        title={forth ? `Redo: ${forth}` : "Nothing to redo"}
+      >
         <Icon name="redo" size={20} />
       </Button>
       <Menu label="File">
-        <MenuItem onSelect={() => window.location.assign(`/api/v1/builds/${build.key}/file`)}>Save the build file</MenuItem>
+        <MenuItem onSelect={() => window.location.assign(`/api/v1/builds/${build.key}/file`)}>
+          Save the build file
+        </MenuItem>
       </Menu>
     </header>
   );
@@ -80,13 +111,19 @@ export function StationHead({ title, note, children }: { title: string; note: st
 
 /** What went wrong last, in the product's words. */
 function Said() {
-  const { said, say } = useBuild();
+  const said = useSaid();
+  const { say } = useWrite();
   return (
-    <div role="alert" className="pointer-events-none fixed bottom-24 left-1/2 z-30 w-[640px] max-w-[90vw] -translate-x-1/2">
+    <div
+      role="alert"
+      className="pointer-events-none fixed bottom-24 left-1/2 z-30 w-[640px] max-w-[90vw] -translate-x-1/2"
+    >
       {said && (
         <div className="pointer-events-auto flex items-start gap-3 border-2 border-over bg-slip p-3 shadow-lg">
-          <p className="flex-1 text-[15px] font-semibold text-ink">{said}</p>
-          <Button look="quiet" onClick={() => say("")}>Close</Button>
+          <p className="flex-1 text-md font-semibold text-ink">{said}</p>
+          <Button look="quiet" onClick={() => say("")}>
+            Close
+          </Button>
         </div>
       )}
     </div>
@@ -98,7 +135,7 @@ const TYPED_IN = "textarea, input:not([type=checkbox], [type=radio], [data-draft
 
 /** Undo and redo by keyboard; in a field that is being typed in, the browser takes back letters. */
 function Keys() {
-  const { undo, redo } = useBuild();
+  const { undo, redo } = useWrite();
   useEffect(() => {
     const down = (e: KeyboardEvent) => {
       const typing = e.target instanceof HTMLElement && e.target.matches(TYPED_IN);

@@ -1,12 +1,14 @@
 import { useState } from "react";
 
 import type { Problem } from "../../api/client";
-import { useBuild } from "../../state/build";
-import { Button, Dialog } from "../../ui/controls";
+import { useQuestion, useWrite } from "../../state/build/contexts";
+import { AlertDialog } from "../../ui/alert";
+import { Button } from "../../ui/button";
 
 /** What a write met and the builder decides: consent to unplug, or a change made meanwhile. */
 export function Questions() {
-  const { question, answered, giveUp, reload } = useBuild();
+  const { question, answered } = useQuestion();
+  const { giveUp, reload } = useWrite();
   const [busy, setBusy] = useState(false);
   if (!question) return null;
   // A question stays until what was answered is done, so that nobody leaves on half of it.
@@ -19,29 +21,72 @@ export function Questions() {
   if (question.kind === "stale")
     return (
       <Stale
-        problem={question.problem} busy={busy} theirs={doing(giveUp)}
+        problem={question.problem}
+        busy={busy}
+        theirs={doing(giveUp)}
         mine={doing(() => reload().then(() => question.retry(question.problem.version)))}
       />
     );
+  const leave = doing(giveUp);
   return (
-    <Dialog open onClose={() => answered(question)} title="This would unplug something">
-      <ul className="mb-4 list-disc pl-5">{question.problem.released.map((r) => <li key={r}>{r}</li>)}</ul>
-      <div className="flex justify-end gap-2">
-        <Button disabled={busy} onClick={() => void doing(giveUp)()}>Leave it as it is</Button>
-        <Button disabled={busy} look="main" onClick={() => void doing(question.retry)()}>Unplug and go on</Button>
-      </div>
-    </Dialog>
+    <AlertDialog
+      title="This would unplug something"
+      onLeave={() => void leave()}
+      answers={
+        <>
+          <Button disabled={busy} onClick={() => void leave()}>
+            Leave it as it is
+          </Button>
+          <Button disabled={busy} look="main" onClick={() => void doing(question.retry)()}>
+            Unplug and go on
+          </Button>
+        </>
+      }
+    >
+      <ul className="list-disc pl-5">
+        {question.problem.released.map((r) => (
+          <li key={r}>{r}</li>
+        ))}
+      </ul>
+    </AlertDialog>
   );
 }
 
 function Stale({
-  problem, busy, theirs, mine,
-}: { problem: Problem; busy: boolean; theirs: () => Promise<void>; mine: () => Promise<void> }) {
+  problem,
+  busy,
+  theirs,
+  mine,
+}: {
+  problem: Problem;
+  busy: boolean;
+  theirs: () => Promise<void>;
+  mine: () => Promise<void>;
+}) {
   return (
-    <section role="alertdialog" aria-label="Changed meanwhile" className="fixed top-4 left-1/2 z-40 w-[640px] max-w-[92vw] -translate-x-1/2 border-2 border-tight bg-slip p-4 shadow-xl">
-      <h2 className="text-[17px] font-bold">Changed meanwhile, in another window or by undo</h2>
-      <table className="my-3 w-full text-left">
-        <thead className="text-[13px] text-ink-soft"><tr><th>What</th><th>Yours</th><th>Theirs, now in the build</th></tr></thead>
+    <AlertDialog
+      title="Changed meanwhile, in another window or by undo"
+      wide
+      onLeave={() => void theirs()}
+      answers={
+        <>
+          <Button disabled={busy} onClick={() => void theirs()}>
+            Take theirs
+          </Button>
+          <Button disabled={busy} look="main" onClick={() => void mine()}>
+            Keep mine
+          </Button>
+        </>
+      }
+    >
+      <table className="w-full text-left">
+        <thead className="text-sm text-ink-soft">
+          <tr>
+            <th>What</th>
+            <th>Yours</th>
+            <th>Theirs, now in the build</th>
+          </tr>
+        </thead>
         <tbody>
           {problem.conflicts.map((c) => (
             <tr key={c.path} className="border-t border-rule align-top">
@@ -52,16 +97,15 @@ function Stale({
           ))}
         </tbody>
       </table>
-      <div className="flex justify-end gap-2">
-        <Button disabled={busy} onClick={() => void theirs()}>Take theirs</Button>
-        <Button disabled={busy} look="main" onClick={() => void mine()}>Keep mine</Button>
-      </div>
-    </section>
+    </AlertDialog>
   );
 }
 
 function words(path: string): string {
-  return path.replace(/^(part|cable|run|socket|plug|port):/, "$1 ").replaceAll("/", " · ").replaceAll("_", " ");
+  return path
+    .replace(/^(part|cable|run|socket|plug|port):/, "$1 ")
+    .replaceAll("/", " · ")
+    .replaceAll("_", " ");
 }
 
 /** A value in a few words: a figure by its likely value and origin. */

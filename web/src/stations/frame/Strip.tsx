@@ -1,65 +1,117 @@
 import { useState, type ReactNode } from "react";
 import { Link } from "react-router";
 
-import type { Mend, State } from "../../api/client";
-import { useBuild } from "../../state/build";
+import type { Action, Mend, State } from "../../api/client";
+import { useBuild, useResult, useShown, useWrite } from "../../state/build/contexts";
+import { placeOf } from "../../state/place";
 import { amount, bounds, percent, STATE_WORDS, sentence, shortened } from "../../state/format";
-import { Popover } from "../../ui/controls";
+import { Button } from "../../ui/button";
+import { Popover } from "../../ui/popover";
 import { TallyMarks } from "../../ui/marks";
 
-const MEND_WORDS: Record<string, string> = { over: "over", refused: "refused", failed: "failed", unfed: "not fed", unknown: "unknown" };
+const MEND_WORDS: Record<string, string> = {
+  over: "over",
+  refused: "refused",
+  failed: "failed",
+  unfed: "not fed",
+  unknown: "unknown",
+};
 
 /** The tally strip: the few figures that stand on every page, each a link to what makes it. */
 export function Strip() {
-  const { build, result, state, typing } = useBuild();
+  const build = useBuild();
+  const { result, typing } = useResult();
+  const { state } = useShown();
   const s = result.strip;
   const base = `/b/${build.key}`;
-  const shown: State[] = state === "everyday" || state === "full" ? ["everyday", "full"] : ["everyday", "full", state];
+  const shown: State[] =
+    state === "everyday" || state === "full" ? ["everyday", "full"] : ["everyday", "full", state];
   return (
-    <footer aria-label="Tally" data-typing={typing} className="on-dark col-span-2 flex flex-wrap items-stretch bg-strip text-strip-ink">
+    <footer
+      aria-label="Tally"
+      data-typing={typing}
+      className="on-dark col-span-2 flex flex-wrap items-stretch bg-strip text-strip-ink"
+    >
       <ToMend />
-      {shown.map((st) => <Watts key={st} state={st} base={base} />)}
-      <Cell to={`${base}/parts?open=ms_1`} label="Spike, 1 ms"><span data-strip="spike">{amount(s.spikes.ms_1)} W</span></Cell>
+      {shown.map((st) => (
+        <Watts key={st} state={st} base={base} />
+      ))}
+      <Cell to={`${base}/parts?open=ms_1`} label="Spike, 1 ms">
+        <span data-strip="spike">{amount(s.spikes.ms_1)} W</span>
+      </Cell>
       <Cell to={`${base}/supply`} label={s.supply ? shortened(s.supply, 28) : "Supply"}>
         <span data-strip="supply">{s.supply ? `${percent(s.supply_percent)} at full` : "none yet"}</span>
-        {s.supply && s.supply_verdict !== "right size" && <small className="text-[13px] text-strip-alert">{s.supply_verdict}</small>}
+        {s.supply && s.supply_verdict !== "right size" && (
+          <small className="text-sm text-strip-alert">{s.supply_verdict}</small>
+        )}
       </Cell>
       <Cell to={`${base}/loom`} label="Sockets fed">
-        <span data-strip="sockets">{s.sockets_fed} of {s.sockets_needed}</span> <TallyMarks count={s.sockets_fed} />
+        <span data-strip="sockets">
+          {s.sockets_fed} of {s.sockets_needed}
+        </span>{" "}
+        <TallyMarks count={s.sockets_fed} />
       </Cell>
       <Cell to={`${base}/loom`} label="Ports left">
         <span data-strip="ports">{s.ports_left}</span> <TallyMarks count={s.ports_left} />
       </Cell>
-      {s.tight > 0 && <Cell to={`${base}/loom`} label="Tight"><span>{s.tight} {s.tight === 1 ? "run" : "runs"}</span></Cell>}
+      {s.tight > 0 && (
+        <Cell to={`${base}/loom`} label="Tight">
+          <span>
+            {s.tight} {s.tight === 1 ? "run" : "runs"}
+          </span>
+        </Cell>
+      )}
     </footer>
   );
 }
 
 function Watts({ state, base }: { state: State; base: string }) {
-  const { result, setState } = useBuild();
+  const { result } = useResult();
+  const { setState } = useShown();
   const a = result.strip.watts[state];
   return (
     <Cell to={`${base}/parts?open=${state}`} label={STATE_WORDS[state]} onClick={() => setState(state)}>
-      <span data-strip={state} data-watts={a.likely}>{amount(a)} W</span>
-      <small className="text-[12px] font-normal text-strip-soft">{bounds(a)}</small>
+      <span data-strip={state} data-watts={a.likely}>
+        {amount(a)} W
+      </span>
+      <small className="text-xs font-normal text-strip-soft">{bounds(a)}</small>
     </Cell>
   );
 }
 
-function Cell({ to, label, children, onClick }: { to?: string; label: string; children: ReactNode; onClick?: () => void }) {
+function Cell({
+  to,
+  label,
+  children,
+  onClick,
+}: {
+  to?: string;
+  label: string;
+  children: ReactNode;
+  onClick?: () => void;
+}) {
   const inside = (
     <>
-      <span className="block text-[12px] text-strip-soft">{label}</span>
-      <span className="flex items-center gap-2 text-[19px] leading-7 font-bold whitespace-nowrap">{children}</span>
+      <span className="block text-xs text-strip-soft">{label}</span>
+      <span className="flex items-center gap-2 text-figure leading-7 font-bold whitespace-nowrap">
+        {children}
+      </span>
     </>
   );
   const look = "border-r border-white/15 px-3.5 py-2.5";
-  return to ? <Link to={to} onClick={onClick} className={`${look} hover:bg-white/10`}>{inside}</Link> : <div className={look}>{inside}</div>;
+  return to ? (
+    <Link to={to} onClick={onClick} className={`${look} hover:bg-white/10`}>
+      {inside}
+    </Link>
+  ) : (
+    <div className={look}>{inside}</div>
+  );
 }
 
 /** What is left to mend, worst first; each item leads to its place. */
 function ToMend() {
-  const { build, result } = useBuild();
+  const build = useBuild();
+  const { result } = useResult();
   const [open, setOpen] = useState(false);
   const counts = Object.entries(result.strip.mend).map(([kind, n]) => `${n} ${MEND_WORDS[kind] ?? kind}`);
   return (
@@ -68,38 +120,68 @@ function ToMend() {
       open={open}
       onOpenChange={setOpen}
       trigger={
-        <button type="button" className="min-w-36 border-r border-white/15 px-3.5 py-2.5 pl-5 text-left hover:bg-white/10">
-          <span className="block text-[12px] text-strip-soft">To mend</span>
-          <span data-strip="mend" className={`text-[19px] leading-7 font-bold ${counts.length ? "text-strip-alert" : ""}`}>
+        <button
+          type="button"
+          className="min-w-36 border-r border-white/15 px-3.5 py-2.5 pl-5 text-left hover:bg-white/10"
+        >
+          <span className="block text-xs text-strip-soft">To mend</span>
+          <span
+            data-strip="mend"
+            className={`text-figure leading-7 font-bold ${counts.length ? "text-strip-alert" : ""}`}
+          >
             {counts.join(", ") || "nothing"}
           </span>
         </button>
       }
     >
-      <h2 className="px-2 pt-1 pb-2 text-[17px] font-bold">To mend</h2>
+      <h2 className="px-2 pt-1 pb-2 text-lg font-bold">To mend</h2>
       <ul className="grid gap-1">
-        {result.mend.map((m, i) => <MendItem key={i} item={m} base={`/b/${build.key}`} close={() => setOpen(false)} />)}
+        {result.mend.map((m, i) => (
+          <MendItem key={i} item={m} base={`/b/${build.key}`} close={() => setOpen(false)} />
+        ))}
         {result.mend.length === 0 && <li className="px-2 pb-2">Nothing, in what is checked.</li>}
       </ul>
-      <details className="mt-2 border-t border-rule px-2 pt-2 text-[13px] text-ink-soft">
+      <details className="mt-2 border-t border-rule px-2 pt-2 text-sm text-ink-soft">
         <summary className="cursor-pointer">Not checked yet: {result.not_checked.length}</summary>
-        <ul className="list-disc pl-5">{result.not_checked.map((n) => <li key={n}>{n}</li>)}</ul>
+        <ul className="list-disc pl-5">
+          {result.not_checked.map((n) => (
+            <li key={n}>{n}</li>
+          ))}
+        </ul>
       </details>
     </Popover>
   );
 }
 
 function MendItem({ item, base, close }: { item: Mend; base: string; close: () => void }) {
+  const { act } = useWrite();
+  const facts = item.remedies.filter((r) => r.edit === null);
+  const edits = item.remedies.filter((r) => r.edit !== null);
   return (
-    <li>
-      <Link to={`${base}/${item.station}?at=${encodeURIComponent(item.subject)}${item.field ? `&field=${item.field}` : ""}`} onClick={close} className="block rounded-[3px] px-2 py-2 hover:bg-accent-wash">
+    <li className="rounded-[3px] hover:bg-accent-wash">
+      <Link to={placeOf(base, item)} onClick={close} className="block rounded-[3px] px-2 py-2">
         <span className="flex justify-between gap-3">
           <b>{item.title}</b>
-          <b className={`whitespace-nowrap ${item.kind === "unknown" ? "text-unknown" : "text-over"}`}>{MEND_WORDS[item.kind]}</b>
+          <b className={`whitespace-nowrap ${item.kind === "unknown" ? "text-unknown" : "text-over"}`}>
+            {MEND_WORDS[item.kind]}
+          </b>
         </span>
         <span className="block">{sentence(item.text)}</span>
-        <span className="block font-semibold text-accent">{sentence(item.fix)}</span>
+        {facts.map((r) => (
+          <span key={r.id} className="block font-semibold text-accent">
+            {sentence(r.text)}
+          </span>
+        ))}
       </Link>
+      {edits.map((r) => (
+        <Button
+          key={r.id}
+          className="mx-2 mb-2 justify-start py-1 text-left whitespace-normal"
+          onClick={() => void act(r.edit as unknown as Action)}
+        >
+          {sentence(r.text)}
+        </Button>
+      ))}
     </li>
   );
 }

@@ -2,10 +2,11 @@ import { useEffect, useRef } from "react";
 
 import type { Lane, Offers, PlugAnswer } from "../../api/client";
 import { Face } from "../../drawing/Face";
-import { useBuild } from "../../state/build";
+import { useShown } from "../../state/build/contexts";
 import { amps, percent, VERDICT_TEXT, verdictWord } from "../../state/format";
-import type { Drawn } from "../../state/lanes";
-import type { Picked } from "../../state/queries";
+import { useWords } from "../../words";
+import type { Drawn } from "../../state/loom/lanes";
+import type { Picked } from "../../state/loom/pick";
 
 const LABELS = 112;
 
@@ -13,10 +14,19 @@ const LABELS = 112;
 export function Ruler({ length }: { length: number }) {
   const ticks = Array.from({ length: Math.floor(length / 100) }, (_, i) => i * 100);
   return (
-    <div aria-hidden="true" className="relative h-4 shrink-0 font-mono text-[12px] text-ink-soft" style={{ marginLeft: LABELS }}>
+    <div
+      aria-hidden="true"
+      className="relative h-4 shrink-0 font-mono text-xs text-ink-soft"
+      style={{ marginLeft: LABELS }}
+    >
       {ticks.map((mm) => (
-        <span key={mm} className="absolute -translate-x-1/2 first:translate-x-0" style={{ left: `${(100 * mm) / length}%` }}>
-          {mm}{mm === 0 && " mm"}
+        <span
+          key={mm}
+          className="absolute -translate-x-1/2 first:translate-x-0"
+          style={{ left: `${(100 * mm) / length}%` }}
+        >
+          {mm}
+          {mm === 0 && " mm"}
         </span>
       ))}
     </div>
@@ -25,10 +35,23 @@ export function Ruler({ length }: { length: number }) {
 
 /** One cable drawn to scale; open and tall where it is the chosen one. */
 export function LaneRow({
-  drawn, length, chosen, firstInBag, picked, offers, onChoose, onPlug,
+  drawn,
+  length,
+  chosen,
+  firstInBag,
+  picked,
+  offers,
+  onChoose,
+  onPlug,
 }: {
-  drawn: Drawn; length: number; chosen: boolean; firstInBag: boolean; picked: Picked | null;
-  offers: Offers | undefined; onChoose: () => void; onPlug: (plug: string) => void;
+  drawn: Drawn;
+  length: number;
+  chosen: boolean;
+  firstInBag: boolean;
+  picked: Picked | null;
+  offers: Offers | undefined;
+  onChoose: () => void;
+  onPlug: (plug: string) => void;
 }) {
   const { cable, lane, where } = drawn;
   const ref = useRef<HTMLLIElement>(null);
@@ -38,31 +61,58 @@ export function LaneRow({
   const end = cable.plugs.at(-1)?.at_mm ?? 0;
   return (
     <li ref={ref} data-lane={cable.key} data-verdict={lane?.verdict ?? where}>
-      {firstInBag && <h2 className="mt-2 mb-1 border-b border-rule text-[13px] font-bold">In the bag</h2>}
+      {firstInBag && <h2 className="mt-2 mb-1 border-b border-rule text-sm font-bold">In the bag</h2>}
       <div
         className="flex border-b border-rule data-[chosen=true]:bg-accent-wash data-[chosen=true]:shadow-[inset_4px_0_0_var(--accent)]"
         data-chosen={chosen}
       >
         <button
-          type="button" onClick={onChoose} aria-pressed={chosen} style={{ width: LABELS }}
+          type="button"
+          onClick={onChoose}
+          aria-pressed={chosen}
+          style={{ width: LABELS }}
           className="shrink-0 py-1 pr-2 pl-2 text-left leading-tight"
         >
-          <span className={where === "bag" ? "block text-[13px]" : "block truncate text-[14px] font-bold"}>{drawn.labels || cable.name}</span>
+          <span className={where === "bag" ? "block text-sm" : "block truncate text-base font-bold"}>
+            {drawn.labels || cable.name}
+          </span>
           {drawn.labels && <span className="sr-only">{cable.name}</span>}
           {lane && (
-            <span className={`block text-[13px] whitespace-nowrap ${VERDICT_TEXT[lane.verdict]}`}>
+            <span className={`block text-sm whitespace-nowrap ${VERDICT_TEXT[lane.verdict]}`}>
               <b>{percent(lane.percent)}</b> {verdictWord(lane)}
             </span>
           )}
         </button>
         <div className={`relative min-w-0 flex-1 ${chosen ? "h-[124px]" : "h-[44px]"}`}>
-          {chosen && <p className="absolute top-1 left-1 text-[12px] text-ink-soft">{cable.name}{cable.gauge && `, ${cable.gauge} AWG`}, {cable.family}</p>}
+          {chosen && (
+            <p className="absolute top-1 left-1 text-xs text-ink-soft">
+              {cable.name}
+              {cable.gauge && `, ${cable.gauge} AWG`}, {cable.family}
+            </p>
+          )}
           {lane && <Profile lane={lane} length={length} tall={chosen} />}
-          <span className="absolute left-0 h-[3px] bg-ink" style={{ bottom: chosen ? 26 : 9, width: `${(100 * end) / length}%`, opacity: where === "bag" ? 0.4 : 1 }} />
+          <span
+            className="absolute left-0 h-[3px] bg-ink"
+            style={{
+              bottom: chosen ? 26 : 9,
+              width: `${(100 * end) / length}%`,
+              opacity: where === "bag" ? 0.4 : 1,
+            }}
+          />
           {drawn.plugs.map((p, i) => (
             <PlugMark
-              key={p.key} plug={p} drawn={drawn} length={length} tall={chosen}
-              room={Math.min((drawn.plugs[i + 1]?.at_mm ?? length) - p.at_mm, p.at_mm - (drawn.plugs[i - 1]?.at_mm ?? 0))} picked={picked} offers={offers} onHit={() => onPlug(p.key)}
+              key={p.key}
+              plug={p}
+              drawn={drawn}
+              length={length}
+              tall={chosen}
+              room={Math.min(
+                (drawn.plugs[i + 1]?.at_mm ?? length) - p.at_mm,
+                p.at_mm - (drawn.plugs[i - 1]?.at_mm ?? 0),
+              )}
+              picked={picked}
+              offers={offers}
+              onHit={() => onPlug(p.key)}
             />
           ))}
         </div>
@@ -73,9 +123,11 @@ export function LaneRow({
 
 /** The current profile: amperes at 12 V (or the rail that carries most) as a staircase. */
 function Profile({ lane, length, tall }: { lane: Lane; length: number; tall: boolean }) {
-  const { runState: state } = useBuild();
+  const { runState: state } = useShown();
+  const words = useWords().rails;
   const rails = [...new Set(lane.steps.map((s) => s.rail))];
-  const most = (rail: string) => Math.max(0, ...lane.steps.filter((s) => s.rail === rail).map((s) => s.amps[state]));
+  const most = (rail: string) =>
+    Math.max(0, ...lane.steps.filter((s) => s.rail === rail).map((s) => s.amps[state]));
   const rail = rails.sort((a, b) => most(b) - most(a))[0];
   const steps = lane.steps.filter((s) => s.rail === rail);
   const limits = steps.map((s) => s.limit_a).filter((x) => x !== null);
@@ -86,55 +138,96 @@ function Profile({ lane, length, tall }: { lane: Lane; length: number; tall: boo
     <>
       {steps.map((s) => (
         <span
-          key={s.from_mm} data-step={s.amps[state]}
+          key={s.from_mm}
+          data-step={s.amps[state]}
           className={`absolute mark-${lane.verdict}`}
           style={{
-            left: `${(100 * s.from_mm) / length}%`, width: `${(100 * (s.to_mm - s.from_mm)) / length}%`,
-            bottom: base, height: `${(height * s.amps[state]) / top}px`,
+            left: `${(100 * s.from_mm) / length}%`,
+            width: `${(100 * (s.to_mm - s.from_mm)) / length}%`,
+            bottom: base,
+            height: `${(height * s.amps[state]) / top}px`,
           }}
         />
       ))}
-      {steps.map((s) => s.limit_a === null ? null : (
-        <span
-          key={s.from_mm} className={`absolute border-dashed border-ink ${tall ? "border-t-2" : "border-t opacity-60"}`}
-          style={{ left: `${(100 * s.from_mm) / length}%`, width: `${(100 * (s.to_mm - s.from_mm)) / length}%`, bottom: base + (height * s.limit_a) / top }}
-        />
-      ))}
+      {steps.map((s) =>
+        s.limit_a === null ? null : (
+          <span
+            key={s.from_mm}
+            className={`absolute border-dashed border-ink ${tall ? "border-t-2" : "border-t opacity-60"}`}
+            style={{
+              left: `${(100 * s.from_mm) / length}%`,
+              width: `${(100 * (s.to_mm - s.from_mm)) / length}%`,
+              bottom: base + (height * s.limit_a) / top,
+            }}
+          />
+        ),
+      )}
       {tall && first && (
-        <p className="absolute left-1 bg-slip/85 px-1 font-mono text-[14px] font-bold" style={{ bottom: base + 6 }}>
-          {amps(first.amps[state])} A{first.limit_a !== null && <span className="font-normal"> of {amps(first.limit_a)} A</span>}
-          <span className="font-sans text-[12px] font-normal"> at {RAILS[first.rail]}</span>
+        <p
+          className="absolute left-1 bg-slip/85 px-1 font-mono text-base font-bold"
+          style={{ bottom: base + 6 }}
+        >
+          {amps(first.amps[state])} A
+          {first.limit_a !== null && <span className="font-normal"> of {amps(first.limit_a)} A</span>}
+          <span className="font-sans text-xs font-normal"> at {words[first.rail]}</span>
         </p>
       )}
     </>
   );
 }
 
-const RAILS: Record<string, string> = { v12: "12 V", v5: "5 V", v3v3: "3.3 V", v5sb: "standby" };
-
 /** A plug at its distance: what it feeds above, its face, its kind in words where it is open. */
 function PlugMark({
-  plug, drawn, length, tall, room, picked, offers, onHit,
+  plug,
+  drawn,
+  length,
+  tall,
+  room,
+  picked,
+  offers,
+  onHit,
 }: {
-  plug: PlugAnswer; drawn: Drawn; length: number; tall: boolean; room: number;
-  picked: Picked | null; offers: Offers | undefined; onHit: () => void;
+  plug: PlugAnswer;
+  drawn: Drawn;
+  length: number;
+  tall: boolean;
+  room: number;
+  picked: Picked | null;
+  offers: Offers | undefined;
+  onHit: () => void;
 }) {
   const isPicked = picked?.kind === "plug" && picked.cable === drawn.cable.key && picked.plug === plug.key;
-  const fits = picked?.kind === "socket" && offers?.fitting.some((o) => o.cable === drawn.cable.key && o.plug === plug.key);
+  const fits =
+    picked?.kind === "socket" &&
+    offers?.fitting.some((o) => o.cable === drawn.cable.key && o.plug === plug.key);
   const parked = plug.socket === "";
   return (
     <button
-      type="button" onClick={onHit} data-plug={plug.key} data-parked={parked} data-fits={Boolean(fits)} aria-pressed={isPicked}
+      type="button"
+      onClick={onHit}
+      data-plug={plug.key}
+      data-parked={parked}
+      data-fits={Boolean(fits)}
+      aria-pressed={isPicked}
       title={parked ? undefined : plug.feeds}
       className="absolute top-0 bottom-0 flex min-w-11 -translate-x-1/2 flex-col items-center justify-end rounded-[3px] px-0.5 hover:bg-white/40 aria-pressed:bg-accent-wash aria-pressed:outline-2 aria-pressed:outline-accent data-[fits=true]:outline-2 data-[fits=true]:outline-accent data-[fits=true]:outline-dashed"
-      style={{ left: `${(100 * plug.at_mm) / length}%`, maxWidth: `${Math.max(6, (96 * room) / length)}%`, paddingBottom: tall ? 2 : 1 }}
+      style={{
+        left: `${(100 * plug.at_mm) / length}%`,
+        maxWidth: `${Math.max(6, (96 * room) / length)}%`,
+        paddingBottom: tall ? 2 : 1,
+      }}
     >
-      <span className={`text-[12px] leading-tight whitespace-nowrap ${parked ? "text-ink-soft" : "font-bold"} ${parked ? "" : "bg-slip/85 px-1"}`}>
+      <span
+        className={`text-xs leading-tight whitespace-nowrap ${parked ? "text-ink-soft" : "font-bold"} ${parked ? "" : "bg-slip/85 px-1"}`}
+      >
         {parked ? (drawn.where === "bag" ? "" : "parked") : plug.tag}
       </span>
-      <span className="sr-only">{`${parked ? "parked " : ""}plug ${plug.key} of ${drawn.labels || drawn.cable.name}, at`}{!tall && ` ${plug.at_mm} mm`}</span>
-      <Face kind={plug.face} pin={tall ? (plug.face === "sata" ? 4 : plug.face === "atx24" ? 5 : 7) : plug.face === "sata" ? 2 : 3} hollow={parked} />
-      {tall && <span className="text-[12px] leading-tight whitespace-nowrap">{plug.at_mm} mm</span>}
+      <span className="sr-only">
+        {`${parked ? "parked " : ""}plug ${plug.key} of ${drawn.labels || drawn.cable.name}, at`}
+        {!tall && ` ${plug.at_mm} mm`}
+      </span>
+      <Face kind={plug.face} size={tall ? "open lane" : "lane"} hollow={parked} />
+      {tall && <span className="text-xs leading-tight whitespace-nowrap">{plug.at_mm} mm</span>}
     </button>
   );
 }

@@ -4,11 +4,11 @@ import { Link, useSearchParams } from "react-router";
 
 import { reason } from "../../api/client";
 import { Panel } from "../../drawing/Panel";
-import { useBuild } from "../../state/build";
+import { useBuild, useResult, useShown, useWrite } from "../../state/build/contexts";
 import { STATE_WORDS } from "../../state/format";
-import { drawnLanes, rulerLength } from "../../state/lanes";
-import { hitPlug, hitSocket, socketRef, type Next } from "../../state/pick";
-import { offersQuery, referenceQuery, type Picked } from "../../state/queries";
+import { drawnLanes, rulerLength } from "../../state/loom/lanes";
+import { PickMachine, type Next, type Picked } from "../../state/loom/pick";
+import { offersQuery, referenceQuery } from "../../state/queries";
 import { StationHead, usePlace } from "../frame/Frame";
 import { LaneRow, Ruler } from "./LaneRow";
 import { OffersList } from "./OffersList";
@@ -17,7 +17,10 @@ import { WhyPanel } from "./WhyPanel";
 
 /** Cables as lanes from the panel to their plugs; the sockets that they feed; picking both ends. */
 export default function Loom() {
-  const { build, result, runState, act, say } = useBuild();
+  const build = useBuild();
+  const { result } = useResult();
+  const { runState } = useShown();
+  const { act, say } = useWrite();
   const { doc } = build;
   const { data: reference } = useQuery(referenceQuery);
   const place = usePlace();
@@ -49,8 +52,12 @@ export default function Loom() {
     else if (next.do === "put") {
       const { offer } = next;
       const done = await act({
-        type: "connect", cable: offer.cable, plug: offer.plug, half: offer.half,
-        socket: socketRef(offer.socket), ports: offer.ports,
+        type: "connect",
+        cable: offer.cable,
+        plug: offer.plug,
+        half: offer.half,
+        socket: offer.at,
+        ports: offer.ports,
       });
       if (done) {
         setFocus(offer.socket);
@@ -77,22 +84,36 @@ export default function Loom() {
   const onPort = (port: string, free: boolean) => {
     const run = doc.runs.find((r) => r.ports.includes(port));
     if (run) choose(run.cable);
-    else if (free && chosen && chosen.cable.needs.length === 1) void act({ type: "plug in", cable: chosen.cable.key, ports: [port] });
-    else if (chosen && chosen.cable.needs.length > 1) say(`${chosen.cable.name} takes ${chosen.cable.needs.length} ports at once; it is put in by connecting its plug.`);
+    else if (free && chosen && chosen.cable.needs.length === 1)
+      void act({ type: "plug in", cable: chosen.cable.key, ports: [port] });
+    else if (chosen && chosen.cable.needs.length > 1)
+      say(
+        `${chosen.cable.name} takes ${chosen.cable.needs.length} ports at once; it is put in by connecting its plug.`,
+      );
   };
 
   if (!doc.supply)
     return (
       <>
         <StationHead title="Loom" note="cables from the supply to the sockets" />
-        <p className="mx-6 border border-dashed border-rule-strong p-6 text-[17px]">
-          There is no supply yet, so there are no cables to lay. <Link className="font-bold text-accent underline" to={`/b/${build.key}/supply`}>Choose a supply</Link> first.
+        <p className="mx-6 border border-dashed border-rule-strong p-6 text-lg">
+          There is no supply yet, so there are no cables to lay.{" "}
+          <Link className="font-bold text-accent underline" to={`/b/${build.key}/supply`}>
+            Choose a supply
+          </Link>{" "}
+          first.
         </p>
       </>
     );
   return (
-    <div className="flex h-full min-h-0 flex-col" onKeyDown={(e) => e.key === "Escape" && picked && setPicked(null)}>
-      <StationHead title="Loom" note={`currents at ${STATE_WORDS[runState].toLowerCase()}, in ${doc.supply.name}`} />
+    <div
+      className="flex h-full min-h-0 flex-col"
+      onKeyDown={(e) => e.key === "Escape" && picked && setPicked(null)}
+    >
+      <StationHead
+        title="Loom"
+        note={`currents at ${STATE_WORDS[runState].toLowerCase()}, in ${doc.supply.name}`}
+      />
       <div className="flex min-h-0 flex-1 gap-4 px-6 pb-3">
         <div className="flex min-h-0 min-w-0 flex-1 flex-col gap-2">
           <div className="grid h-[196px] shrink-0 grid-cols-[minmax(220px,38%)_minmax(0,1fr)] gap-3">
@@ -103,28 +124,46 @@ export default function Loom() {
           <ul aria-label="Cables" className="min-h-0 flex-1 overflow-x-hidden overflow-y-auto">
             {lanes.map((d, i) => (
               <LaneRow
-                key={d.cable.key} drawn={d} length={length} chosen={chosen?.cable.key === d.cable.key}
+                key={d.cable.key}
+                drawn={d}
+                length={length}
+                chosen={chosen?.cable.key === d.cable.key}
                 firstInBag={d.where === "bag" && lanes[i - 1]?.where !== "bag"}
-                picked={picked} offers={offers}
+                picked={picked}
+                offers={offers}
                 onChoose={() => choose(d.cable.key)}
-                onPlug={(plug) => void offersNow().then((o) => step(hitPlug(picked, d.cable.key, plug, o)))}
+                onPlug={(plug) =>
+                  void offersNow().then((o) => step(new PickMachine(picked, o).hitPlug(d.cable.key, plug)))
+                }
               />
             ))}
           </ul>
         </div>
-        <aside aria-label="Sockets" className="flex min-h-0 w-[272px] shrink-0 flex-col border border-rule bg-slip max-[1100px]:w-[248px]">
+        <aside
+          aria-label="Sockets"
+          className="flex min-h-0 w-[272px] shrink-0 flex-col border border-rule bg-slip max-[1100px]:w-[248px]"
+        >
           {picked?.kind === "socket" ? (
             <OffersList
-              ref_={picked.ref} offers={offers}
+              ref_={picked.ref}
+              offers={offers}
               onPut={(offer) => void step({ do: "put", offer })}
               onPark={park}
-              onBack={() => { setFocus(picked.ref); setPicked(null); }}
+              onBack={() => {
+                setFocus(picked.ref);
+                setPicked(null);
+              }}
             />
           ) : (
             <SocketList
-              picked={picked} offers={offers} focus={focus}
-              onSocket={(ref) => void offersNow().then((o) => step(hitSocket(picked, ref, o)))}
-              onPark={park} onBack={() => setPicked(null)}
+              picked={picked}
+              offers={offers}
+              focus={focus}
+              onSocket={(ref) =>
+                void offersNow().then((o) => step(new PickMachine(picked, o).hitSocket(ref)))
+              }
+              onPark={park}
+              onBack={() => setPicked(null)}
             />
           )}
         </aside>

@@ -2,19 +2,29 @@ import { useEffect, useRef } from "react";
 
 import type { Offers, SocketAnswer } from "../../api/client";
 import { Face } from "../../drawing/Face";
-import { useBuild } from "../../state/build";
-import type { Picked } from "../../state/queries";
-import { Button } from "../../ui/controls";
-import { walkList } from "../../ui/keys";
+import { useBuild, useResult } from "../../state/build/contexts";
+import type { Picked } from "../../state/loom/pick";
+import { Button } from "../../ui/button";
+import { walkList } from "../../ui/walk";
 
 /** The sockets by device, unfed ones first; a walk with the arrow keys, Enter picks. */
 export function SocketList({
-  picked, offers, focus, onSocket, onPark, onBack,
+  picked,
+  offers,
+  focus,
+  onSocket,
+  onPark,
+  onBack,
 }: {
-  picked: Picked | null; offers: Offers | undefined; focus: string;
-  onSocket: (ref: string) => void; onPark: (cable: string, plug: string) => Promise<void>; onBack: () => void;
+  picked: Picked | null;
+  offers: Offers | undefined;
+  focus: string;
+  onSocket: (ref: string) => void;
+  onPark: (cable: string, plug: string) => Promise<void>;
+  onBack: () => void;
 }) {
-  const { build, result } = useBuild();
+  const build = useBuild();
+  const { result } = useResult();
   const { sockets, strip } = result;
   const list = useRef<HTMLUListElement>(null);
   const groups = grouped(sockets);
@@ -25,26 +35,30 @@ export function SocketList({
 
   const walk = (e: React.KeyboardEvent) => walkList(e, list.current, "[data-socket]");
   const parts = new Map(build.doc.parts.map((p) => [p.key, p]));
-  const alone = (key: string) => {
-    const part = parts.get(key);
-    return part !== undefined && "sockets" in part && part.sockets.length === 1;
-  };
-  const counted = (key: string) => (parts.get(key)?.count ?? 1) > 1;
   const plug = picked?.kind === "plug" ? picked : null;
-  const feeds = plug && result.lanes.find((l) => l.cable === plug.cable)?.plugs.find((p) => p.key === plug.plug)?.feeds;
+  const feeds =
+    plug && result.lanes.find((l) => l.cable === plug.cable)?.plugs.find((p) => p.key === plug.plug)?.feeds;
   return (
     <>
       <div className="border-b border-rule px-3 py-2">
-        <h2 className="flex items-baseline justify-between text-[15px] font-bold">
+        <h2 className="flex items-baseline justify-between text-md font-bold">
           {plug ? "Where does it go?" : "Sockets"}
-          <span className="text-[13px] font-normal text-ink-soft">{strip.sockets_fed} of {strip.sockets_needed} fed</span>
+          <span className="text-sm font-normal text-ink-soft">
+            {strip.sockets_fed} of {strip.sockets_needed} fed
+          </span>
         </h2>
         {plug && (
           <div className="mt-1">
-            <p className="text-[13px]">{offers?.picked}</p>
+            <p className="text-sm">{offers?.picked}</p>
             <div className="mt-1 flex gap-1">
-              {feeds && <Button className="min-h-7 text-[13px]" onClick={() => void onPark(plug.cable, plug.plug)}>Park it</Button>}
-              <Button look="quiet" className="min-h-7 text-[13px]" onClick={onBack}>Let go</Button>
+              {feeds && (
+                <Button className="min-h-7 text-sm" onClick={() => void onPark(plug.cable, plug.plug)}>
+                  Park it
+                </Button>
+              )}
+              <Button look="quiet" className="min-h-7 text-sm" onClick={onBack}>
+                Let go
+              </Button>
             </div>
           </div>
         )}
@@ -52,11 +66,25 @@ export function SocketList({
       <ul ref={list} onKeyDown={walk} className="min-h-0 flex-1 overflow-auto pb-2">
         {groups.map(([part, of]) => (
           <li key={part}>
-            <h3 className="flex justify-between px-3 pt-2 text-[13px] font-bold">
+            <h3 className="flex justify-between px-3 pt-2 text-sm font-bold">
               {parts.get(part)?.name ?? part}
-              {of.length > 3 && <span className="font-normal text-ink-soft">{of.filter((s) => s.cable).length} of {of.length}</span>}
+              {of.length > 3 && (
+                <span className="font-normal text-ink-soft">
+                  {of.filter((s) => s.cable).length} of {of.length}
+                </span>
+              )}
             </h3>
-            <ul>{of.map((s) => <SocketLine key={s.ref} socket={s} words={short(s, alone(part), counted(part))} offers={plug ? offers : undefined} onHit={() => onSocket(s.ref)} />)}</ul>
+            <ul>
+              {of.map((s) => (
+                <SocketLine
+                  key={s.ref}
+                  socket={s}
+                  words={short(s)}
+                  offers={plug ? offers : undefined}
+                  onHit={() => onSocket(s.ref)}
+                />
+              ))}
+            </ul>
           </li>
         ))}
         {sockets.length === 0 && <li className="p-3 text-ink-soft">No part has a power socket yet.</li>}
@@ -65,22 +93,38 @@ export function SocketList({
   );
 }
 
-function SocketLine({ socket: s, words, offers, onHit }: { socket: SocketAnswer; words: string; offers: Offers | undefined; onHit: () => void }) {
+function SocketLine({
+  socket: s,
+  words,
+  offers,
+  onHit,
+}: {
+  socket: SocketAnswer;
+  words: string;
+  offers: Offers | undefined;
+  onHit: () => void;
+}) {
   const fits = offers?.fitting.some((o) => o.socket === s.ref);
   return (
     <li>
       <button
-        type="button" data-socket={s.ref} data-fed={s.cable !== null} data-fits={offers ? Boolean(fits) : undefined} onClick={onHit}
+        type="button"
+        data-socket={s.ref}
+        data-fed={s.cable !== null}
+        data-fits={offers ? Boolean(fits) : undefined}
+        onClick={onHit}
         className="grid min-h-9 w-full grid-cols-[minmax(0,1fr)_auto] items-center gap-2 px-3 py-1 text-left outline-offset-[-2px] hover:bg-accent-wash data-[fits=false]:text-ink-soft data-[fits=true]:bg-accent-wash pointer-coarse:min-h-11"
       >
         <span className="flex min-w-0 items-center gap-2">
-          <Face kind={s.kind} pin={s.kind === "sata" || s.kind === "atx24" ? 3 : 4} hollow={s.cable === null} />
-          <span className="min-w-0 text-[13px] leading-tight">
+          <Face kind={s.kind} hollow={s.cable === null} />
+          <span className="min-w-0 text-sm leading-tight">
             <span className="block">{words}</span>
-            {!s.required && <span className="text-[12px] text-ink-soft">optional</span>}
+            {!s.required && <span className="text-xs text-ink-soft">optional</span>}
           </span>
         </span>
-        <span className={`text-[13px] font-bold ${s.cable || fits === false ? "" : s.required ? "text-over" : "text-ink-soft"}`}>
+        <span
+          className={`text-sm font-bold ${s.cable || fits === false ? "" : s.required ? "text-over" : "text-ink-soft"}`}
+        >
           {s.cable ? s.fed_by : s.required ? "not fed" : "open"}
         </span>
       </button>
@@ -88,11 +132,9 @@ function SocketLine({ socket: s, words, offers, onHit }: { socket: SocketAnswer;
   );
 }
 
-/** The socket's own name where its part has several, and its kind. */
-function short(s: SocketAnswer, alone: boolean, counted: boolean): string {
-  const [instance = "1", name = ""] = (s.ref.split("#")[1] ?? "").split("/");
-  const own = [counted ? instance : "", alone ? "" : name].filter(Boolean).join(" · ");
-  return own ? `${own}, ${s.kind_words}` : s.kind_words;
+/** What tells a socket from the others of its part, and its kind. */
+function short(s: SocketAnswer): string {
+  return s.own_words ? `${s.own_words}, ${s.kind_words}` : s.kind_words;
 }
 
 /** By device, those with something required and unfed first; within one, unfed first. */

@@ -2,51 +2,96 @@ import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 
 import type { Element } from "../../api/client";
-import { useBuild } from "../../state/build";
+import { useBuild, useWrite } from "../../state/build/contexts";
 import { inUnit, percent, sentence, VERDICT_TEXT, verdictWord } from "../../state/format";
-import type { Drawn } from "../../state/lanes";
+import type { Drawn } from "../../state/loom/lanes";
 import { whyQuery } from "../../state/queries";
-import { Button, Dialog } from "../../ui/controls";
+import { Button } from "../../ui/button";
+import { Dialog } from "../../ui/dialog";
 
 /** What limits the chosen run: its worst elements, and all of them on demand. */
 export function WhyPanel({ drawn }: { drawn: Drawn | null }) {
-  const { build, act } = useBuild();
+  const build = useBuild();
+  const { act } = useWrite();
   const lane = drawn?.lane;
   const [all, setAll] = useState(false);
-  const why = useQuery({ ...whyQuery(build.key, build.version, drawn?.cable.key ?? ""), enabled: Boolean(lane) });
+  const why = useQuery({
+    ...whyQuery(build.key, build.version, drawn?.cable.key ?? ""),
+    enabled: Boolean(lane),
+  });
   const elements = why.data?.run.elements ?? [];
   if (!drawn)
     return (
-      <div className="grid content-center border border-dashed border-rule-strong p-4 text-[15px] text-ink-soft">
+      <div className="grid content-center border border-dashed border-rule-strong p-4 text-md text-ink-soft">
         Choose a cable to see what limits it, or a socket to feed.
       </div>
     );
   return (
-    <section aria-label={`Why: ${drawn.cable.name}`} className="@container flex min-h-0 flex-col overflow-hidden border border-rule bg-slip px-3 py-2">
+    <section
+      aria-label={`Why: ${drawn.cable.name}`}
+      className="@container flex min-h-0 flex-col overflow-hidden border border-rule bg-slip px-3 py-2"
+    >
       <div className="flex items-baseline gap-3">
-        <h2 className="min-w-0 flex-1 text-[15px] leading-tight font-bold">{drawn.cable.name}{drawn.labels && ` in ${drawn.labels}`}</h2>
-        {lane && <span data-verdict-word className={`text-[17px] font-bold ${VERDICT_TEXT[lane.verdict]}`}>{verdictWord(lane)}{lane.percent !== null && `, ${lane.percent} %`}</span>}
+        <h2 className="min-w-0 flex-1 text-md leading-tight font-bold">
+          {drawn.cable.name}
+          {drawn.labels && ` in ${drawn.labels}`}
+        </h2>
+        {lane && (
+          <span data-verdict-word className={`text-lg font-bold ${VERDICT_TEXT[lane.verdict]}`}>
+            {verdictWord(lane)}
+            {lane.percent !== null && `, ${lane.percent} %`}
+          </span>
+        )}
       </div>
       {lane ? (
         <>
           <ul tabIndex={0} aria-label="What limits it most" className="min-h-0 flex-1 overflow-y-auto">
-            {elements.slice(0, 4).map((e, i) => <ElementLine key={i} element={e} />)}
-            {lane.plugs.filter((p) => p.warning).map((p) => <li key={p.key} data-warning className="py-0.5 text-[13px] font-semibold text-tight">{sentence(p.warning)}</li>)}
-            {elements.length === 0 && !why.isPending && <li className="text-ink-soft">It is in its port and feeds nothing yet.</li>}
+            {elements.slice(0, 4).map((e, i) => (
+              <ElementLine key={i} element={e} />
+            ))}
+            {lane.plugs
+              .filter((p) => p.warning)
+              .map((p) => (
+                <li key={p.key} data-warning className="py-0.5 text-sm font-semibold text-tight">
+                  {sentence(p.warning)}
+                </li>
+              ))}
+            {elements.length === 0 && !why.isPending && (
+              <li className="text-ink-soft">It is in its port and feeds nothing yet.</li>
+            )}
           </ul>
           <div className="flex items-center gap-2 pt-1">
-            {elements.length > 0 && <Button className="min-h-7 text-[13px]" onClick={() => setAll(true)}>Every limit, {elements.length}</Button>}
-            {drawn.where === "in" && <Button look="quiet" className="min-h-7 text-[13px]" onClick={() => void act({ type: "unplug", cable: drawn.cable.key })}>Back in the bag</Button>}
+            {elements.length > 0 && (
+              <Button className="min-h-7 text-sm" onClick={() => setAll(true)}>
+                Every limit, {elements.length}
+              </Button>
+            )}
+            {drawn.where === "in" && (
+              <Button
+                look="quiet"
+                className="min-h-7 text-sm"
+                onClick={() => void act({ type: "unplug", cable: drawn.cable.key })}
+              >
+                Back in the bag
+              </Button>
+            )}
           </div>
         </>
       ) : (
         <p className="pt-2 text-ink-soft">
-          {drawn.where === "bag" ? "It lies in the bag. Connect one of its plugs, or choose a free port on the panel." : "It is fixed to the supply and feeds nothing."}
+          {drawn.where === "bag"
+            ? "It lies in the bag. Connect one of its plugs, or choose a free port on the panel."
+            : "It is fixed to the supply and feeds nothing."}
         </p>
       )}
-      <Dialog open={all} onClose={() => setAll(false)} title={`What limits ${drawn.cable.name}${drawn.labels && ` in ${drawn.labels}`}`} wide>
+      <Dialog
+        open={all}
+        onClose={() => setAll(false)}
+        title={`What limits ${drawn.cable.name}${drawn.labels && ` in ${drawn.labels}`}`}
+        wide
+      >
         <EveryLimit elements={elements} />
-        <p className="mt-3 text-[13px] text-ink-soft">Not checked yet: {build.result.not_checked.join(", ")}.</p>
+        <p className="mt-3 text-sm text-ink-soft">Not checked yet: {build.result.not_checked.join(", ")}.</p>
       </Dialog>
     </section>
   );
@@ -54,9 +99,11 @@ export function WhyPanel({ drawn }: { drawn: Drawn | null }) {
 
 function ElementLine({ element: e }: { element: Element }) {
   return (
-    <li className="grid grid-cols-[minmax(0,1fr)_auto_72px_52px] items-center gap-x-2 py-0.5 text-[13px] @max-[460px]:grid-cols-[minmax(0,1fr)_52px]">
+    <li className="grid grid-cols-[minmax(0,1fr)_auto_72px_52px] items-center gap-x-2 py-0.5 text-sm @max-[460px]:grid-cols-[minmax(0,1fr)_52px]">
       <span className="@max-[460px]:col-span-2">{e.title}</span>
-      <span className="font-mono whitespace-nowrap">{inUnit(e.load, e.unit)} <span className="text-ink-soft">of {inUnit(e.limit, e.unit)}</span></span>
+      <span className="font-mono whitespace-nowrap">
+        {inUnit(e.load, e.unit)} <span className="text-ink-soft">of {inUnit(e.limit, e.unit)}</span>
+      </span>
       <Share element={e} />
       <b className={`text-right font-mono ${VERDICT_TEXT[e.verdict]}`}>{percent(e.percent)}</b>
     </li>
@@ -68,7 +115,10 @@ function Share({ element: e }: { element: Element }) {
   const width = Math.min(150, 100 * (e.share ?? 0));
   return (
     <span className="relative block h-3 w-[72px] @max-[460px]:hidden" aria-hidden="true">
-      <span className={`absolute inset-y-0 left-0 mark-${e.verdict}`} style={{ width: `${(width * 2) / 3}%` }} />
+      <span
+        className={`absolute inset-y-0 left-0 mark-${e.verdict}`}
+        style={{ width: `${(width * 2) / 3}%` }}
+      />
       <span className="absolute inset-y-[-1px] border-l-2 border-ink" style={{ left: "66.6%" }} />
     </span>
   );
@@ -76,9 +126,17 @@ function Share({ element: e }: { element: Element }) {
 
 function EveryLimit({ elements }: { elements: Element[] }) {
   return (
-    <table className="names-first w-full text-left text-[13px]">
+    <table className="names-first w-full text-left text-sm">
       <thead className="sticky top-0 bg-slip text-ink-soft">
-        <tr><th>Element</th><th className="text-right">Load</th><th className="text-right">Limit</th><th className="pl-2 text-right">Share</th><th className="px-3">Verdict</th><th>At</th><th>How it comes about, and source</th></tr>
+        <tr>
+          <th>Element</th>
+          <th className="text-right">Load</th>
+          <th className="text-right">Limit</th>
+          <th className="pl-2 text-right">Share</th>
+          <th className="px-3">Verdict</th>
+          <th>At</th>
+          <th>How it comes about, and source</th>
+        </tr>
       </thead>
       <tbody>
         {elements.map((e, i) => (
@@ -87,9 +145,15 @@ function EveryLimit({ elements }: { elements: Element[] }) {
             <td className="py-1.5 pr-2 text-right font-mono whitespace-nowrap">{inUnit(e.load, e.unit)}</td>
             <td className="py-1.5 pr-3 text-right font-mono whitespace-nowrap">{inUnit(e.limit, e.unit)}</td>
             <td className="py-1.5 text-right font-mono whitespace-nowrap">{percent(e.percent)}</td>
-            <td className={`px-3 py-1.5 font-bold ${VERDICT_TEXT[e.verdict]}`}>{e.refused ? "refused" : e.verdict}</td>
+            <td className={`px-3 py-1.5 font-bold ${VERDICT_TEXT[e.verdict]}`}>
+              {e.refused ? "refused" : e.verdict}
+            </td>
             <td className="py-1.5 pr-3">{e.state}</td>
-            <td className="py-1.5 text-ink-soft">{e.formula}{e.formula && ". "}<i>{e.source}</i></td>
+            <td className="py-1.5 text-ink-soft">
+              {e.formula}
+              {e.formula && ". "}
+              <i>{e.source}</i>
+            </td>
           </tr>
         ))}
       </tbody>

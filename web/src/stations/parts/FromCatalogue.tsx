@@ -1,14 +1,14 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 
 import { client, take, type Part } from "../../api/client";
-import { useBuild } from "../../state/build";
+import { useWrite } from "../../state/build/contexts";
 import { catalogueEntryQuery, catalogueKey } from "../../state/queries";
-import { Button } from "../../ui/controls";
+import { Button } from "../../ui/button";
 import type { SetPart } from "./set";
 
 /** Where a part came from: an entry changed since is offered, never applied; a part can be kept. */
 export function FromCatalogue({ part, set }: { part: Part; set: SetPart }) {
-  const { act, say } = useBuild();
+  const { act, say } = useWrite();
   const queries = useQueryClient();
   const [slug = "", revision = "0"] = part.catalogue.split("@");
   const { data: entry } = useQuery(catalogueEntryQuery(slug));
@@ -23,15 +23,28 @@ export function FromCatalogue({ part, set }: { part: Part; set: SetPart }) {
   const newer = entry && entry.revision > Number(revision);
   const over = (entry: Part) => act({ type: "take entry", part: part.key, entry });
   return (
-    <div className="grid gap-1.5 text-[13px]">
-      {part.catalogue && <p className="text-ink-soft">From the catalogue: {slug}, revision {revision}</p>}
+    <div className="grid gap-1.5 text-sm">
+      {part.catalogue && (
+        <p className="text-ink-soft">
+          From the catalogue: {slug}, revision {revision}
+        </p>
+      )}
       {newer && (
         <p>
           <b className="text-tight">Its entry has changed since: {entry.words}.</b>{" "}
-          <Button className="min-h-7 text-[13px]" onClick={() => void over(entry.part)}>Take it over</Button>
+          <Button className="min-h-7 text-sm" onClick={() => void over(entry.part)}>
+            Take it over
+          </Button>
         </p>
       )}
-      <Button look="quiet" className="justify-self-start" disabled={keep.isPending} onClick={() => keep.mutate()}>Keep it in the catalogue</Button>
+      <Button
+        look="quiet"
+        className="justify-self-start"
+        disabled={keep.isPending}
+        onClick={() => keep.mutate()}
+      >
+        Keep it in the catalogue
+      </Button>
     </div>
   );
 }

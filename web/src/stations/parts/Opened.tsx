@@ -1,11 +1,12 @@
 import { useQuery } from "@tanstack/react-query";
 
 import type { Amount, Row, SpikeRow } from "../../api/client";
-import { useBuild } from "../../state/build";
+import { useBuild, useResult } from "../../state/build/contexts";
 import { amount, bounds } from "../../state/format";
-import { closedFigure, openingWords, RAIL_WORDS, type Opening } from "../../state/open";
+import { closedFigure, openingWords, type Opening } from "../../state/parts/open";
 import { rowsQuery } from "../../state/queries";
-import { Dialog } from "../../ui/controls";
+import { Dialog } from "../../ui/dialog";
+import { useWords } from "../../words";
 
 /** One line of an opened number. */
 interface Line {
@@ -21,48 +22,78 @@ interface Line {
 
 /** An opened number: the rows that add up to it, each with its formula, each leading to its field. */
 export function Opened({
-  opening, onChoose, onClose,
-}: { opening: Opening; onChoose: (part: string, field: string) => void; onClose: () => void }) {
-  const { build, result } = useBuild();
+  opening,
+  onChoose,
+  onClose,
+}: {
+  opening: Opening;
+  onChoose: (part: string, field: string) => void;
+  onClose: () => void;
+}) {
+  const build = useBuild();
+  const { result } = useResult();
   const { data } = useQuery(rowsQuery(build.key, build.version));
+  const { rails } = useWords();
   const figure = closedFigure(result, opening);
-  const lines = (data ? linesOf(opening, data.rows, data.spike_rows) : []).filter(
-    (r) => r.watts.high > 0 || r.watts.missing.length > 0,
-  ).sort((a, b) => b.watts.likely - a.watts.likely);
+  const lines = (data ? linesOf(opening, data.rows, data.spike_rows) : [])
+    .filter((r) => r.watts.high > 0 || r.watts.missing.length > 0)
+    .sort((a, b) => b.watts.likely - a.watts.likely);
   const total = sum(lines.map((r) => r.watts));
   return (
-    <Dialog open onClose={onClose} title={`${openingWords(opening)}: ${figure ? amount(figure) : "?"} W`} wide>
-      <table data-opened className="names-first w-full text-left text-[14px]">
-        <thead className="text-[13px] text-ink-soft">
-          <tr><th>Part</th><th>Rail</th><th>How it comes about</th><th>From</th><th className="text-right">Watts</th><th className="pl-3 text-right">Low to high</th></tr>
+    <Dialog
+      open
+      onClose={onClose}
+      title={`${openingWords(opening, rails)}: ${figure ? amount(figure) : "?"} W`}
+      wide
+    >
+      <table data-opened className="names-first w-full text-left text-base">
+        <thead className="text-sm text-ink-soft">
+          <tr>
+            <th>Part</th>
+            <th>Rail</th>
+            <th>How it comes about</th>
+            <th>From</th>
+            <th className="text-right">Watts</th>
+            <th className="pl-3 text-right">Low to high</th>
+          </tr>
         </thead>
         <tbody>
           {lines.map((r, i) => (
             <tr key={i} className="border-t border-rule align-baseline">
               <td className="py-1.5 pr-3">
                 <button
-                  type="button" className="text-left font-semibold text-accent underline-offset-2 hover:underline"
+                  type="button"
+                  className="text-left font-semibold text-accent underline-offset-2 hover:underline"
                   onClick={() => onChoose(r.part, r.field)}
                 >
-                  {r.name}{r.count > 1 && ` ×${r.count}`}
+                  {r.name}
+                  {r.count > 1 && ` ×${r.count}`}
                 </button>
               </td>
-              <td className="pr-3 whitespace-nowrap">{r.rail ? RAIL_WORDS[r.rail] : ""}</td>
+              <td className="pr-3 whitespace-nowrap">{r.rail ? rails[r.rail] : ""}</td>
               <td className="pr-3 text-ink-soft">{r.how}</td>
               <td className="pr-3">{r.origin}</td>
-              <td className="text-right font-mono font-bold">{r.watts.missing.length ? "?" : r.watts.likely.toFixed(1)}</td>
-              <td className="pl-3 text-right font-mono whitespace-nowrap text-ink-soft">{r.watts.low <= r.watts.high ? bounds(r.watts) : "a share"}</td>
+              <td className="text-right font-mono font-bold">
+                {r.watts.missing.length ? "?" : r.watts.likely.toFixed(1)}
+              </td>
+              <td className="pl-3 text-right font-mono whitespace-nowrap text-ink-soft">
+                {r.watts.low <= r.watts.high ? bounds(r.watts) : "a share"}
+              </td>
             </tr>
           ))}
           <tr className="border-t-2 border-ink font-bold">
-            <td className="py-1.5" colSpan={4}>Together{total.missing.length > 0 && ", at least"}</td>
+            <td className="py-1.5" colSpan={4}>
+              Together{total.missing.length > 0 && ", at least"}
+            </td>
             <td className="text-right font-mono">{total.likely.toFixed(1)}</td>
             <td className="pl-3 text-right font-mono whitespace-nowrap">{bounds(total)}</td>
           </tr>
         </tbody>
       </table>
       {data && lines.length === 0 && <p className="mt-2 text-ink-soft">Nothing draws here.</p>}
-      <p className="mt-2 text-[13px] text-ink-soft">Elsewhere watts stand whole, rounded up. A name leads to the field that sets its row.</p>
+      <p className="mt-2 text-sm text-ink-soft">
+        Elsewhere watts stand whole, rounded up. A name leads to the field that sets its row.
+      </p>
     </Dialog>
   );
 }
@@ -72,7 +103,11 @@ function linesOf(opening: Opening, rows: Row[], spikes: SpikeRow[]): Line[] {
     return spikes.map((r) => ({ ...r, how: r.formula, watts: r.watts[opening.spike] }));
   return rows
     .filter((r) => (!opening.path || r.path === opening.path) && (!opening.rail || r.rail === opening.rail))
-    .map((r) => ({ ...r, how: opening.path ? r.formula : `${r.formula}, ${r.path}`, watts: r.watts[opening.state] }));
+    .map((r) => ({
+      ...r,
+      how: opening.path ? r.formula : `${r.formula}, ${r.path}`,
+      watts: r.watts[opening.state],
+    }));
 }
 
 function sum(of: Amount[]): Amount {

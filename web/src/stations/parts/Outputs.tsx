@@ -1,13 +1,10 @@
 import type { Header, Part } from "../../api/client";
-import { withLikely } from "../../state/figure";
-import { Button } from "../../ui/controls";
+import { withLikely } from "../../state/parts/figure";
+import { Button } from "../../ui/button";
 import { Choice, NumberField } from "../../ui/fields";
+import { useWords } from "../../words";
 import type { SetPart } from "./set";
 
-const KINDS: { value: Header["kind"]; words: string }[] = [
-  { value: "fan", words: "fan" }, { value: "pump", words: "pump" },
-  { value: "lights-5v", words: "5 V lights" }, { value: "lights-12v", words: "12 V lights" },
-];
 type Board = Extract<Part, { kind: "board" }>;
 
 /** A key that no other thing in a list has. */
@@ -18,27 +15,72 @@ function freshKey(stem: string, taken: string[]): string {
 }
 
 /** Power outputs, of a board or of a hub: what each is for, and what it gives. */
-export function Outputs({ field, title, stem, headers, set }: { field: "headers" | "outputs"; title: string; stem: string; headers: Header[]; set: SetPart }) {
+export function Outputs({
+  field,
+  title,
+  stem,
+  headers,
+  set,
+}: {
+  field: "headers" | "outputs";
+  title: string;
+  stem: string;
+  headers: Header[];
+  set: SetPart;
+}) {
+  const kinds = Object.entries(useWords().headers).map(([value, words]) => ({
+    value: value as Header["kind"],
+    words,
+  }));
   const put = (to: (now: Header[]) => Header[]) =>
     set((now) => ({ [field]: to((now as unknown as Record<string, Header[]>)[field] ?? []) }));
-  const change = (key: string, to: (h: Header) => Partial<Header>) => put((now) => now.map((h) => (h.key === key ? { ...h, ...to(h) } : h)));
+  const change = (key: string, to: (h: Header) => Partial<Header>) =>
+    put((now) => now.map((h) => (h.key === key ? { ...h, ...to(h) } : h)));
   const add = () =>
-    put((now) => [...now, { key: freshKey(stem, now.map((h) => h.key)), kind: now.at(-1)?.kind ?? "fan", limit_a: now.at(-1)?.limit_a ?? null }]);
+    put((now) => [
+      ...now,
+      {
+        key: freshKey(
+          stem,
+          now.map((h) => h.key),
+        ),
+        kind: now.at(-1)?.kind ?? "fan",
+        limit_a: now.at(-1)?.limit_a ?? null,
+      },
+    ]);
   return (
     <fieldset data-field={field} className="grid gap-1">
-      <legend className="mb-1 text-[13px] font-bold">{title}</legend>
+      <legend className="mb-1 text-sm font-bold">{title}</legend>
       {headers.map((h) => (
         <div key={h.key} className="grid grid-cols-[60px_minmax(0,1fr)_auto_auto] items-center gap-1.5">
-          <span className="truncate text-[13px]" title={h.key}>{h.key}</span>
-          <Choice label={`What ${h.key} is for`} hideLabel value={h.kind} options={KINDS} onChange={(kind) => void change(h.key, () => ({ kind }))} />
+          <span className="truncate text-sm" title={h.key}>
+            {h.key}
+          </span>
+          <Choice
+            label={`What ${h.key} is for`}
+            hideLabel
+            value={h.kind}
+            options={kinds}
+            onChange={(kind) => void change(h.key, () => ({ kind }))}
+          />
           <NumberField
-            compact narrow empty label={`What ${h.key} gives`} unit="A" placeholder="?" value={h.limit_a?.likely ?? null}
-            onCommit={(a) => change(h.key, (now) => ({ limit_a: a === null ? null : withLikely(now.limit_a, a) }))}
+            compact
+            narrow
+            empty
+            label={`What ${h.key} gives`}
+            unit="A"
+            placeholder="?"
+            value={h.limit_a?.likely ?? null}
+            onCommit={(a) =>
+              change(h.key, (now) => ({ limit_a: a === null ? null : withLikely(now.limit_a, a) }))
+            }
           />
           <Remove what={h.key} onRemove={() => void put((now) => now.filter((x) => x.key !== h.key))} />
         </div>
       ))}
-      <Button look="quiet" className="justify-self-start" onClick={() => void add()}>Add a header</Button>
+      <Button look="quiet" className="justify-self-start" onClick={() => void add()}>
+        Add a header
+      </Button>
     </fieldset>
   );
 }
@@ -46,20 +88,56 @@ export function Outputs({ field, title, stem, headers, set }: { field: "headers"
 /** A board's slots: lanes, and the socket that feeds one where the manual says so. */
 export function Slots({ board, set }: { board: Board; set: SetPart<Board> }) {
   const put = (to: (now: Board["slots"]) => Board["slots"]) => set((now) => ({ slots: to(now.slots) }));
-  const change = (key: string, changes: Partial<Board["slots"][number]>) => put((now) => now.map((s) => (s.key === key ? { ...s, ...changes } : s)));
-  const feeds = [{ value: "", words: "fed as usual" }, ...board.sockets.map((s) => ({ value: s.key, words: `by ${s.key}` }))];
+  const change = (key: string, changes: Partial<Board["slots"][number]>) =>
+    put((now) => now.map((s) => (s.key === key ? { ...s, ...changes } : s)));
+  const feeds = [
+    { value: "", words: "fed as usual" },
+    ...board.sockets.map((s) => ({ value: s.key, words: `by ${s.key}` })),
+  ];
   return (
     <fieldset data-field="slots" className="grid gap-1">
-      <legend className="mb-1 text-[13px] font-bold">Slots</legend>
+      <legend className="mb-1 text-sm font-bold">Slots</legend>
       {board.slots.map((s) => (
         <div key={s.key} className="grid grid-cols-[60px_72px_minmax(0,1fr)_auto] items-center gap-1.5">
-          <span className="truncate text-[13px]" title={s.key}>{s.key}</span>
-          <Choice label={`Lanes of ${s.key}`} hideLabel value={String(s.lanes)} options={LANES} onChange={(v) => void change(s.key, { lanes: Number(v) as 16 })} />
-          <Choice label={`What feeds ${s.key} at 12 V`} hideLabel value={s.fed_by ?? ""} options={feeds} onChange={(v) => void change(s.key, { fed_by: v || null })} />
+          <span className="truncate text-sm" title={s.key}>
+            {s.key}
+          </span>
+          <Choice
+            label={`Lanes of ${s.key}`}
+            hideLabel
+            value={String(s.lanes)}
+            options={LANES}
+            onChange={(v) => void change(s.key, { lanes: Number(v) as 16 })}
+          />
+          <Choice
+            label={`What feeds ${s.key} at 12 V`}
+            hideLabel
+            value={s.fed_by ?? ""}
+            options={feeds}
+            onChange={(v) => void change(s.key, { fed_by: v || null })}
+          />
           <Remove what={s.key} onRemove={() => void put((now) => now.filter((x) => x.key !== s.key))} />
         </div>
       ))}
-      <Button look="quiet" className="justify-self-start" onClick={() => void put((now) => [...now, { key: freshKey("slot", now.map((s) => s.key)), lanes: 16, fed_by: null }])}>Add a slot</Button>
+      <Button
+        look="quiet"
+        className="justify-self-start"
+        onClick={() =>
+          void put((now) => [
+            ...now,
+            {
+              key: freshKey(
+                "slot",
+                now.map((s) => s.key),
+              ),
+              lanes: 16,
+              fed_by: null,
+            },
+          ])
+        }
+      >
+        Add a slot
+      </Button>
     </fieldset>
   );
 }
@@ -68,6 +146,14 @@ export const LANES = ["16", "8", "4", "1"].map((v) => ({ value: v, words: `x${v}
 
 function Remove({ what, onRemove }: { what: string; onRemove: () => void }) {
   return (
-    <Button look="quiet" className="px-1.5 text-[15px] font-normal" aria-label={`Remove ${what}`} title={`Remove ${what}`} onClick={onRemove}>×</Button>
+    <Button
+      look="quiet"
+      className="px-1.5 text-md font-normal"
+      aria-label={`Remove ${what}`}
+      title={`Remove ${what}`}
+      onClick={onRemove}
+    >
+      ×
+    </Button>
   );
 }

@@ -1,9 +1,9 @@
 import { useCallback } from "react";
 import { Link, useSearchParams } from "react-router";
 
-import { useBuild } from "../../state/build";
+import { useBuild, useShown } from "../../state/build/contexts";
 import { STATE_WORDS } from "../../state/format";
-import { openingOf } from "../../state/open";
+import { openingOf } from "../../state/parts/open";
 import { StationHead } from "../frame/Frame";
 import { AddPart } from "./AddPart";
 import { Columns } from "./Columns";
@@ -16,7 +16,8 @@ import { ThroughBoard } from "./ThroughBoard";
 
 /** The parts under the path that feeds them, the state shown, and the part in hand. */
 export default function Parts() {
-  const { build, state } = useBuild();
+  const build = useBuild();
+  const { state } = useShown();
   const [params, setParams] = useSearchParams();
   const at = params.get("at") ?? "";
   const opening = openingOf(params);
@@ -30,19 +31,36 @@ export default function Parts() {
   return (
     <div className="flex h-full min-h-0 flex-col">
       <StationHead title="Parts" note={`by the path that feeds them, at ${STATE_WORDS[state].toLowerCase()}`}>
-        <Link to={`/b/${build.key}/parts/catalogue`} className="inline-flex min-h-8 items-center rounded-[3px] border border-ink bg-slip px-3 font-semibold hover:bg-accent-wash">Catalogue</Link>
+        <Link
+          to={`/b/${build.key}/parts/catalogue`}
+          className="inline-flex min-h-8 items-center rounded-[3px] border border-ink bg-slip px-3 font-semibold hover:bg-accent-wash"
+        >
+          Catalogue
+        </Link>
         <PasteList />
       </StationHead>
       <div className="flex min-h-0 flex-1 gap-5 px-6 pb-4">
         <div className="@container flex min-h-0 min-w-0 flex-1 flex-col gap-3">
           <AddPart onAdded={choose} />
-          <Columns chosen={part?.key ?? ""} onChoose={choose} onOpen={(path) => open({ open: state, path })} />
+          <Columns
+            chosen={part?.key ?? ""}
+            onChoose={choose}
+            onOpen={(path) => open({ open: state, path })}
+          />
           <ThroughBoard onChoose={choose} />
         </div>
-        <aside aria-label="Watts and part in hand" className="flex w-[330px] shrink-0 flex-col gap-3 overflow-auto max-[1100px]:w-[296px]">
+        <aside
+          aria-label="Watts and part in hand"
+          className="flex w-[330px] shrink-0 flex-col gap-3 overflow-auto max-[1100px]:w-[296px]"
+        >
           <Stacks onOpen={open} />
           {part ? (
-            <Inspector key={part.key} part={part} field={params.get("field") ?? ""} onGone={() => choose("")} />
+            <Inspector
+              key={part.key}
+              part={part}
+              field={params.get("field") ?? ""}
+              onGone={() => choose("")}
+            />
           ) : (
             <ThisBuild />
           )}

@@ -3,12 +3,11 @@ import { useQuery } from "@tanstack/react-query";
 import type { Part, Socket } from "../../api/client";
 import { Face, PinKey } from "../../drawing/Face";
 import { referenceQuery } from "../../state/queries";
-import { Button } from "../../ui/controls";
+import { Button } from "../../ui/button";
 import { Choice, NumberField, Tick } from "../../ui/fields";
 import type { SetPart } from "./set";
 
 /** Pins of the wide ones in px, so that each face fits beside its kind. */
-const PIN: Record<string, number> = { atx24: 7, atx20: 7, sata: 5, "16pin": 8 };
 /** Sockets of which a board or a card may wire fewer 12 V pins than usual. */
 const WIRED = ["eps8", "pcie6", "pcie8"];
 
@@ -23,41 +22,76 @@ export function Sockets({ part, set }: { part: Socketed; set: SetPart<Socketed> 
   const add = () =>
     set(({ sockets }) => {
       const taken = new Set(sockets.map((s) => s.key));
-      const key = Array.from({ length: 20 }, (_, i) => `socket-${i + 1}`).find((k) => !taken.has(k)) ?? "socket";
+      const key =
+        Array.from({ length: 20 }, (_, i) => `socket-${i + 1}`).find((k) => !taken.has(k)) ?? "socket";
       const kind = sockets.at(-1)?.kind ?? "pcie8";
       return { sockets: [...sockets, { key, kind, required: true, version: "revised", pins_12v: null }] };
     });
   return (
     <fieldset data-field="sockets" className="grid gap-2">
-      <legend className="mb-1 text-[13px] font-bold">Sockets{part.count > 1 && " of each"}</legend>
+      <legend className="mb-1 text-sm font-bold">Sockets{part.count > 1 && " of each"}</legend>
       {part.sockets.map((s) => (
         <div key={s.key} className="grid gap-1 border-l-2 border-rule pl-2">
           <div className="flex items-center gap-2">
-            <Face kind={s.kind} pin={PIN[s.kind] ?? 9} />
-            <span className="min-w-0 flex-1"><Choice label={`Kind of socket ${s.key}`} hideLabel value={s.kind} options={kinds as { value: Socket["kind"]; words: string }[]} onChange={(kind) => void change(s.key, { kind })} /></span>
-            <Button look="quiet" className="px-1.5 text-[15px] font-normal" aria-label={`Remove socket ${s.key}`} title={`Remove socket ${s.key}`} onClick={() => void set((now) => ({ sockets: now.sockets.filter((x) => x.key !== s.key) }))}>×</Button>
+            <Face kind={s.kind} size="large" />
+            <span className="min-w-0 flex-1">
+              <Choice
+                label={`Kind of socket ${s.key}`}
+                hideLabel
+                value={s.kind}
+                options={kinds as { value: Socket["kind"]; words: string }[]}
+                onChange={(kind) => void change(s.key, { kind })}
+              />
+            </span>
+            <Button
+              look="quiet"
+              className="px-1.5 text-md font-normal"
+              aria-label={`Remove socket ${s.key}`}
+              title={`Remove socket ${s.key}`}
+              onClick={() => void set((now) => ({ sockets: now.sockets.filter((x) => x.key !== s.key) }))}
+            >
+              ×
+            </Button>
           </div>
           <div className="flex flex-wrap items-center gap-x-3">
-            <span className="text-[12px] text-ink-soft">{s.key}</span>
-            <Tick label="required" checked={s.required} onChange={(required) => void change(s.key, { required })} />
+            <span className="text-xs text-ink-soft">{s.key}</span>
+            <Tick
+              label="required"
+              checked={s.required}
+              onChange={(required) => void change(s.key, { required })}
+            />
             {s.kind === "16pin" && (
               <Choice
-                label={`Version of socket ${s.key}`} hideLabel value={s.version}
-                options={[{ value: "revised", words: "revised (H++)" }, { value: "first", words: "first (H+)" }]}
+                label={`Version of socket ${s.key}`}
+                hideLabel
+                value={s.version}
+                options={[
+                  { value: "revised", words: "revised (H++)" },
+                  { value: "first", words: "first (H+)" },
+                ]}
                 onChange={(version) => void change(s.key, { version })}
               />
             )}
             {WIRED.includes(s.kind) && (
               <NumberField
-                compact narrow whole empty label={`12 V pins wired in socket ${s.key}`} placeholder="all" unit="12 V pins"
-                value={s.pins_12v} onCommit={(pins_12v) => change(s.key, { pins_12v })}
+                compact
+                narrow
+                whole
+                empty
+                label={`12 V pins wired in socket ${s.key}`}
+                placeholder="all"
+                unit="12 V pins"
+                value={s.pins_12v}
+                onCommit={(pins_12v) => change(s.key, { pins_12v })}
               />
             )}
           </div>
         </div>
       ))}
       {part.sockets.length > 0 && <PinKey kinds={part.sockets.map((s) => s.kind)} />}
-      <Button look="quiet" className="justify-self-start" onClick={() => void add()}>Add a socket</Button>
+      <Button look="quiet" className="justify-self-start" onClick={() => void add()}>
+        Add a socket
+      </Button>
     </fieldset>
   );
 }

@@ -1,16 +1,18 @@
 import { useQuery } from "@tanstack/react-query";
 
 import type { Case } from "../../api/client";
-import { useBuild } from "../../state/build";
+import { useBuild, useWrite } from "../../state/build/contexts";
 import { casesQuery } from "../../state/queries";
 import { Choice, TextField } from "../../ui/fields";
 
 /** What belongs to the build as a whole, while no part is in hand: its name, note and case. */
 export function ThisBuild() {
-  const { build, act } = useBuild();
+  const build = useBuild();
+  const { act } = useWrite();
   const { data: cases = [] } = useQuery(casesQuery);
   const { name, note, parts, case: now } = build.doc;
-  const set = (changes: Record<string, unknown>) => act({ type: "change build", changes, house_rules: {}, assumptions: {} });
+  const set = (changes: Record<string, unknown>) =>
+    act({ type: "change build", changes, house_rules: {}, assumptions: {} });
   const known = cases.some((c) => c.slug === now?.slug);
   const options = [
     { value: "", words: "none chosen" },
@@ -19,12 +21,19 @@ export function ThisBuild() {
   ];
   return (
     <section aria-label="This build" className="grid gap-3 border border-rule bg-slip p-3">
-      <p className="text-[15px] text-ink-soft">
-        {parts.length ? "Choose a part to see and change its figures." : "Add the first part in the line above: the board is a good start."}
+      <p className="text-md text-ink-soft">
+        {parts.length
+          ? "Choose a part to see and change its figures."
+          : "Add the first part in the line above: the board is a good start."}
       </p>
       <TextField label="Name of the build" value={name} onCommit={(v) => set({ name: v })} />
       <TextField label="Note" value={note} max={2000} onCommit={(v) => set({ note: v })} />
-      <Choice label="Case" value={now?.slug ?? ""} options={options} onChange={(slug) => void set({ case: cases.find((c) => c.slug === slug) ?? null })} />
+      <Choice
+        label="Case"
+        value={now?.slug ?? ""}
+        options={options}
+        onChange={(slug) => void set({ case: cases.find((c) => c.slug === slug) ?? null })}
+      />
       {now && <Room of={now} />}
     </section>
   );
@@ -34,7 +43,15 @@ export function ThisBuild() {
 function Room({ of: c }: { of: Case }) {
   const mm = (v: number | null) => (v === null ? "not known" : `${v} mm`);
   const lines: [string, string][] = [
-    ["Supply", [c.supply_forms.join(", ") || "not known", c.brackets.length ? `${c.brackets.join(", ")} by a bracket` : ""].filter(Boolean).join("; ")],
+    [
+      "Supply",
+      [
+        c.supply_forms.join(", ") || "not known",
+        c.brackets.length ? `${c.brackets.join(", ")} by a bracket` : "",
+      ]
+        .filter(Boolean)
+        .join("; "),
+    ],
     ["Room for it", mm(c.supply_length_mm)],
     ["Cards", `${mm(c.card_length_mm)} long, ${mm(c.card_height_mm)} to the side panel`],
     ["Bays", `${c.bays_35 ?? "?"} of 3.5, ${c.bays_25 ?? "?"} of 2.5 inches`],
@@ -42,13 +59,16 @@ function Room({ of: c }: { of: Case }) {
     ["Routes", c.routes.map((r) => `${r.area} ${r.length_mm} mm`).join("; ") || "not known"],
   ];
   return (
-    <div className="text-[13px]">
+    <div className="text-sm">
       <dl>
-      {lines.map(([term, text]) => (
-        <div key={term} className="grid grid-cols-[80px_minmax(0,1fr)] border-t border-rule py-1"><dt className="text-ink-soft">{term}</dt><dd>{text}</dd></div>
-      ))}
+        {lines.map(([term, text]) => (
+          <div key={term} className="grid grid-cols-[80px_minmax(0,1fr)] border-t border-rule py-1">
+            <dt className="text-ink-soft">{term}</dt>
+            <dd>{text}</dd>
+          </div>
+        ))}
       </dl>
-      <p className="border-t border-rule pt-1 text-[12px] text-ink-soft">Fit and reach are not checked yet.</p>
+      <p className="border-t border-rule pt-1 text-xs text-ink-soft">Fit and reach are not checked yet.</p>
     </div>
   );
 }

@@ -1,44 +1,70 @@
 import type { Result } from "../../api/client";
-import { useBuild } from "../../state/build";
+import { useResult } from "../../state/build/contexts";
 import { inUnit, percent, sentence, VERDICT_TEXT } from "../../state/format";
 
 type BoardAnswer = Result["through_board"][number];
 /** What comes through the board, worst first, and the figure that moves the total most. */
 export function ThroughBoard({ onChoose }: { onChoose: (part: string, field: string) => void }) {
-  const { result } = useBuild();
+  const { result } = useResult();
   const found = result.through_board;
   const first = found[0];
   // Headers of one board or hub that nobody knows the limit of stand together.
-  const alike = (b: BoardAnswer) => (b.kind === "header" && b.limit === null ? b.part : b.title);
-  const lines = found.filter((b, i) => found.findIndex((x) => alike(x) === alike(b)) === i);
-  const more = (b: BoardAnswer) => found.filter((x) => alike(x) === alike(b)).length - 1;
+  const lines = found.filter((b, i) => found.findIndex((x) => x.like === b.like) === i);
+  const more = (b: BoardAnswer) => found.filter((x) => x.like === b.like).length - 1;
   const moves = result.moves_most;
   if (!first && !moves) return null;
   return (
-    <section aria-label="Through the board" className="shrink-0 border border-dashed border-rule-strong px-4 py-2.5">
+    <section
+      aria-label="Through the board"
+      className="shrink-0 border border-dashed border-rule-strong px-4 py-2.5"
+    >
       {first && (
         <>
-          <h2 className="flex justify-between text-[14px] font-bold">
+          <h2 className="flex justify-between text-base font-bold">
             Through the board
-            <span className={`text-[15px] ${VERDICT_TEXT[first.verdict]}`}>{first.verdict}{first.percent !== null && `, ${percent(first.percent)}`}</span>
+            <span className={`text-md ${VERDICT_TEXT[first.verdict]}`}>
+              {first.verdict}
+              {first.percent !== null && `, ${percent(first.percent)}`}
+            </span>
           </h2>
           <ul className="mt-1">
             {lines.slice(0, first.verdict === "within" ? 2 : 3).map((b) => (
-              <li key={`${b.kind}${b.title}`}>
-                <button type="button" onClick={() => onChoose(b.part, b.field)} className="grid w-full grid-cols-[minmax(0,1fr)_auto_52px] gap-3 py-0.5 text-left text-[14px] hover:bg-accent-wash">
-                  <span>{b.title}{b.limit === null && more(b) > 0 && ` and ${more(b)} more like it`}</span>
-                  <span className="font-mono whitespace-nowrap">{inUnit(b.load, b.unit)} <span className="text-ink-soft">of {inUnit(b.limit, b.unit)}</span></span>
+              <li key={b.like}>
+                <button
+                  type="button"
+                  onClick={() => onChoose(b.part, b.field)}
+                  className="grid w-full grid-cols-[minmax(0,1fr)_auto_52px] gap-3 py-0.5 text-left text-base hover:bg-accent-wash"
+                >
+                  <span>
+                    {b.title}
+                    {b.limit === null && more(b) > 0 && ` and ${more(b)} more like it`}
+                  </span>
+                  <span className="font-mono whitespace-nowrap">
+                    {inUnit(b.load, b.unit)}{" "}
+                    <span className="text-ink-soft">of {inUnit(b.limit, b.unit)}</span>
+                  </span>
                   <b className={`text-right font-mono ${VERDICT_TEXT[b.verdict]}`}>{percent(b.percent)}</b>
                 </button>
-                {(b.verdict === "over" || b.verdict === "unknown") && <p className="text-[13px] text-ink-soft">{sentence(b.cause)} <b className="text-accent">{sentence(b.fix)}</b></p>}
+                {(b.verdict === "over" || b.verdict === "unknown") && (
+                  <p className="text-sm text-ink-soft">
+                    {sentence(b.cause)} <b className="text-accent">{sentence(b.fix)}</b>
+                  </p>
+                )}
               </li>
             ))}
           </ul>
         </>
       )}
       {moves && (
-        <p className="mt-1 text-[13px] text-ink-soft">
-          {sentence(moves.text)} <button type="button" className="font-semibold text-accent underline-offset-2 hover:underline" onClick={() => onChoose(moves.part, moves.field)}>Look at it</button>
+        <p className="mt-1 text-sm text-ink-soft">
+          {sentence(moves.text)}{" "}
+          <button
+            type="button"
+            className="font-semibold text-accent underline-offset-2 hover:underline"
+            onClick={() => onChoose(moves.part, moves.field)}
+          >
+            Look at it
+          </button>
         </p>
       )}
     </section>

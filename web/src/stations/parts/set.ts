@@ -7,4 +7,6 @@ export type Changes = Record<string, unknown>;
  * bounds) is given as a function of the part as it is when its turn comes: an edit that is still
  * on its way is not undone by the next.
  */
-export type SetPart<P extends Part = Part> = { set(changes: Changes | ((now: P) => Changes)): Promise<unknown> }["set"];
+export type SetPart<P extends Part = Part> = {
+  set(changes: Changes | ((now: P) => Changes)): Promise<unknown>;
+}["set"];

@@ -2,18 +2,30 @@ import { useQuery } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
 
 import type { Doc, Reference } from "../../api/client";
-import { useBuild } from "../../state/build";
-import { widened } from "../../state/figure";
+import { useBuild, useResult, useWrite } from "../../state/build/contexts";
+import { widened } from "../../state/parts/figure";
 import { referenceQuery } from "../../state/queries";
-import { Button } from "../../ui/controls";
+import { Button } from "../../ui/button";
 import { NumberField } from "../../ui/fields";
 import { StationHead, usePlace } from "../frame/Frame";
 
 type Rules = Doc["house_rules"];
 const CHAINED: { value: Rules["chained_graphics"]; words: string; text: string }[] = [
-  { value: "never", words: "Never both plugs", text: "One graphics cable feeds one socket, whatever it would carry." },
-  { value: "by plug", words: "One plug’s worth a cable", text: "Both plugs together carry no more than the 150 W that a standard grants one. The strictest figure that a standard states." },
-  { value: "by pins", words: "As far as pins and wires allow", text: "Only pins, wires and the supply end limit it." },
+  {
+    value: "never",
+    words: "Never both plugs",
+    text: "One graphics cable feeds one socket, whatever it would carry.",
+  },
+  {
+    value: "by plug",
+    words: "One plug’s worth a cable",
+    text: "Both plugs together carry no more than the 150 W that a standard grants one. The strictest figure that a standard states.",
+  },
+  {
+    value: "by pins",
+    words: "As far as pins and wires allow",
+    text: "Only pins, wires and the supply end limit it.",
+  },
 ];
 const FLOORS: { value: Rules["maker_floor"]; words: string; text: string }[] = [
   { value: "keep", words: "Never below it", text: "The card maker’s smallest supply is a floor." },
@@ -23,31 +35,74 @@ const FLOORS: { value: Rules["maker_floor"]; words: string; text: string }[] = [
 
 /** Where good builders disagree, and what is assumed where a figure is missing; for this build. */
 export default function RulesPage() {
-  const { build, result, act, preview } = useBuild();
+  const build = useBuild();
+  const { result } = useResult();
+  const { act, preview } = useWrite();
   const { data: reference } = useQuery(referenceQuery);
   const rules = build.doc.house_rules;
-  const set = (house_rules: Partial<Rules>) => void act({ type: "change build", changes: {}, house_rules, assumptions: {} });
-  const worst = result.mend.filter((m) => m.station === "loom" && m.kind !== "unfed").length;
+  const set = (house_rules: Partial<Rules>) =>
+    void act({ type: "change build", changes: {}, house_rules, assumptions: {} });
+  const worst = result.lanes.filter((l) => l.verdict === "over" || l.verdict === "unknown").length;
   return (
     <>
-      <StationHead title="House rules" note={`for this build, ${worst ? `${worst} of its runs to mend` : "no run to mend"}`} />
+      <StationHead
+        title="House rules"
+        note={`for this build, ${worst ? `${worst} of its runs to mend` : "no run to mend"}`}
+      />
       <div className="grid max-w-[1120px] gap-6 px-6 pb-8">
         <div className="grid grid-cols-2 gap-6">
-          <Question legend="Both plugs of one chained graphics cable" name="chained" options={CHAINED} value={rules.chained_graphics} onChange={(chained_graphics) => set({ chained_graphics })} />
+          <Question
+            legend="Both plugs of one chained graphics cable"
+            name="chained"
+            options={CHAINED}
+            value={rules.chained_graphics}
+            onChange={(chained_graphics) => set({ chained_graphics })}
+          />
           <div className="grid content-start gap-6">
-            <Question legend="The card maker’s smallest supply" name="floor" options={FLOORS} value={rules.maker_floor} onChange={(maker_floor) => set({ maker_floor })} />
+            <Question
+              legend="The card maker’s smallest supply"
+              name="floor"
+              options={FLOORS}
+              value={rules.maker_floor}
+              onChange={(maker_floor) => set({ maker_floor })}
+            />
             <NumberField
-              label="Headroom over the sustained load" unit="%" value={Math.round(rules.headroom * 1000) / 10}
-              onPreview={(v) => v !== null && preview({ type: "change build", changes: {}, house_rules: { headroom: v / 100 }, assumptions: {} })}
-              onCommit={(v) => act({ type: "change build", changes: {}, house_rules: { headroom: (v ?? 0) / 100 }, assumptions: {} })}
+              label="Headroom over the sustained load"
+              unit="%"
+              value={Math.round(rules.headroom * 1000) / 10}
+              onPreview={(v) =>
+                v !== null &&
+                preview({
+                  type: "change build",
+                  changes: {},
+                  house_rules: { headroom: v / 100 },
+                  assumptions: {},
+                })
+              }
+              onCommit={(v) =>
+                act({
+                  type: "change build",
+                  changes: {},
+                  house_rules: { headroom: (v ?? 0) / 100 },
+                  assumptions: {},
+                })
+              }
             />
           </div>
         </div>
         <section>
-          <h2 className="text-[17px] font-bold">What is assumed</h2>
-          <p className="mb-2 text-[14px] text-ink-soft">Used where a part has no figure of its own. Set what you know better; it stays in the build file.</p>
+          <h2 className="text-lg font-bold">What is assumed</h2>
+          <p className="mb-2 text-base text-ink-soft">
+            Used where a part has no figure of its own. Set what you know better; it stays in the build file.
+          </p>
           <ul className="grid grid-cols-2 gap-x-8">
-            {reference?.assumptions.map((a) => <AssumptionLine key={a.name} declared={a} value={build.doc.assumptions[a.name as keyof Doc["assumptions"]]} />)}
+            {reference?.assumptions.map((a) => (
+              <AssumptionLine
+                key={a.name}
+                declared={a}
+                value={build.doc.assumptions[a.name as keyof Doc["assumptions"]]}
+              />
+            ))}
           </ul>
         </section>
       </div>
@@ -56,16 +111,38 @@ export default function RulesPage() {
 }
 
 function Question<T extends string>({
-  legend, name, options, value, onChange,
-}: { legend: string; name: string; options: { value: T; words: string; text: string }[]; value: T; onChange: (v: T) => void }) {
+  legend,
+  name,
+  options,
+  value,
+  onChange,
+}: {
+  legend: string;
+  name: string;
+  options: { value: T; words: string; text: string }[];
+  value: T;
+  onChange: (v: T) => void;
+}) {
   return (
     <fieldset>
-      <legend className="mb-2 text-[17px] font-bold">{legend}</legend>
+      <legend className="mb-2 text-lg font-bold">{legend}</legend>
       <div className="grid gap-2">
         {options.map((o) => (
-          <label key={o.value} className="flex cursor-pointer gap-3 border border-rule bg-slip p-3 has-checked:border-accent has-checked:bg-accent-wash">
-            <input type="radio" name={name} className="mt-1 size-4 shrink-0 accent-accent" checked={value === o.value} onChange={() => onChange(o.value)} />
-            <span><b>{o.words}</b><span className="block text-[14px] text-ink-soft">{o.text}</span></span>
+          <label
+            key={o.value}
+            className="flex cursor-pointer gap-3 border border-rule bg-slip p-3 has-checked:border-accent has-checked:bg-accent-wash"
+          >
+            <input
+              type="radio"
+              name={name}
+              className="mt-1 size-4 shrink-0 accent-accent"
+              checked={value === o.value}
+              onChange={() => onChange(o.value)}
+            />
+            <span>
+              <b>{o.words}</b>
+              <span className="block text-base text-ink-soft">{o.text}</span>
+            </span>
           </label>
         ))}
       </div>
@@ -77,7 +154,7 @@ type Declared = Reference["assumptions"][number];
 type Bounds = { low: number; likely: number; high: number };
 
 function AssumptionLine({ declared: d, value }: { declared: Declared; value: number | Bounds }) {
-  const { act, preview } = useBuild();
+  const { act, preview } = useWrite();
   const line = useRef<HTMLLIElement>(null);
   const here = usePlace() === d.name;
   useEffect(() => {
@@ -85,11 +162,13 @@ function AssumptionLine({ declared: d, value }: { declared: Declared; value: num
     line.current?.scrollIntoView({ block: "center" });
     line.current?.querySelector("input")?.focus();
   }, [here]);
-  const edit = (v: number | Bounds) => ({ type: "change build", changes: {}, house_rules: {}, assumptions: { [d.name]: v } }) as const;
+  const edit = (v: number | Bounds) =>
+    ({ type: "change build", changes: {}, house_rules: {}, assumptions: { [d.name]: v } }) as const;
   const wide = typeof value === "object";
   const likely = wide ? value.likely : value;
   const own = (now: Doc) => now.assumptions[d.name as keyof Doc["assumptions"]] as number | Bounds;
-  const to = (old: number | Bounds, v: number): number | Bounds => (typeof old === "object" ? widened(old, v) : v);
+  const to = (old: number | Bounds, v: number): number | Bounds =>
+    typeof old === "object" ? widened(old, v) : v;
   const changed = JSON.stringify(value) !== JSON.stringify(d.default);
   const [open, setOpen] = useState(false);
   useEffect(() => {
@@ -100,27 +179,59 @@ function AssumptionLine({ declared: d, value }: { declared: Declared; value: num
     wide && v !== null ? act((now) => edit({ ...(own(now) as Bounds), [name]: v })) : Promise.resolve(null);
   return (
     <li ref={line} data-assumption={d.name} className="flex items-center gap-2 border-b border-rule py-1.5">
-      <div className={`min-w-0 flex-1 text-[14px] ${changed ? "font-semibold" : ""}`}>
+      <div className={`min-w-0 flex-1 text-base ${changed ? "font-semibold" : ""}`}>
         <p className="first-letter:uppercase">{d.text}</p>
         {wide && !open && (
           <button
-            type="button" aria-label={`Bounds: ${d.text}, from ${value.low} to ${value.high}`} aria-expanded={false}
-            className="min-h-6 text-[12px] font-normal text-ink-soft underline decoration-dotted underline-offset-2" onClick={() => setOpen(true)}
+            type="button"
+            aria-label={`Bounds: ${d.text}, from ${value.low} to ${value.high}`}
+            aria-expanded={false}
+            className="min-h-6 text-xs font-normal text-ink-soft underline decoration-dotted underline-offset-2"
+            onClick={() => setOpen(true)}
           >
             from {value.low} to {value.high}
           </button>
         )}
         {wide && open && (
-          <div className="flex items-center gap-2 pt-1 text-[13px] font-normal text-ink-soft">
-            from <NumberField compact narrow label={`Low: ${d.text}`} unit="" value={value.low} onCommit={edge("low")} />
-            to <NumberField compact narrow label={`High: ${d.text}`} unit={d.unit} value={value.high} onCommit={edge("high")} />
+          <div className="flex items-center gap-2 pt-1 text-sm font-normal text-ink-soft">
+            from{" "}
+            <NumberField
+              compact
+              narrow
+              label={`Low: ${d.text}`}
+              unit=""
+              value={value.low}
+              onCommit={edge("low")}
+            />
+            to{" "}
+            <NumberField
+              compact
+              narrow
+              label={`High: ${d.text}`}
+              unit={d.unit}
+              value={value.high}
+              onCommit={edge("high")}
+            />
           </div>
         )}
       </div>
-      {changed && <Button look="quiet" className="min-h-7 px-1.5 text-[13px]" aria-label={`Default for ${d.text}`} onClick={() => void act(edit(d.default as number | Bounds))}>default</Button>}
+      {changed && (
+        <Button
+          look="quiet"
+          className="min-h-7 px-1.5 text-sm"
+          aria-label={`Default for ${d.text}`}
+          onClick={() => void act(edit(d.default as number | Bounds))}
+        >
+          default
+        </Button>
+      )}
       <NumberField
-        compact label={d.text} unit={d.unit} value={likely}
-        onPreview={(v) => v !== null && preview(edit(to(value, v)))} onCommit={(v) => act((now) => edit(to(own(now), v ?? likely)))}
+        compact
+        label={d.text}
+        unit={d.unit}
+        value={likely}
+        onPreview={(v) => v !== null && preview(edit(to(value, v)))}
+        onCommit={(v) => act((now) => edit(to(own(now), v ?? likely)))}
       />
     </li>
   );

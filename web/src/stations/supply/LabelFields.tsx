@@ -1,5 +1,5 @@
 import type { Supply } from "../../api/client";
-import { useBuild } from "../../state/build";
+import { useWrite } from "../../state/build/contexts";
 import { NumberField, TextField } from "../../ui/fields";
 
 const FIELDS: { name: keyof Supply; label: string; unit: string }[] = [
@@ -13,18 +13,25 @@ const FIELDS: { name: keyof Supply; label: string; unit: string }[] = [
 
 /** The figures on the label of the supply in the build, to be set right. */
 export function LabelFields({ supply }: { supply: Supply }) {
-  const { act, preview } = useBuild();
-  const edit = (changes: Record<string, unknown>) => ({ type: "change supply", changes, release: false }) as const;
+  const { act, preview } = useWrite();
+  const edit = (changes: Record<string, unknown>) =>
+    ({ type: "change supply", changes, release: false }) as const;
   return (
     <details className="mt-2 border-t border-rule pt-2">
-      <summary className="cursor-pointer text-[14px] font-semibold">Its label says otherwise?</summary>
+      <summary className="cursor-pointer text-base font-semibold">Its label says otherwise?</summary>
       <div className="mt-2 grid gap-2">
         <TextField label="Name" value={supply.name} onCommit={(name) => act(edit({ name }))} />
         <div className="grid grid-cols-2 gap-2">
           {FIELDS.map((f) => (
             <NumberField
-              key={f.name} label={f.label} unit={f.unit} empty placeholder="?" value={supply[f.name] as number | null}
-              onPreview={(v) => preview(edit({ [f.name]: v }))} onCommit={(v) => act(edit({ [f.name]: v }))}
+              key={f.name}
+              label={f.label}
+              unit={f.unit}
+              empty
+              placeholder="?"
+              value={supply[f.name] as number | null}
+              onPreview={(v) => preview(edit({ [f.name]: v }))}
+              onCommit={(v) => act(edit({ [f.name]: v }))}
             />
           ))}
         </div>

@@ -1,0 +1,26 @@
+"""Numbers and small things in words, rounded against the builder."""
+
+from __future__ import annotations
+
+from .rounding import up
+from .units import RAIL_WORDS, Line
+
+
+def number(value: float, unit: str) -> str:
+    """A value with its unit: watts whole and rounded up, amperes and volts to two places."""
+    if unit == "W":
+        whole = up(value)
+        return "beyond measure" if whole is None else f"{whole:,} W"
+    if unit == "plugs":
+        return counted(value, "plug")
+    return f"{value:.2f} {unit}"
+
+
+def counted(n: float, word: str) -> str:
+    """A count with its word, in the plural where it is not one."""
+    return f"{n:.0f} {word}{'' if n == 1 else 's'}"
+
+
+def line_words(line: Line) -> str:
+    """A rail or ground in words."""
+    return "ground" if line == "ground" else RAIL_WORDS[line]

@@ -1,0 +1,121 @@
+"""Entries of the parts catalogue: found as one types, and what each page leaves out."""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Iterable
+from typing import Annotated, Self
+
+from pydantic import Field, model_validator
+
+from ..base.declared import Model
+from ..entry import say
+from ..entry.words import FIGURES, GENERATIONS, KINDS
+from ..standards.connectors import CONNECTORS
+from ..things.parts import Card, Drive, Part
+
+Slug = Annotated[str, Field(pattern=r"^[a-z0-9][a-z0-9-]{0,59}$")]
+
+
+class CatalogueEntry(Model):
+    """A part as its page describes it, by slug and revision."""
+
+    slug: Slug
+    revision: Annotated[int, Field(ge=1, le=9999)] = 1
+    part: Part
+
+    @model_validator(mode="after")
+    def _stands_alone(self) -> Self:
+        part = self.part
+        if part.count != 1 or part.catalogue:
+            raise ValueError("a part by itself: a count of 1, and no entry that it came from")
+        if getattr(part, "on", None) is not None or getattr(part, "slot", None) is not None:
+            raise ValueError("a part by itself: on no hub and in no slot")
+        return self
+
+    def copied(self) -> Part:
+        """The part to put in a build, which remembers where it came from."""
+        return self.part.model_copy(update={"catalogue": f"{self.slug}@{self.revision}"})
+
+
+#: Kind → the figures that a tally is built on; what of them a page leaves out is assumed, or
+#: where no default is honest the total reads “at least”. A board's own draw is on no page.
+NEEDED: dict[str, tuple[str, ...]] = {
+    "processor": ("package_w", "package_short_w"), "board": (), "card": ("board_power_w",),
+    "memory": ("module_w",), "m2": ("full_w",), "drive": ("run_5v_a",), "fan": ("rated_a",),
+    "pump": ("rated_a",), "cooler": ("pump_a", "fan_a"), "strip": ("rated_a",),
+    "hub": ("own_w",), "usb": ("draw_w",), "other": (),
+}  # fmt: skip
+
+
+#: What a page leaves out, in a word or two.
+FIGURE_WORDS: dict[str, str] = {
+    "package_w": "package watts", "package_short_w": "short limit",
+    "board_power_w": "board power", "slot_w": "slot share", "module_w": "watts a module",
+    "full_w": "watts", "run_12v_a": "amps at 12 V", "run_5v_a": "amps at 5 V",
+    "start_12v_a": "amps at spin-up", "rated_a": "amps", "pump_a": "amps of its pump",
+    "fan_a": "amps of its fans", "own_w": "watts of its own", "draw_w": "watts",
+}  # fmt: skip
+
+
+def lacks(part: Part) -> tuple[str, ...]:
+    """Fields that the tally needs and this part does not have."""
+    needed = NEEDED[part.kind]
+    if isinstance(part, Drive) and part.form != "2.5":
+        needed = ("run_12v_a", *needed, *(("start_12v_a",) if part.form == "3.5" else ()))
+    if isinstance(part, Card) and part.sockets and part.slot_w is None:
+        needed = (*needed, "slot_w")
+    return tuple(f for f in needed if getattr(part, f) is None)
+
+
+def search_text(entry: CatalogueEntry) -> str:
+    """The words that an entry is found by: its name, its kind's names, its line, its sockets."""
+    part = entry.part
+    kinds: set[str] = {part.kind}
+    words = [part.name, say(part), entry.slug]
+    if isinstance(part, Drive):
+        kinds.add({"3.5": "disk", "2.5": "ssd"}.get(part.form, part.form))
+        words += [f"{part.form}-inch", f"{part.form}in", part.form]
+    words += [w for w, k in KINDS.items() if k in kinds and w not in GENERATIONS]
+    kinds_of_sockets = [s.kind for s in part.sockets]
+    for kind in dict.fromkeys(kinds_of_sockets):
+        short = kind.removeprefix("pcie").removeprefix("eps")
+        words += [CONNECTORS[kind].words, f"{kinds_of_sockets.count(kind)}x{short}"]
+    for named in FIGURES[part.kind]:
+        if (figure := getattr(part, named.field)) is not None:
+            words.append(f"{figure.likely:g}{named.unit}")
+    return " ".join(words).lower()
+
+
+def said_count(text: str) -> tuple[list[str], int]:
+    """The words to search by, and the count that was said among them."""
+    words: list[str] = []
+    count = 1
+    for word in text.lower().replace("×", "x").replace(",", " ").replace('"', " ").split():
+        match = re.fullmatch(r"x([0-9]{1,2})|([0-9]{1,2})x", word)
+        if match and 1 <= (n := int(match[1] or match[2])) <= 64:
+            count = n
+        else:
+            words.append(word)
+    return words, count
+
+
+def search(
+    entries: Iterable[tuple[CatalogueEntry, str]], said: list[str], most: int = 12
+) -> list[CatalogueEntry]:
+    """Entries whose text has a word that starts with each word said, names first.
+
+    `entries` are pairs of an entry and its `search_text`.
+    """
+    found = [
+        (_distance(entry, said), i, entry)
+        for i, (entry, words) in enumerate(entries)
+        if all(f" {word}" in f" {words}" for word in said)
+    ]
+    return [entry for _, _, entry in sorted(found, key=lambda x: x[:2])[:most]]
+
+
+def _distance(entry: CatalogueEntry, said: list[str]) -> int:
+    """How many of the words said the name does not start a word with."""
+    name = f" {entry.part.name.lower()}"
+    return sum(f" {word}" not in name for word in said)

@@ -1,0 +1,29 @@
+"""What a builder does to a build, as pure functions: one class an edit, one file a subject.
+
+Every write of the product is one of these. Each either returns a whole, valid build or raises
+from `base/errors.py` and changes nothing.
+"""
+
+from __future__ import annotations
+
+from typing import Annotated
+
+from pydantic import Field
+
+from .build import ChangeBuild
+from .cables import AddCable, ChangeCable, RemoveCable
+from .map import Connect, Park, PlugIn, Unplug
+from .parts import AddPart, AddParts, ChangePart, RemovePart, TakeEntry
+from .supply import ChangeSupply, TakeSupply
+
+Edit = Annotated[
+    AddPart | AddParts | ChangePart | TakeEntry | RemovePart | ChangeBuild | TakeSupply
+    | ChangeSupply | AddCable | ChangeCable | RemoveCable | Connect | Park | PlugIn | Unplug,
+    Field(discriminator="type"),
+]  # fmt: skip
+
+__all__ = [
+    "AddCable", "AddPart", "AddParts", "ChangeBuild", "ChangeCable", "ChangePart", "ChangeSupply",
+    "Connect", "Edit", "Park", "PlugIn", "RemoveCable", "RemovePart", "TakeEntry", "TakeSupply",
+    "Unplug",
+]  # fmt: skip

@@ -1,0 +1,34 @@
+"""Edits of the build itself: its name, note and case, its rules and assumptions."""
+
+from __future__ import annotations
+
+from typing import Any, Literal
+
+from ..base.errors import BadInput
+from ..things.build import Build
+from .base import EditBase
+from .valid import remade, set_fields
+
+_HEADER = ("name", "note", "spin_up_at_once", "case")
+
+
+class ChangeBuild(EditBase):
+    """Set name, note, case, staggering, or single house rules and assumptions."""
+
+    type: Literal["change build"] = "change build"
+    changes: dict[str, Any] = {}
+    house_rules: dict[str, Any] = {}
+    assumptions: dict[str, Any] = {}
+
+    def apply(self, build: Build) -> Build:
+        """With the fields set."""
+        for name in self.changes:
+            if name not in _HEADER:
+                raise BadInput([(f"build.{name}", f"one of {', '.join(_HEADER)}", name)])
+        rules = set_fields(build.house_rules, self.house_rules, "house_rules", ())
+        assume = set_fields(build.assumptions, self.assumptions, "assumptions", ())
+        return remade(build, "build", **self.changes, house_rules=rules, assumptions=assume)
+
+    def title(self, build: Build) -> str:
+        """The same for all of these."""
+        return "change build"

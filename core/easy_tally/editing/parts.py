@@ -1,0 +1,130 @@
+"""Edits of parts."""
+
+from __future__ import annotations
+
+from typing import Annotated, Any, Literal
+
+from pydantic import Field
+
+from ..base.declared import Key
+from ..base.errors import BadInput, NotThere
+from ..things.build import Build
+from ..things.parts import Part, ties
+from .base import EditBase, Release
+from .valid import fresh_key, remade, set_fields, settle
+
+
+class AddPart(EditBase):
+    """Add a part; its key is made from its name where the one given is taken."""
+
+    type: Literal["add part"] = "add part"
+    part: Part
+
+    def apply(self, build: Build) -> Build:
+        """With the part last."""
+        return _added(build, self.part)
+
+    def title(self, build: Build) -> str:
+        """Its name."""
+        return f"add {self.part.name}"
+
+
+class AddParts(EditBase):
+    """Add several parts in one step."""
+
+    type: Literal["add parts"] = "add parts"
+    parts: Annotated[tuple[Part, ...], Field(min_length=1, max_length=200)]
+
+    def apply(self, build: Build) -> Build:
+        """With all of them; a hub of the list that gets a new key takes what hangs on it along."""
+        renamed: dict[str, str] = {}
+        for part in self.parts:
+            on = getattr(part, "on", None)
+            moved = part.model_copy(update={"on": renamed[on]}) if on in renamed else part
+            build = _added(build, moved)
+            renamed[part.key] = build.parts[-1].key
+        return build
+
+    def title(self, build: Build) -> str:
+        """How many."""
+        return f"add {len(self.parts)} parts"
+
+
+class ChangePart(EditBase):
+    """Set some fields of a part."""
+
+    type: Literal["change part"] = "change part"
+    part: Key
+    changes: dict[str, Any]
+    release: Release = False
+
+    def apply(self, build: Build) -> Build:
+        """With the fields set."""
+        part = _part(build, self.part)
+        changed = set_fields(part, self.changes, part.key, fixed=("key", "kind"))
+        return _put(build, changed, self.release)
+
+    def title(self, build: Build) -> str:
+        """The part's name."""
+        return f"change {_name(build, self.part)}"
+
+
+class TakeEntry(EditBase):
+    """Take a catalogue entry's figures over into a part; what ties it to its build stays."""
+
+    type: Literal["take entry"] = "take entry"
+    part: Key
+    entry: Part
+    release: Release = False
+
+    def apply(self, build: Build) -> Build:
+        """With the entry's figures in the part."""
+        part, entry = _part(build, self.part), self.entry
+        if entry.kind != part.kind:
+            raise BadInput([(f"{part.key}.kind", part.kind, entry.kind)])
+        stays = {n: getattr(part, n) for n in ("key", *ties(part))}
+        return _put(build, entry.model_copy(update=stays), self.release)
+
+    def title(self, build: Build) -> str:
+        """The part's name."""
+        return f"take {_name(build, self.part)}"
+
+
+class RemovePart(EditBase):
+    """Take a part out."""
+
+    type: Literal["remove part"] = "remove part"
+    part: Key
+    release: Release = False
+
+    def apply(self, build: Build) -> Build:
+        """Without the part."""
+        part = _part(build, self.part)
+        parts = tuple(p for p in build.parts if p.key != part.key)
+        return settle(build, self.release, part.key, parts=parts)
+
+    def title(self, build: Build) -> str:
+        """The part's name."""
+        return f"remove {_name(build, self.part)}"
+
+
+def _part(build: Build, key: str) -> Part:
+    part = build.part(key)
+    if part is None:
+        raise NotThere(f"There is no part {key} in this build.")
+    return part
+
+
+def _name(build: Build, key: str) -> str:
+    part = build.part(key)
+    return part.name if part else key
+
+
+def _added(build: Build, part: Part) -> Build:
+    key = fresh_key(part.key, {p.key for p in build.parts})
+    return remade(build, key, parts=(*build.parts, part.model_copy(update={"key": key})))
+
+
+def _put(build: Build, part: Part, release: bool) -> Build:
+    parts = tuple(part if p.key == part.key else p for p in build.parts)
+    return settle(build, release, part.key, parts=parts)

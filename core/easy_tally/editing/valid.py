@@ -1,0 +1,73 @@
+"""A valid build made of one that is there: whole, or not at all."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from typing import Any, TypeVar
+
+from pydantic import ValidationError
+
+from ..base.declared import Model
+from ..base.errors import BadInput, WouldRelease
+from ..base.problems import problems_of
+from ..things.build import Build
+from ..things.cables import Run
+from ..wiring import Wired
+from .released import let_go, surviving
+
+_M = TypeVar("_M", bound=Model)
+
+
+def remade(build: Build, where: str = "", **changes: Any) -> Build:
+    """A copy with `changes`, validated as a whole. Raises BadInput."""
+    fields = {name: getattr(build, name) for name in Build.model_fields} | changes
+    return _valid(lambda: Build.model_validate(fields), where)
+
+
+def _valid(make: Callable[[], _M], where: str) -> _M:
+    """What `make` makes; what it finds wrong as BadInput, its fields under `where`."""
+    try:
+        return make()
+    except ValidationError as error:
+        raise BadInput(problems_of(error, where)) from error
+
+
+def set_fields(thing: _M, changes: dict[str, Any], where: str, fixed: tuple[str, ...]) -> _M:
+    """A copy of `thing` with `changes`; those in `fixed` may not change. Raises BadInput."""
+    for name in changes:
+        if name in fixed or name not in type(thing).model_fields:
+            known = ", ".join(f for f in type(thing).model_fields if f not in fixed)
+            raise BadInput([(f"{where}.{name}", f"one of {known}", name)])
+    merged = {n: getattr(thing, n) for n in type(thing).model_fields} | changes
+    return _valid(lambda: type(thing).model_validate(merged), where)
+
+
+def settle(build: Build, release: bool, where: str, **changes: Any) -> Build:
+    """Like `remade`, but let go of what the change leaves without ground: connections, and
+    parts that hang on a hub, a header or stand in a slot that is no longer there.
+
+    Raises BadInput, or WouldRelease where something would be let go without `release`."""
+    parts, lost = let_go(build, changes.get("parts", build.parts))
+    rest = {k: v for k, v in changes.items() if k != "runs"} | {"parts": parts}
+    bare = remade(build, where, **rest, runs=())
+    runs: tuple[Run, ...] = changes.get("runs", build.runs)
+    whole = bare.model_copy(update={"runs": runs})
+    if not lost and not whole.problems():
+        return whole  # the usual case: every run holds
+    kept: list[Run] = []
+    before = Wired(build)
+    for run in runs:
+        stays, gone = surviving(bare, kept, run, before)
+        kept += stays
+        lost += gone
+    if lost and not release:
+        raise WouldRelease(lost)
+    return remade(bare, where, runs=tuple(kept))
+
+
+def fresh_key(wanted: str, taken: set[str]) -> str:
+    """The key wanted, or one like it that is not taken."""
+    if wanted not in taken:
+        return wanted
+    stem = wanted[:36].rstrip("-0123456789") or wanted
+    return next(k for n in range(2, 10_000) if (k := f"{stem}-{n}") not in taken)

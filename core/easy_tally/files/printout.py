@@ -1,0 +1,48 @@
+"""The whole result as plain text, for the command line."""
+
+from __future__ import annotations
+
+from ..base.saying import number
+from ..base.units import RAIL_WORDS, TALLY_STATES
+from ..findings import Amount, Report
+
+
+def _watts(amount: Amount) -> str:
+    most = "≥ " if amount.missing else ""
+    low, likely, high = (number(w, "W") for w in (amount.low, amount.likely, amount.high))
+    return f"{most}{likely} ({low.removesuffix(' W')}–{high.removesuffix(' W')})"
+
+
+def print_report(report: Report) -> str:
+    """Tally, sizing, supply, runs, what to mend and what is not checked."""
+    r = report.result
+    lines = [r.name, "", "Tally, likely (low–high)"]
+    lines += [f"  {s:10}{_watts(r.strip.watts[s])}" for s in TALLY_STATES]
+    lines += ["", "At full load, by rail"]
+    lines += [
+        f"  {words:14}{_watts(r.by_rail[rail]['full'])}" for rail, words in RAIL_WORDS.items()
+    ]
+    lines += ["", "At full load, by path"]
+    lines += [f"  {path:18}{_watts(amounts['full'])}" for path, amounts in r.by_path.items()]
+    lines += ["", "Size of the supply"]
+    for rule in r.sizing.rules:
+        answer = _watts(rule.watts) if rule.watts else "not known: " + ", ".join(rule.missing)
+        mark = "governs" if rule.governs else "binding" if rule.binding else "advice"
+        lines.append(f"  {rule.words:28}{answer:28}{mark}")
+    lines.append(f"  next common size: {r.sizing.pick_w or 'not known'}")
+    lines += ["", f"Supply: {r.supply.name if r.supply else 'none'}"]
+    if r.supply:
+        lines.append(f"  {r.supply.verdict}")
+        lines += [f"  {c.status:9}{c.text}" for c in r.supply.checks]
+    lines += ["", f"Map: {r.strip.sockets_fed} of {r.strip.sockets_needed} required sockets fed"]
+    for run in report.runs:
+        share = f"{run.percent} %" if run.percent is not None else ""
+        labels = " ".join(run.ports)
+        lines.append(f"  {labels:8}{run.name:28}{run.verdict:9}{share:>6}  {run.cause}")
+    lines += ["", "To mend" if r.mend else "Nothing to mend in what is checked"]
+    lines += [f"  {m.kind:9}{m.title}: {m.text} {m.fix}" for m in r.mend]
+    if r.notes:
+        lines += ["", "Worth knowing", *(f"  {n.title}: {n.text}" for n in r.notes)]
+    lines += ["", "Not checked yet", *(f"  {x}" for x in r.not_checked)]
+    lines += ["", f"Overall: {r.overall.text}", ""]
+    return "\n".join(lines)

@@ -1,0 +1,35 @@
+"""Findings: everything that is computed of a build, what the checks say of it, and its result."""
+
+from __future__ import annotations
+
+from .analysis import Analysis, analyse
+from .finding import TO_MEND, Finding, Remedy, Subject
+from .publish import (
+    compact,
+    exit_status,
+    overall_of,
+    report,
+    run_answer,
+    spike_rows_of,
+    supply_answer,
+    tally_rows,
+)
+from .register import CHECKS, Check, not_built
+from .result import (
+    Amount,
+    Compact,
+    Overall,
+    Report,
+    RowAnswer,
+    RunAnswer,
+    SpikeRowAnswer,
+    Strip,
+    SupplyAnswer,
+)
+
+__all__ = [
+    "CHECKS", "TO_MEND", "Amount", "Analysis", "Check", "Compact", "Finding", "Overall", "Remedy",
+    "Report", "RowAnswer", "RunAnswer", "SpikeRowAnswer", "Strip", "Subject", "SupplyAnswer",
+    "analyse", "compact", "exit_status", "not_built", "overall_of", "report", "run_answer",
+    "spike_rows_of", "supply_answer", "tally_rows",
+]  # fmt: skip

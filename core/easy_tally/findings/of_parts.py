@@ -1,0 +1,83 @@
+"""What is found about the parts themselves."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from typing import TYPE_CHECKING
+
+from ..tally.contradictions import contradictions
+from ..tally.demand import Adrift
+from ..things.parts import Card
+from ..wiring import first_offer
+from .finding import Finding, Remedy, Subject
+from .of_map import plug_in
+
+if TYPE_CHECKING:
+    from .analysis import Analysis
+
+
+def figures(a: Analysis) -> Iterator[Finding]:
+    """Parts without a figure that has no honest default; a build without parts."""
+    if not a.build.parts:
+        yield Finding(
+            id="build.empty", severity="unknown", subject=Subject(of="build"),
+            remedies=(Remedy(id="add-part", find=Subject(of="build", field="parts")),),
+        )  # fmt: skip
+    seen: set[str] = set()
+    for row in a.tally.rows:
+        if row.missing and row.part not in seen:
+            seen.add(row.part)
+            at = Subject(of="part", key=row.part, field=row.field)
+            yield Finding(
+                id="part.no-figure", severity="unknown", subject=at, cause=row,
+                remedies=(Remedy(id="enter-figure", find=at),),
+            )  # fmt: skip
+
+
+def contradicting(a: Analysis) -> Iterator[Finding]:
+    """Figures of which the lower is the higher: used as they stand, and said."""
+    for c in contradictions(a.build):
+        at = Subject(of="part", key=c.part.key, field=c.field)
+        yield Finding(
+            id="part.contradiction", severity="unknown", subject=at, cause=c,
+            numbers={"value": c.value, "limit": c.limit, "other": c.other},
+            remedies=(Remedy(id="set-right", find=at),),
+        )  # fmt: skip
+
+
+def without_way_in(a: Analysis) -> Iterator[Finding]:
+    """Loads that no run, slot or header carries: their part has no socket, or all of its sockets
+    are optional and nothing feeds them."""
+    alike: dict[tuple[str, int | None], list[Adrift]] = {}
+    for x in a.carried.adrift:
+        # Without any socket it is one thing to say of a part; else one of each instance.
+        alike.setdefault((x.load.part, x.instance if x.inputs else None), []).append(x)
+    for (part, instance), of in alike.items():
+        watts = sum(_most_w(x) for x in of)
+        if instance is None:
+            at = Subject(of="part", key=part, field="sockets")
+            yield Finding(
+                id="part.no-way-in", severity="unknown", subject=at, cause=of[0],
+                numbers={"watts": watts}, remedies=(Remedy(id="give-socket", find=at),),
+            )  # fmt: skip
+        elif a.build.supply is not None:
+            into = of[0].inputs[0]
+            remedy = plug_in(into, first_offer(a.wired, into))
+            yield Finding(
+                id="part.unfed", severity="unfed", subject=Subject(of="socket", key=into.ref),
+                cause=of[0], numbers={"watts": watts}, remedies=(remedy,),
+            )  # fmt: skip
+
+
+def _most_w(x: Adrift) -> float:
+    return max(s.likely for s in x.load.spans) + x.load.surge.likely
+
+
+def ignored(a: Analysis) -> Iterator[Finding]:
+    """Figures that are stated and do not count."""
+    for part in a.build.parts:
+        if isinstance(part, Card) and part.slot_w is not None and not part.sockets:
+            yield Finding(
+                id="card.slot-share-ignored", severity="note", cause=part,
+                subject=Subject(of="part", key=part.key, field="slot_w"),
+            )  # fmt: skip

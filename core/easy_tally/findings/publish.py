@@ -1,0 +1,392 @@
+"""The whole result of a build, as data: what the command prints and the application shows.
+
+`Compact` is what every edit returns; `Report` adds every row and every element. Watts, amperes
+and shares are unrounded; `percent` is a share in whole percents, rounded up.
+"""
+
+from __future__ import annotations
+
+import math
+from collections import Counter
+from collections.abc import Callable
+
+from ..base.declared import Figure
+from ..base.rounding import percent
+from ..base.series import Series, Span, scale, span_at
+from ..base.units import RAIL_V, RUN_STATES, TALLY_STATES, WINDOWS, Origin, State
+from ..ratings.elements import Element
+from ..ratings.runs import RunResult
+from ..ratings.through_board import BoardElement
+from ..ratings.verdicts import rank
+from ..standards.connectors import CONNECTORS, PLUGS
+from ..supplies.checks import SupplyResult
+from ..supplies.uncertainty import mover
+from ..tally.spikes import SpikeRow, Spikes, spike_rows
+from ..tally.sums import Row, Sum, Tally
+from ..things.cables import Plug
+from ..things.parts import Part
+from ..things.supply import Supply
+from ..wiring import Wired
+from . import wording
+from .analysis import Analysis
+from .finding import TO_MEND, Finding, Remedy
+from .of_board import remedy_id
+from .register import not_built
+from .result import (
+    Amount,
+    Amounts,
+    BoardAnswer,
+    CheckAnswer,
+    Compact,
+    ElementAnswer,
+    Lane,
+    Mend,
+    MoverAnswer,
+    Numbers,
+    Overall,
+    PartWatts,
+    Percents,
+    PlugAnswer,
+    RemedyAnswer,
+    Report,
+    RowAnswer,
+    RuleAnswer,
+    RunAnswer,
+    SizingAnswer,
+    SocketAnswer,
+    SpikeAmounts,
+    SpikeRowAnswer,
+    StepAnswer,
+    Strip,
+    SupplyAnswer,
+)
+
+RESULT_FORMAT = "easy-tally-result"
+RESULT_VERSION = 2
+
+
+def compact(a: Analysis) -> Compact:
+    """The compact result of an analysis."""
+    mend = tuple(_mend(a, f) for f in a.findings if f.severity in TO_MEND)
+    return Compact(
+        name=a.build.name,
+        strip=_strip(a),
+        overall=_overall(a),
+        by_rail={r: _amounts(s) for r, s in a.tally.by_rail.items()},
+        rail_amps={r: _amounts(s, 1 / RAIL_V[r]) for r, s in a.tally.by_rail.items()},
+        by_path={p: _amounts(s) for p, s in a.tally.by_path.items()},
+        parts=_part_watts(a.tally),
+        sizing=_sizing(a),
+        supply=supply_answer(a.build.supply, a.supply) if a.build.supply and a.supply else None,
+        sockets=_sockets(a),
+        lanes=tuple(_lane(a.wired, r) for r in a.runs),
+        through_board=tuple(_board(a.wired, b) for b in sorted(a.board, key=_worst_first)),
+        moves_most=_mover(a),
+        mend=mend,
+        notes=tuple(_mend(a, f) for f in a.findings if f.severity == "note"),
+        not_checked=_not_checked(),
+    )
+
+
+def report(a: Analysis) -> Report:
+    """The whole result of an analysis."""
+    return Report(
+        format=RESULT_FORMAT,
+        version=RESULT_VERSION,
+        result=compact(a),
+        rows=tally_rows(a),
+        spike_rows=spike_rows_of(a),
+        runs=tuple(run_answer(a.wired, r) for r in a.runs),
+    )
+
+
+# -- the verdict on the whole --------------------------------------------------------------
+
+
+def _overall(a: Analysis) -> Overall:
+    return overall_of([f.severity for f in a.findings if f.severity in TO_MEND], len(not_built()))
+
+
+def overall_of(mend: list[str], not_checked: int) -> Overall:
+    """The verdict on the whole, from the kinds of what is to mend and the checks not built."""
+    bad = [k for k in mend if k != "unknown"]
+    if bad:
+        return Overall(verdict="mend", text=f"{len(bad)} to mend")
+    if mend:
+        return Overall(verdict="not proven", text=f"not proven: {len(mend)} unknown")
+    if not_checked:
+        said = f"nothing to mend in what is checked; {not_checked} not checked"
+        return Overall(verdict="not proven", text=said)
+    return Overall(verdict="fine", text="nothing to mend")
+
+
+def exit_status(result: Report) -> int:
+    """0 where the whole reads fine, otherwise 1."""
+    return 0 if result.result.overall.verdict == "fine" else 1
+
+
+def _not_checked() -> tuple[str, ...]:
+    supply = (f"supply: {c.words}" for c in not_built("supply"))
+    return (*supply, *(c.words for c in not_built() if c.family != "supply"))
+
+
+def _strip(a: Analysis) -> Strip:
+    supply, result = a.build.supply, a.supply
+    fed, needed = a.wired.feeds, a.needed
+    counts = Counter(f.severity for f in a.findings if f.severity in TO_MEND)
+    return Strip(
+        watts=_amounts(a.tally.total),
+        spikes=_spike_amounts(a.spikes),
+        supply=supply.name if supply else None,
+        supply_w=supply.rated_w if supply else None,
+        supply_percent=percent(result.share["full"]) if result else None,
+        supply_verdict=result.verdict if result else "none",
+        sockets_needed=len(needed),
+        sockets_fed=sum(r in fed for r in needed),
+        ports_left=len(a.wired.free_ports()),
+        tight=sum(f.severity == "tight" for f in a.findings),
+        mend=dict(counts),
+    )
+
+
+def _mend(a: Analysis, f: Finding) -> Mend:
+    title, text = wording.said(a, f)
+    remedies = tuple(_remedy(r) for r in f.remedies)
+    return Mend(
+        id=f.id, kind=f.severity, title=title, text=text,
+        fix=" ".join(r.text for r in remedies), of=f.subject.of, subject=f.subject.key,
+        field=f.subject.field, remedies=remedies,
+    )  # fmt: skip
+
+
+def _remedy(r: Remedy) -> RemedyAnswer:
+    edit = r.edit.model_dump(mode="json", exclude_none=True) if r.edit else None
+    return RemedyAnswer(id=r.id, text=wording.remedy_words(r), edit=edit)
+
+
+# -- amounts -------------------------------------------------------------------------------
+
+
+def _amount(span: Span, missing: tuple[str, ...] = ()) -> Amount:
+    return Amount(low=span.low, likely=span.likely, high=span.high, missing=missing)
+
+
+def _amounts(drawn: Sum, factor: float = 1.0) -> Amounts:
+    return _each_state(drawn.watts if factor == 1.0 else scale(drawn.watts, factor), drawn.missing)
+
+
+def _each_state(watts: Series, missing: tuple[str, ...]) -> Amounts:
+    sleep, idle, everyday, full, start, short = (
+        _amount(span_at(watts, state), missing) for state in TALLY_STATES
+    )
+    return Amounts(
+        sleep=sleep, idle=idle, everyday=everyday, full=full, start=start, short=short
+    )  # fmt: skip
+
+
+def _spike_amounts(found: Spikes) -> SpikeAmounts:
+    return _windows(lambda w: found.total[w], found.missing)
+
+
+def _windows(of: Callable[..., Span], missing: tuple[str, ...]) -> SpikeAmounts:
+    ms_0_1, ms_1, ms_10, ms_100 = (_amount(of(w), missing) for w in WINDOWS)
+    return SpikeAmounts(ms_0_1=ms_0_1, ms_1=ms_1, ms_10=ms_10, ms_100=ms_100)
+
+
+def _numbers(of: Callable[[State], float]) -> Numbers:
+    return Numbers(idle=of("idle"), everyday=of("everyday"), full=of("full"), start=of("start"))
+
+
+# -- rows ----------------------------------------------------------------------------------
+
+
+def tally_rows(a: Analysis) -> tuple[RowAnswer, ...]:
+    """The rows that add up to every figure of the tally."""
+    return tuple(_row(r, a.wired) for r in a.tally.rows)
+
+
+def spike_rows_of(a: Analysis) -> tuple[SpikeRowAnswer, ...]:
+    """The rows that add up to the spikes in each window."""
+    return tuple(_spike_row(r, a.wired) for r in spike_rows(a.wired, a.loads))
+
+
+def _origin(part: Part | None, field: str, assumed: bool) -> Origin:
+    figure = getattr(part, field, None)
+    if assumed:
+        return "assumed"
+    return figure.origin if isinstance(figure, Figure) else "maker"
+
+
+def _spike_row(row: SpikeRow, wired: Wired) -> SpikeRowAnswer:
+    part = wired.parts[row.part]
+    missing = (part.name,) if row.missing else ()
+    return SpikeRowAnswer(
+        part=row.part, name=part.name, count=row.count, rail=row.rail,
+        watts=_windows(lambda w: row.watts[w], missing), field=row.field, formula=row.formula,
+        origin=_origin(part, row.field, row.assumed),
+    )  # fmt: skip
+
+
+def _row(row: Row, wired: Wired) -> RowAnswer:
+    missing = (row.name,) if row.missing else ()
+    return RowAnswer(
+        part=row.part, name=row.name, count=row.count, rail=row.rail, path=row.path,
+        watts=_each_state(row.watts, missing), field=row.field, formula=row.formula,
+        origin=_origin(wired.parts.get(row.part), row.field, row.assumed),
+    )  # fmt: skip
+
+
+def _part_watts(tally: Tally) -> tuple[PartWatts, ...]:
+    assumed = {(r.part, r.path) for r in tally.rows if r.assumed}
+    return tuple(
+        PartWatts(part=part, path=path, watts=_amounts(drawn), assumed=(part, path) in assumed)
+        for (part, path), drawn in tally.by_part.items()
+    )
+
+
+# -- the supply ----------------------------------------------------------------------------
+
+
+def _sizing(a: Analysis) -> SizingAnswer:
+    sizing, house = a.sizing, a.build.house_rules
+    return SizingAnswer(
+        rules=tuple(
+            RuleAnswer(
+                id=r.id, words=wording.rule_words(house, r),
+                watts=_amount(r.watts) if r.watts else None, binding=r.binding,
+                governs=r.governs, missing=r.missing,
+            )
+            for r in sizing.rules
+        ),
+        needed=_amount(sizing.needed) if sizing.needed else None,
+        at_least_w=sizing.at_least_w,
+        pick_w=sizing.pick_w,
+    )  # fmt: skip
+
+
+def supply_answer(supply: Supply, result: SupplyResult) -> SupplyAnswer:
+    """A supply's checks in words."""
+    share = {s: percent(x) for s, x in result.share.items()}
+    return SupplyAnswer(
+        name=supply.name,
+        rated_w=supply.rated_w,
+        verdict=result.verdict,
+        checks=tuple(
+            CheckAnswer(
+                id=c.id, status=c.status, text=wording.check_words(c), load=c.load,
+                limit=c.limit, unit=c.unit, rail=c.rail, state=c.state,
+            )
+            for c in result.checks
+        ),
+        percent=Percents(
+            sleep=share["sleep"], idle=share["idle"], everyday=share["everyday"],
+            full=share["full"], start=share["start"], short=share["short"],
+        ),
+        not_checked=tuple(c.words for c in not_built("supply")),
+    )  # fmt: skip
+
+
+def _mover(a: Analysis) -> MoverAnswer | None:
+    found = mover(a.wired, a.loads, a.tally, a.sizing)
+    if found is None:
+        return None
+    return MoverAnswer(text=wording.mover_words(found), part=found.part, field=found.field)
+
+
+# -- the map -------------------------------------------------------------------------------
+
+
+def _sockets(a: Analysis) -> tuple[SocketAnswer, ...]:
+    runs = {f.input.ref: r for r in a.wired.runs for f in r.feeds}
+    needed = a.needed
+    found = []
+    for ref, into in a.wired.inputs.items():
+        run, feed = runs.get(ref), a.wired.feeds.get(ref)
+        labels = " ".join(p.label for p in run.ports) if run else ""
+        found.append(
+            SocketAnswer(
+                ref=ref, part=into.at.part, words=a.wired.words(ref),
+                own_words=a.wired.own_words(ref), kind=into.socket.kind,
+                kind_words=CONNECTORS[into.socket.kind].words, required=ref in needed,
+                cable=run.cable.key if run else None, plug=feed.plug.key if feed else None,
+                fed_by=(labels or run.cable.name) if run else "",
+            )
+        )  # fmt: skip
+    return tuple(found)
+
+
+def _lane(wired: Wired, run: RunResult) -> Lane:
+    e, cable = run.governing, run.wired.cable
+    return Lane(
+        cable=cable.key,
+        name=cable.name,
+        ports=tuple(p.key for p in run.ports),
+        port_labels=tuple(p.label for p in run.ports),
+        verdict=run.verdict,
+        percent=run.percent,
+        refused=bool(e and e.refused),
+        cause=wording.run_cause(wired, run),
+        steps=tuple(
+            StepAnswer(
+                rail=s.line, from_mm=s.from_mm, to_mm=s.to_mm,
+                amps=_numbers(s.amps.__getitem__), limit_a=_finite(s.limit_a),
+            )
+            for s in run.steps
+        ),
+        plugs=tuple(_plug(wired, run, p) for p in cable.plugs),
+    )  # fmt: skip
+
+
+def _plug(wired: Wired, run: RunResult, plug: Plug) -> PlugAnswer:
+    feed = wired.in_use.get((run.wired.cable.key, plug.key))
+    ref = feed.input.ref if feed else ""
+    return PlugAnswer(
+        key=plug.key, kind=plug.kind, face=feed.mated if feed else PLUGS[plug.kind].whole,
+        at_mm=plug.at_mm, half=feed.half if feed else "", socket=ref,
+        feeds=wired.words(ref) if feed else "", tag=wired.tag(ref) if feed else "",
+        warning=wording.plug_warning(wired, feed) if feed else "",
+        safety=run.safety.get(plug.key),
+    )  # fmt: skip
+
+
+def _finite(limit_a: float | None) -> float | None:
+    return None if limit_a is None or math.isinf(limit_a) else limit_a
+
+
+def run_answer(wired: Wired, run: RunResult) -> RunAnswer:
+    """Every element of a run in words."""
+    return RunAnswer(
+        cable=run.wired.cable.key,
+        name=run.wired.cable.name,
+        ports=tuple(p.label for p in run.ports),
+        verdict=run.verdict,
+        percent=run.percent,
+        cause=wording.run_cause(wired, run),
+        elements=tuple(_element(wired, run, e) for e in run.elements),
+    )
+
+
+def _element(wired: Wired, run: RunResult, e: Element) -> ElementAnswer:
+    j = e.judged
+    return ElementAnswer(
+        kind=e.kind, line=e.line, at=e.at, title=wording.element_title(wired, run, e),
+        state=j.state, load=j.load, limit=j.limit, unit=e.unit, share=j.share,
+        percent=percent(j.share), verdict=j.verdict, formula=wording.element_formula(run, e),
+        cause=wording.element_cause(wired, run, e), source=e.source,
+        loads=_numbers(lambda s: span_at(j.loads, s, RUN_STATES).likely), refused=e.refused,
+    )  # fmt: skip
+
+
+def _worst_first(b: BoardElement) -> tuple[int, float]:
+    return rank(b.judged.verdict, b.judged.share)
+
+
+def _board(wired: Wired, b: BoardElement) -> BoardAnswer:
+    j = b.judged
+    return BoardAnswer(
+        kind=b.kind, title=wording.board_title(wired, b), load=j.load, limit=j.limit,
+        unit=b.unit, share=j.share, percent=percent(j.share), verdict=j.verdict, state=j.state,
+        cause=wording.board_cause(wired, b), fix=wording.remedy_words(Remedy(id=remedy_id(b))),
+        part=b.part, field=b.field,
+        like=f"{b.kind} {b.part} {'' if b.kind == 'header' and j.limit is None else b.at + b.line}",
+    )  # fmt: skip

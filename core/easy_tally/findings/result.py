@@ -1,0 +1,365 @@
+"""The published types of a result. Watts, amperes and shares are unrounded; `percent` is a share
+in whole percents, rounded up."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from typing import Any, Literal
+
+from typing_extensions import TypedDict
+
+from ..base.units import Origin, State
+from ..ratings.verdicts import Verdict
+from ..supplies.checks import CheckStatus, SupplyVerdict
+from .finding import Of, Severity
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Amount:
+    """Watts [W] with bounds; where `missing` names parts, read it as “at least”."""
+
+    low: float
+    likely: float
+    high: float
+    missing: tuple[str, ...] = ()
+
+
+class Amounts(TypedDict):
+    """Watts [W], or amperes [A] of a rail, in each state."""
+
+    sleep: Amount
+    idle: Amount
+    everyday: Amount
+    full: Amount
+    start: Amount
+    #: Full with the processor at its short limit, for tens of seconds.
+    short: Amount
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class SpikeAmounts:
+    """Watts [W] of the spikes in the four windows."""
+
+    ms_0_1: Amount
+    ms_1: Amount
+    ms_10: Amount
+    ms_100: Amount
+
+
+class Numbers(TypedDict):
+    """A number in each state in which a run is judged."""
+
+    idle: float
+    everyday: float
+    full: float
+    start: float
+
+
+class Percents(TypedDict):
+    """A share in whole percents in each state; None where it is not known."""
+
+    sleep: int | None
+    idle: int | None
+    everyday: int | None
+    full: int | None
+    start: int | None
+    short: int | None
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class RemedyAnswer:
+    """A way to mend, in words; `edit` is an edit that does it, as it is posted, where there is
+    one."""
+
+    id: str
+    text: str
+    edit: dict[str, Any] | None = None
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Mend:
+    """A finding in words: a sentence with its numbers, what would mend it, what it is about. `of`
+    and `subject` name a thing of the build, `field` the field of it."""
+
+    id: str
+    kind: Severity
+    title: str
+    text: str
+    fix: str
+    of: Of
+    subject: str
+    field: str
+    remedies: tuple[RemedyAnswer, ...] = ()
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class PartWatts:
+    """One part's watts [W] in one column (path), all instances, per state."""
+
+    part: str
+    path: str
+    watts: Amounts
+    assumed: bool
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class RuleAnswer:
+    """What one sizing rule asks for."""
+
+    id: str
+    words: str
+    watts: Amount | None
+    binding: bool
+    governs: bool
+    missing: tuple[str, ...]
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class SizingAnswer:
+    """The sizing rules, what is needed [W], and the next common size."""
+
+    rules: tuple[RuleAnswer, ...]
+    needed: Amount | None
+    at_least_w: float
+    pick_w: int | None
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class CheckAnswer:
+    """One check of a supply."""
+
+    id: str
+    status: CheckStatus
+    text: str
+    load: float | None = None
+    limit: float | None = None
+    unit: str = ""
+    rail: str | None = None
+    state: State | None = None
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class SupplyAnswer:
+    """A supply judged for this build."""
+
+    name: str
+    rated_w: float | None
+    verdict: SupplyVerdict
+    checks: tuple[CheckAnswer, ...]
+    percent: Percents
+    not_checked: tuple[str, ...]
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class SocketAnswer:
+    """A socket of the build: who it belongs to, and what feeds it."""
+
+    ref: str
+    part: str
+    words: str
+    #: What tells it from the other sockets of its part; empty where it is the only one.
+    own_words: str
+    kind: str
+    kind_words: str
+    required: bool
+    cable: str | None = None
+    plug: str | None = None
+    fed_by: str = ""
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class StepAnswer:
+    """A stretch of a current profile: amperes [A] on a rail per state, and their limit [A]."""
+
+    rail: str
+    from_mm: float
+    to_mm: float
+    amps: Numbers
+    limit_a: float | None
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class PlugAnswer:
+    """A plug at its place; `socket` is empty where it is parked. `tag` is short for `feeds`."""
+
+    key: str
+    kind: str
+    face: str
+    at_mm: float
+    half: str
+    socket: str
+    feeds: str
+    tag: str
+    warning: str
+    safety: float | None
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Lane:
+    """One cable in its ports: verdict, governing element in words, profile, plugs."""
+
+    cable: str
+    name: str
+    ports: tuple[str, ...]
+    port_labels: tuple[str, ...]
+    verdict: Verdict
+    percent: int | None
+    refused: bool
+    cause: str
+    steps: tuple[StepAnswer, ...]
+    plugs: tuple[PlugAnswer, ...]
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class ElementAnswer:
+    """One limit on a run. `share` 1.0 is 100 %; `loads` are of every state."""
+
+    kind: str
+    line: str
+    at: str
+    title: str
+    state: State
+    load: float
+    limit: float | None
+    unit: str
+    share: float | None
+    percent: int | None
+    verdict: Verdict
+    formula: str
+    cause: str
+    source: str
+    loads: Numbers
+    refused: bool
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class RunAnswer:
+    """Every element of one run, worst first."""
+
+    cable: str
+    name: str
+    ports: tuple[str, ...]
+    verdict: Verdict
+    percent: int | None
+    cause: str
+    elements: tuple[ElementAnswer, ...]
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class BoardAnswer:
+    """One limit on what comes through the board: its pins, a slot, a header, a hub's output."""
+
+    kind: str
+    title: str
+    load: float
+    limit: float | None
+    unit: str
+    share: float | None
+    percent: int | None
+    verdict: Verdict
+    state: State
+    cause: str
+    fix: str
+    part: str
+    field: str
+    #: The same for those that are told as one: headers of one part whose limit is not known.
+    like: str
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class MoverAnswer:
+    """The figure that moves the total most, in words, with the part and field to find it out."""
+
+    text: str
+    part: str
+    field: str
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Strip:
+    """The few figures that stand on every page of a build."""
+
+    watts: Amounts
+    spikes: SpikeAmounts
+    supply: str | None
+    supply_w: float | None
+    supply_percent: int | None
+    supply_verdict: SupplyVerdict | Literal["none"]
+    sockets_needed: int
+    sockets_fed: int
+    ports_left: int
+    tight: int
+    mend: dict[Severity, int]
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Overall:
+    """The verdict on the build as a whole. `fine` only with nothing to mend and every check
+    built; `not proven` while something is unknown or a check is not built."""
+
+    verdict: Literal["mend", "not proven", "fine"]
+    text: str
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class RowAnswer:
+    """A row of the tally: watts [W] per state, how they come about, where they are set."""
+
+    part: str
+    name: str
+    count: int
+    rail: str
+    path: str
+    watts: Amounts
+    field: str
+    formula: str
+    origin: Origin
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class SpikeRowAnswer:
+    """A row of the spikes: watts [W] in each window, how they come about, where they are set."""
+
+    part: str
+    name: str
+    count: int
+    rail: str | None
+    watts: SpikeAmounts
+    field: str
+    formula: str
+    origin: Origin
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Compact:
+    """What every edit returns."""
+
+    name: str
+    strip: Strip
+    overall: Overall
+    by_rail: dict[str, Amounts]
+    rail_amps: dict[str, Amounts]
+    by_path: dict[str, Amounts]
+    parts: tuple[PartWatts, ...]
+    sizing: SizingAnswer
+    supply: SupplyAnswer | None
+    sockets: tuple[SocketAnswer, ...]
+    lanes: tuple[Lane, ...]
+    through_board: tuple[BoardAnswer, ...]
+    moves_most: MoverAnswer | None
+    mend: tuple[Mend, ...]
+    #: Worth knowing, nothing to mend.
+    notes: tuple[Mend, ...]
+    not_checked: tuple[str, ...]
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Report:
+    """The whole result: `compact` and everything behind it."""
+
+    format: str
+    version: int
+    result: Compact
+    rows: tuple[RowAnswer, ...]
+    spike_rows: tuple[SpikeRowAnswer, ...]
+    runs: tuple[RunAnswer, ...]

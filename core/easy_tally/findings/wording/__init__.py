@@ -1,0 +1,135 @@
+"""Findings in words: sentence case, the field's terms, the number and its unit. One file a family,
+and the only place that makes sentences of them."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from typing import TYPE_CHECKING, Any, NamedTuple
+
+from ...base.saying import number
+from ...standards.connectors import CONNECTORS
+from ..finding import Finding
+from .board import blank_headers, board_cause, board_title
+from .parts import contradiction_words, mover_words
+from .remedies import remedy_words
+from .runs import element_cause, element_formula, element_title, plug_warning, run_cause, run_title
+from .supply import check_words, rule_words
+
+if TYPE_CHECKING:
+    from ..analysis import Analysis
+
+__all__ = [
+    "Said", "board_cause", "board_title", "check_words", "element_cause", "element_formula",
+    "element_title", "mover_words", "plug_warning", "remedy_words", "rule_words", "run_cause",
+    "said",
+]  # fmt: skip
+
+
+class Said(NamedTuple):
+    """A finding in words: what it is about, and what is found."""
+
+    title: str
+    text: str
+
+
+def said(a: Analysis, f: Finding) -> Said:
+    """A finding in words."""
+    family = f.id.partition(".")[0]
+    by_id = _BY_ID.get(f.id) or _BY_FAMILY[family]
+    return by_id(a, f, f.cause)
+
+
+def _part_name(a: Analysis, key: str) -> str:
+    part = a.wired.parts.get(key)
+    return part.name if part else key
+
+
+def _empty(a: Analysis, f: Finding, cause: Any) -> Said:
+    return Said("No parts", "There is nothing to tally yet.")
+
+
+def _no_figure(a: Analysis, f: Finding, cause: Any) -> Said:
+    text = "Its watts are not known, so every total is “at least”."
+    return Said(_part_name(a, f.subject.key), text)
+
+
+def _contradiction(a: Analysis, f: Finding, cause: Any) -> Said:
+    return Said(_part_name(a, f.subject.key), contradiction_words(cause))
+
+
+def _watts(f: Finding) -> str:
+    watts = f.numbers["watts"]
+    known = isinstance(watts, float) and watts > 0
+    return f"its {number(float(watts or 0), 'W')}" if known else "what it draws"
+
+
+def _no_way_in(a: Analysis, f: Finding, cause: Any) -> Said:
+    text = f"It has no power socket, so nothing is known to feed {_watts(f)}."
+    return Said(_part_name(a, f.subject.key), text)
+
+
+def _part_unfed(a: Analysis, f: Finding, cause: Any) -> Said:
+    names = ", ".join(i.at.socket for i in cause.inputs)
+    name = _part_name(a, cause.load.part)
+    which = f" {cause.instance}" if a.wired.parts[cause.load.part].count > 1 else ""
+    text = f"Nothing feeds any of {names}, so {_watts(f)} have no way in."
+    return Said(name + which, text)
+
+
+def _slot_ignored(a: Analysis, f: Finding, cause: Any) -> Said:
+    text = "Its stated slot share does not count: without a socket all it draws is by its slot."
+    return Said(_part_name(a, f.subject.key), text)
+
+
+def _no_supply(a: Analysis, f: Finding, cause: Any) -> Said:
+    n = f.numbers["sockets"]
+    waits = "socket waits" if n == 1 else "sockets wait"
+    return Said("No supply", f"No supply is chosen; {n} {waits} for one.")
+
+
+def _supply(a: Analysis, f: Finding, cause: Any) -> Said:
+    name = a.build.supply.name if a.build.supply else "The supply"
+    return Said(name, check_words(cause) + ".")
+
+
+def _run(a: Analysis, f: Finding, cause: Any) -> Said:
+    run, element = cause
+    return Said(run_title(run), element_cause(a.wired, run, element))
+
+
+def _kept_off(a: Analysis, f: Finding, cause: Any) -> Said:
+    text = "It stays off: it has power disable, and pin 3 of its plug carries 3.3 V."
+    return Said(a.wired.words(f.subject.key), text)
+
+
+def _group(a: Analysis, f: Finding, cause: Any) -> Said:
+    groups = a.build.supply.groups if a.build.supply else ()
+    label = next((g.label for g in groups if g.key == f.subject.key), f.subject.key)
+    return Said(f"Port group {label}", "Its limit is not known; its ports are by its marking.")
+
+
+def _unfed(a: Analysis, f: Finding, cause: Any) -> Said:
+    words = CONNECTORS[cause.socket.kind].words
+    why = "is required" if cause.socket.required else "is the only way in of what it carries"
+    return Said(a.wired.words(cause.ref), f"Its {words} socket {why}, and nothing feeds it.")
+
+
+def _board(a: Analysis, f: Finding, cause: Any) -> Said:
+    if len(cause) == 1:
+        return Said(board_title(a.wired, cause[0]), board_cause(a.wired, cause[0]))
+    return Said(*blank_headers(a.wired, cause))
+
+
+def _broke_down(a: Analysis, f: Finding, cause: Any) -> Said:
+    text = f"The check of {cause} broke down, so nothing is known of it. Please report it."
+    return Said(a.build.name, text)
+
+
+_Words = Callable[["Analysis", Finding, Any], Said]
+_BY_ID: dict[str, _Words] = {
+    "build.empty": _empty, "part.no-figure": _no_figure, "part.contradiction": _contradiction,
+    "part.no-way-in": _no_way_in, "part.unfed": _part_unfed, "drive.kept-off": _kept_off,
+    "card.slot-share-ignored": _slot_ignored, "supply.none": _no_supply,
+    "group.no-limit": _group, "socket.unfed": _unfed, "check.broke-down": _broke_down,
+}  # fmt: skip
+_BY_FAMILY: dict[str, _Words] = {"supply": _supply, "run": _run, "board": _board}

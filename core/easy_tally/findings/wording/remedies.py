@@ -1,0 +1,36 @@
+"""Remedies in words: a sentence each, by its id; an edit as what it would do."""
+
+from __future__ import annotations
+
+from ..finding import Remedy
+
+_WORDS: dict[str, str] = {
+    "add-part": "Add the first part.",
+    "enter-figure": "Enter the figure from its page or label.",
+    "set-right": "Set the one right that is a slip.",
+    "give-socket": "Give it the socket that it is fed by.",
+    "take-supply": "Take one that the rules allow.",
+    "take-other-design": "Take one of a newer design, or a larger one.",
+    "take-larger": "Take a larger supply.",
+    "enter-label": "Enter its label’s figure.",
+    "hang-elsewhere": "Say which hub it hangs on, or give the board or the hub a header of its "
+    "kind.",
+    "give-main-socket": "Give the board its main socket.",
+    "add-board": "Add the board.",
+    "enter-limit": "Enter its limit from the manual.",
+    "feed-extra": "Feed the board’s extra socket if it has one, or take load off the slots.",
+    "wider-slot": "Use a wider slot or a card with a socket of its own, or lower its power limit.",
+    "spread": "Spread them over more headers, or hang them on a hub with its own plug.",
+    "enter-missing": "Enter the figure that is missing, of the part, the cable or the supply.",
+    "rated-for-more": "Use a cable that is rated for more, or lower the part’s power limit.",
+    "no-spare": "Move one of its plugs to another cable; there is no spare one with a free port.",
+    "move-to-spare": "Move {0} to a cable of its own: {1} is in the box and {2} is free.",
+    "feed-without-3v3": "Feed it from a cable without 3.3 V.",
+    "plug-in": "Plug in {0}.",
+    "no-plug": "Plug a cable in; no plug in the box fits it that is free and has a port.",
+}
+
+
+def remedy_words(remedy: Remedy) -> str:
+    """What to do, in a sentence."""
+    return _WORDS[remedy.id].format(*remedy.names)

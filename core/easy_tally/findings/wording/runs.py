@@ -1,0 +1,140 @@
+"""Runs in words: what limits one, how it comes about, and what would mend it."""
+
+from __future__ import annotations
+
+from ...base.rounding import percent
+from ...base.saying import counted, line_words, number
+from ...base.units import STATE_WORDS
+from ...ratings.elements import Element
+from ...ratings.runs import RunResult, kept_off
+from ...standards.connectors import SENSE_WORDS
+from ...standards.wires import DROP_OVER, DROP_WITHIN
+from ...wiring import Feed, Wired
+
+
+def plug_words(wired: Wired, run: RunResult, plug: str) -> str:
+    """What a plug of a run feeds."""
+    feed = next((f for f in run.wired.feeds if f.plug.key == plug), None)
+    return wired.words(feed.input.ref) if feed else plug
+
+
+def run_title(run: RunResult) -> str:
+    """A run by its ports and its cable."""
+    labels = " ".join(p.label for p in run.ports)
+    return f"{labels} {run.wired.cable.name}".strip()
+
+
+def run_cause(wired: Wired, run: RunResult) -> str:
+    """Why a run's verdict is what it is, in a sentence."""
+    if run.governing is not None:
+        return element_cause(wired, run, run.governing)
+    if run.wired.feeds:
+        return "Nothing that it feeds draws anything."
+    return "Nothing is plugged into it."
+
+
+def plug_warning(wired: Wired, feed: Feed) -> str:
+    """What to know of how a plug sits; empty where there is nothing."""
+    if feed.warning or not kept_off(feed):
+        return feed.warning
+    return (
+        f"{wired.words(feed.input.ref)} stays off: it has power disable, and pin 3 of this plug "
+        "carries 3.3 V. Feed it from a cable without 3.3 V."
+    )
+
+
+def element_title(wired: Wired, run: RunResult, e: Element) -> str:
+    """What the element is and where."""
+    line, terms = line_words(e.line), e.terms
+    at = plug_words(wired, run, e.at) if e.at else ""
+    match e.kind:
+        case "grant":
+            return f"Granted by standard, {at}" + ("" if e.unit == "W" else f", {line}")
+        case "plug pins":
+            return f"Plug pins at {at}, {terms['pins']:.0f} of {line}"
+        case "supply-end pins":
+            return f"Supply-end pins, {terms['pins']:.0f} of {line}"
+        case "port pins":
+            label = next((p.label for p in run.ports if p.key == e.at), e.at)
+            return f"Port {label}, {counted(terms['pins'], 'pin')} of {line}"
+        case "wire":
+            gauge = f"{run.wired.cable.gauge} AWG" if run.wired.cable.gauge else "gauge not known"
+            return (
+                f"Wires {e.from_mm:.0f}–{e.to_mm:.0f} mm, {gauge}, "
+                f"{terms['conductors']:.0f} of {line}"
+            )
+        case "drop":
+            return f"Volts lost at {at}, {line}"
+        case "group":
+            supply = wired.build.supply
+            label = (
+                next((g.label for g in supply.groups if g.key == e.at), e.at) if supply else e.at
+            )
+            return f"Port group {label}"
+        case "house rule":
+            if e.unit == "plugs":
+                return "House rule: never both plugs of a chain"
+            return "House rule: one plug’s worth a cable"
+        case "not worked out":
+            return f"Not worked out: {e.at}"
+
+
+def element_formula(run: RunResult, e: Element) -> str:
+    """How load and limit come about, with the figures put in."""
+    judged, terms = e.judged, e.terms
+    parts = []
+    n = terms.get("pins", terms.get("conductors"))
+    if n:
+        uneven = terms.get("uneven", 1.0)
+        total = judged.load * n / uneven
+        what = "pin" if "pins" in terms else "conductor"
+        more = f" × {uneven:g} for the worst" if uneven != 1 else ""
+        parts.append(f"{total:.2f} A ÷ {counted(n, what)}{more} = {judged.load:.2f} A each")
+    elif n == 0:
+        what = "pin" if "pins" in terms else "conductor"
+        parts.append(f"no {what} of {line_words(e.line)} to carry it")
+    if "contact_a" in terms and terms.get("derating", 1.0) < 1:
+        parts.append(f"limit {terms['contact_a']:g} A × {terms['derating']:.2f} for heat")
+    if e.kind == "drop" and judged.limit is not None:
+        parts.append(
+            f"{judged.load / terms['volts'] * 100:.1f} % of {terms['volts']:g} V; "
+            f"within to {DROP_WITHIN * 100:g} %, over beyond {DROP_OVER * 100:g} %"
+        )
+    if e.kind == "grant" and e.unit == "W":
+        plug = next(f.plug for f in run.wired.feeds if f.plug.key == e.at)
+        if plug.kind == "16pin":
+            parts.append(SENSE_WORDS[plug.sense] if plug.sense else "sense coding not known")
+    if judged.limit is not None and judged.rated is not None and judged.limit != judged.rated:
+        parts.append(
+            f"limit {judged.rated:.2f} × {judged.limit / judged.rated:g} for the seconds of a start"
+        )
+    return "; ".join(parts)
+
+
+def element_cause(wired: Wired, run: RunResult, e: Element) -> str:
+    """One sentence with the numbers: why the verdict is what it is."""
+    judged, title = e.judged, element_title(wired, run, e)
+    load = number(judged.load, e.unit)
+    if e.kind == "not worked out":
+        return f"{title}. The check broke down, so nothing is known of it."
+    if judged.limit is None:
+        return f"{title}: {load}, but no limit is known."
+    if "pins" in e.terms and not e.terms["pins"]:
+        return f"{title}: nothing there carries {line_words(e.line)}."
+    if "conductors" in e.terms and not e.terms["conductors"]:
+        return f"{title}: no wire carries {line_words(e.line)}."
+    limit = number(judged.limit, e.unit)
+    share = percent(judged.share)
+    said = f"{title}: {load} of {limit}" + (f", {share} %" if share is not None else "")
+    if e.kind == "house rule" and e.unit == "plugs":
+        said = f"{title}: {load} in use, {judged.limit:.0f} allowed"
+    said += f", at {STATE_WORDS[judged.state]}."
+    if e.refused:
+        said += " Refused by your house rule."
+    if judged.verdict == "unknown":
+        said += " A figure behind it is missing, so it may be more."
+    if judged.only_at_high:
+        said += " Over only at the high end of the figures."
+    if judged.at_start_only:
+        said += " Above what it stands for long, for the seconds of a start."
+    return said

@@ -1,0 +1,68 @@
+"""The supply in words: what the rules ask for, and each check of it."""
+
+from __future__ import annotations
+
+from ...base.saying import number
+from ...base.units import RAIL_WORDS, STATE_WORDS
+from ...standards.sizes import FIFTH
+from ...supplies.checks import SupplyCheck
+from ...supplies.sizing import RuleId, SizingRule
+from ...things.rules import HouseRules
+
+_RULES: dict[RuleId, str] = {
+    "sum": "full load + {headroom} %",
+    "floor": "card maker’s floor",
+    "floor and a fifth": f"card maker’s floor + {FIFTH * 100:g} %",
+    "quiet": "quiet point",
+    "spikes": "spikes ridden through",
+    "start": "power-on",
+    "short": "processor’s short limit",
+}
+
+_WHAT = {"rating": "the most it draws", "combined": "5 V and 3.3 V together"}
+
+
+def rule_words(house: HouseRules, rule: SizingRule) -> str:
+    """A sizing rule's name."""
+    return _RULES[rule.id].format(headroom=f"{house.headroom * 100:g}")
+
+
+def check_words(check: SupplyCheck) -> str:
+    """A supply check in one sentence with its numbers."""
+    if check.load is None:
+        return f"{check.id}: not worked out, the check broke down"
+    load = number(check.load, check.unit)
+    limit = "not known" if check.limit is None else number(check.limit, check.unit)
+    rail = RAIL_WORDS[check.rail] if check.rail else ""
+    if check.id == "watts":
+        if check.limit is None:
+            return f"rating not known; the rules ask for at least {load}"
+        if check.status == "unknown":
+            return f"{limit} rated; a figure is missing, the rules ask for at least {load}"
+        if check.only_at_high:
+            return f"{limit} rated; at the high end of the figures the rules ask for {load}"
+        return f"{limit} rated; the rules ask for {load}"
+    if check.id == "too big":
+        if check.status == "warn":
+            return f"{load} rated is over twice what is needed ({limit})"
+        return f"not too big: up to {limit} would do"
+    if check.id == "spikes":
+        if check.limit is None:
+            return f"spikes of {load}: its design is not known, so neither is what it rides through"
+        said = f"spikes: {load} for {check.window} ms, of {limit} that it rides through"
+        if check.status == "unknown":
+            said += "; a figure is missing"
+        if check.status == "fail":
+            said += "; it may trip"
+        return said + ("; over only at the high end of the figures" if check.only_at_high else "")
+    what = f"{rail} rail" if check.rail else _WHAT[check.id]
+    if not check.load and check.status == "pass":
+        return f"{what}: nothing draws from it"
+    said = f"{what}: {load} of {limit}"
+    if check.state not in (None, "full"):
+        said += f", at {STATE_WORDS[check.state]}"
+    if check.status == "unknown" and check.limit is not None:
+        said += "; a figure is missing, it may be more"
+    if check.only_at_high:
+        said += "; over only at the high end of the figures"
+    return said

@@ -1,0 +1,156 @@
+"""What flows through a run: amperes at each plug, along each stretch, in the whole of it."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable, Mapping
+from dataclasses import dataclass, field
+from functools import reduce
+
+from ..base.series import NO_SERIES, Series, add, likelies, scale
+from ..base.units import GROUND, RAIL_V, RUN_RAILS, Line, Rail
+from ..tally.demand import Carried, Demand
+from ..wiring import Feed, Stretch, Wired, WiredRun
+
+#: What spinning up adds, by rail.
+Surge = Mapping[Rail, Series]
+
+
+@dataclass(slots=True)
+class Flow:
+    """Amperes [A] per rail in the four run states, ground with the sum of them; rails with a
+    missing figure."""
+
+    amps: dict[Rail, Series] = field(default_factory=dict)
+    missing: set[Line] = field(default_factory=set)
+    #: Without surges, and each plug's own surge: what `together` starts from.
+    base: Mapping[Rail, Series] = field(default_factory=dict)
+    surges: list[Surge] = field(default_factory=list)
+    #: What `lines` gave and what ground carries, until something is added: both are asked for
+    #: once for every kind of limit.
+    _lines: list[tuple[Line, Series, bool]] | None = None
+    _ground: Series | None = None
+
+    def add(self, amps: Mapping[Rail, Series], missing: Iterable[Rail]) -> None:
+        """Add what one plug carries."""
+        self._lines = self._ground = None
+        for rail, series in amps.items():
+            old = self.amps.get(rail)
+            self.amps[rail] = series if old is None else add(old, series)
+        for rail in missing:
+            self.missing |= {rail, GROUND}
+
+    def of(self, line: Line) -> Series:
+        """Amperes on a rail, or on ground: the sum over the rails."""
+        if line != "ground":
+            return self.amps.get(line, NO_SERIES)
+        if self._ground is None:
+            rails = list(self.amps.values())
+            self._ground = reduce(add, rails) if rails else NO_SERIES
+        return self._ground
+
+    def lines(self) -> list[tuple[Line, Series, bool]]:
+        """Every line that carries something, or whose load is missing."""
+        if self._lines is None:
+            amps, missing = self.amps, self.missing
+            every: list[tuple[Line, Series, bool]] = [
+                (rail, amps.get(rail, NO_SERIES), rail in missing)
+                for rail in RUN_RAILS
+                if rail in amps or rail in missing
+            ]
+            every.append((GROUND, self.of(GROUND), GROUND in missing))
+            self._lines = [x for x in every if x[2] or any(x[1])]
+        return self._lines
+
+    def watts(self, rail: Rail = "v12") -> Series:
+        """Watts [W] on one rail."""
+        return scale(self.amps.get(rail, NO_SERIES), RAIL_V[rail])
+
+    def missing_rails(self) -> list[Rail]:
+        """Rails on which a figure is missing."""
+        return [r for r in RUN_RAILS if r in self.missing]
+
+    def share(self, factor: float) -> Flow:
+        """A share of this flow, surges and all."""
+        part = Flow(
+            base={r: scale(x, factor) for r, x in self.base.items()},
+            surges=[{r: scale(x, factor) for r, x in s.items()} for s in self.surges],
+        )
+        part.add({r: scale(x, factor) for r, x in self.amps.items()}, self.missing_rails())
+        return part
+
+
+def flow_of(demand: Demand) -> Flow:
+    """What one input carries; alone, it surges."""
+    flow = Flow(base=demand.amps, surges=[demand.surge] if demand.surge else [])
+    flow.add(demand.amps, demand.missing)
+    flow.add(demand.surge, ())
+    return flow
+
+
+def together(flows: Iterable[Flow], at_once: int | None = None) -> Flow:
+    """Flows on one set of wires, or in one group of ports.
+
+    Staggered, at most `at_once` of them spin up together; which ones is the controller's choice,
+    so those with the largest surges are taken.
+    """
+    whole = Flow()
+    for flow in flows:
+        whole.add(flow.base, flow.missing_rails())
+        whole.surges += flow.surges
+    whole.surges.sort(key=_surge_w, reverse=True)
+    whole.base = dict(whole.amps)
+    for surge in whole.surges[:at_once]:
+        whole.add(surge, ())
+    return whole
+
+
+def _surge_w(surge: Surge) -> float:
+    return sum(max(likelies(amps)) * RAIL_V[rail] for rail, amps in surge.items())
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Live:
+    """A connected plug with what it carries."""
+
+    feed: Feed
+    flow: Flow
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class CarriedRun:
+    """A run with what flows: at its plugs by distance, along its stretches, in all."""
+
+    wired: WiredRun
+    lives: tuple[Live, ...]
+    stretches: tuple[tuple[Stretch, Flow], ...]
+    whole: Flow
+
+    def port_shares(self) -> list[float]:
+        """How its ports share what it carries: by their 12 V pins; evenly where none has any,
+        so that nothing vanishes."""
+        pins = [p.pins_12v for p in self.wired.ports]
+        whole = sum(pins)
+        return [n / whole if whole else 1 / len(pins) for n in pins]
+
+
+def carried_run(run: WiredRun, carried: Carried, at_once: int | None) -> CarriedRun:
+    """What flows through one run."""
+    lives = tuple(Live(feed=f, flow=flow_of(carried.of(f.input.ref))) for f in run.feeds)
+    flows: list[tuple[Stretch, Flow]] = []
+    beyond = Flow()
+    for stretch in reversed(run.stretches):
+        here = [x.flow for x in lives if x.feed.plug.at_mm == stretch.to_mm]
+        beyond = together([beyond, *here], at_once)
+        flows.insert(0, (stretch, beyond))
+    return CarriedRun(wired=run, lives=lives, stretches=tuple(flows), whole=beyond)
+
+
+def group_flows(wired: Wired, runs: Iterable[CarriedRun]) -> dict[str, Flow]:
+    """What each port group carries, its disks staggered over the whole group."""
+    found: dict[str, list[Flow]] = {}
+    for run in runs:
+        for port, share in zip(run.wired.ports, run.port_shares(), strict=True):
+            if port.group is not None:
+                flow = run.whole if share == 1 else run.whole.share(share)
+                found.setdefault(port.group, []).append(flow)
+    return {key: together(of, wired.build.spin_up_at_once) for key, of in found.items()}

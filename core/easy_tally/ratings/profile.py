@@ -1,0 +1,73 @@
+"""The current profile of a run: a staircase along the cable, each step against its limit."""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Iterator
+from dataclasses import dataclass
+
+from ..base.series import likelies
+from ..base.units import GROUND, RAIL_V, RUN_STATES, Line, State
+from .elements import Element
+from .flows import CarriedRun
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Step:
+    """One stretch of the current profile: amperes [A] on a rail in each state, against the
+    tightest limit [A] that this same current meets, or None where that is not known."""
+
+    line: Line
+    from_mm: float
+    to_mm: float
+    amps: dict[State, float]
+    limit_a: float | None
+
+
+def profile(run: CarriedRun, found: list[Element]) -> Iterator[Step]:
+    """The staircase, each step against the tightest limit that the same current meets."""
+    lives = run.lives
+    met: dict[tuple[Line, object], list[float | None]] = {}
+    for e in found:
+        if e.line != GROUND and (at := _met_at(e)) is not None:
+            met.setdefault((e.line, at), []).append(_rail_limit_a(e))
+    for stretch, flow in run.stretches:
+        start, end = stretch.from_mm, stretch.to_mm
+        places: list[object] = [(start, end)]
+        if start == 0:
+            places.append("supply end")
+        if len(lives) == 1 or lives[-2].feed.plug.at_mm < end:
+            places.append(lives[-1].feed.plug.key)
+        for line, loads, _ in flow.lines():
+            if line == GROUND:
+                continue
+            limits = [x for place in places for x in met.get((line, place), ())]
+            known = [x for x in limits if x is not None]
+            yield Step(
+                line=line, from_mm=start, to_mm=end,
+                amps=dict(zip(RUN_STATES, likelies(loads), strict=True)),
+                limit_a=min(known) if known and len(known) == len(limits) else None,
+            )  # fmt: skip
+
+
+def _met_at(element: Element) -> object:
+    """Where the current of a stretch is the one that the element is judged by: along the stretch
+    itself, at the supply end, or at the only plug beyond it; None elsewhere."""
+    if element.kind == "wire":
+        return element.from_mm, element.to_mm
+    if element.kind in ("grant", "plug pins"):
+        return element.at
+    return "supply end" if element.kind in ("supply-end pins", "house rule") else None
+
+
+def _rail_limit_a(element: Element) -> float | None:
+    """An element's continuous limit as amperes [A] on its whole rail."""
+    limit = element.judged.rated
+    if limit is None:
+        return None
+    if element.unit == "plugs":
+        return math.inf  # the rule counts plugs; it sets no limit on the current
+    if element.unit == "W":
+        return limit / RAIL_V["v12"]
+    count = element.terms.get("pins") or element.terms.get("conductors") or 1.0
+    return limit * count / element.terms.get("uneven", 1.0)

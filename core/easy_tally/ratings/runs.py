@@ -1,0 +1,265 @@
+"""The checker: every run of a map, held against everything that limits it.
+
+Shares no code with the solver, so that each proves the other. `MAP_CHECKS` names every check once:
+what is not built yet too.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Callable, Iterator, Mapping
+from dataclasses import dataclass
+
+from ..base.rounding import percent
+from ..base.series import NO_SERIES, Series, add, scale
+from ..base.units import GROUND, RAIL_V, Line
+from ..tally.demand import Carried
+from ..things.parts import Drive
+from ..things.supply import Port
+from ..wiring import Feed, Wired, WiredRun
+from .elements import (
+    Element,
+    drop,
+    grants,
+    group,
+    house_rule,
+    not_worked_out,
+    path_mohm,
+    plug_pins,
+    port_pins,
+    supply_end_pins,
+    wires,
+)
+from .flows import CarriedRun, Flow, Live, carried_run, group_flows
+from .profile import Step, profile
+from .verdicts import Verdict, rank
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class RunResult:
+    """One run judged: its elements, worst first, its profile and its plugs.
+
+    `safety` is connector capability ÷ grant, by plug, for graphics plugs. `unlimited` are the port
+    groups it is in whose limit is not known: a note, since few makers state it.
+    """
+
+    wired: WiredRun
+    verdict: Verdict
+    elements: tuple[Element, ...]
+    steps: tuple[Step, ...]
+    safety: dict[str, float]
+    unlimited: tuple[str, ...]
+
+    @property
+    def ports(self) -> tuple[Port, ...]:
+        """The ports it is in."""
+        return self.wired.ports
+
+    @property
+    def governing(self) -> Element | None:
+        """The element with the worst verdict, then the highest share."""
+        return self.elements[0] if self.elements else None
+
+    @property
+    def percent(self) -> int | None:
+        """The governing share in whole percents."""
+        return percent(self.elements[0].judged.share) if self.elements else 0
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Ground:
+    """What a check of a run stands on."""
+
+    wired: Wired
+    run: CarriedRun
+    groups: Mapping[str, Flow]
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class MapCheck:
+    """A check of a run: how it is called, and what it finds; None: not built yet."""
+
+    id: str
+    words: str
+    find: Callable[[Ground], Iterator[Element]] | None
+
+
+def check_runs(wired: Wired, carried: Carried) -> tuple[RunResult, ...]:
+    """Judge every run of a build with what its inputs carry, in the order of its runs."""
+    at_once = wired.build.spin_up_at_once
+    runs = [carried_run(r, carried, at_once) for r in wired.runs]
+    groups = group_flows(wired, runs)
+    return tuple(_judged(Ground(wired=wired, run=r, groups=groups)) for r in runs)
+
+
+def _judged(ground: Ground) -> RunResult:
+    found = [e for check in MAP_CHECKS for e in _find(check, ground)]
+    found.sort(key=lambda e: rank(e.judged.verdict, e.judged.share))
+    run = ground.run
+    return RunResult(
+        wired=run.wired,
+        verdict=found[0].judged.verdict if found else "within",
+        elements=tuple(found),
+        steps=tuple(profile(run, found)),
+        safety={
+            x.feed.plug.key: s for x in run.lives if (s := _safety(found, x)) is not None
+        },
+        unlimited=tuple(k for k in _groups_of(run) if _limit_a(ground.wired, k) is None),
+    )  # fmt: skip
+
+
+def _find(check: MapCheck, ground: Ground) -> list[Element]:
+    if check.find is None:
+        return []
+    try:
+        return list(check.find(ground))
+    except Exception:  # noqa: BLE001 - a check that breaks down is unknown, whatever broke
+        return [not_worked_out(check.words)]
+
+
+# -- the checks ----------------------------------------------------------------------------
+
+
+def _grants(g: Ground) -> Iterator[Element]:
+    for live in g.run.lives:
+        f = live.feed
+        yield from grants(f.plug, f.mated, f.input.socket, live.flow)
+
+
+def _plug_pins(g: Ground) -> Iterator[Element]:
+    for live in g.run.lives:
+        f = live.feed
+        assume = g.wired.build.assumptions
+        yield from plug_pins(f.plug, f.mated, f.pins, f.cable, live.flow, assume)
+
+
+def _supply_end_pins(g: Ground) -> Iterator[Element]:
+    yield from supply_end_pins(g.run.wired.cable, g.run.whole, g.wired.build.assumptions)
+
+
+def _port_pins(g: Ground) -> Iterator[Element]:
+    run, assume = g.run, g.wired.build.assumptions
+    yield from port_pins(run.wired.cable, run.wired.ports, run.port_shares(), run.whole, assume)
+
+
+def _wires(g: Ground) -> Iterator[Element]:
+    cable, assume = g.run.wired.cable, g.wired.build.assumptions
+    for stretch, flow in g.run.stretches:
+        yield from wires(cable, stretch.from_mm, stretch.to_mm, flow, assume)
+
+
+def _drops(g: Ground) -> Iterator[Element]:
+    """Volts lost at each plug on each rail it uses: contacts and wire, out and back. They are no
+    better known than every current on the way, that of ground too."""
+    run, mohm = g.run, g.wired.build.assumptions.contact_mohm
+    lines = {line for x in run.lives for line, _, _ in x.flow.lines()} | {GROUND}
+    wire = {line: _lost_on_wire(run, mohm, line) for line in lines}
+    ends = {stretch.to_mm: i for i, (stretch, _) in enumerate(run.stretches)}
+    for live in run.lives:
+        at = ends[live.feed.plug.at_mm]
+        back = _lost_at(live, wire[GROUND][at], mohm, GROUND)
+        for line, _, _ in live.flow.lines():
+            if line == "ground":
+                continue
+            out = _lost_at(live, wire[line][at], mohm, line)
+            missing = GROUND in run.whole.missing
+            yield drop(live.feed.plug, line, add(out, back) if out and back else None, missing)
+
+
+def _groups(g: Ground) -> Iterator[Element]:
+    if not g.run.lives:
+        return
+    for key in _groups_of(g.run):
+        limit = _limit_a(g.wired, key)
+        if limit is not None:
+            yield group(key, limit, g.groups[key])
+
+
+def _house_rule(g: Ground) -> Iterator[Element]:
+    chained = sum(x.feed.mated in ("pcie8", "pcie6") for x in g.run.lives)
+    rule = g.wired.build.house_rules.chained_graphics
+    whole = g.run.whole
+    found = house_rule(rule, chained, whole.watts(), "v12" in whole.missing)
+    if found is not None:
+        yield found
+
+
+#: Every check of a map. One that is not built yet is listed wherever a map's verdict is shown.
+MAP_CHECKS: tuple[MapCheck, ...] = (
+    MapCheck(id="grant", words="grants of the standards", find=_grants),
+    MapCheck(id="plug-pins", words="pins of the plugs", find=_plug_pins),
+    MapCheck(id="supply-end-pins", words="pins of the supply end", find=_supply_end_pins),
+    MapCheck(id="port-pins", words="pins of the ports", find=_port_pins),
+    MapCheck(id="wire", words="wires", find=_wires),
+    MapCheck(id="drop", words="volts lost", find=_drops),
+    MapCheck(id="group", words="port groups", find=_groups),
+    MapCheck(id="house-rule", words="house rule for chained plugs", find=_house_rule),
+    MapCheck(id="reach", words="reach along the routes", find=None),
+    MapCheck(id="adapter", words="adapters and Y-pieces", find=None),
+    MapCheck(id="group-spike", words="spikes against port groups", find=None),
+)
+
+
+# -- what they stand on --------------------------------------------------------------------
+
+
+def _groups_of(run: CarriedRun) -> dict[str, None]:
+    """Port groups that a run is in, in the order of its ports."""
+    return dict.fromkeys(p.group for p in run.wired.ports if p.group is not None)
+
+
+def _limit_a(wired: Wired, key: str) -> float | None:
+    groups = wired.build.supply.groups if wired.build.supply else ()
+    return next((g.limit_a for g in groups if g.key == key), None)
+
+
+def _lost_on_wire(run: CarriedRun, contact_mohm: float, line: Line) -> list[Series | None]:
+    """Volts [V] lost on one line (rail or ground) from the supply to the end of each stretch,
+    the supply-end contacts included; None from where a figure is missing."""
+    cable = run.wired.cable
+    near = cable.supply_end.pins.of(line) if cable.needs else 0
+    lost: Series | None = NO_SERIES
+    if near:
+        lost = scale(run.whole.of(line), contact_mohm / near / 1000)
+    elif cable.needs:
+        lost = None
+    found: list[Series | None] = []
+    for stretch, flow in run.stretches:
+        mohm = path_mohm(cable, stretch.to_mm - stretch.from_mm, line)
+        if lost is not None:
+            more = None if mohm is None else scale(flow.of(line), mohm / 1000)
+            lost = None if more is None else add(lost, more)
+        found.append(lost)
+    return found
+
+
+def _lost_at(live: Live, wire: Series | None, contact_mohm: float, line: Line) -> Series | None:
+    """Volts [V] lost on one line up to behind a plug's own contacts."""
+    far = live.feed.pins.get(line, 0)
+    if not far or wire is None:
+        return None
+    return add(wire, scale(live.flow.of(line), contact_mohm / far / 1000))
+
+
+def kept_off(feed: Feed) -> bool:
+    """Whether a drive stays off where it is: pin 3 disables its power while it carries 3.3 V.
+
+    Source: Serial ATA specification, power disable.
+    """
+    part = feed.input.part
+    if not isinstance(part, Drive) or not part.power_disable or feed.mated != "sata":
+        return False
+    return feed.cable.conductors.v3v3 > 0
+
+
+def _safety(found: list[Element], live: Live) -> float | None:
+    """Connector capability ÷ grant of one graphics plug: pins × amperes a pin × 12 V ÷ watts."""
+    key = live.feed.plug.key
+    grant = next((e for e in found if e.kind == "grant" and e.at == key), None)
+    pins = next(
+        (e for e in found if e.kind == "plug pins" and e.at == key and e.line == "v12"), None
+    )
+    if grant is None or pins is None or grant.unit != "W" or "contact_a" not in pins.terms:
+        return None
+    if not grant.judged.limit:
+        return None
+    return pins.terms["pins"] * pins.terms["contact_a"] * RAIL_V["v12"] / grant.judged.limit

@@ -1,0 +1,12 @@
+"""Supplies: how large one has to be, whether one is, and which of several does best."""
+
+from __future__ import annotations
+
+from .checks import SUPPLY_CHECKS, Asked, SupplyCheck, SupplyResult, check_supply
+from .compare import Candidate, compare
+from .sizing import Sizing, SizingRule, size
+
+__all__ = [
+    "SUPPLY_CHECKS", "Asked", "Candidate", "Sizing", "SizingRule", "SupplyCheck", "SupplyResult",
+    "check_supply", "compare", "size",
+]  # fmt: skip

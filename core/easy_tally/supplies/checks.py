@@ -1,0 +1,221 @@
+"""Whether one supply does: every check of it, by name, with its numbers.
+
+`SUPPLY_CHECKS` names each check once, what is not built yet too. A check that breaks down or
+lacks a figure reads unknown; one whose known part is already too much fails.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Callable, Iterator
+from dataclasses import dataclass, field
+from typing import Literal
+
+from ..base.rounding import exceeds
+from ..base.series import add, scale
+from ..base.units import RAIL_V, RAILS, TALLY_STATES, WINDOWS, Rail, State, Window
+from ..ratings.verdicts import WITHIN_GRANT, Judgement, Verdict, judge
+from ..standards.sizes import COMMON_W, TOO_BIG
+from ..tally.spikes import Spikes
+from ..tally.sums import Tally
+from ..things.assumptions import Assumptions
+from ..things.supply import Supply
+from .sizing import Sizing, ride_through
+
+CheckStatus = Literal["pass", "warn", "fail", "unknown", "not checked"]
+CheckUnit = Literal["W", "A", ""]
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class SupplyCheck:
+    """One check of a supply: its status and its numbers, in the state or window that governs."""
+
+    id: str
+    status: CheckStatus
+    load: float | None = None
+    limit: float | None = None
+    unit: CheckUnit = ""
+    rail: Rail | None = None
+    state: State | None = None
+    window: Window | None = None
+    only_at_high: bool = False
+
+
+SupplyVerdict = Literal["right size", "too small", "too big", "unknown"]
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class SupplyResult:
+    """A supply judged for a build; `share` of its rating idle, everyday, full, start."""
+
+    verdict: SupplyVerdict
+    checks: tuple[SupplyCheck, ...]
+    share: dict[State, float | None] = field(default_factory=dict)
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Asked:
+    """What a supply is held against: the build's tally, its spikes, what the rules ask for."""
+
+    tally: Tally
+    sizing: Sizing
+    spikes: Spikes
+    assume: Assumptions
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class CheckOfSupply:
+    """A check by name, and what it finds; None: not built yet."""
+
+    id: str
+    words: str
+    find: Callable[[Supply, Asked], Iterator[SupplyCheck]] | None
+
+
+def check_supply(supply: Supply, asked: Asked) -> SupplyResult:
+    """Hold a build against one supply's label."""
+    checks = [found for check in SUPPLY_CHECKS for found in _find(check, supply, asked)]
+    rated = supply.rated_w
+    return SupplyResult(
+        verdict=_verdict(checks),
+        checks=tuple(checks),
+        share={s: asked.tally.total.at(s).likely / rated if rated else None for s in TALLY_STATES},
+    )  # fmt: skip
+
+
+def _find(check: CheckOfSupply, supply: Supply, asked: Asked) -> list[SupplyCheck]:
+    if check.find is None:
+        return []
+    try:
+        return list(check.find(supply, asked))
+    except Exception:  # noqa: BLE001 - a check that breaks down is unknown, whatever broke
+        return [SupplyCheck(id=check.id, status="unknown")]
+
+
+def _verdict(checks: list[SupplyCheck]) -> SupplyVerdict:
+    statuses = {c.status for c in checks}
+    if "fail" in statuses:
+        return "too small"
+    if "unknown" in statuses:
+        return "unknown"
+    big = any(c.id == "too big" and c.status == "warn" for c in checks)
+    return "too big" if big else "right size"
+
+
+# -- the checks ----------------------------------------------------------------------------
+
+
+def _watts(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
+    """The rating against what the sizing rules ask for."""
+    rated, sizing = supply.rated_w, asked.sizing
+    status: CheckStatus = "unknown"
+    load, high = sizing.at_least_w, False
+    if rated is not None and exceeds(load, rated):
+        status = "fail"
+    elif rated is not None and sizing.needed is not None:
+        high = exceeds(sizing.needed.high, rated)
+        status = "warn" if high else "pass"
+        load = sizing.needed.high if high else sizing.needed.likely
+    yield SupplyCheck(
+        id="watts", status=status, load=load, limit=rated, unit="W", only_at_high=high
+    )
+
+
+def _rating(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
+    """The rating against everything that the build draws for longer than a spike."""
+    total = asked.tally.total
+    judged = judge(
+        total.watts, supply.rated_w, WITHIN_GRANT, missing=bool(total.missing), states=TALLY_STATES
+    )
+    yield _judged("rating", judged, "W")
+
+
+def _rails(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
+    """Amperes of each rail in its worst state. A rail that nothing loads needs no rating."""
+    for rail in RAILS:
+        drawn = asked.tally.by_rail[rail]
+        loads, missing = scale(drawn.watts, 1 / RAIL_V[rail]), bool(drawn.missing)
+        rated: float | None = getattr(supply, f"{rail}_a")
+        if not missing and not any(loads):
+            yield SupplyCheck(
+                id="rail", status="pass", load=0.0, limit=rated, unit="A", rail=rail
+            )  # fmt: skip
+            continue
+        judged = judge(loads, rated, WITHIN_GRANT, missing=missing, states=TALLY_STATES)
+        yield _judged("rail", judged, "A", rail)
+
+
+def _combined(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
+    """Watts of 5 V and 3.3 V together."""
+    v5, v3v3 = asked.tally.by_rail["v5"], asked.tally.by_rail["v3v3"]
+    judged = judge(
+        add(v5.watts, v3v3.watts), supply.combined_w, WITHIN_GRANT,
+        missing=bool(v5.missing or v3v3.missing), states=TALLY_STATES,
+    )  # fmt: skip
+    yield _judged("combined", judged, "W")
+
+
+def _spikes(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
+    """The worst window of the spikes against what the design rides through, in all and at 12 V.
+
+    Beyond it the supply may trip: a failure of the choice, though nothing is damaged.
+    """
+    rated, found = supply.rated_w, asked.spikes
+    has_16pin = any(p.kind == "16pin" for p in supply.ports)
+    ride = None if rated is None else ride_through(supply.design, rated, has_16pin, asked.assume)
+    if rated is None or ride is None:
+        load = found.total["0.1"].likely
+        yield SupplyCheck(id="spikes", status="unknown", load=load, unit="W")
+        return
+    v12_w = None if supply.v12_a is None else supply.v12_a * RAIL_V["v12"]
+    held = [(found.total[w], rated * ride[i], w) for i, w in enumerate(WINDOWS)]
+    if v12_w is not None:
+        held += [(found.v12[w], v12_w * ride[i], w) for i, w in enumerate(WINDOWS)]
+    span, limit, window = max(held, key=lambda x: x[0].likely / x[1] if x[1] else float("inf"))
+    status: CheckStatus = "pass"
+    if any(exceeds(s.likely, most) for s, most, _ in held):
+        status = "fail"
+    elif found.missing or v12_w is None:
+        status = "unknown"
+    high = status == "pass" and any(exceeds(s.high, most) for s, most, _ in held)
+    yield SupplyCheck(
+        id="spikes", status="warn" if high else status, load=span.likely, limit=limit, unit="W",
+        only_at_high=high, window=window,
+    )  # fmt: skip
+
+
+def _too_big(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
+    needed = asked.sizing.needed
+    if supply.rated_w is None or needed is None:
+        return
+    # Nothing smaller than the smallest common size can be had.
+    limit = TOO_BIG * max(needed.likely, COMMON_W[0])
+    status: CheckStatus = "warn" if supply.rated_w > limit else "pass"
+    yield SupplyCheck(id="too big", status=status, load=supply.rated_w, limit=limit, unit="W")
+
+
+#: Every check of a supply. One that is not built yet is listed wherever its verdict is shown.
+SUPPLY_CHECKS: tuple[CheckOfSupply, ...] = (
+    CheckOfSupply(id="watts", words="what the rules ask for", find=_watts),
+    CheckOfSupply(id="rating", words="the rating in every state", find=_rating),
+    CheckOfSupply(id="rail", words="every rail", find=_rails),
+    CheckOfSupply(id="combined", words="5 V and 3.3 V together", find=_combined),
+    CheckOfSupply(id="spikes", words="spikes", find=_spikes),
+    CheckOfSupply(id="too big", words="not needlessly large", find=_too_big),
+    CheckOfSupply(id="regulation", words="regulation", find=None),
+    CheckOfSupply(id="ports", words="ports and cables by a full mapping", find=None),
+    CheckOfSupply(id="form", words="form and length", find=None),
+    CheckOfSupply(id="efficiency", words="efficiency, wall draw and quiet", find=None),
+    CheckOfSupply(id="mains", words="mains share and circuit", find=None),
+    CheckOfSupply(id="hold-up", words="hold-up and age", find=None),
+)
+
+_STATUS: dict[Verdict, CheckStatus] = {
+    "over": "fail", "unknown": "unknown", "tight": "warn", "within": "pass",
+}  # fmt: skip
+
+
+def _judged(id: str, judged: Judgement, unit: CheckUnit, rail: Rail | None = None) -> SupplyCheck:
+    return SupplyCheck(
+        id=id, status=_STATUS[judged.verdict], load=judged.load, limit=judged.rated, unit=unit,
+        rail=rail, state=judged.state, only_at_high=judged.only_at_high,
+    )  # fmt: skip

@@ -1,0 +1,64 @@
+"""From the figures that a builder knows to loads: part, rail, feed, watts per state."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+
+from ...things.parts import (
+    Board,
+    Card,
+    Cooler,
+    Drive,
+    Fan,
+    Hub,
+    LightStrip,
+    M2Drive,
+    Memory,
+    Other,
+    Part,
+    Processor,
+    Pump,
+    UsbLoad,
+)
+from ...wiring import Wired
+from . import board, cards, cooling, drives
+from .common import NOTHING, Feed, Load, PerState
+
+__all__ = ["NOTHING", "Feed", "Load", "PerState", "loads", "part_loads"]
+
+
+def loads(wired: Wired) -> tuple[Load, ...]:
+    """Every load of a build, in the order of its parts."""
+    return tuple(load for part in wired.build.parts for load in part_loads(part, wired))
+
+
+def part_loads(part: Part, wired: Wired) -> Iterator[Load]:
+    """The loads of one part; of one instance each, with how many there are."""
+    assume = wired.build.assumptions
+    match part:
+        case Processor():
+            yield from board.processor(part, wired)
+        case Board():
+            yield from board.board(part, assume)
+        case Card():
+            yield from cards.card(part, wired)
+        case Memory():
+            yield from board.memory(part, assume)
+        case M2Drive():
+            yield from board.m2(part, assume)
+        case Drive():
+            yield from drives.drive(part, assume, wired.build.spin_up_at_once is not None)
+        case Fan():
+            yield from cooling.fan(part, assume)
+        case Pump():
+            yield from cooling.pump(part, assume)
+        case Cooler():
+            yield from cooling.cooler(part, assume)
+        case LightStrip():
+            yield from cooling.strip(part, assume)
+        case Hub():
+            yield from cooling.hub(part, assume)
+        case UsbLoad():
+            yield from board.usb(part, assume)
+        case Other():
+            yield from board.other(part, assume)

@@ -1,0 +1,205 @@
+"""Spikes: what the build draws for a fraction of a second, in four windows.
+
+Factors on a part's full load at 0.1, 1, 10 and 100 ms. A card: `usual` (assumptions), or the
+worst that the standard allows with a 16-pin socket, or its own. The processor: the larger of its
+sustained and its short load, each with its factors (assumptions); its own are on its sustained
+load, and it is never below its short one. All else does not spike.
+"""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Iterable
+from dataclasses import dataclass
+
+from ..base.series import Span
+from ..base.units import WINDOWS, Rail, Window
+from ..standards.excursions import CARD_WORST, SQUARED
+from ..things.assumptions import Assumptions
+from ..things.parts import Card, Part, Processor
+from ..wiring import Wired
+from .loads import Load
+
+
+@dataclass(frozen=True, slots=True)
+class Spikes:
+    """Watts [W] in each window: of the whole build, and of 12 V alone. Missing: at least."""
+
+    total: dict[Window, Span]
+    v12: dict[Window, Span]
+    missing: tuple[str, ...] = ()
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class SpikeRow:
+    """One row of a spike: a load at full, or what a part goes above it, in each window. The rows
+    of a window add up to its figure: where excesses add as squares, each counts its share."""
+
+    part: str
+    count: int
+    rail: Rail | None
+    field: str
+    formula: str
+    assumed: bool
+    missing: bool
+    watts: dict[Window, Span]
+
+
+def spikes(wired: Wired, loads: tuple[Load, ...]) -> Spikes:
+    """Spikes of a build in every window."""
+    parts = wired.parts
+    at_12v = tuple(x for x in loads if x.rail == "v12")
+    missing = tuple(dict.fromkeys(parts[x.part].name for x in loads if x.missing))
+    return Spikes(spikes_of(wired, loads), spikes_of(wired, at_12v), missing)
+
+
+def spikes_of(wired: Wired, loads: tuple[Load, ...]) -> dict[Window, Span]:
+    """Watts [W] of some loads together in every window."""
+    return _windows(_full(loads), _above(wired, loads))
+
+
+#: A part, and which of its instances.
+_Alike = tuple[str, tuple[int, ...]]
+
+
+@dataclass(slots=True)
+class _Above:
+    """What one instance of a part goes above its full load, in each window; how many there are."""
+
+    count: int
+    watts: list[list[float]]
+
+
+def _above(wired: Wired, loads: tuple[Load, ...]) -> dict[_Alike, _Above]:
+    """Instances spike one by one, the loads of one instance together."""
+    found: dict[_Alike, _Above] = {}
+    for load in loads:
+        more = _excess(wired.build.assumptions, wired.parts[load.part], load)
+        if more is None:
+            continue
+        alike = (load.part, load.instances)
+        own = found.setdefault(alike, _Above(load.count, [[0.0] * 3 for _ in WINDOWS]))
+        for i, span in enumerate(more):
+            for k, watts in enumerate(span):
+                own.watts[i][k] += watts
+    return found
+
+
+def _full(loads: Iterable[Load]) -> list[float]:
+    full = [0.0, 0.0, 0.0]
+    for load in loads:
+        low, likely, high = load.net.full
+        full[0] += low * load.count
+        full[1] += likely * load.count
+        full[2] += high * load.count
+    return full
+
+
+def _root(above: dict[_Alike, _Above], i: int, window: Window, k: int) -> float:
+    """What the excesses come to together in window `i`, at bound `k`."""
+    power = 2 if window in SQUARED else 1
+    whole: float = sum(x.count * x.watts[i][k] ** power for x in above.values())
+    return math.sqrt(whole) if power == 2 else whole
+
+
+def _windows(full: list[float], above: dict[_Alike, _Above]) -> dict[Window, Span]:
+    """Full load and the excesses above it in every window."""
+    return {
+        w: Span(*(full[k] + _root(above, i, w, k) for k in range(3))) for i, w in enumerate(WINDOWS)
+    }
+
+
+def spike_rows(wired: Wired, loads: tuple[Load, ...]) -> tuple[SpikeRow, ...]:
+    """The rows that add up to the spikes: every load at full, then what goes above it."""
+    rows = [
+        SpikeRow(
+            part=x.part, count=x.count, rail=x.rail, field=x.field,
+            formula=f"{x.formula}, at full", assumed=x.assumed, missing=x.missing,
+            watts=dict.fromkeys(WINDOWS, x.net.full.times(x.count)),
+        )
+        for x in loads
+    ]  # fmt: skip
+    above = _above(wired, loads)
+    for (key, _), own in above.items():
+        watts = {w: _share(above, own, i, w) for i, w in enumerate(WINDOWS)}
+        part = wired.parts[key]
+        assumed = not (isinstance(part, Card | Processor) and part.spike_factors is not None)
+        rows.append(
+            SpikeRow(
+                part=key,
+                count=own.count,
+                rail=None,
+                field="spikes",
+                formula=_formula(wired.build.assumptions, part),
+                assumed=assumed,
+                missing=False,
+                watts=watts,
+            )
+        )
+    return tuple(rows)
+
+
+def _share(above: dict[_Alike, _Above], own: _Above, i: int, window: Window) -> Span:
+    """What one part's excess counts in a window."""
+    found = []
+    for k in range(3):
+        excess = own.watts[i][k]
+        if window in SQUARED:
+            whole = _root(above, i, window, k)
+            found.append(own.count * excess**2 / whole if whole else 0.0)
+        else:
+            found.append(own.count * excess)
+    return Span(*found)
+
+
+def _formula(assume: Assumptions, part: Part) -> str:
+    """How a part's excess comes about."""
+    together = "; at 0.1 and 1 ms excesses add as squares"
+    if isinstance(part, Card):
+        return f"above full, board power × {_list(card_factors(part, assume))}{together}"
+    if not isinstance(part, Processor):
+        raise TypeError(f"a part that spikes, got {type(part).__name__}")
+    sustained, short = map(_list, processor_factors(part, assume))
+    above = "short" if part.spike_factors is not None else f"short × {short}"
+    return f"above full, the larger of sustained × {sustained} and {above}{together}"
+
+
+def _list(factors: tuple[float, ...]) -> str:
+    return " / ".join(f"{f:g}" for f in factors)
+
+
+def _excess(assume: Assumptions, part: Part, load: Load) -> tuple[Span, ...] | None:
+    """What one instance's load goes above its full load in each window; None: never."""
+    full, short = load.net.full, load.net.short
+    if isinstance(part, Processor):
+        return tuple(
+            Span(*(max(f * a, s * b) - f for f, s in zip(full, short, strict=True)))
+            for a, b in zip(*processor_factors(part, assume), strict=True)
+        )
+    if isinstance(part, Card) and (part.use == "graphics" or part.spike_factors):
+        return tuple(full.times(f - 1) for f in card_factors(part, assume))
+    return None
+
+
+def card_factors(part: Card, assume: Assumptions) -> tuple[float, ...]:
+    """Spike factors of a card in the four windows."""
+    if part.spike_factors is not None:
+        return part.spike_factors
+    if part.spikes == "by-standard worst":
+        return CARD_WORST
+    a = assume
+    return a.spike_card_0_1ms, a.spike_card_1ms, a.spike_card_10ms, a.spike_card_100ms
+
+
+def processor_factors(
+    part: Processor, assume: Assumptions
+) -> tuple[tuple[float, ...], tuple[float, ...]]:
+    """Spike factors on a processor's sustained and on its short load in the four windows."""
+    if part.spike_factors is not None:
+        return part.spike_factors, (1.0,) * len(WINDOWS)
+    a = assume
+    return (
+        (a.spike_sustained_0_1ms, a.spike_sustained_1ms, a.spike_sustained_10ms,
+         a.spike_sustained_100ms),
+        (a.spike_short_0_1ms, a.spike_short_1ms, a.spike_short_10ms, a.spike_short_100ms),
+    )  # fmt: skip

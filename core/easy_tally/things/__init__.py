@@ -1,0 +1,33 @@
+"""The things of a build: parts, supply, cables, case, rules and assumptions, declared once."""
+
+from __future__ import annotations
+
+from .assumptions import Assumptions
+from .build import FORMAT_VERSION, Build
+from .cables import Cable, Connection, Plug, RailPins, Run, SocketRef, SupplyEnd
+from .case import Case, read_case
+from .parts import (
+    HEADER_WORDS,
+    PART_KINDS,
+    Board,
+    Card,
+    Drive,
+    Fan,
+    Header,
+    Hub,
+    Part,
+    Processor,
+    Slot,
+    Socket,
+    ties,
+)
+from .presets import PRESETS
+from .rules import HouseRules
+from .supply import PORT_WORDS, Port, PortGroup, Supply
+
+__all__ = [
+    "FORMAT_VERSION", "HEADER_WORDS", "PART_KINDS", "PORT_WORDS", "PRESETS", "Assumptions",
+    "Board", "Build", "Cable", "Card", "Case", "Connection", "Drive", "Fan", "Header",
+    "HouseRules", "Hub", "Part", "Plug", "Port", "PortGroup", "Processor", "RailPins", "Run",
+    "Slot", "Socket", "SocketRef", "Supply", "SupplyEnd", "read_case", "ties",
+]  # fmt: skip

@@ -1,0 +1,65 @@
+"""The case: which supplies and cards it has room for, its vents, and how far its sockets lie."""
+
+from __future__ import annotations
+
+from typing import Annotated, Literal, Self
+
+from pydantic import Field, model_validator
+
+from ..base.declared import Model, Name, Note, Rating, rated
+from ..base.problems import read_as
+
+SupplyForm = Literal["ATX", "SFX", "SFX-L", "TFX", "Flex ATX"]
+Side = Literal["front", "top", "rear", "bottom", "left", "right"]
+#: Where sockets lie, as a cable is routed to them.
+Area = Literal["main plug", "processor", "card", "board extra", "3.5-inch bays", "2.5-inch places",
+               "optical bay", "fans and hubs"]  # fmt: skip
+
+
+class Vent(Model):
+    """An opening for air."""
+
+    side: Side
+    filtered: bool = False
+
+
+class Route(Model):
+    """The way of a cable from the supply's place to an area, around the corners."""
+
+    area: Area
+    length_mm: Annotated[float, Field(gt=0, le=3000, json_schema_extra={"unit": "mm"})]
+
+
+class Case(Model):
+    """A case as its page and a tape measure describe it."""
+
+    name: Name
+    note: Note = ""
+    slug: Annotated[str, Field(max_length=60, description="of the catalogue entry, if any")] = ""
+    supply_forms: Annotated[
+        tuple[SupplyForm, ...], Field(max_length=5, description="forms of supply that it takes")
+    ] = ()
+    brackets: Annotated[
+        tuple[SupplyForm, ...], Field(max_length=5, description="forms that it takes by a bracket")
+    ] = ()
+    supply_length_mm: Rating = rated("room for the supply, its plugs included", "mm", 600)
+    card_length_mm: Rating = rated("room for a card's length", "mm", 800)
+    card_height_mm: Rating = rated("from the slot to the side panel", "mm", 400)
+    slots: Annotated[int | None, Field(ge=0, le=16, description="places for slot brackets")] = None
+    bays_35: Annotated[int | None, Field(ge=0, le=60, description="3.5-inch bays")] = None
+    bays_25: Annotated[int | None, Field(ge=0, le=60, description="2.5-inch places")] = None
+    feet_mm: Rating = rated("room under its bottom", "mm", 200)
+    vents: Annotated[tuple[Vent, ...], Field(max_length=12)] = ()
+    routes: Annotated[tuple[Route, ...], Field(max_length=8)] = ()
+
+    @model_validator(mode="after")
+    def _routes_differ(self) -> Self:
+        areas = [r.area for r in self.routes]
+        if len(set(areas)) < len(areas):
+            raise ValueError("one route to each area")
+        return self
+
+
+def read_case(text: str) -> Case:
+    """The case that a catalogue file's text holds. Raises BadFile."""
+    return read_as(Case, text)

@@ -1,0 +1,179 @@
+"""What has to hold between the things of a build, each breach in a sentence."""
+
+from __future__ import annotations
+
+from collections import Counter
+from collections.abc import Iterator
+from typing import TYPE_CHECKING
+
+from .cables import Cable, Run, SocketRef
+from .fits import fit
+from .parts import HEADER_WORDS, ON_HEADER, Board, Card, Header, Hub, OnHeader, Part, Socket
+from .supply import Port, Supply, port_takes
+
+if TYPE_CHECKING:
+    from .build import Build
+
+
+def problems(build: Build) -> Iterator[str]:
+    """What does not hold between the things of `build`."""
+    yield from _twins(build)
+    boards = [p for p in build.parts if isinstance(p, Board)]
+    if len(boards) > 1:
+        yield f"one board in a build; there are {len(boards)}"
+    if sum(p.kind == "processor" for p in build.parts) > 1:
+        yield "one processor part in a build (use its count for more)"
+    board = boards[0] if boards else None
+    yield from _slot_problems(build, board)
+    yield from _header_problems(build, board)
+    yield from _run_problems(build, board)
+
+
+def _twins(build: Build) -> Iterator[str]:
+    for what, keys in (
+        ("part", [p.key for p in build.parts]),
+        ("cable", [c.key for c in build.cables]),
+        ("run", [r.cable for r in build.runs]),
+    ):
+        if len(set(keys)) < len(keys):
+            twice = min(k for k, n in Counter(keys).items() if n > 1)
+            yield f"every {what} a key of its own; {twice} is used twice"
+
+
+def _slot_problems(build: Build, board: Board | None) -> Iterator[str]:
+    taken: dict[str, str] = {}
+    for part in build.parts:
+        if not isinstance(part, Card) or part.slot is None:
+            continue
+        slots = {s.key for s in board.slots} if board else set()
+        if part.slot not in slots:
+            have = f"it has {', '.join(sorted(slots))}" if slots else "it lists none"
+            yield f"{part.name}: a slot that the board has; no {part.slot}, {have}"
+        elif part.slot in taken:
+            yield f"{part.name}: a free slot; {taken[part.slot]} stands in {part.slot}"
+        taken[part.slot] = part.name
+
+
+# -- headers -------------------------------------------------------------------------------
+
+
+def _header_problems(build: Build, board: Board | None) -> Iterator[str]:
+    parts = {p.key: p for p in build.parts}
+    for part in build.parts:
+        if not isinstance(part, ON_HEADER):
+            continue
+        hub = parts.get(part.on) if part.on else None
+        if part.on and not isinstance(hub, Hub):
+            yield f"{part.name}: a hub in this build to hang on; {part.on} is none"
+            continue
+        if _hangs_on_itself(part, parts):
+            yield f"{part.name}: a hub that is not fed by itself"
+            continue
+        at_5v = part.may_hang_on() == ("lights-5v",) and not part.sockets
+        if at_5v and isinstance(hub, Hub) and _fed_by_header(hub, parts):
+            yield f"{part.name}: 5 V; {hub.name} is fed by a header, which has 12 V only"
+        outputs = hub.outputs if isinstance(hub, Hub) else board.headers if board else ()
+        yield from _named_headers(part, outputs, hub.name if hub else "the board")
+
+
+def _named_headers(part: OnHeader, outputs: tuple[Header, ...], where: str) -> Iterator[str]:
+    kinds = {h.key: h.kind for h in outputs}
+    for key in part.headers:
+        if key not in kinds:
+            yield f"{part.name}: a header that {where} has; it has no {key}"
+        elif kinds[key] not in part.may_hang_on():
+            wanted = " or ".join(HEADER_WORDS[k] for k in part.may_hang_on())
+            found = HEADER_WORDS[kinds[key]]
+            yield f"{part.name}: a header for {wanted}; {key} is for {found}"
+
+
+def _hangs_on_itself(part: Part, parts: dict[str, Part]) -> bool:
+    seen = {part.key}
+    at = getattr(part, "on", None)
+    while at is not None and at in parts:
+        if at in seen:
+            return True
+        seen.add(at)
+        at = getattr(parts[at], "on", None)
+    return False
+
+
+def _fed_by_header(hub: Hub, parts: dict[str, Part]) -> bool:
+    """Whether a hub has no plug of its own at the end of its chain of hubs."""
+    at: Part | None = hub
+    while isinstance(at, Hub) and not at.sockets and at.on:
+        at = parts.get(at.on)
+    return isinstance(at, Hub) and not at.sockets
+
+
+# -- the map -------------------------------------------------------------------------------
+
+
+def _run_problems(build: Build, board: Board | None) -> Iterator[str]:
+    if not build.runs:
+        return
+    cables = {c.key: c for c in build.cables}
+    ports = {p.key: p for p in build.supply.ports} if build.supply else {}
+    sockets = dict(build.sockets())
+    allows = board is not None and board.eps4_in_eps8
+    seen_ports: set[str] = set()
+    seen_sockets: set[SocketRef] = set()
+    for run in build.runs:
+        cable = cables.get(run.cable)
+        if cable is None:
+            yield f"a cable for every run; there is no {run.cable}"
+            continue
+        if build.supply is None:
+            yield f"{cable.name}: a supply to be plugged into"
+            return
+        yield from _port_problems(cable, build.supply, run, ports, seen_ports)
+        yield from _connection_problems(cable, run, sockets, allows, seen_sockets)
+
+
+def _connection_problems(
+    cable: Cable,
+    run: Run,
+    sockets: dict[SocketRef, Socket],
+    allows: bool,
+    seen: set[SocketRef],
+) -> Iterator[str]:
+    plugs = {p.key: p for p in cable.plugs}
+    used: set[str] = set()
+    for connection in run.connections:
+        plug, socket = plugs.get(connection.plug), sockets.get(connection.socket)
+        if plug is None:
+            yield f"{cable.name}: a plug that it has; it has no {connection.plug}"
+            continue
+        if socket is None:
+            yield f"{cable.name}: a socket in this build; there is no {connection.socket}"
+            continue
+        if connection.plug in used:
+            yield f"{cable.name}: one use of plug {connection.plug}"
+        if connection.socket in seen:
+            yield f"{connection.socket}: one plug in a socket"
+        used.add(connection.plug)
+        seen.add(connection.socket)
+        answer = fit(plug.kind, connection.half, socket.kind, allows)
+        if not answer.fits:
+            yield f"{cable.name} in {connection.socket}: a plug that fits; {answer.reason}"
+
+
+def _port_problems(
+    cable: Cable, supply: Supply, run: Run, ports: dict[str, Port], seen: set[str]
+) -> Iterator[str]:
+    if cable.family != supply.family:
+        yield (
+            f"{cable.name}: pinout family {supply.family}, that of the supply; "
+            f"it is of {cable.family}"
+        )
+    if len(run.ports) != len(cable.needs):
+        yield f"{cable.name}: {len(cable.needs)} ports, got {len(run.ports)}"
+        return
+    for key, need in zip(run.ports, cable.needs, strict=True):
+        if key not in ports:
+            yield f"{cable.name}: a port of the supply; it has no {key}"
+        elif key in seen:
+            yield f"{cable.name}: a free port; {ports[key].label} is used twice"
+        elif not port_takes(ports[key].kind, need):
+            yield f"{cable.name}: a {need} port; {ports[key].label} is {ports[key].kind}"
+        seen.add(key)

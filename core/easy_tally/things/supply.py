@@ -1,0 +1,84 @@
+"""The supply, its ports and their groups: declared once."""
+
+from __future__ import annotations
+
+from collections import Counter
+from typing import Annotated, Literal, Self
+
+from pydantic import Field, model_validator
+
+from ..base.declared import Key, Model, Name, Note, Rating, rated
+
+PortKind = Literal[
+    "board-a", "board-b", "processor", "graphics", "processor-graphics", "16pin", "drive"
+]
+PORT_WORDS: dict[PortKind, str] = {
+    "board-a": "board A",
+    "board-b": "board B",
+    "processor": "processor",
+    "graphics": "graphics",
+    "processor-graphics": "processor or graphics",
+    "16pin": "16-pin",
+    "drive": "drive",
+}
+
+
+def port_takes(port: PortKind, need: PortKind) -> bool:
+    """Whether a supply-end plug that needs a `need` port goes into a `port` port."""
+    return port == need or (port == "processor-graphics" and need in ("processor", "graphics"))
+
+
+class Port(Model):
+    """A socket on the supply's panel."""
+
+    key: Key
+    label: Annotated[str, Field(min_length=1, max_length=12)]
+    kind: PortKind
+    row: Annotated[int, Field(ge=0, le=9)] = 0
+    column: Annotated[int, Field(ge=0, le=19)] = 0
+    circuits: Annotated[int, Field(ge=2, le=24)] = 8
+    pins_12v: Annotated[int, Field(ge=0, le=12)] = 3
+    group: Key | None = None
+
+
+class PortGroup(Model):
+    """Ports that share one over-current limit."""
+
+    key: Key
+    label: Annotated[str, Field(min_length=1, max_length=24)]
+    limit_a: Rating = rated("over-current limit at 12 V", "A", 300)
+
+
+class Supply(Model):
+    """A power supply as its label and its panel describe it."""
+
+    name: Name
+    note: Note = ""
+    slug: Annotated[str, Field(max_length=60, description="of the catalogue entry, if any")] = ""
+    rated_w: Rating = rated("rated watts", "W", 4000)
+    v12_a: Rating = rated("12 V rail", "A", 400)
+    v5_a: Rating = rated("5 V rail", "A", 100)
+    v3v3_a: Rating = rated("3.3 V rail", "A", 100)
+    v5sb_a: Rating = rated("5 V standby", "A", 20)
+    vneg12_a: Rating = rated("−12 V; 0 where the supply has none", "A", 5)
+    vneg5_a: Rating = rated("−5 V; 0 where the supply has none", "A", 5)
+    combined_w: Rating = rated("5 V and 3.3 V together", "W", 600)
+    design: Literal["3.1", "3.0", "classic"] | None = None
+    family: Annotated[str, Field(min_length=1, max_length=60, description="pinout family")]
+    groups: tuple[PortGroup, ...] = ()
+    ports: tuple[Port, ...] = ()
+
+    @model_validator(mode="after")
+    def _ports_fit(self) -> Self:
+        keys = [p.key for p in self.ports]
+        if len(set(keys)) < len(keys):
+            raise ValueError("every port a key of its own")
+        places = Counter((p.row, p.column) for p in self.ports)
+        if places and max(places.values()) > 1:
+            raise ValueError("every port a place of its own on the panel")
+        groups = [g.key for g in self.groups]
+        if len(set(groups)) < len(groups):
+            raise ValueError("every port group a key of its own")
+        if missing := {p.group for p in self.ports if p.group} - set(groups):
+            raise ValueError(f"a group named {sorted(missing)[0]} in this supply")
+        return self

@@ -1,0 +1,11 @@
+"""The wiring: what is plugged into what, worked out once, and what could be."""
+
+from __future__ import annotations
+
+from .offers import Offer, Offers, first_offer, offers_for_plug, offers_for_socket
+from .wired import Feed, Input, Stretch, Wired, WiredRun
+
+__all__ = [
+    "Feed", "Input", "Offer", "Offers", "Stretch", "Wired", "WiredRun", "first_offer",
+    "offers_for_plug", "offers_for_socket",
+]  # fmt: skip

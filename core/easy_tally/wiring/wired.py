@@ -1,0 +1,272 @@
+"""What is plugged into what, worked out once for a build and never searched for again.
+
+A connection is between an *output* (a plug of a cable) and an *input* (a socket of one instance
+of a part). A `Feed` is the whole way from port to input, with its pin-out and the pins that are
+wired on both sides. What has no plug of its own is led to the part whose sockets it comes through.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Iterator, Mapping
+from dataclasses import dataclass
+from functools import cached_property
+
+from ..standards.connectors import PINS, Half, SocketKind
+from ..things.build import Build
+from ..things.cables import Cable, Connection, Plug, Run, SocketRef
+from ..things.fits import fit
+from ..things.parts import ON_HEADER, Board, Card, Header, Hub, Part, Slot, Socket
+from ..things.supply import Port
+
+#: Kinds of the board's main socket, of its processor sockets, and of those that relieve the main
+#: plug of what the slots draw. A 6-pin auxiliary relieves nothing: assumption.
+MAIN = ("atx24", "atx20")
+PROCESSOR = ("eps8", "eps4")
+EXTRA = ("pcie8", "pcie6", "sata", "per4")
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Input:
+    """Something that a plug goes into: a socket of one instance of a part."""
+
+    ref: str
+    at: SocketRef
+    part: Part
+    socket: Socket
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Feed:
+    """A plug in an input: the pin-out that then counts, and the pins wired on both sides."""
+
+    input: Input
+    cable: Cable
+    plug: Plug
+    connection: Connection
+    mated: SocketKind
+    pins: Mapping[str, int]
+    warning: str
+
+    @property
+    def half(self) -> Half:
+        """Which part of the plug is mated."""
+        return self.connection.half
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Stretch:
+    """A length of cable [mm], with the feeds beyond it: all that flows to them flows here."""
+
+    from_mm: float
+    to_mm: float
+    beyond: tuple[Feed, ...]
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class WiredRun:
+    """One cable in its ports: its feeds by distance, and the stretches between them."""
+
+    run: Run
+    cable: Cable
+    ports: tuple[Port, ...]
+    feeds: tuple[Feed, ...]
+    stretches: tuple[Stretch, ...]
+
+
+class Wired:
+    """The wiring of one build. Nothing of it changes; what is rarely asked for is made late."""
+
+    def __init__(self, build: Build) -> None:
+        self.build = build
+        self.parts: dict[str, Part] = {p.key: p for p in build.parts}
+        self.cables: dict[str, Cable] = {c.key: c for c in build.cables}
+        self.ports: dict[str, Port] = {p.key: p for p in build.supply.ports} if build.supply else {}
+        self.board: Board | None = build.board()
+        self.eps4_in_eps8 = self.board is not None and self.board.eps4_in_eps8
+        self.inputs: dict[str, Input] = {i.ref: i for i in _inputs(build)}
+        self.runs: tuple[WiredRun, ...] = tuple(self._run(r) for r in build.runs)
+        self.feeds: dict[str, Feed] = {f.input.ref: f for r in self.runs for f in r.feeds}
+
+    def _run(self, run: Run) -> WiredRun:
+        cable = self.cables[run.cable]
+        plugs = {p.key: p for p in cable.plugs}
+        feeds = [self._feed(cable, plugs[c.plug], c) for c in run.connections]
+        feeds.sort(key=lambda f: f.plug.at_mm)
+        return WiredRun(
+            run=run, cable=cable, ports=tuple(self.ports[k] for k in run.ports),
+            feeds=tuple(feeds), stretches=tuple(_stretches(feeds)),
+        )  # fmt: skip
+
+    def _feed(self, cable: Cable, plug: Plug, connection: Connection) -> Feed:
+        into = self.inputs[str(connection.socket)]
+        answer = fit(plug.kind, connection.half, into.socket.kind, self.eps4_in_eps8)
+        mated = answer.mated or into.socket.kind
+        return Feed(
+            input=into, cable=cable, plug=plug, connection=connection, mated=mated,
+            pins=pins_wired(mated, plug, into.socket), warning=answer.warning,
+        )  # fmt: skip
+
+    # -- inputs of parts ---------------------------------------------------------------
+
+    @cached_property
+    def _by_instance(self) -> dict[tuple[str, int], tuple[Input, ...]]:
+        found: dict[tuple[str, int], list[Input]] = {}
+        for i in self.inputs.values():
+            found.setdefault((i.at.part, i.at.instance), []).append(i)
+        return {k: tuple(x) for k, x in found.items()}
+
+    def inputs_of(self, part: str, instance: int = 1) -> tuple[Input, ...]:
+        """The sockets of one instance of a part."""
+        return self._by_instance.get((part, instance), ())
+
+    def ways_in(self, inputs: tuple[Input, ...]) -> tuple[Input, ...]:
+        """Those of some inputs that share what comes through them: fed, or required and so to be
+        fed. None where all are optional and nothing feeds them."""
+        return tuple(i for i in inputs if i.ref in self.feeds or i.socket.required)
+
+    def pins_12v(self, into: Input) -> int:
+        """12 V pins in use at an input: wired on both sides where a plug is in, else its own."""
+        feed = self.feeds.get(into.ref)
+        return feed.pins["v12"] if feed else pins_wired(into.socket.kind, None, into.socket)["v12"]
+
+    @cached_property
+    def _board_inputs(self) -> tuple[Input, ...]:
+        return self.inputs_of(self.board.key) if self.board else ()
+
+    @cached_property
+    def main(self) -> Input | None:
+        """The board's main socket."""
+        return next((i for i in self._board_inputs if i.socket.kind in MAIN), None)
+
+    @cached_property
+    def processor_inputs(self) -> tuple[Input, ...]:
+        """The board's processor sockets."""
+        return tuple(i for i in self._board_inputs if i.socket.kind in PROCESSOR)
+
+    @cached_property
+    def extras(self) -> tuple[Input, ...]:
+        """The board's fed sockets that take slot load off its main plug."""
+        return tuple(
+            i for i in self._board_inputs if i.socket.kind in EXTRA and i.ref in self.feeds
+        )
+
+    @cached_property
+    def needed(self) -> frozenset[str]:
+        """Inputs that have to be fed: those required, and those that feed a slot with a card in
+        it. What else has only one way in is added by what it draws (`tally.demand`)."""
+        feeders = {f.ref for f in self.slot_feeders.values()}
+        return frozenset(feeders | {r for r, i in self.inputs.items() if i.socket.required})
+
+    # -- what has no plug of its own ---------------------------------------------------
+
+    def slot_of(self, card: Card) -> Slot | None:
+        """The board's slot that a card stands in, where that is said."""
+        slots = self.board.slots if self.board else ()
+        return next((s for s in slots if s.key == card.slot), None)
+
+    def lanes_of(self, card: Card) -> int:
+        """Lanes that a card and its slot have in common."""
+        slot = self.slot_of(card)
+        return min(card.lanes, slot.lanes) if slot else card.lanes
+
+    @cached_property
+    def slot_feeders(self) -> dict[str, Input]:
+        """Card → the board's socket that feeds its slot at 12 V, where the manual says so."""
+        found: dict[str, Input] = {}
+        for part in self.parts.values():
+            slot = self.slot_of(part) if isinstance(part, Card) else None
+            if slot is not None and slot.fed_by is not None and self.board is not None:
+                found[part.key] = self.inputs[f"{self.board.key}#1/{slot.fed_by}"]
+        return found
+
+    def hubs_above(self, part: Part) -> tuple[Hub, ...]:
+        """The hubs that what a part draws passes through, up to one with a plug of its own."""
+        found: list[Hub] = []
+        at: Part | None = part
+        while isinstance(at, ON_HEADER) and not at.sockets and at.on:
+            at = self.parts.get(at.on)
+            if isinstance(at, Hub):
+                found.append(at)
+        return tuple(found)
+
+    def source_of(self, part: Part) -> Part | None:
+        """The part whose own sockets a part on headers comes through: the hub at the end of its
+        chain of hubs; None where that is the board."""
+        hubs = self.hubs_above(part)
+        return hubs[-1] if hubs and hubs[-1].sockets else None
+
+    def headers_for(self, part: Part) -> tuple[Header, ...]:
+        """The headers that a part without a plug may be fed from: those of its hub or of the
+        board that are of its kind, the usual kind alone where there is one."""
+        if not isinstance(part, ON_HEADER) or part.sockets:
+            return ()
+        owner = self.parts.get(part.on) if part.on else self.board
+        outputs = owner.outputs if isinstance(owner, Hub) else ()
+        if isinstance(owner, Board):
+            outputs = owner.headers
+        if part.headers:
+            named = {h.key: h for h in outputs}
+            return tuple(named[k] for k in part.headers if k in named)
+        for kind in part.may_hang_on():
+            if fitting := tuple(h for h in outputs if h.kind == kind):
+                return fitting
+        return ()
+
+    # -- ports -------------------------------------------------------------------------
+
+    def free_ports(self, without: str = "") -> list[Port]:
+        """Ports that no cable (other than `without`) is in, in panel order."""
+        used = {p for r in self.build.runs if r.cable != without for p in r.ports}
+        free = (p for p in self.ports.values() if p.key not in used)
+        return sorted(free, key=lambda p: (p.row, p.column, p.key))
+
+    @cached_property
+    def in_use(self) -> dict[tuple[str, str], Feed]:
+        """(cable, plug) → its feed, of every plug that is connected."""
+        return {(f.cable.key, f.plug.key): f for f in self.feeds.values()}
+
+    # -- names -------------------------------------------------------------------------
+
+    def words(self, ref: str) -> str:
+        """How an input is called to a builder: `Disk 3`, `Card · a`."""
+        into = self.inputs.get(ref)
+        return into.part.name + _which(into) if into else ref
+
+    def own_words(self, ref: str) -> str:
+        """What tells an input from the others of its part: `3`, `a`, `2 · a`; nothing where it is
+        the only one."""
+        into = self.inputs.get(ref)
+        return _which(into).removeprefix(" · ").strip() if into else ref
+
+    def tag(self, ref: str) -> str:
+        """An input in a few letters, for a label beside its plug: `disk 3`, `card 2 · a`."""
+        into = self.inputs.get(ref)
+        return into.part.key.replace("-", " ") + _which(into) if into else ref
+
+
+def pins_wired(mated: SocketKind, plug: Plug | None, socket: Socket) -> Mapping[str, int]:
+    """Pins by line of a pin-out; at 12 V those that are wired on both sides."""
+    usual = PINS[mated]
+    stated = (plug.pins_12v if plug else None, socket.pins_12v)
+    wired = [n for n in stated if n is not None]
+    return usual | {"v12": min(usual["v12"], *wired)} if wired else usual
+
+
+def _inputs(build: Build) -> Iterator[Input]:
+    parts = {p.key: p for p in build.parts}
+    for at, socket in build.sockets():
+        yield Input(ref=str(at), at=at, part=parts[at.part], socket=socket)
+
+
+def _stretches(feeds: list[Feed]) -> Iterator[Stretch]:
+    """Lengths of cable between plugs in use; each carries all that lies beyond it."""
+    places = sorted({f.plug.at_mm for f in feeds})
+    for start, end in zip([0.0, *places], places, strict=False):
+        beyond = tuple(f for f in feeds if f.plug.at_mm >= end)
+        yield Stretch(from_mm=start, to_mm=end, beyond=beyond)
+
+
+def _which(into: Input) -> str:
+    instance = f" {into.at.instance}" if into.part.count > 1 else ""
+    several = f" · {into.at.socket}" if len(into.part.sockets) > 1 else ""
+    return instance + several

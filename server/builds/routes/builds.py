@@ -1,0 +1,65 @@
+"""Builds: listed, made, opened, saved, removed."""
+
+from __future__ import annotations
+
+from typing import Any
+from urllib.parse import quote
+
+from django.http import HttpRequest, HttpResponse
+from easy_tally import BadInput, Build
+from easy_tally.files import build_file, to_text
+from ninja import Router
+from owners.models import owner_of
+
+from builds import actions, listing, results, schemas, store
+from builds.routes.answering import whole
+
+router = Router()
+
+
+@router.get("/builds", response=list[schemas.BuildCard], operation_id="listBuilds")
+def list_builds(request: HttpRequest) -> list[dict[str, Any]]:
+    """The owner's builds, the one changed last first."""
+    return listing.cards(owner_of(request))
+
+
+@router.post("/builds", response={201: schemas.BuildOut}, operation_id="createBuild")
+def create_build(request: HttpRequest, body: schemas.NewIn) -> HttpResponse:
+    """Make an empty build."""
+    if not body.name.strip():
+        raise BadInput([("name", "a name of 1 to 80 characters", repr(body.name))])
+    return whole(actions.create(owner_of(request), Build(name=body.name.strip())), 201)
+
+
+@router.post("/builds/open", response={201: schemas.BuildOut}, operation_id="openBuild")
+def open_build(request: HttpRequest, body: schemas.OpenIn) -> HttpResponse:
+    """Store the build that a file holds."""
+    return whole(actions.open_file(owner_of(request), body.text), 201)
+
+
+@router.get("/builds/{key}", response=schemas.BuildOut, operation_id="getBuild")
+def get_build(request: HttpRequest, key: str) -> HttpResponse:
+    """A build, whole, with its result."""
+    return whole(actions.find(owner_of(request), key))
+
+
+@router.delete("/builds/{key}", response={204: None}, operation_id="removeBuild")
+def remove_build(request: HttpRequest, key: str) -> tuple[int, None]:
+    """Remove a build with its history."""
+    actions.remove(owner_of(request), key)
+    return 204, None
+
+
+@router.get("/builds/{key}/file", operation_id="saveBuild")
+def save_build(request: HttpRequest, key: str) -> HttpResponse:
+    """The build's file; of one that can't be read, what is there of it."""
+    row = actions.find(owner_of(request), key)
+    try:
+        build = results.current(row)
+        name, text = f"{build.name.lower()}.tally", build_file.write(build)
+    except store.Unreadable:
+        name, text = f"{row.key}.rescued", to_text(store.rescue(row))
+    safe = quote(name.replace(" ", "-"), safe="")
+    response = HttpResponse(text, content_type="application/json; charset=utf-8")
+    response["Content-Disposition"] = f"attachment; filename*=UTF-8''{safe}.json"
+    return response

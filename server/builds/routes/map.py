@@ -1,0 +1,38 @@
+"""The map: what a picked end can be connected with."""
+
+from __future__ import annotations
+
+from django.http import HttpRequest, HttpResponse
+from easy_tally import BadInput, SocketRef
+from easy_tally.wiring import Offers, offers_for_plug, offers_for_socket
+from ninja import Router
+from owners.models import owner_of
+
+from builds import actions, results, schemas
+from builds.routes.answering import answer, dump
+
+router = Router()
+
+
+@router.get("/builds/{key}/offers", response=schemas.OffersOut, operation_id="offers")
+def offers(
+    request: HttpRequest,
+    key: str,
+    socket: str | None = None,
+    cable: str | None = None,
+    plug: str | None = None,
+) -> HttpResponse:
+    """What a picked socket, or a picked plug, can be connected with."""
+    row = actions.find(owner_of(request), key)
+    wired = results.analysis(row).wired
+    if socket is not None:
+        try:
+            ref = SocketRef.read(socket)
+        except ValueError as error:
+            raise BadInput([("socket", "part#instance/socket", repr(socket)[:80])]) from error
+        found = offers_for_socket(wired, ref)
+    elif cable is not None and plug is not None:
+        found = offers_for_plug(wired, cable, plug)
+    else:
+        raise BadInput([("socket", "a socket, or a cable and its plug", "neither")])
+    return answer(("version", dump(int, row.version)), ("offers", dump(Offers, found)))

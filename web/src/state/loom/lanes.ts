@@ -1,0 +1,58 @@
+import type { Cable, Doc, Lane, PlugAnswer, Reference } from "../../api/client";
+
+/** A lane that is drawn: a run, or a cable that hangs there or lies in the bag. */
+export interface Drawn {
+  cable: Cable;
+  lane: Lane | null;
+  /** In ports, fixed to the supply, or in the bag. */
+  where: "in" | "fixed" | "bag";
+  labels: string;
+  plugs: PlugAnswer[];
+}
+
+/** Every cable as a lane: those in ports in panel order, fixed ones, then the bag. */
+export function drawnLanes(doc: Doc, lanes: Lane[], reference: Reference | undefined): Drawn[] {
+  const order = new Map((doc.supply?.ports ?? []).map((p, i) => [p.key, p.row * 100 + p.column + i / 1000]));
+  const found = doc.cables.map((cable): Drawn => {
+    const lane = lanes.find((l) => l.cable === cable.key) ?? null;
+    const where = cable.needs.length === 0 ? "fixed" : lane ? "in" : "bag";
+    return {
+      cable,
+      lane,
+      where,
+      labels: lane?.port_labels.join(" ") || (where === "fixed" ? "fixed" : ""),
+      plugs: lane?.plugs ?? cable.plugs.map((p) => parked(p, reference)),
+    };
+  });
+  const place = (d: Drawn) =>
+    d.where === "in"
+      ? Math.min(...(d.lane?.ports ?? []).map((p) => order.get(p) ?? 0))
+      : d.where === "fixed"
+        ? -1
+        : 1e6;
+  return found
+    .map((d, i) => ({ d, i }))
+    .sort((a, b) => place(a.d) - place(b.d) || a.i - b.i)
+    .map((x) => x.d);
+}
+
+function parked(plug: Cable["plugs"][number], reference: Reference | undefined): PlugAnswer {
+  return {
+    key: plug.key,
+    kind: plug.kind,
+    face: reference?.plug_faces[plug.kind] ?? plug.kind,
+    at_mm: plug.at_mm,
+    half: "",
+    socket: "",
+    feeds: "",
+    tag: "",
+    warning: "",
+    safety: null,
+  };
+}
+
+/** Length that the ruler covers, in mm: the longest cable, to the next 100, with room for a plug. */
+export function rulerLength(doc: Doc): number {
+  const longest = Math.max(300, ...doc.cables.flatMap((c) => c.plugs.map((p) => p.at_mm)));
+  return Math.ceil((longest + 60) / 100) * 100;
+}

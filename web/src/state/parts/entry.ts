@@ -1,0 +1,84 @@
+import type { Action, Found, Reference, Said } from "../../api/client";
+
+type NewPart = Extract<Action, { type?: "add part" }>["part"];
+
+/** A way to go on from what was typed: a part to add, or a line that says it better. */
+export type Option =
+  | { kind: "part"; id: string; words: string; hint: string; part: NewPart }
+  | { kind: "line"; id: string; words: string; hint: string };
+
+/** The line with the words left over as the name: chosen with the arrows only, it may be a slip. */
+const AS_NAME = "as-name";
+
+/** What may be added or said next, the line as it was said first. */
+export function optionsFor(
+  text: string,
+  said: Said | undefined,
+  offers: Found[],
+  templates: Reference["templates"],
+): Option[] {
+  const wanted = text.toLowerCase().split(/\s+/).filter(Boolean);
+  const hint = (o: Found) =>
+    [o.own ? "yours" : "catalogue", ...(o.lacks.length ? [`no ${o.lacks.join(", no ")}`] : [])].join(" · ");
+  const asked = (said?.choices ?? []).map((c) => ({
+    kind: "line" as const,
+    id: `line-${c}`,
+    words: c,
+    hint: "say so",
+  }));
+  const found = offers.map((o) => ({
+    kind: "part" as const,
+    id: `entry-${o.slug}`,
+    words: o.words,
+    hint: hint(o),
+    part: o.part,
+  }));
+  return [
+    ...(said?.part
+      ? [
+          {
+            kind: "part" as const,
+            id: "said",
+            words: said.understood,
+            hint: "as you said it",
+            part: said.part,
+          },
+        ]
+      : []),
+    // Words that the line does not account for are more likely a name than an answer away.
+    ...(said?.unknown.length ? [...found, ...asked] : [...asked, ...found]),
+    ...templates
+      .filter((t) => wanted.every((w) => `${t.words} ${t.also}`.toLowerCase().includes(w)))
+      .map((t) => ({
+        kind: "part" as const,
+        id: t.id,
+        words: t.words,
+        hint: "figures to be filled in",
+        part: t.part,
+      })),
+    ...(said?.named
+      ? [{ kind: "line" as const, id: AS_NAME, words: said.named, hint: "if that is its name" }]
+      : []),
+  ];
+}
+
+/** The option that Enter takes: what was said, a way to say it, or the only thing it can be. */
+export function first(options: Option[]): number {
+  const head = options[0];
+  const parts = options.filter((o) => o.kind === "part").length;
+  return head && (head.id === "said" || (head.kind === "line" && head.id !== AS_NAME) || parts === 1)
+    ? 0
+    : -1;
+}
+
+/** What to tell under the line. */
+export function told(text: string, said: Said | undefined, options: Option[]): string {
+  if (text.trim() === "" || !said) return "";
+  if (said.part) return `${said.understood}. Enter adds it.`;
+  if (first(options) === 0 && options[0]?.kind === "part") return `${options[0].words}. Enter adds it.`;
+  const found = options.filter((o) => o.kind === "part").length;
+  if (found > 0 && !said.question)
+    return `${found} in the catalogue: choose one with the arrows, or say more.`;
+  const unknown = said.unknown.length ? `Not understood: ${said.unknown.join(", ")}.` : "";
+  return [said.question, unknown, found ? `${found} below fit these words.` : ""].filter(Boolean).join(" ");
+}

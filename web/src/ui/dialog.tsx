@@ -1,0 +1,47 @@
+import { Dialog as D } from "radix-ui";
+import type { ReactNode } from "react";
+
+import { Button } from "./button";
+
+/** A dialog over the page. */
+export function Dialog({
+  open,
+  onClose,
+  title,
+  children,
+  wide = false,
+}: {
+  open: boolean;
+  onClose: () => void;
+  title: string;
+  children: ReactNode;
+  wide?: boolean;
+}) {
+  return (
+    <D.Root open={open} onOpenChange={(o) => !o && onClose()}>
+      <D.Portal>
+        <D.Overlay className="fixed inset-0 z-40 bg-black/40" />
+        <D.Content
+          aria-describedby={undefined}
+          onOpenAutoFocus={(e) => {
+            // The dialog itself, not what stands first in it: nothing looks chosen before it is.
+            e.preventDefault();
+            (e.currentTarget as HTMLElement).focus();
+          }}
+          className={`fixed top-1/2 left-1/2 z-50 flex max-h-[86vh] ${wide ? "w-[980px]" : "w-[520px]"} max-w-[94vw] -translate-x-1/2 -translate-y-1/2 flex-col border border-rule-strong bg-slip p-5 shadow-xl`}
+          style={{ outline: "none" }}
+        >
+          <div className="mb-3 flex items-start justify-between gap-3">
+            <D.Title className="text-xl leading-8 font-bold">{title}</D.Title>
+            <D.Close asChild>
+              <Button look="quiet">Close</Button>
+            </D.Close>
+          </div>
+          <div tabIndex={0} className="min-h-0 overflow-auto p-1">
+            {children}
+          </div>
+        </D.Content>
+      </D.Portal>
+    </D.Root>
+  );
+}
