@@ -9,7 +9,7 @@ from easy_tally.wiring import Wired
 from easy_tally.wiring.offers import offers_for_plug, offers_for_socket
 
 from .helpers import ref
-from .test_edits import _bench
+from .test_editing import _bench
 
 
 class ForASocket(unittest.TestCase):

@@ -26,7 +26,7 @@ def _card(row: models.Build) -> dict[str, Any]:
         return at | _unreadable(row, str(error))
     except Exception:  # noqa: BLE001 - whatever broke, the other builds are listed
         _log.exception("build %s can't be worked out", row.key)
-        return at | _unreadable(row, f"Build {row.key} can’t be worked out.")
+        return at | _unreadable(row, "It can’t be worked out: a fault of Easy Tally.")
     build = found.analysis.build
     return at | {
         "name": build.name, "note": build.note, "strip": found.result.strip,

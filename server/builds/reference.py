@@ -5,11 +5,12 @@ from __future__ import annotations
 from functools import lru_cache
 from typing import Any
 
-from easy_tally.base import RAIL_WORDS, Bounds
+from easy_tally.base import RAIL_WORDS, STATE_NAMES, Bounds
 from easy_tally.catalogue import TEMPLATES
+from easy_tally.findings import SEVERITY_WORDS
 from easy_tally.standards import COMMON_W, CONNECTORS, PLUGS
 from easy_tally.tally import PATHS
-from easy_tally.things import HEADER_WORDS, PART_KINDS, PORT_WORDS, PRESETS, Assumptions
+from easy_tally.things import HEADER_WORDS, PART_KINDS, PORT_WORDS, POSITIONS, PRESETS, Assumptions
 
 from builds import schemas
 
@@ -31,7 +32,12 @@ def reference() -> schemas.ReferenceOut:
         assumptions=[_assumption(n, f) for n, f in Assumptions.model_fields.items()],
         sizes_w=list(COMMON_W),
         presets=PRESETS,
+        house_rules={
+            rule: [schemas.PositionOut(**p._asdict()) for p in of] for rule, of in POSITIONS.items()
+        },
         words=schemas.WordsOut(
+            states={str(k): w for k, w in STATE_NAMES.items()},
+            findings={str(k): w for k, w in SEVERITY_WORDS.items()},
             rails={str(k): w for k, w in RAIL_WORDS.items()},
             ports={str(k): w for k, w in PORT_WORDS.items()},
             headers={str(k): w for k, w in HEADER_WORDS.items()},

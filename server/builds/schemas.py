@@ -195,9 +195,19 @@ class AssumptionOut(Schema):
     default: Any
 
 
-class WordsOut(Schema):
-    """The one word for each rail, port, header and path, in their order."""
+class PositionOut(Schema):
+    """A position of a house rule."""
 
+    value: str
+    words: str
+    text: str
+
+
+class WordsOut(Schema):
+    """The one word for each rail, state, port, header, path and kind of finding, in order."""
+
+    states: dict[str, str]
+    findings: dict[str, str]
     rails: dict[str, str]
     ports: dict[str, str]
     headers: dict[str, str]
@@ -216,3 +226,4 @@ class ReferenceOut(Schema):
     sizes_w: list[int]
     presets: dict[str, dict[str, float]]
     words: WordsOut
+    house_rules: dict[str, list[PositionOut]]

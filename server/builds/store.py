@@ -11,6 +11,7 @@ from typing import Any, TypedDict
 
 from django.db import connection
 from easy_tally import Build
+from easy_tally.base import problems_of
 from pydantic import BaseModel, ValidationError
 
 from builds import models
@@ -58,13 +59,13 @@ def assemble(row: models.Build) -> Build:
     try:
         return Build.model_validate_json(json.dumps(_image_of_all(row)))
     except (ValidationError, ValueError, TypeError, KeyError) as error:
-        raise Unreadable(f"Build {row.key} can’t be read: {_short(error)}") from error
+        raise Unreadable(f"It can’t be read: {_short(error)}.") from error
 
 
 def _short(error: Exception) -> str:
     if isinstance(error, ValidationError):
-        first = error.errors(include_url=False)[0]
-        return f"{'.'.join(map(str, first['loc'])) or 'build'}: {first['msg']}"
+        field, required, got = problems_of(error)[0]
+        return f"{field} needs {required}, got {got}"
     return str(error)[:200]
 
 

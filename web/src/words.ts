@@ -3,9 +3,16 @@ import { useQuery } from "@tanstack/react-query";
 import type { Reference } from "./api/client";
 import { referenceQuery } from "./state/queries";
 
-const NONE: Reference["words"] = { rails: {}, ports: {}, headers: {}, paths: [] };
+const NONE: Reference["words"] = {
+  rails: {},
+  states: {},
+  findings: {},
+  ports: {},
+  headers: {},
+  paths: [],
+};
 
-/** The one word for each rail, port, header and path, as the core says it. */
+/** The one word for each rail, state, port, header and path, as the core says it. */
 export function useWords(): Reference["words"] {
   return useQuery(referenceQuery).data?.words ?? NONE;
 }

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from .declared import Bounds, Figure
-from .units import RAIL_WORDS, TALLY_STATES
+from .problems import problems_of
+from .units import RAIL_WORDS, STATE_NAMES, TALLY_STATES
 
-__all__ = ["RAIL_WORDS", "TALLY_STATES", "Bounds", "Figure"]
+__all__ = ["RAIL_WORDS", "STATE_NAMES", "TALLY_STATES", "Bounds", "Figure", "problems_of"]

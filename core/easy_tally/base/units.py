@@ -38,6 +38,12 @@ STATE_WORDS: dict[State, str] = {
     "start": "start", "short": "full load with the processor at its short limit",
 }  # fmt: skip
 
+#: The one word for each state that the interface uses.
+STATE_NAMES: dict[State, str] = {
+    "sleep": "asleep", "idle": "idle", "everyday": "everyday", "full": "full", "start": "start",
+    "short": "short limit",
+}  # fmt: skip
+
 #: Windows of the spikes, in ms.
 Window = Literal["0.1", "1", "10", "100"]
 WINDOWS: tuple[Window, ...] = ("0.1", "1", "10", "100")

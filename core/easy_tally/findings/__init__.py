@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from .analysis import Analysis, analyse
-from .finding import TO_MEND, Finding, Remedy, Subject
+from .finding import SEVERITY_WORDS, TO_MEND, Finding, Remedy, Subject
 from .publish import (
     compact,
     exit_status,
@@ -28,7 +28,7 @@ from .result import (
 )
 
 __all__ = [
-    "CHECKS", "TO_MEND", "Amount", "Analysis", "Check", "Compact", "Finding", "Overall", "Remedy",
+    "CHECKS", "SEVERITY_WORDS", "TO_MEND", "Amount", "Analysis", "Check", "Compact", "Finding", "Overall", "Remedy",
     "Report", "RowAnswer", "RunAnswer", "SpikeRowAnswer", "Strip", "Subject", "SupplyAnswer",
     "analyse", "compact", "exit_status", "not_built", "overall_of", "report", "run_answer",
     "spike_rows_of", "supply_answer", "tally_rows",

@@ -13,6 +13,11 @@ from ..editing import Edit
 Severity = Literal["over", "refused", "failed", "unfed", "unknown", "tight", "warn", "note"]
 TO_MEND: tuple[Severity, ...] = ("over", "refused", "failed", "unfed", "unknown")
 
+SEVERITY_WORDS: dict[Severity, str] = {
+    "over": "over", "refused": "refused", "failed": "failed", "unfed": "not fed",
+    "unknown": "unknown", "tight": "tight", "warn": "worth a look", "note": "worth knowing",
+}  # fmt: skip
+
 #: What kind of thing a subject is; the web turns it into a place.
 Of = Literal["build", "part", "socket", "cable", "group", "supply"]
 Number = float | int | str | None

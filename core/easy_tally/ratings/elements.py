@@ -7,15 +7,17 @@ from typing import Literal, NamedTuple
 
 from ..base.series import NO_SERIES, Series, scale
 from ..base.units import GROUND, LINES, RAIL_V, Line, Rail
-from ..standards.connectors import CONNECTORS, SENSE_GRANT_W, grant_12v_w
+from ..standards.connectors import CONNECTORS, SENSE_GRANT_W
 from ..standards.contacts import contact_limit_a, derating
+from ..standards.margins import WITHIN_GRANT, WITHIN_RATING
 from ..standards.wires import DROP_OVER, DROP_WITHIN, WIRE_MOHM_PER_M
 from ..things.assumptions import Assumptions
 from ..things.cables import Cable, Plug
 from ..things.parts import Socket
+from ..things.rules import BY_PLUG_W
 from ..things.supply import Port
 from .flows import Flow
-from .verdicts import WITHIN_GRANT, WITHIN_RATING, Judgement, judge
+from .verdicts import Judgement, judge
 
 ElementKind = Literal[
     "grant", "plug pins", "supply-end pins", "port pins", "wire", "drop", "group", "house rule",
@@ -214,10 +216,6 @@ def group(key: str, limit_a: float, flow: Flow) -> Element:
         kind="group", line="v12", at=key, judged=judged, unit="A",
         source="maker's data: over-current limit",
     )  # fmt: skip
-
-
-#: What one plug of a chained cable delivers: the grant of the 8-pin graphics connector.
-BY_PLUG_W = grant_12v_w("pcie8")
 
 
 def house_rule(rule: str, plugs: int, watts: Series, missing: bool) -> Element | None:

@@ -13,6 +13,7 @@ from typing import Literal
 from ..base.series import NO_SERIES, NO_TALLY, Series, add, scale
 from ..base.units import GROUND, RAIL_V, TALLY_STATES, Line
 from ..standards.connectors import PINS, SLOT_W, PlugKind
+from ..standards.margins import WITHIN_GRANT, WITHIN_RATING
 from ..tally.demand import Carried
 from ..tally.loads import Load
 from ..things.cables import Cable, Plug
@@ -20,7 +21,7 @@ from ..things.parts import ON_HEADER, Board, Card, Header, Part
 from ..wiring import Feed, Input, Wired
 from .elements import plug_pins
 from .flows import Flow
-from .verdicts import WITHIN_GRANT, WITHIN_RATING, Judgement, judge
+from .verdicts import Judgement, judge
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

@@ -18,10 +18,6 @@ Verdict = Literal["over", "unknown", "tight", "within"]
 VERDICTS: tuple[Verdict, ...] = ("over", "unknown", "tight", "within")
 _RANK = {verdict: i for i, verdict in enumerate(VERDICTS)}
 
-#: Share of a limit up to which a load is within: grants and headers all of it, the rest 80 %.
-WITHIN_GRANT = 1.0
-WITHIN_RATING = 0.8
-
 
 class Judgement(NamedTuple):
     """A load held against a limit in its governing state. `share` 1.0 is 100 %, never clamped;
@@ -77,7 +73,10 @@ def judge(
     for state, likely, high in zip(states, likelies(loads), highs(loads), strict=True):
         likely, high = likely * each, high * each
         if limit is None:
-            found = Judgement("unknown", state, likely, None, None, None, loads, each)
+            found = Judgement(
+                verdict="unknown", state=state, load=likely, limit=None, share=None, rated=None,
+                whole=loads, each=each,
+            )  # fmt: skip
             if best is None or likely > best.load:
                 best = found
             continue
@@ -92,8 +91,9 @@ def judge(
             -best.load,
         ):
             best = Judgement(
-                verdict, state, likely, allowed, share, limit, loads, each,
-                only_at_high, at_start_only,
+                verdict=verdict, state=state, load=likely, limit=allowed, share=share,
+                rated=limit, whole=loads, each=each, only_at_high=only_at_high,
+                at_start_only=at_start_only,
             )  # fmt: skip
     if best is None:
         raise ValueError("loads of at least one state")
@@ -112,7 +112,10 @@ def _within(
     i = eased.index(most)
     allowed = limit * start_factor if i == len(eased) - 1 else limit
     share = most * each / limit if limit > 0 else 0.0
-    return Judgement("within", states[i], likely[i] * each, allowed, share, limit, loads, each)
+    return Judgement(
+        verdict="within", state=states[i], load=likely[i] * each, limit=allowed, share=share,
+        rated=limit, whole=loads, each=each,
+    )  # fmt: skip
 
 
 def _verdict(

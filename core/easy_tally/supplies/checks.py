@@ -13,7 +13,8 @@ from typing import Literal
 from ..base.rounding import exceeds
 from ..base.series import add, scale
 from ..base.units import RAIL_V, RAILS, TALLY_STATES, WINDOWS, Rail, State, Window
-from ..ratings.verdicts import WITHIN_GRANT, Judgement, Verdict, judge
+from ..ratings.verdicts import Judgement, Verdict, judge
+from ..standards.margins import WITHIN_GRANT
 from ..standards.sizes import COMMON_W, TOO_BIG
 from ..tally.spikes import Spikes
 from ..tally.sums import Tally

@@ -22,12 +22,12 @@ from .parts import (
     ties,
 )
 from .presets import PRESETS
-from .rules import HouseRules
+from .rules import POSITIONS, HouseRules
 from .supply import PORT_WORDS, Port, PortGroup, Supply
 
 __all__ = [
-    "FORMAT_VERSION", "HEADER_WORDS", "PART_KINDS", "PORT_WORDS", "PRESETS", "Assumptions",
-    "Board", "Build", "Cable", "Card", "Case", "Connection", "Drive", "Fan", "Header",
-    "HouseRules", "Hub", "Part", "Plug", "Port", "PortGroup", "Processor", "RailPins", "Run",
-    "Slot", "Socket", "SocketRef", "Supply", "SupplyEnd", "read_case", "ties",
+    "FORMAT_VERSION", "HEADER_WORDS", "PART_KINDS", "PORT_WORDS", "POSITIONS", "PRESETS",
+    "Assumptions", "Board", "Build", "Cable", "Card", "Case", "Connection", "Drive", "Fan",
+    "Header", "HouseRules", "Hub", "Part", "Plug", "Port", "PortGroup", "Processor", "RailPins",
+    "Run", "Slot", "Socket", "SocketRef", "Supply", "SupplyEnd", "read_case", "ties",
 ]  # fmt: skip

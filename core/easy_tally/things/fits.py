@@ -8,7 +8,14 @@ from __future__ import annotations
 from dataclasses import dataclass
 from functools import cache
 
-from ..standards.connectors import CONNECTORS, PLUGS, Half, PlugKind, SocketKind
+from ..standards.connectors import (
+    CONNECTORS,
+    PLUGS,
+    Half,
+    PlugKind,
+    SocketKind,
+    grant_12v_w,
+)
 
 
 @dataclass(frozen=True, slots=True)
@@ -85,7 +92,8 @@ def _refusal(plug: PlugKind, as_kind: SocketKind, socket: SocketKind) -> str:
         )
     if as_kind == "sata" and socket in pcie:
         return (
-            f"A SATA power plug is granted 4.5 A at 12 V (54 W); {a(want.words, False)} socket may "
+            f"A SATA power plug is granted {have.grant_rail_a:g} A at 12 V "
+            f"({grant_12v_w('sata'):.0f} W); {a(want.words, False)} socket may "
             f"draw {want.grant_w:.0f} W."
         )
     if {as_kind, socket} == {"per4", "sata"}:

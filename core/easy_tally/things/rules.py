@@ -2,11 +2,13 @@
 
 from __future__ import annotations
 
-from typing import Annotated, Literal
+from typing import Annotated, Literal, NamedTuple
 
 from pydantic import Field
 
 from ..base.declared import Model
+from ..standards.connectors import grant_12v_w
+from ..standards.sizes import FIFTH
 
 
 class HouseRules(Model):
@@ -23,3 +25,33 @@ class HouseRules(Model):
         Literal["keep", "keep and add a fifth", "ignore"],
         Field(description="the card maker's stated smallest supply"),
     ] = "keep"
+
+
+class Position(NamedTuple):
+    """One of the positions that a rule may have: its value, its name, and what it means."""
+
+    value: str
+    words: str
+    text: str
+
+
+#: What one plug of a chained cable delivers at the most, by a standard [W].
+BY_PLUG_W = grant_12v_w("pcie8")
+#: Rule → its positions, in words.
+POSITIONS: dict[str, tuple[Position, ...]] = {
+    "chained_graphics": (
+        Position("never", "Never both plugs",
+                 "One graphics cable feeds one socket, whatever it would carry."),
+        Position("by plug", "One plug’s worth a cable",
+                 f"Both plugs together carry no more than the {BY_PLUG_W:.0f} W that a standard "
+                 "grants one. The strictest figure that a standard states."),
+        Position("by pins", "As far as pins and wires allow",
+                 "Only pins, wires and the supply end limit it."),
+    ),
+    "maker_floor": (
+        Position("keep", "Never below it", "The card maker’s smallest supply is a floor."),
+        Position("keep and add a fifth", "Add a fifth to it",
+                 f"The floor and {FIFTH * 100:g} % on top."),
+        Position("ignore", "Leave it out", "Only the tally decides."),
+    ),
+}  # fmt: skip

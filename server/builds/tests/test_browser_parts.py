@@ -195,7 +195,7 @@ class Editing(BrowserCase):
         page = self.go(self.heron(), "parts?at=board")
         held = page.get_by_role("region", name="Part in hand: Tideline board")
         held.get_by_role("button", name="Remove slot-2").click()
-        page.get_by_role("dialog").get_by_text("Knot R from slot-2").wait_for()
+        page.get_by_role("alertdialog").get_by_text("Knot R from slot-2").wait_for()
         page.get_by_role("button", name="Leave it as it is").click()
         held.get_by_label("Lanes of slot-2").select_option("4")
         held.get_by_label("What fan-1 gives").fill("0.5")

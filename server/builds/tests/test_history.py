@@ -144,6 +144,7 @@ class AcrossProcesses(TransactionTestCase):
     def _elsewhere(self, row: Build, way: str, times: int) -> str:
         code = (
             "from builds import actions, results; from builds.models import *\n"
+            "from owners.models import current_owner\n"
             "from easy_tally.files import build_file\n"
             f"row = lambda: Build.objects.get(pk={row.pk})\n"
             f"for _ in range({times}): actions.{way}(current_owner(), row().key, row().version)\n"

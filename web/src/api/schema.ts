@@ -3676,6 +3676,18 @@ export interface components {
             needed: boolean;
         };
         /**
+         * PositionOut
+         * @description A position of a house rule.
+         */
+        PositionOut: {
+            /** Value */
+            value: string;
+            /** Words */
+            words: string;
+            /** Text */
+            text: string;
+        };
+        /**
          * ReferenceOut
          * @description What does not change while the application runs.
          */
@@ -3707,6 +3719,10 @@ export interface components {
                 };
             };
             words: components["schemas"]["WordsOut"];
+            /** House Rules */
+            house_rules: {
+                [key: string]: components["schemas"]["PositionOut"][];
+            };
         };
         /**
          * TemplateOut
@@ -3724,9 +3740,17 @@ export interface components {
         };
         /**
          * WordsOut
-         * @description The one word for each rail, port, header and path, in their order.
+         * @description The one word for each rail, state, port, header, path and kind of finding, in order.
          */
         WordsOut: {
+            /** States */
+            states: {
+                [key: string]: string;
+            };
+            /** Findings */
+            findings: {
+                [key: string]: string;
+            };
             /** Rails */
             rails: {
                 [key: string]: string;

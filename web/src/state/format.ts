@@ -45,14 +45,6 @@ export const VERDICT_TEXT: Record<Verdict, string> = {
   unknown: "text-unknown",
 };
 
-export const STATE_WORDS = {
-  sleep: "Asleep",
-  idle: "Idle",
-  everyday: "Everyday",
-  full: "Full",
-  start: "Start",
-};
-
 /** The windows of the spikes, as the result names them and in words. */
 export const SPIKES = [
   ["ms_0_1", "0.1 ms"],

@@ -13,6 +13,7 @@ export interface Choice {
  */
 export function Combobox<C extends Choice>({
   label,
+  listLabel,
   placeholder,
   text,
   onText,
@@ -28,6 +29,7 @@ export function Combobox<C extends Choice>({
   line,
 }: {
   label: string;
+  listLabel: string;
   placeholder: string;
   text: string;
   onText: (text: string) => void;
@@ -60,84 +62,84 @@ export function Combobox<C extends Choice>({
   };
   return (
     <P.Root open={open} onOpenChange={onOpen}>
-      <label htmlFor={id} className="sr-only">
-        {label}
-      </label>
-      <P.Anchor asChild>
-        <input
-          ref={input}
-          id={id}
-          role="combobox"
-          autoComplete="off"
-          aria-autocomplete="list"
-          aria-expanded={open}
-          aria-controls={`${id}-list`}
-          aria-describedby={`${id}-told`}
-          aria-activedescendant={open && choices[active] ? `${id}-${active}` : undefined}
-          placeholder={placeholder}
-          value={text}
-          className="h-11 w-full border-2 border-accent bg-slip px-4 text-lg placeholder:text-ink-soft"
-          onChange={(e) => {
-            onText(e.target.value);
-            onOpen(true);
-          }}
-          onClick={() => onOpen(true)}
-          onBlur={() => onOpen(false)}
-          onKeyDown={keys}
-        />
-      </P.Anchor>
-      <p
-        id={`${id}-told`}
-        role="status"
-        className={`min-h-5 pt-0.5 text-sm font-semibold ${active >= 0 ? "text-accent" : "text-tight"}`}
-      >
-        {told}
-      </p>
-      <P.Portal>
-        <P.Content
-          asChild
-          side="bottom"
-          align="start"
-          sideOffset={22}
-          avoidCollisions={false}
-          onOpenAutoFocus={(e) => e.preventDefault()}
-          onCloseAutoFocus={(e) => e.preventDefault()}
-          onInteractOutside={(e) => {
-            if (e.target === input.current) e.preventDefault();
-          }}
+      <div>
+        <label htmlFor={id} className="sr-only">
+          {label}
+        </label>
+        <P.Anchor asChild>
+          <input
+            ref={input}
+            id={id}
+            role="combobox"
+            autoComplete="off"
+            aria-autocomplete="list"
+            aria-expanded={open}
+            aria-controls={`${id}-list`}
+            aria-describedby={`${id}-told`}
+            aria-activedescendant={open && choices[active] ? `${id}-${active}` : undefined}
+            placeholder={placeholder}
+            value={text}
+            className="h-11 w-full border-2 border-accent bg-slip px-4 text-lg placeholder:text-ink-soft"
+            onChange={(e) => {
+              onText(e.target.value);
+              onOpen(true);
+            }}
+            onClick={() => onOpen(true)}
+            onBlur={() => onOpen(false)}
+            onKeyDown={keys}
+          />
+        </P.Anchor>
+        <p
+          id={`${id}-told`}
+          role="status"
+          className={`min-h-5 pt-0.5 text-sm font-semibold ${active >= 0 ? "text-accent" : "text-tight"}`}
         >
-          <ul
-            id={`${id}-list`}
-            role="listbox"
-            aria-label={label}
-            className="z-30 max-h-80 w-(--radix-popover-trigger-width) overflow-auto border border-accent bg-slip text-ink shadow-lg"
-          >
-            {choices.map((c, i) => (
-              <li
-                key={c.id}
-                id={`${id}-${i}`}
-                role="option"
-                aria-selected={i === active}
-                data-option={c.id}
-                ref={i === active ? (e) => e?.scrollIntoView({ block: "nearest" }) : undefined}
-                className="flex cursor-pointer items-baseline justify-between gap-4 px-4 py-2 text-md hover:bg-accent-wash aria-selected:bg-accent-wash aria-selected:shadow-[inset_4px_0_0_var(--accent)]"
-                onMouseDown={(e) => {
-                  e.preventDefault();
-                  onTake(c);
-                }}
-              >
-                {c.words}
-                <span className="max-w-[45%] shrink-0 text-right text-sm text-ink-soft">{c.hint}</span>
-              </li>
-            ))}
-            {choices.length === 0 && (
-              <li role="option" aria-selected={false} aria-disabled className="px-4 py-2 text-ink-soft">
-                {nothing}
-              </li>
-            )}
-          </ul>
-        </P.Content>
-      </P.Portal>
+          {told}
+        </p>
+      </div>
+      <P.Content
+        asChild
+        side="bottom"
+        align="start"
+        sideOffset={22}
+        avoidCollisions={false}
+        onOpenAutoFocus={(e) => e.preventDefault()}
+        onCloseAutoFocus={(e) => e.preventDefault()}
+        onInteractOutside={(e) => {
+          if (e.target === input.current) e.preventDefault();
+        }}
+      >
+        <ul
+          id={`${id}-list`}
+          role="listbox"
+          aria-label={listLabel}
+          className="z-30 max-h-80 w-(--radix-popover-trigger-width) overflow-auto border border-accent bg-slip text-ink shadow-lg"
+        >
+          {choices.map((c, i) => (
+            <li
+              key={c.id}
+              id={`${id}-${i}`}
+              role="option"
+              aria-selected={i === active}
+              data-option={c.id}
+              ref={i === active ? (e) => e?.scrollIntoView({ block: "nearest" }) : undefined}
+              className="flex cursor-pointer items-baseline justify-between gap-4 px-4 py-2 text-md hover:bg-accent-wash aria-selected:bg-accent-wash aria-selected:shadow-[inset_4px_0_0_var(--accent)]"
+              onMouseDown={(e) => {
+                e.preventDefault();
+                onTake(c);
+              }}
+            >
+              {c.words}
+              <span className="max-w-[45%] shrink-0 text-right text-sm text-ink-soft">{c.hint}</span>
+            </li>
+          ))}
+          {choices.length === 0 && (
+            <li role="option" aria-selected={false} aria-disabled className="px-4 py-2 text-ink-soft">
+              {nothing}
+            </li>
+          )}
+        </ul>
+      </P.Content>
     </P.Root>
   );
 }

@@ -1,5 +1,6 @@
-import { STATES, type Amount, type Result, type State } from "../../api/client";
-import { SPIKES, STATE_WORDS } from "../format";
+import { STATES, type Amount, type Reference, type Result, type State } from "../../api/client";
+import { capital } from "../../words";
+import { SPIKES } from "../format";
 
 export type SpikeKey = (typeof SPIKES)[number][0];
 
@@ -27,9 +28,9 @@ export function closedFigure(result: Result, opening: Opening): Amount | undefin
   return result.strip.watts[opening.state];
 }
 
-export function openingWords(opening: Opening, rails: Record<string, string>): string {
+export function openingWords(opening: Opening, words: Pick<Reference["words"], "rails" | "states">): string {
   if (opening.of === "spike") return `Spike, ${SPIKES.find(([k]) => k === opening.spike)?.[1] ?? ""}`;
-  const what = opening.path || (opening.rail ? `${rails[opening.rail] ?? opening.rail} rail` : "");
-  const state = STATE_WORDS[opening.state];
-  return what ? `${what.charAt(0).toUpperCase()}${what.slice(1)}, ${state.toLowerCase()}` : state;
+  const what = opening.path || (opening.rail ? `${words.rails[opening.rail] ?? opening.rail} rail` : "");
+  const state = words.states[opening.state] ?? opening.state;
+  return what ? `${capital(what)}, ${state}` : capital(state);
 }

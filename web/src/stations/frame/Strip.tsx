@@ -4,18 +4,10 @@ import { Link } from "react-router";
 import type { Action, Mend, State } from "../../api/client";
 import { useBuild, useResult, useShown, useWrite } from "../../state/build/contexts";
 import { placeOf } from "../../state/place";
-import { amount, bounds, percent, STATE_WORDS, sentence, shortened } from "../../state/format";
-import { Button } from "../../ui/button";
+import { amount, bounds, percent, sentence, shortened } from "../../state/format";
 import { Popover } from "../../ui/popover";
+import { capital, useWords } from "../../words";
 import { TallyMarks } from "../../ui/marks";
-
-const MEND_WORDS: Record<string, string> = {
-  over: "over",
-  refused: "refused",
-  failed: "failed",
-  unfed: "not fed",
-  unknown: "unknown",
-};
 
 /** The tally strip: the few figures that stand on every page, each a link to what makes it. */
 export function Strip() {
@@ -68,9 +60,14 @@ export function Strip() {
 function Watts({ state, base }: { state: State; base: string }) {
   const { result } = useResult();
   const { setState } = useShown();
+  const words = useWords();
   const a = result.strip.watts[state];
   return (
-    <Cell to={`${base}/parts?open=${state}`} label={STATE_WORDS[state]} onClick={() => setState(state)}>
+    <Cell
+      to={`${base}/parts?open=${state}`}
+      label={capital(words.states[state] ?? state)}
+      onClick={() => setState(state)}
+    >
       <span data-strip={state} data-watts={a.likely}>
         {amount(a)} W
       </span>
@@ -113,7 +110,8 @@ function ToMend() {
   const build = useBuild();
   const { result } = useResult();
   const [open, setOpen] = useState(false);
-  const counts = Object.entries(result.strip.mend).map(([kind, n]) => `${n} ${MEND_WORDS[kind] ?? kind}`);
+  const words = useWords();
+  const counts = Object.entries(result.strip.mend).map(([kind, n]) => `${n} ${words.findings[kind] ?? kind}`);
   return (
     <Popover
       label="To mend"
@@ -141,6 +139,18 @@ function ToMend() {
         ))}
         {result.mend.length === 0 && <li className="px-2 pb-2">Nothing, in what is checked.</li>}
       </ul>
+      {result.notes.length > 0 && (
+        <details className="mt-2 border-t border-rule px-2 pt-2 text-sm text-ink-soft">
+          <summary className="cursor-pointer">Worth knowing: {result.notes.length}</summary>
+          <ul className="list-disc pl-5">
+            {result.notes.map((n, i) => (
+              <li key={i}>
+                <b>{n.title}</b>: {sentence(n.text)}
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
       <details className="mt-2 border-t border-rule px-2 pt-2 text-sm text-ink-soft">
         <summary className="cursor-pointer">Not checked yet: {result.not_checked.length}</summary>
         <ul className="list-disc pl-5">
@@ -155,6 +165,7 @@ function ToMend() {
 
 function MendItem({ item, base, close }: { item: Mend; base: string; close: () => void }) {
   const { act } = useWrite();
+  const words = useWords();
   const facts = item.remedies.filter((r) => r.edit === null);
   const edits = item.remedies.filter((r) => r.edit !== null);
   return (
@@ -163,7 +174,7 @@ function MendItem({ item, base, close }: { item: Mend; base: string; close: () =
         <span className="flex justify-between gap-3">
           <b>{item.title}</b>
           <b className={`whitespace-nowrap ${item.kind === "unknown" ? "text-unknown" : "text-over"}`}>
-            {MEND_WORDS[item.kind]}
+            {words.findings[item.kind]}
           </b>
         </span>
         <span className="block">{sentence(item.text)}</span>
@@ -174,13 +185,14 @@ function MendItem({ item, base, close }: { item: Mend; base: string; close: () =
         ))}
       </Link>
       {edits.map((r) => (
-        <Button
+        <button
           key={r.id}
-          className="mx-2 mb-2 justify-start py-1 text-left whitespace-normal"
+          type="button"
+          className="mx-2 mb-2 block w-[calc(100%-1rem)] rounded-[3px] border border-accent px-3 py-1 text-left font-semibold text-accent hover:bg-accent hover:text-accent-ink"
           onClick={() => void act(r.edit as unknown as Action)}
         >
           {sentence(r.text)}
-        </Button>
+        </button>
       ))}
     </li>
   );

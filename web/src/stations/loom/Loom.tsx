@@ -5,10 +5,10 @@ import { Link, useSearchParams } from "react-router";
 import { reason } from "../../api/client";
 import { Panel } from "../../drawing/Panel";
 import { useBuild, useResult, useShown, useWrite } from "../../state/build/contexts";
-import { STATE_WORDS } from "../../state/format";
 import { drawnLanes, rulerLength } from "../../state/loom/lanes";
 import { PickMachine, type Next, type Picked } from "../../state/loom/pick";
 import { offersQuery, referenceQuery } from "../../state/queries";
+import { useWords } from "../../words";
 import { StationHead, usePlace } from "../frame/Frame";
 import { LaneRow, Ruler } from "./LaneRow";
 import { OffersList } from "./OffersList";
@@ -22,6 +22,7 @@ export default function Loom() {
   const { runState } = useShown();
   const { act, say } = useWrite();
   const { doc } = build;
+  const words = useWords();
   const { data: reference } = useQuery(referenceQuery);
   const place = usePlace();
   const [, setParams] = useSearchParams();
@@ -112,7 +113,7 @@ export default function Loom() {
     >
       <StationHead
         title="Loom"
-        note={`currents at ${STATE_WORDS[runState].toLowerCase()}, in ${doc.supply.name}`}
+        note={`currents at ${words.states[runState] ?? runState}, in ${doc.supply.name}`}
       />
       <div className="flex min-h-0 flex-1 gap-4 px-6 pb-3">
         <div className="flex min-h-0 min-w-0 flex-1 flex-col gap-2">

@@ -59,6 +59,7 @@ export function AddPart({ onAdded }: { onAdded: (key: string) => void }) {
   return (
     <Combobox
       label="Add a part"
+      listLabel="Parts to add"
       placeholder="Add a part: fan 120 0.18a x5 · card 320w 2x8 · disk x10"
       line={line}
       text={text}

@@ -33,7 +33,7 @@ export function Opened({
   const build = useBuild();
   const { result } = useResult();
   const { data } = useQuery(rowsQuery(build.key, build.version));
-  const { rails } = useWords();
+  const words = useWords();
   const figure = closedFigure(result, opening);
   const lines = (data ? linesOf(opening, data.rows, data.spike_rows) : [])
     .filter((r) => r.watts.high > 0 || r.watts.missing.length > 0)
@@ -43,7 +43,7 @@ export function Opened({
     <Dialog
       open
       onClose={onClose}
-      title={`${openingWords(opening, rails)}: ${figure ? amount(figure) : "?"} W`}
+      title={`${openingWords(opening, words)}: ${figure ? amount(figure) : "?"} W`}
       wide
     >
       <table data-opened className="names-first w-full text-left text-base">
@@ -70,7 +70,7 @@ export function Opened({
                   {r.count > 1 && ` ×${r.count}`}
                 </button>
               </td>
-              <td className="pr-3 whitespace-nowrap">{r.rail ? rails[r.rail] : ""}</td>
+              <td className="pr-3 whitespace-nowrap">{r.rail ? words.rails[r.rail] : ""}</td>
               <td className="pr-3 text-ink-soft">{r.how}</td>
               <td className="pr-3">{r.origin}</td>
               <td className="text-right font-mono font-bold">

@@ -2,8 +2,8 @@ import { useCallback } from "react";
 import { Link, useSearchParams } from "react-router";
 
 import { useBuild, useShown } from "../../state/build/contexts";
-import { STATE_WORDS } from "../../state/format";
 import { openingOf } from "../../state/parts/open";
+import { useWords } from "../../words";
 import { StationHead } from "../frame/Frame";
 import { AddPart } from "./AddPart";
 import { Columns } from "./Columns";
@@ -21,6 +21,7 @@ export default function Parts() {
   const [params, setParams] = useSearchParams();
   const at = params.get("at") ?? "";
   const opening = openingOf(params);
+  const words = useWords();
   const choose = useCallback(
     (part: string, field = "") =>
       setParams({ ...(part && { at: part }), ...(field && { field }) }, { replace: true }),
@@ -30,7 +31,7 @@ export default function Parts() {
   const open = (more: Record<string, string>) => setParams({ ...(at && { at }), ...more });
   return (
     <div className="flex h-full min-h-0 flex-col">
-      <StationHead title="Parts" note={`by the path that feeds them, at ${STATE_WORDS[state].toLowerCase()}`}>
+      <StationHead title="Parts" note={`by the path that feeds them, at ${words.states[state] ?? state}`}>
         <Link
           to={`/b/${build.key}/parts/catalogue`}
           className="inline-flex min-h-8 items-center rounded-[3px] border border-ink bg-slip px-3 font-semibold hover:bg-accent-wash"

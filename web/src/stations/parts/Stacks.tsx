@@ -3,11 +3,11 @@ import { Link } from "react-router";
 
 import { STATES, type Doc } from "../../api/client";
 import { useBuild, useResult, useShown, useWrite } from "../../state/build/contexts";
-import { amount, amps, bounds, SPIKES, STATE_WORDS } from "../../state/format";
+import { amount, amps, bounds, SPIKES } from "../../state/format";
 import { referenceQuery } from "../../state/queries";
 import { Choice, NumberField } from "../../ui/fields";
 import { Radio, RadioGroup } from "../../ui/radio";
-import { useWords } from "../../words";
+import { capital, useWords } from "../../words";
 
 /** A colour a path, in the order in which the core gives them. */
 const COLOURS = ["var(--bar-soft)", "var(--bar)", "var(--bar-dark)", "var(--bar-sand)"];
@@ -20,6 +20,7 @@ export function Stacks({ onOpen }: { onOpen: Open }) {
   const { result } = useResult();
   const { state, setState } = useShown();
   const { spikes } = result.strip;
+  const { states } = useWords();
   const most = Math.max(
     1,
     ...STATES.map((s) => result.strip.watts[s].likely),
@@ -44,13 +45,13 @@ export function Stacks({ onOpen }: { onOpen: Open }) {
                 data-state-choice={s}
                 className="grid grid-cols-[64px_minmax(0,1fr)] items-center gap-2 px-1.5 py-0.5 text-left outline-offset-0 hover:bg-accent-wash"
               >
-                <span className={s === state ? "font-bold" : ""}>{STATE_WORDS[s]}</span>
+                <span className={s === state ? "font-bold" : ""}>{capital(states[s] ?? s)}</span>
                 <Stack most={most} state={s} />
               </Radio>
               <span className="text-right leading-tight">
                 <button
                   type="button"
-                  aria-label={`${amount(total)} W: open ${STATE_WORDS[s].toLowerCase()}`}
+                  aria-label={`${amount(total)} W: open ${states[s] ?? s}`}
                   onClick={() => onOpen({ open: s })}
                   className={`${FIGURE} text-md`}
                 >
@@ -125,13 +126,11 @@ function Stack({ most, state, above = 0 }: { most: number; state: (typeof STATES
 function ByRail({ onOpen }: { onOpen: Open }) {
   const { result } = useResult();
   const { state } = useShown();
-  const { rails } = useWords();
+  const { rails, states } = useWords();
   const used = Object.keys(rails).filter((r) => (result.by_rail[r]?.[state].high ?? 0) > 0);
   return (
     <details className="mt-1.5 border-t border-rule pt-1 text-sm">
-      <summary className="cursor-pointer font-semibold">
-        By rail, at {STATE_WORDS[state].toLowerCase()}
-      </summary>
+      <summary className="cursor-pointer font-semibold">By rail, at {states[state] ?? state}</summary>
       <ul className="mt-1">
         {used.map((r) => {
           const a = result.by_rail[r]?.[state];

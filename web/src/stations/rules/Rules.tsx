@@ -7,32 +7,10 @@ import { widened } from "../../state/parts/figure";
 import { referenceQuery } from "../../state/queries";
 import { Button } from "../../ui/button";
 import { NumberField } from "../../ui/fields";
+import { Radio, RadioGroup } from "../../ui/radio";
 import { StationHead, usePlace } from "../frame/Frame";
 
 type Rules = Doc["house_rules"];
-const CHAINED: { value: Rules["chained_graphics"]; words: string; text: string }[] = [
-  {
-    value: "never",
-    words: "Never both plugs",
-    text: "One graphics cable feeds one socket, whatever it would carry.",
-  },
-  {
-    value: "by plug",
-    words: "One plug’s worth a cable",
-    text: "Both plugs together carry no more than the 150 W that a standard grants one. The strictest figure that a standard states.",
-  },
-  {
-    value: "by pins",
-    words: "As far as pins and wires allow",
-    text: "Only pins, wires and the supply end limit it.",
-  },
-];
-const FLOORS: { value: Rules["maker_floor"]; words: string; text: string }[] = [
-  { value: "keep", words: "Never below it", text: "The card maker’s smallest supply is a floor." },
-  { value: "keep and add a fifth", words: "Add a fifth to it", text: "The floor and 20 % on top." },
-  { value: "ignore", words: "Leave it out", text: "Only the tally decides." },
-];
-
 /** Where good builders disagree, and what is assumed where a figure is missing; for this build. */
 export default function RulesPage() {
   const build = useBuild();
@@ -42,6 +20,7 @@ export default function RulesPage() {
   const rules = build.doc.house_rules;
   const set = (house_rules: Partial<Rules>) =>
     void act({ type: "change build", changes: {}, house_rules, assumptions: {} });
+  const of = (rule: string) => reference?.house_rules[rule] ?? [];
   const worst = result.lanes.filter((l) => l.verdict === "over" || l.verdict === "unknown").length;
   return (
     <>
@@ -53,18 +32,16 @@ export default function RulesPage() {
         <div className="grid grid-cols-2 gap-6">
           <Question
             legend="Both plugs of one chained graphics cable"
-            name="chained"
-            options={CHAINED}
+            options={of("chained_graphics")}
             value={rules.chained_graphics}
-            onChange={(chained_graphics) => set({ chained_graphics })}
+            onChange={(v) => set({ chained_graphics: v as Rules["chained_graphics"] })}
           />
           <div className="grid content-start gap-6">
             <Question
               legend="The card maker’s smallest supply"
-              name="floor"
-              options={FLOORS}
+              options={of("maker_floor")}
               value={rules.maker_floor}
-              onChange={(maker_floor) => set({ maker_floor })}
+              onChange={(v) => set({ maker_floor: v as Rules["maker_floor"] })}
             />
             <NumberField
               label="Headroom over the sustained load"
@@ -110,43 +87,39 @@ export default function RulesPage() {
   );
 }
 
-function Question<T extends string>({
+function Question({
   legend,
-  name,
   options,
   value,
   onChange,
 }: {
   legend: string;
-  name: string;
-  options: { value: T; words: string; text: string }[];
-  value: T;
-  onChange: (v: T) => void;
+  options: { value: string; words: string; text: string }[];
+  value: string;
+  onChange: (v: string) => void;
 }) {
   return (
-    <fieldset>
-      <legend className="mb-2 text-lg font-bold">{legend}</legend>
-      <div className="grid gap-2">
+    <section>
+      <h2 className="mb-2 text-lg font-bold">{legend}</h2>
+      <RadioGroup label={legend} value={value} onChange={onChange}>
         {options.map((o) => (
-          <label
+          <Radio
             key={o.value}
-            className="flex cursor-pointer gap-3 border border-rule bg-slip p-3 has-checked:border-accent has-checked:bg-accent-wash"
+            value={o.value}
+            className="group mb-2 flex w-full gap-3 border border-rule bg-slip p-3 text-left hover:border-ink data-[state=checked]:border-accent data-[state=checked]:bg-accent-wash"
           >
-            <input
-              type="radio"
-              name={name}
-              className="mt-1 size-4 shrink-0 accent-accent"
-              checked={value === o.value}
-              onChange={() => onChange(o.value)}
+            <span
+              aria-hidden="true"
+              className="mt-1 size-4 shrink-0 rounded-full border border-ink group-data-[state=checked]:border-[5px] group-data-[state=checked]:border-accent"
             />
             <span>
               <b>{o.words}</b>
               <span className="block text-base text-ink-soft">{o.text}</span>
             </span>
-          </label>
+          </Radio>
         ))}
-      </div>
-    </fieldset>
+      </RadioGroup>
+    </section>
   );
 }
 

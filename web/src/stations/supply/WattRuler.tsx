@@ -2,9 +2,10 @@ import { useQuery } from "@tanstack/react-query";
 
 import { STATES, type Candidate } from "../../api/client";
 import { useResult, useShown } from "../../state/build/contexts";
-import { amount, SPIKES, STATE_WORDS, watts } from "../../state/format";
+import { amount, SPIKES, watts } from "../../state/format";
 import { placeFlags } from "../../drawing/flags";
 import { referenceQuery } from "../../state/queries";
+import { useWords } from "../../words";
 
 const WIDTH = 1140;
 const LEFT = 10;
@@ -31,6 +32,7 @@ export function WattRuler({
   const { state } = useShown();
   const { data: reference } = useQuery(referenceQuery);
   const { rules } = result.sizing;
+  const words = useWords();
   const ratings = candidates.map((c) => c.supply.rated_w ?? 0);
   const most =
     1.06 *
@@ -151,7 +153,7 @@ export function WattRuler({
               fill="var(--ink)"
               fontWeight={s === state ? 700 : 400}
             >
-              {STATE_WORDS[s].toLowerCase()} {amount(a)} W
+              {words.states[s] ?? s} {amount(a)} W
             </text>
           </g>
         );

@@ -19,7 +19,7 @@ from easy_tally.things.parts import Fan, Header, UsbLoad
 from pydantic import TypeAdapter
 
 from .helpers import apply, board, build, card, exact, graphics_cable, ref, rules, run
-from .test_edits import _bench
+from .test_editing import _bench
 
 ROOT = Path(__file__).resolve().parent.parent.parent
 
