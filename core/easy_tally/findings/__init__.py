@@ -2,7 +2,8 @@
 
 from __future__ import annotations
 
-from .analysis import Analysis, analyse
+from .analysis import analyse
+from .facts import Analysis
 from .finding import SEVERITY_WORDS, TO_MEND, Finding, Remedy, Subject
 from .publish import (
     compact,
@@ -28,8 +29,8 @@ from .result import (
 )
 
 __all__ = [
-    "CHECKS", "SEVERITY_WORDS", "TO_MEND", "Amount", "Analysis", "Check", "Compact", "Finding", "Overall", "Remedy",
-    "Report", "RowAnswer", "RunAnswer", "SpikeRowAnswer", "Strip", "Subject", "SupplyAnswer",
-    "analyse", "compact", "exit_status", "not_built", "overall_of", "report", "run_answer",
-    "spike_rows_of", "supply_answer", "tally_rows",
+    "CHECKS", "SEVERITY_WORDS", "TO_MEND", "Amount", "Analysis", "Check", "Compact", "Finding",
+    "Overall", "Remedy", "Report", "RowAnswer", "RunAnswer", "SpikeRowAnswer", "Strip", "Subject",
+    "SupplyAnswer", "analyse", "compact", "exit_status", "not_built", "overall_of", "report",
+    "run_answer", "spike_rows_of", "supply_answer", "tally_rows",
 ]  # fmt: skip

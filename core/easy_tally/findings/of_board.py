@@ -3,13 +3,10 @@
 from __future__ import annotations
 
 from collections.abc import Iterator
-from typing import TYPE_CHECKING
 
 from ..ratings.through_board import BoardElement
+from .facts import Analysis
 from .finding import Finding, Number, Remedy, Severity, Subject
-
-if TYPE_CHECKING:
-    from .analysis import Analysis
 
 
 def through(a: Analysis) -> Iterator[Finding]:

@@ -3,16 +3,13 @@
 from __future__ import annotations
 
 from collections.abc import Iterator
-from typing import TYPE_CHECKING
 
 from ..editing import Connect
 from ..ratings.runs import RunResult, kept_off
 from ..wiring import Input, Offer, first_offer
 from ..wiring.offers import free_ports_for
+from .facts import Analysis
 from .finding import Finding, Remedy, Severity, Subject
-
-if TYPE_CHECKING:
-    from .analysis import Analysis
 
 
 def runs(a: Analysis) -> Iterator[Finding]:

@@ -3,17 +3,14 @@
 from __future__ import annotations
 
 from collections.abc import Iterator
-from typing import TYPE_CHECKING
 
 from ..tally.contradictions import contradictions
 from ..tally.demand import Adrift
 from ..things.parts import Card
 from ..wiring import first_offer
+from .facts import Analysis
 from .finding import Finding, Remedy, Subject
 from .of_map import plug_in
-
-if TYPE_CHECKING:
-    from .analysis import Analysis
 
 
 def figures(a: Analysis) -> Iterator[Finding]:

@@ -3,13 +3,10 @@
 from __future__ import annotations
 
 from collections.abc import Iterator
-from typing import TYPE_CHECKING
 
 from ..supplies.checks import CheckStatus
+from .facts import Analysis
 from .finding import Finding, Remedy, Severity, Subject
-
-if TYPE_CHECKING:
-    from .analysis import Analysis
 
 _SEVERITY: dict[CheckStatus, Severity] = {"fail": "failed", "unknown": "unknown", "warn": "warn"}
 

@@ -28,7 +28,7 @@ from ..things.parts import Part
 from ..things.supply import Supply
 from ..wiring import Wired
 from . import wording
-from .analysis import Analysis
+from .facts import Analysis
 from .finding import TO_MEND, Finding, Remedy
 from .of_board import remedy_id
 from .register import not_built

@@ -8,15 +8,13 @@ from __future__ import annotations
 
 from collections.abc import Callable, Iterable
 from dataclasses import dataclass
-from typing import TYPE_CHECKING, Literal
+from typing import Literal
 
 from ..ratings.runs import MAP_CHECKS
 from ..supplies.checks import SUPPLY_CHECKS
 from . import of_board, of_map, of_parts, of_supply
+from .facts import Analysis
 from .finding import Finding, Severity, Subject
-
-if TYPE_CHECKING:
-    from .analysis import Analysis
 
 Family = Literal["parts", "supply", "map", "board"]
 

@@ -115,6 +115,7 @@ class Numbers(BrowserCase):
         page.get_by_role("button", name="98 W: open board lead").click()
         dialog = page.get_by_role("dialog")
         expect(dialog).to_contain_text("Board lead, full: 98 W")
+        expect(dialog.locator("tbody tr")).not_to_have_count(0)
         cells = dialog.locator("tbody tr td:nth-last-child(2)").all_inner_texts()
         self.assertAlmostEqual(sum(float(c) for c in cells[:-1]), float(cells[-1]), places=1)
         dialog.get_by_role("button", name="Eelgrass M.2 drive").click()

@@ -300,6 +300,7 @@ class Figures(BrowserCase):
         field.fill("")
         field.press("Enter")
         expect(self.figure("full")).to_have_text("≥ 499 W")
+        expect(page.get_by_role("button", name="Undo: change Kittiwake L")).to_be_enabled()
         self.go(page.url.split("/")[4], "loom")
         expect(page.locator("[data-lane=sixteen-1]")).to_have_attribute("data-verdict", "unknown")
         self.figure("mend").click()
@@ -327,7 +328,7 @@ class Figures(BrowserCase):
         """By pins 5.83 A of 7 A a pin: tight; never both plugs: refused."""
         key = self.heron()
         page = self.go(key, "rules")
-        page.get_by_label("As far as pins and wires allow").click()
+        page.get_by_role("radio", name="As far as pins and wires allow").click()
         expect(self.figure("mend")).to_have_text("1 not fed")
         page.get_by_role("radio", name="Never both plugs").click()
         expect(self.figure("mend")).to_have_text("1 refused, 1 not fed")

@@ -4,19 +4,17 @@ and the only place that makes sentences of them."""
 from __future__ import annotations
 
 from collections.abc import Callable
-from typing import TYPE_CHECKING, Any, NamedTuple
+from typing import Any, NamedTuple
 
 from ...base.saying import number
 from ...standards.connectors import CONNECTORS
+from ..facts import Analysis
 from ..finding import Finding
 from .board import blank_headers, board_cause, board_title
 from .parts import contradiction_words, mover_words
 from .remedies import remedy_words
 from .runs import element_cause, element_formula, element_title, plug_warning, run_cause, run_title
 from .supply import check_words, rule_words
-
-if TYPE_CHECKING:
-    from ..analysis import Analysis
 
 __all__ = [
     "Said", "board_cause", "board_title", "check_words", "element_cause", "element_formula",
@@ -125,7 +123,7 @@ def _broke_down(a: Analysis, f: Finding, cause: Any) -> Said:
     return Said(a.build.name, text)
 
 
-_Words = Callable[["Analysis", Finding, Any], Said]
+_Words = Callable[[Analysis, Finding, Any], Said]
 _BY_ID: dict[str, _Words] = {
     "build.empty": _empty, "part.no-figure": _no_figure, "part.contradiction": _contradiction,
     "part.no-way-in": _no_way_in, "part.unfed": _part_unfed, "drive.kept-off": _kept_off,

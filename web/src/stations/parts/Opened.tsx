@@ -81,13 +81,15 @@ export function Opened({
               </td>
             </tr>
           ))}
-          <tr className="border-t-2 border-ink font-bold">
-            <td className="py-1.5" colSpan={4}>
-              Together{total.missing.length > 0 && ", at least"}
-            </td>
-            <td className="text-right font-mono">{total.likely.toFixed(1)}</td>
-            <td className="pl-3 text-right font-mono whitespace-nowrap">{bounds(total)}</td>
-          </tr>
+          {data && (
+            <tr className="border-t-2 border-ink font-bold">
+              <td className="py-1.5" colSpan={4}>
+                Together{total.missing.length > 0 && ", at least"}
+              </td>
+              <td className="text-right font-mono">{total.likely.toFixed(1)}</td>
+              <td className="pl-3 text-right font-mono whitespace-nowrap">{bounds(total)}</td>
+            </tr>
+          )}
         </tbody>
       </table>
       {data && lines.length === 0 && <p className="mt-2 text-ink-soft">Nothing draws here.</p>}

@@ -1,0 +1,52 @@
+"""Every computed thing of one build, before it is put in words: what every check stands on."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from ..ratings.runs import RunResult
+from ..ratings.through_board import BoardElement
+from ..supplies.checks import Asked, SupplyResult
+from ..supplies.sizing import Sizing
+from ..tally.demand import Carried
+from ..tally.loads import Load
+from ..tally.spikes import Spikes
+from ..tally.sums import Tally
+from ..things.build import Build
+from ..wiring import Wired
+from .finding import Finding
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Analysis:
+    """Every computed thing of one build, before it is put in words."""
+
+    wired: Wired
+    loads: tuple[Load, ...]
+    tally: Tally
+    spikes: Spikes
+    sizing: Sizing
+    supply: SupplyResult | None
+    carried: Carried
+    runs: tuple[RunResult, ...]
+    board: tuple[BoardElement, ...]
+    findings: tuple[Finding, ...] = ()
+
+    @property
+    def build(self) -> Build:
+        """The build that this is of."""
+        return self.wired.build
+
+    @property
+    def asked(self) -> Asked:
+        """What a supply is held against."""
+        return Asked(
+            tally=self.tally, sizing=self.sizing, spikes=self.spikes,
+            assume=self.build.assumptions,
+        )  # fmt: skip
+
+    @property
+    def needed(self) -> frozenset[str]:
+        """Inputs that have to be fed: those required, and those that are the only way in of
+        something that draws."""
+        return self.wired.needed | self.carried.only_ways
