@@ -114,6 +114,17 @@ class Found(unittest.TestCase):
     def test_a_count_is_no_word_to_search_by(self) -> None:
         self.assertEqual(said_count("Spurrey 120 ×5"), (["spurrey", "120"], 5))
         self.assertEqual(said_count("4x disk"), (["disk"], 4))
+        self.assertEqual(said_count("two spurrey"), (["spurrey"], 2))
+        self.assertEqual(said_count("4 mudflat"), (["mudflat"], 4))
+        self.assertEqual(said_count("mudflat 22"), (["mudflat", "22"], 1))
+        self.assertEqual(said_count("22 tb mudflat"), (["22", "tb", "mudflat"], 1))
+
+    def test_a_count_or_a_figure_never_finds_what_has_another(self) -> None:
+        """Enter takes a sole offer, so a number that is said has to be the entry's own."""
+        self.assertEqual(self._slugs("spurrey 12"), [])
+        self.assertEqual(self._slugs("x2 x3 spurrey"), [])
+        self.assertEqual(self._slugs("spurrey 120 4"), [])
+        self.assertEqual(self._slugs("mudflat 22"), ["mudflat-22-tb"])
 
 
 class Entries(unittest.TestCase):

@@ -128,7 +128,7 @@ class Asked(unittest.TestCase):
         for kind in ("pump", "cooler", "hub"):
             self._asks(f"{kind} x1", *(f"{kind} x1 {w}" for w in ("sata", "peripheral", "header")))
         self._asks("strip 2a", "strip 2a 5v", "strip 2a 12v")
-        self._asks("processor 125", "processor 125w")
+        self._asks("processor 5000", "processor 5000w")
         self._asks("fan pump", "fan", "pump")
         self._asks("card 2x8 320w 300w", "card 2x8 320w", "card 2x8 300w")
         self._asks("load 5w", *(f"load {w}:5w" for w in ("12v", "5v", "3.3v", "standby", "-12v",
@@ -155,13 +155,13 @@ class Asked(unittest.TestCase):
                    "card 8pin 150w slot 20w(measured)")  # fmt: skip
 
     def test_every_choice_is_understood(self) -> None:
-        for line in ("drive 8w", "ssd x2", "2x4pin fan", "card 320w", "strip 2a", "processor 125",
+        for line in ("drive 8w", "ssd x2", "2x4pin fan", "card 320w", "strip 2a",
                      "board", "hub", "memory"):  # fmt: skip
             for choice in parse(line).choices:
                 self.assertIsNotNone(parse(choice).part, choice)
 
     def test_what_is_unaccounted_for_is_named(self) -> None:
-        self.assertEqual(parse("fan 120 blue").unknown, ("blue",))
+        self.assertEqual(parse("fan 120 not blue").unknown, ("not", "blue"))
         self.assertEqual(parse("fan 120 16pin").unknown, ("16pin",))
         self.assertEqual(parse("ddr5 slot 20w").unknown, ("slot",))
         self.assertEqual(parse("pump header sata").unknown, ("no-socket",))
@@ -181,9 +181,16 @@ class Asked(unittest.TestCase):
         self.assertEqual(parse("psu 850w").question, "The supply is chosen on the Supply page.")
 
     def test_a_question_names_what_is_unaccounted_for_too(self) -> None:
+        found = parse("card maybe 320w")
+        self.assertEqual(found.question, "Which power sockets does the card have?")
+        self.assertEqual(found.unknown, ("maybe",))
+
+    def test_a_question_keeps_what_becomes_the_name(self) -> None:
         found = parse("tideline board m")
         self.assertEqual(found.question, "How many 8-pin processor sockets?")
-        self.assertEqual(found.unknown, ("tideline", "m"))
+        self.assertEqual(found.choices, ("board 8pin tideline m", "board 2x8pin tideline m"))
+        part = parse(found.choices[0]).part
+        self.assertEqual(part.name if part else "", "Board, tideline, m")
 
     def test_other_scripts_are_not_taken_for_numbers(self) -> None:
         self.assertEqual(parse("card 2x8 ٣٢٠w").unknown, ("٣٢٠w",))

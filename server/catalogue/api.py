@@ -21,7 +21,7 @@ OFFERED, SHOWN = 8, 400
 
 def _found(entry: CatalogueEntry, count: int = 1) -> dict[str, Any]:
     part = entry.copied()
-    if count != 1 and part.kind not in ("board", "hub"):
+    if count != 1:
         part = part.model_copy(update={"count": count})
     return {
         "slug": entry.slug,
@@ -40,7 +40,9 @@ def say(request: HttpRequest, body: schemas.SayIn) -> dict[str, Any]:
     found, count = (
         parts.find(owner_of(request), body.text, OFFERED) if body.text.strip() else ([], 1)
     )
-    return {"said": parse(body.text), "offers": [_found(e, count) for e in found]}
+    # A board or a hub is one part a line: nothing is offered that would lose a count.
+    offers = [_found(e, count) for e in found if count == 1 or e.part.kind not in ("board", "hub")]
+    return {"said": parse(body.text), "offers": offers}
 
 
 @router.post("/entries", response=list[schemas.LineOut], operation_id="entries")

@@ -30,6 +30,10 @@ class EntryOut(Schema):
     choices: list[str]
     #: The line with the words left over as the part's name; empty where they can't be one.
     named: str
+    #: What says nothing of a part, and was left out: prices, links.
+    dropped: list[str]
+    #: Words that went into the name.
+    described: list[str]
 
 
 class LineOut(Schema):

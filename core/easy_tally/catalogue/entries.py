@@ -10,7 +10,8 @@ from pydantic import Field, model_validator
 
 from ..base.declared import Model
 from ..entry import say
-from ..entry.words import FIGURES, GENERATIONS, KINDS
+from ..entry.vocabulary import NUMBERS
+from ..entry.words import DETAILS, FIGURES, GENERATIONS, KINDS
 from ..standards.connectors import CONNECTORS
 from ..things.parts import Card, Drive, Part
 
@@ -87,17 +88,29 @@ def search_text(entry: CatalogueEntry) -> str:
     return " ".join(words).lower()
 
 
+_NUMBERS = re.compile(
+    r"(?<![\w-])(" + "|".join(sorted(NUMBERS, key=len, reverse=True)) + r")(?![\w-])"
+)
+
+
 def said_count(text: str) -> tuple[list[str], int]:
-    """The words to search by, and the count that was said among them."""
+    """The words to search by, and the count that was said among them.
+
+    It is `x4`, `4x`, a number word, or a number that stands first (`22 tb` is none). A second count
+    stays a word, so that nothing is found."""
+    text = _NUMBERS.sub(lambda m: f" x{NUMBERS[m[1]]} ", text.lower().replace("×", "x"))
+    said = text.replace(",", " ").replace('"', " ").split()
     words: list[str] = []
-    count = 1
-    for word in text.lower().replace("×", "x").replace(",", " ").replace('"', " ").split():
-        match = re.fullmatch(r"x([0-9]{1,2})|([0-9]{1,2})x", word)
-        if match and 1 <= (n := int(match[1] or match[2])) <= 64:
-            count = n
+    counts: list[int] = []
+    for at, word in enumerate(said):
+        first = at == 0 and len(said) > 1 and said[1] not in (*DETAILS, "mm", "in")
+        match = re.fullmatch(r"x([0-9]{1,2})|([0-9]{1,2})x" + "|([0-9]{1,2})" * first, word)
+        n = int(next(g for g in match.groups() if g)) if match else 0
+        if 1 <= n <= 64 and not counts:
+            counts.append(n)
         else:
             words.append(word)
-    return words, count
+    return words, (counts or [1])[0]
 
 
 def search(
@@ -110,9 +123,17 @@ def search(
     found = [
         (_distance(entry, said), i, entry)
         for i, (entry, words) in enumerate(entries)
-        if all(f" {word}" in f" {words}" for word in said)
+        if all(_fits(word, words) for word in said)
     ]
     return [entry for _, _, entry in sorted(found, key=lambda x: x[:2])[:most]]
+
+
+def _fits(word: str, words: str) -> bool:
+    """Whether some word starts with this one; a number stands alone, or before its millimetres,
+    so that `12` finds no 120 and `4` no `4pin`."""
+    if re.fullmatch(r"[0-9]+(?:[.][0-9]+)?", word):
+        return bool(re.search(rf"(?<![\w.]){re.escape(word)}(?:mm)?(?![\w.])", words))
+    return f" {word}" in f" {words}"
 
 
 def _distance(entry: CatalogueEntry, said: list[str]) -> int:

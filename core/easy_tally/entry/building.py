@@ -196,7 +196,7 @@ def _watts_as_amps(said: Said, volts: float) -> None:
     """Watts are amperes × volts; taken so where no amperes are said."""
     watts = None if any(u == "a" for _, u, _ in said.figures) else said.take("w")
     if watts:
-        amps = watts | {k: watts[k] / volts for k in ("low", "likely", "high")}
+        amps = watts | {k: round(watts[k] / volts, 6) for k in ("low", "likely", "high")}
         said.figures.append((f"{watts['likely']:g}w", "a", amps))
 
 

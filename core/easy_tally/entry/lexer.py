@@ -21,6 +21,7 @@ _JOINED_UNITS = ("w", "a", "ma", "mm", "in", "lanes", "v", "pin", "headers", "ou
 
 def words_of(line: str) -> list[str]:
     """The words of a line: lower case but inside quotes, a number joined with its unit."""
+    line = re.sub(r"(?:(?<=\s)|^),(?=[0-9])", "0.", line)
     return _joined([word for raw in _raw_words(line) for word in _split(raw)])
 
 
@@ -89,6 +90,17 @@ def _joined(words: list[str]) -> list[str]:
             found[-1] += unit
         elif re.fullmatch(r"[0-9]{1,4}", last) and word in PLURALS:
             found[-1] += " " + word
+        else:
+            found.append(word)
+    return _with_their_sockets(found)
+
+
+def _with_their_sockets(words: list[str]) -> list[str]:
+    """`2x` put together with the socket that stands behind it: `2 x 6 pin`."""
+    found: list[str] = []
+    for word in words:
+        if word in SOCKETS and found and re.fullmatch("[1-9]x", found[-1]):
+            found[-1] += word
         else:
             found.append(word)
     return found

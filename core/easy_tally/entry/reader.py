@@ -8,12 +8,16 @@ from typing import Any
 
 from pydantic import TypeAdapter, ValidationError
 
+from ..base.declared import Figure
 from ..base.problems import problems_of
-from ..things.parts import Part
+from ..things.parts import Card, Hub, Part, UsbLoad
 from .building import fields_of
 from .lexer import NUMBER, QUOTED, figure, number, quoted, unquoted, words_of
+from .rows import Row, rows
 from .said import Said
+from .talk import Spoken, spoken
 from .telling import understood
+from .vocabulary import MEANT, PLAIN_CARD_W, PLAUSIBLE, USB_W
 from .words import (
     DETAILS,
     FED_EITHER_WAY,
@@ -56,6 +60,10 @@ class Entry:
     question: str = ""
     choices: tuple[str, ...] = ()
     named: str = ""
+    #: What was left out since it says nothing of a part: prices, links.
+    dropped: tuple[str, ...] = ()
+    #: Words that say nothing of the draw and went into the name: an entry may be called so.
+    described: tuple[str, ...] = ()
 
 
 class Ask(Exception):
@@ -72,7 +80,21 @@ def parse(line: str) -> Entry:
         return Entry(None, question=f"A line has at most {MOST_CHARACTERS:,} characters.")
     if not line.strip():
         return Entry(None)
+    strict = _parsed(line)
+    if strict.part:
+        return strict
+    found = rows(line)
+    if len(found) != 1 or not found[0].line:
+        return _heard(line, strict)
+    row = found[0]
+    heard = _heard(row.line, strict if row.line == line else _parsed(row.line))
+    return replace(heard, dropped=(*row.dropped, *heard.dropped))
+
+
+def _parsed(line: str, talking: bool = False) -> Entry:
+    """A line read by the line's own grammar; `talking`, two names of one part are one."""
     said = _sorted(words_of(line), line)
+    said.talking = talking
     try:
         return _read(said)
     except Ask as ask:
@@ -80,10 +102,71 @@ def parse(line: str) -> Entry:
         return replace(ask.entry, unknown=tuple(said.unknown))
 
 
+def _heard(line: str, strict: Entry) -> Entry:
+    """A line read as builders talk, where its own grammar does not take it as it stands."""
+    talk = spoken(line)
+    if talk.elsewhere:
+        return Entry(None, question=talk.elsewhere)
+    found = _parsed(talk.line, talking=True)
+    if talk.unsure:
+        left = tuple(dict.fromkeys((*talk.unsure, *found.unknown)))
+        return replace(strict, unknown=strict.unknown or left)
+    described = (*talk.named.split(), *talk.described)
+    if found.part is not None:
+        part = _called(_usual_watts(found.part, talk.called), talk)
+        return Entry(part, understood(part), dropped=talk.dropped, described=described)
+    if strict.choices and not strict.unknown:
+        return strict
+    if found.question and found.choices and not found.unknown:
+        called = [quoted(talk.called)] if talk.called and not talk.named else []
+        more = [*talk.described, *talk.named.split(), *called]
+        choices = tuple(" ".join([c, *more]) for c in found.choices)
+        return replace(found, choices=choices, dropped=talk.dropped, described=described)
+    return replace(found if found.question else strict, dropped=talk.dropped)
+
+
+def _called(part: Part, talk: Spoken) -> Part:
+    """The part with the name that was given, and what describes it behind."""
+    name = part.name
+    if '"' not in talk.line and (talk.named or talk.called):
+        details = name.partition(", ")[2]
+        name = talk.named or talk.called
+        name = f"{name}, {details}" if details else name
+    return part.model_copy(update={"name": ", ".join([name, *talk.described])[:80]})
+
+
+def _usual_watts(part: Part, called: str) -> Part:
+    """What is usual for a plain card or a thing on USB of which nobody said any, assumed."""
+    if isinstance(part, Card) and part.use == "plain" and part.board_power_w is None:
+        watts = PLAIN_CARD_W.get(called)
+        return part if watts is None else part.model_copy(update={"board_power_w": _assumed(watts)})
+    if isinstance(part, Hub) and part.own_w is None and called in USB_W:
+        return part.model_copy(update={"own_w": _assumed(USB_W[called])})
+    if isinstance(part, UsbLoad) and part.draw_w is None:
+        watts = USB_W.get(called or "USB load")
+        return part if watts is None else part.model_copy(update={"draw_w": _assumed(watts)})
+    return part
+
+
+def _assumed(watts: tuple[float, float, float]) -> Figure:
+    low, likely, high = watts
+    return Figure(low=low, likely=likely, high=high, origin="assumed", note="usual for its kind")
+
+
 def parse_list(text: str) -> tuple[tuple[str, Entry], ...]:
-    """Read a list, one part a line; empty lines are left out."""
-    lines = [line.strip() for line in text.replace("\r", "\n").split("\n")]
-    return tuple((line, parse(line)) for line in lines if line)
+    """Read a list, one part a line; empty lines are left out. A line that speaks of no part (the
+    heads of columns, a sum, a link) comes back with nothing but what is dropped."""
+    return tuple((row.typed, _row(row)) for row in rows(text))
+
+
+def _row(row: Row) -> Entry:
+    strict = _parsed(row.typed)
+    if strict.part is not None:
+        return strict  # commas and all
+    if not row.line:
+        return Entry(None, dropped=row.dropped)
+    found = parse(row.line)
+    return replace(found, dropped=(*row.dropped, *found.dropped))
 
 
 def _read(said: Said) -> Entry:
@@ -91,21 +174,26 @@ def _read(said: Said) -> Entry:
     if kind is None:
         if set(SUPPLY_WORDS) & set(said.words):
             return Entry(None, question="The supply is chosen on the Supply page.")
+        if said.details and {u for _, u, _ in said.details} <= {"tb", "gb"}:
+            ways = [[*said.words, w] for w in ("disk", "m.2")] + [[*said.words, "ssd", "2.5in"]]
+            raise Ask("What kind of part is it?", *ways)
         return Entry(None, unknown=tuple(said.unknown), question="What kind of part is it?")
     own = figures_of(kind)
     _pair_labels(said, own)
     _origin_words(said)
     _ask_open(kind, said)
     fields = fields_of(kind, said)
+    _give_units(own, said)
     _figures(own, said, fields)
-    _ask_bare(own, said)
+    _ask_bare(own, said, fields)
     if left := said.left():
         return Entry(None, unknown=tuple(left), named=_as_name(said, left))
     try:
         part = _PART.validate_python(fields)
     except ValidationError as error:
         where, required, got = problems_of(error)[0]
-        raise Ask(f"{_words_of_field(where)} needs {required}, got {got}.") from error
+        told = "" if got.startswith("{") else f", got {got}"
+        raise Ask(f"{_words_of_field(where)} needs {required}{told}.") from error
     return Entry(part, understood(part))
 
 
@@ -209,6 +297,8 @@ def _kind(said: Said) -> str | None:
         kinds -= {"fan", "pump", "hub", "processor"}  # what a cooler has, and what it cools
     if "m2" in kinds:
         kinds -= {"ssd"}  # what an M.2 drive is
+    if len(kinds) > 1 and said.talking and (meant := MEANT.get(frozenset(kinds))):
+        kinds = {meant}  # one part by two names
     if len(kinds) > 1:
         names = {w for w in said.words if KINDS.get(PLURALS.get(w, w)) in kinds}
         lines = [said.without(*(n for n in names if n != k)) for k in sorted(names)]
@@ -305,8 +395,8 @@ def _ask_open(kind: str, said: Said) -> None:
     if kind == "drive" and not said.form():
         raise Ask("Which drive: 3.5-inch or 2.5-inch?", [*words, "3.5in"], [*words, "2.5in"])
     if kind == "ssd" and not (said.form() or said.sockets):
-        raise Ask("A 2.5-inch drive, or one in an M.2 slot?",
-                  [*words, "2.5in"], [*said.without("ssd"), "m.2"])  # fmt: skip
+        rest = [re.sub(r"^([0-9]+) ssds$", r"x\1", w) for w in said.without("ssd", "ssds")]
+        raise Ask("A 2.5-inch drive, or one in an M.2 slot?", [*words, "2.5in"], [*rest, "m.2"])
     if kind == "card" and not (said.sockets or explicit or "slot-only" in said.flags):
         ways = ("16pin", "2x8pin", "8pin", "slot-only")
         raise Ask("Which power sockets does the card have?", *([*words, w] for w in ways))
@@ -340,12 +430,34 @@ def _ask_4pin(said: Said) -> None:
     raise Ask("A header, or a 4-pin peripheral plug?", [*rest, "header"], [*rest, named])
 
 
-def _ask_bare(kind: str, said: Said) -> None:
+#: From here on a bare number of a processor or a card is watts, and no count of them. Source: the
+#: field: nobody builds with more, and none draws less.
+_LEAST_WATTS = {"processor": 10, "card": 10}
+
+
+def _give_units(kind: str, said: Said) -> None:
+    """A number without a unit where only one unit is possible: amperes or watts of the main
+    figure, and too large, or too broken, to be a count."""
+    units = [u for u in ("w", "a") if main_figure(kind, u)]
+    if len(units) != 1 or len(said.bare) != 1 or any(f[1] == units[0] for f in said.figures):
+        return
+    value = number(said.bare[0])
+    low, high = PLAUSIBLE.get(kind, (0.0, 0.0))
+    no_count = not value.is_integer() or value > 64 or value >= _LEAST_WATTS.get(kind, 1e9)
+    if no_count and low <= value <= high:
+        word = said.bare.pop()
+        exact = {"low": value, "likely": value, "high": value, "origin": "maker", "note": ""}
+        said.figures.append((word, units[0], exact))
+
+
+def _ask_bare(kind: str, said: Said, fields: dict[str, Any]) -> None:
     """A number without a unit that nothing has taken."""
     if not said.bare:
         return
     value = said.bare[0]
-    units = [u for u in ("w", "a") if main_figure(kind, u)]
+    said_of = {unit for _, unit, _ in said.figures}
+    mains = {u: m for u in ("w", "a") if (m := main_figure(kind, u))}
+    units = [u for u, m in mains.items() if u not in said_of and m.field not in fields]
     ways = [f"{value}{u}" for u in units]
     if number(value).is_integer() and 2 <= number(value) <= 64:
         ways.append(f"x{int(number(value))}")

@@ -27,6 +27,8 @@ class Said:
     details: list[tuple[str, str, float]] = field(default_factory=list)
     unknown: list[str] = field(default_factory=list)
     name: str | None = None
+    #: Whether it is read as builders talk.
+    talking: bool = False
 
     def take(self, unit: str) -> dict[str, Any] | None:
         """The only figure of a unit, taken out; two of one unit stay, to be asked about."""

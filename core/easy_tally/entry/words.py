@@ -22,7 +22,9 @@ KINDS: dict[str, str] = {
     "aio": "cooler",
 }  # fmt: skip
 #: Words of several, each after its number: `5 fans`.
-PLURALS: dict[str, str] = {f"{word}s": word for word in KINDS if word[-1].isalpha()}
+PLURALS: dict[str, str] = {
+    f"{word}s": word for word in KINDS if word[-1].isalpha() and word != "led"
+}
 
 GENERATIONS = ("ddr5", "ddr4", "ddr3")
 

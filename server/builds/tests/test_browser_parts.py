@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+import re
+
 from owners.models import current_owner
 from playwright.sync_api import Locator, Route, expect
 
@@ -15,19 +17,25 @@ class Entry(BrowserCase):
         page = self.go(self.heron(), "parts")
         line = page.get_by_role("combobox", name="Add a part")
         told = page.locator("main").get_by_role("status")
-        line.fill("card 450w slot 20w blue")
+        line.fill("card 450w slot 20w maybe")
         expect(told).to_contain_text("Which power sockets does the card have?")
         line.press("Enter")
         expect(self.figure("full")).to_have_text("819 W")
-        # Enter takes the first way to say it; the blue is still not accounted for.
-        expect(line).to_have_value("card 450w slot 20w blue 16pin")
-        expect(told).to_have_text("Not understood: blue.")
+        # Enter takes the first way to say it; the doubt is still not accounted for.
+        expect(line).to_have_value("card 450w slot 20w maybe 16pin")
+        expect(told).to_have_text("Not understood: maybe.")
         line.press("Enter")
         expect(self.figure("full")).to_have_text("819 W")
         # Its being the name is offered, and taken by choice alone.
         line.press("ArrowDown")
         line.press("Enter")
-        expect(line).to_have_value('card 450w slot 20w 16pin "blue"')
+        expect(line).to_have_value('card 450w slot 20w 16pin "maybe"')
+        # As builders talk: one key answers, a word that is not needed tells it apart.
+        line.fill("a blue graphics card, 450 W, slot 20w, $1,299.00")
+        expect(told).to_contain_text("Left out: $1,299.00.")
+        line.press("Alt+2")
+        expect(told).to_contain_text("Card, blue")
+        expect(line).to_have_value(re.compile("2x8pin"))
         line.fill("16pin card 450w slot 20w")
         expect(told).to_contain_text("450 W in all. Enter adds it.")
         line.press("Enter")
@@ -38,7 +46,18 @@ class Entry(BrowserCase):
         page = self.go(self.heron(), "parts")
         page.get_by_role("button", name="Paste a list").click()
         text = page.get_by_role("dialog").get_by_role("textbox")
-        text.fill("fan 120 0.5a x2\nblue lamp\nusb 5w")
+        text.fill("Part\tQty\tPrice\nfan 120 0.5a\t2\t12.90\nblue lamp\t1\nssd\t1\nusb 5w")
+        taken = (
+            page.get_by_role("dialog")
+            .get_by_role("list", name="Understood")
+            .get_by_role("listitem")
+        )
+        expect(taken.nth(0)).to_contain_text("Left out, it speaks of no part")
+        expect(taken.nth(1)).to_contain_text("Left out: 12.90")
+        # A question is answered in its place.
+        taken.nth(3).get_by_role("button", name="m.2").click()
+        expect(taken.nth(3)).to_contain_text("M.2 drive")
+        text.fill("fan 120 0.5a\t2\t12.90\nblue lamp\nusb 5w")
         page.get_by_role("button", name="Add 2 understood").click()
         expect(text).to_have_value("blue lamp")
         page.keyboard.press("Escape")

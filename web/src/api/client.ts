@@ -35,6 +35,7 @@ export type Found = Whole<Schemas["FoundOut"]>;
 export type FileChange = Whole<Schemas["Change"]>;
 export type Case = NonNullable<Doc["case"]>;
 export type Header = Whole<Schemas["Header"]>;
+export type Line = Schemas["LineOut"];
 export type Said = Whole<Schemas["EntryOut"]>;
 export type BuildCard = Whole<Schemas["BuildCard"]>;
 export type BuildOut = Whole<Schemas["BuildOut"]>;

@@ -3783,6 +3783,10 @@ export interface components {
             choices: string[];
             /** Named */
             named: string;
+            /** Dropped */
+            dropped: string[];
+            /** Described */
+            described: string[];
         };
         /**
          * FoundOut

@@ -5,11 +5,13 @@ export interface Choice {
   id: string;
   words: string;
   hint: string;
+  /** The digit that takes it, with Alt held. */
+  key?: string | undefined;
 }
 
 /**
  * A line of text with choices under it. Which one is active is the owner's to say: nothing is
- * chosen by itself. Arrows move, Enter takes, Escape closes; the text stays in hand throughout.
+ * chosen by itself. Arrows move, Enter takes, Alt and its digit takes a choice that has one, Escape closes; the text stays in hand throughout.
  */
 export function Combobox<C extends Choice>({
   label,
@@ -56,6 +58,12 @@ export function Combobox<C extends Choice>({
       onOpen(true);
       const step = e.key === "ArrowDown" ? 1 : -1;
       if (choices.length) onMove(Math.max(0, (active + step + choices.length) % choices.length));
+    }
+    const digit = e.altKey && /^Digit[1-9]$/.test(e.code) ? e.code.at(-1) : undefined;
+    const answer = digit && choices.find((c) => c.key === digit);
+    if (answer) {
+      e.preventDefault();
+      onTake(answer);
     }
     if (e.key === "Enter" && open) onEnter();
     if (e.key === "Escape") onOpen(false);
@@ -129,7 +137,14 @@ export function Combobox<C extends Choice>({
                 onTake(c);
               }}
             >
-              {c.words}
+              <span className="flex items-baseline gap-3">
+                {c.key && (
+                  <kbd className="shrink-0 rounded-[3px] border border-rule-strong bg-paper px-1.5 font-mono text-sm">
+                    Alt {c.key}
+                  </kbd>
+                )}
+                {c.words}
+              </span>
               <span className="max-w-[45%] shrink-0 text-right text-sm text-ink-soft">{c.hint}</span>
             </li>
           ))}

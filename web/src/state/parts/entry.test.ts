@@ -11,6 +11,8 @@ const said = (more: Partial<Said>) =>
     question: "",
     choices: [],
     named: "",
+    dropped: [],
+    described: [],
     ...more,
   }) as unknown as Said;
 const found = (slug: string) => ({ slug, words: slug, own: false, lacks: [], part: {} }) as unknown as Found;
@@ -47,4 +49,21 @@ test("a question is answered by its first choice", () => {
   );
   expect(options.map((o) => o.words)).toEqual(["pump sata", "pump header"]);
   expect(first(options)).toBe(0);
+});
+
+test("each answer to a question has a key, and what was left out is told", () => {
+  const asks = said({ question: "Which?", choices: ["card 8pin", "card 16pin"], dropped: ["$9"] });
+  const options = optionsFor("card $9", asks, [], NONE);
+  expect(options.map((o) => o.kind === "line" && o.key)).toEqual(["1", "2"]);
+  expect(told("card $9", asks, options)).toBe("Which? Left out: $9.");
+});
+
+test("an entry with the words that would go into the name stands before the line, and Enter takes neither", () => {
+  const words = said({ part: {} as Said["part"], understood: "Fan, spurrey", described: ["spurrey"] });
+  const options = optionsFor("spurrey fan", words, [found("spurrey-120")], NONE);
+  expect(options.map((o) => o.id)).toEqual(["entry-spurrey-120", "said"]);
+  expect(first(options)).toBe(-1);
+  expect(told("spurrey fan", words, options)).toBe(
+    "1 in the catalogue: choose with the arrows, or say more.",
+  );
 });

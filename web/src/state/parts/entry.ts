@@ -5,7 +5,7 @@ type NewPart = Extract<Action, { type?: "add part" }>["part"];
 /** A way to go on from what was typed: a part to add, or a line that says it better. */
 export type Option =
   | { kind: "part"; id: string; words: string; hint: string; part: NewPart }
-  | { kind: "line"; id: string; words: string; hint: string };
+  | { kind: "line"; id: string; words: string; hint: string; key?: string | undefined };
 
 /** The line with the words left over as the name: chosen with the arrows only, it may be a slip. */
 const AS_NAME = "as-name";
@@ -20,11 +20,13 @@ export function optionsFor(
   const wanted = text.toLowerCase().split(/\s+/).filter(Boolean);
   const hint = (o: Found) =>
     [o.own ? "yours" : "catalogue", ...(o.lacks.length ? [`no ${o.lacks.join(", no ")}`] : [])].join(" · ");
-  const asked = (said?.choices ?? []).map((c) => ({
+  const asked = (said?.choices ?? []).map((c, i) => ({
     kind: "line" as const,
     id: `line-${c}`,
     words: c,
     hint: "say so",
+    // One key answers a question: Alt and the number.
+    key: i < 9 ? `${i + 1}` : undefined,
   }));
   const found = offers.map((o) => ({
     kind: "part" as const,
@@ -33,20 +35,13 @@ export function optionsFor(
     hint: hint(o),
     part: o.part,
   }));
+  const whole = said?.part
+    ? [{ kind: "part" as const, id: "said", words: said.understood, hint: "as you said it", part: said.part }]
+    : [];
+  // Words that are none of the line's are more likely an entry's name than an answer away.
+  const byName = said && (said.unknown.length > 0 || said.described.length > 0);
   return [
-    ...(said?.part
-      ? [
-          {
-            kind: "part" as const,
-            id: "said",
-            words: said.understood,
-            hint: "as you said it",
-            part: said.part,
-          },
-        ]
-      : []),
-    // Words that the line does not account for are more likely a name than an answer away.
-    ...(said?.unknown.length ? [...found, ...asked] : [...asked, ...found]),
+    ...(byName ? [...found, ...whole, ...asked] : [...whole, ...asked, ...found]),
     ...templates
       .filter((t) => wanted.every((w) => `${t.words} ${t.also}`.toLowerCase().includes(w)))
       .map((t) => ({
@@ -74,11 +69,13 @@ export function first(options: Option[]): number {
 /** What to tell under the line. */
 export function told(text: string, said: Said | undefined, options: Option[]): string {
   if (text.trim() === "" || !said) return "";
-  if (said.part) return `${said.understood}. Enter adds it.`;
+  const left = said.dropped.length ? ` Left out: ${said.dropped.join(", ")}.` : "";
+  if (said.part && options[0]?.id === "said") return `${said.understood}. Enter adds it.${left}`;
   if (first(options) === 0 && options[0]?.kind === "part") return `${options[0].words}. Enter adds it.`;
-  const found = options.filter((o) => o.kind === "part").length;
-  if (found > 0 && !said.question)
-    return `${found} in the catalogue: choose one with the arrows, or say more.`;
+  const found = options.filter((o) => o.kind === "part" && o.id !== "said").length;
+  if (found > 0 && !said.question) return `${found} in the catalogue: choose with the arrows, or say more.`;
   const unknown = said.unknown.length ? `Not understood: ${said.unknown.join(", ")}.` : "";
-  return [said.question, unknown, found ? `${found} below fit these words.` : ""].filter(Boolean).join(" ");
+  return [said.question, unknown, left.trim(), found ? `${found} below fit these words.` : ""]
+    .filter(Boolean)
+    .join(" ");
 }

@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { useId, useState } from "react";
 
-import { client, take } from "../../api/client";
+import { client, take, type Line } from "../../api/client";
 import { useBuild, useWrite } from "../../state/build/contexts";
 import { Button } from "../../ui/button";
 import { Dialog } from "../../ui/dialog";
@@ -20,9 +20,10 @@ export function PasteList() {
   });
   const lines = text.trim() === "" ? [] : (data ?? []);
   const parts = lines.flatMap((l) => (l.entry.part ? [l.entry.part] : []));
+  const toMend = lines.filter((l) => !l.entry.part && !isNoPart(l));
   const add = async () => {
     if (!(await act({ type: "add parts", parts }))) return;
-    const rest = lines.filter((l) => !l.entry.part).map((l) => l.line);
+    const rest = toMend.map((l) => l.line);
     setText(rest.join("\n"));
     if (rest.length === 0) setOpen(false);
   };
@@ -37,28 +38,22 @@ export function PasteList() {
       <Button onClick={() => setOpen(true)}>Paste a list</Button>
       <Dialog open={open} onClose={() => setOpen(false)} title="Paste a list of parts" wide>
         <label htmlFor={id} className="text-ink-soft">
-          One part a line, as in the entry line: “disk x10”, “card 320w 2x8”, “fan 120 0.18a x5”.
+          One part a line, from anywhere: a shop’s list, a table of a spreadsheet, “disk x10”. Prices and
+          links are left out.
         </label>
-        <div className="mt-2 grid grid-cols-2 gap-4">
+        <div className="mt-2 grid grid-cols-[minmax(0,2fr)_minmax(0,3fr)] gap-4">
           <textarea
             id={id}
-            rows={12}
+            rows={14}
             wrap="off"
             spellCheck={false}
             className="border border-rule-strong bg-paper p-2 font-mono text-md leading-7"
             value={text}
             onChange={(e) => setText(e.target.value)}
           />
-          <ul aria-label="Understood" className="p-2">
+          <ul aria-label="Understood" className="max-h-[420px] overflow-auto pr-2">
             {lines.map((l, i) => (
-              <li
-                key={i}
-                className={`border-t border-rule py-1 leading-snug ${l.entry.part ? "" : "font-semibold text-tight"}`}
-              >
-                {l.entry.part
-                  ? l.entry.understood
-                  : `${l.line}: ${l.entry.unknown.length ? `not understood: ${l.entry.unknown.join(", ")}` : l.entry.question}`}
-              </li>
+              <TakenLine key={i} line={l} onAnswer={(words) => setText(answered(text, i, words))} />
             ))}
           </ul>
         </div>
@@ -66,10 +61,8 @@ export function PasteList() {
           <Button look="quiet" className="mr-auto" onClick={() => void own()}>
             Put {build.doc.name}’s own parts here
           </Button>
-          {lines.length > parts.length && (
-            <span className="text-base text-ink-soft">
-              {lines.length - parts.length} will stay here to be mended
-            </span>
+          {toMend.length > 0 && (
+            <span className="text-base text-ink-soft">{toMend.length} will stay here to be mended</span>
           )}
           <Button look="main" disabled={parts.length === 0} onClick={() => void add()}>
             Add {parts.length || ""} understood
@@ -77,5 +70,47 @@ export function PasteList() {
         </div>
       </Dialog>
     </>
+  );
+}
+
+/** Whether a line speaks of no part at all: heads of columns, a sum, a link. */
+const isNoPart = ({ entry }: Line) => !entry.part && !entry.question && entry.unknown.length === 0;
+
+/** The list with its nth line, empty ones not counted, said otherwise. */
+function answered(text: string, nth: number, words: string) {
+  let at = -1;
+  return text
+    .split(/\r\n|\r|\n/)
+    .map((line) => (line.trim() !== "" && (at += 1) === nth ? words : line))
+    .join("\n");
+}
+
+/** What one line is taken as, what is asked about it, and what of it is left out. */
+function TakenLine({ line: { line, entry }, onAnswer }: { line: Line; onAnswer: (words: string) => void }) {
+  const nothing = isNoPart({ line, entry });
+  const unknown = entry.unknown.length ? `Not understood: ${entry.unknown.join(", ")}.` : "";
+  return (
+    <li className="border-t border-rule py-1.5 leading-snug">
+      {entry.part && <span className="font-semibold">{entry.understood}</span>}
+      {nothing && <span className="text-ink-soft">Left out, it speaks of no part: {line.trim()}</span>}
+      {!entry.part && !nothing && (
+        <>
+          <span className="font-mono text-sm">{line.trim()}</span>
+          <span className="block font-semibold text-tight">
+            {[entry.question, unknown].filter(Boolean).join(" ")}
+          </span>
+          <span className="flex flex-wrap gap-1.5 pt-1">
+            {entry.choices.map((c) => (
+              <Button key={c} className="min-h-7 font-mono text-sm font-normal" onClick={() => onAnswer(c)}>
+                {c}
+              </Button>
+            ))}
+          </span>
+        </>
+      )}
+      {!nothing && entry.dropped.length > 0 && (
+        <span className="block text-sm text-ink-soft">Left out: {entry.dropped.join(", ")}</span>
+      )}
+    </li>
   );
 }

@@ -1,0 +1,115 @@
+"""Lists from anywhere: what of each line speaks of a part, and what is left out.
+
+A list may be lines with bullets, a table copied from a spreadsheet (tabs), one of marks (`|`), or
+comma-separated. Where its first row names its columns, they say what a bare number is.
+"""
+
+from __future__ import annotations
+
+import csv
+import re
+from dataclasses import dataclass
+
+#: Head of a column → what its cells are: part of the line, a count, a figure by its unit, or
+#: nothing that the line needs. Source: the lists that shops, forums and spreadsheets give.
+HEADS: dict[str, str] = dict.fromkeys(
+    ("part", "parts", "item", "items", "component", "name", "description", "kind", "product",
+     "specification", "specs", "category", "title"),
+    "say",
+) | dict.fromkeys(("qty", "quantity", "count", "pcs", "pieces", "number", "no", "how many", "#"),
+    "count",
+) | dict.fromkeys(
+    ("price", "unit price", "cost", "total", "subtotal", "sum", "link", "url", "store", "shop",
+     "vendor", "seller", "where", "status", "availability", "sku", "order number", "base",
+     "shipping", "tax", "paid", "date", "ordered", "currency", "image"),
+    "drop",
+) | dict.fromkeys(("w", "watts", "watt", "power", "power w", "tdp", "draw"), "w") | dict.fromkeys(
+    ("a", "amps", "amperes", "current", "current a"), "a"
+)  # fmt: skip
+
+#: Lines of a list that speak of no part.
+_NO_PART = re.compile(
+    r"\s*(?:(?:sub)?total|sum|shipping|postage|tax|vat|delivery|discount|grand total)\b[^a-z]*"
+    r"|\s*https?://\S+\s*|[\s|:=_*#~.-]*|\s*#{1,6}\s.*|\s*(?:\*\*|__)[^*_]+(?:\*\*|__):?\s*"
+    r"|\s*[a-z][a-z ]{2,30}:\s*",
+    re.IGNORECASE,
+)
+
+
+@dataclass(frozen=True, slots=True)
+class Row:
+    """A line of a list: as it was typed, what is read of it, and what is left out."""
+
+    typed: str
+    line: str
+    dropped: tuple[str, ...] = ()
+
+
+def rows(text: str) -> tuple[Row, ...]:
+    """The lines of a list that are not empty."""
+    typed = [t.strip(" \r") for t in text.replace("\r", "\n").split("\n")]
+    found: list[Row] = []
+    heads: list[str] = []
+    ruled = ""
+    for line in (t for t in typed if t.strip()):
+        cells = cells_of(line)
+        if not heads and len(cells) > 1 and (heads := _heads(cells)):
+            found.append(Row(line, "", (line.strip(),)))
+            ruled = _ruled_by(line)
+        elif _NO_PART.fullmatch(line.replace("\t", " ")):
+            found.append(Row(line, "", (line.strip(),)))
+        elif len(cells) > 1:
+            same = _ruled_by(line) == ruled and len(cells) <= len(heads)
+            found.append(_row(line, cells, heads if same else []))
+        else:
+            found.append(Row(line, line))
+    return tuple(found)
+
+
+def cells_of(line: str) -> list[str]:
+    """The cells of a row of a table; one where it is none."""
+    if "\t" in line:
+        return [c.strip() for c in line.split("\t")]
+    if line.count("|") > 1:
+        return [c.strip() for c in line.strip().strip("|").split("|")]
+    if len(re.findall(r",(?=[^\s,])", line)) > 1 and not re.search(r",\s", _unquoted(line)):
+        return [c.strip() for c in next(csv.reader([line]))]
+    return [line]
+
+
+def _ruled_by(line: str) -> str:
+    """What stands between the cells of a row."""
+    return next((mark for mark in "\t|" if mark in line), ",")
+
+
+def _unquoted(line: str) -> str:
+    return re.sub('"[^"]*"', "", line)
+
+
+def _heads(cells: list[str]) -> list[str]:
+    """What each column is, where every cell that is not empty is the head of one."""
+    named = [HEADS.get(c.lower().rstrip(":."), "") if c else "drop" for c in cells]
+    return named if all(named) and "say" in named else []
+
+
+def _row(typed: str, cells: list[str], heads: list[str]) -> Row:
+    """A row's cells put together; a whole number alone in the only such cell is a count."""
+    kinds = heads or ["say"] * len(cells)
+    whole = [c for c in cells if re.fullmatch("[1-9][0-9]?", c)]
+    said: list[str] = []
+    dropped: list[str] = []
+    for cell, kind in zip(cells, kinds, strict=False):
+        number = re.fullmatch(r"[0-9]+(?:[.,][0-9]+)?", cell)
+        if not cell:
+            continue
+        if kind == "drop" and not re.search(r"[0-9] ?m?[wa]\b", cell.lower()):
+            dropped.append(cell)
+        elif (kind == "count" and number) or (not heads and whole == [cell]):
+            said.append(f"x{cell}")
+        elif kind in ("w", "a") and number:
+            said.append(f"{cell}{kind}")
+        elif not heads and re.fullmatch(r"[0-9]{2,4}[.,][0-9]{2}", cell):
+            dropped.append(cell)  # an amount with its cents: no ampere of a part is as much as ten
+        else:
+            said.append(cell.replace('"', "") if cell.count('"') % 2 else cell)
+    return Row(typed, " ".join(said), tuple(dropped))

@@ -1,0 +1,80 @@
+"""Lists pasted from anywhere: what is taken, what is left out, line by line."""
+
+from __future__ import annotations
+
+import unittest
+
+from easy_tally.entry import parse_list, say
+
+LIST = """Part\tQty\tPrice\tLink
+Processor 125 W\t1\t$299.00\thttps://shop.example/p/1
+DDR5 32GB (2x16GB)\t1\t€89,90
+Fan 120 mm\t3\t0.2 A\t12.90
+Total\t\t$512.00
+- 2x 3.5" hard drive 8TB – $159.99 each
+* NVMe SSD 1TB M.2
+1. ATX motherboard, 2 CPU 8-pin connectors
+2) 3 x 140mm fans (0.25A)
+[x] Network card
+## Storage
+Storage: 4 x 4TB HDD 7200rpm
+disk,12TB,6,210.00
+"Fan, 120 mm, black",4,19.99
+| fan 120mm | 2 | 0.2 A |
+|---|---|---|
+https://shop.example/list/abc
+power supply 850W gold"""
+
+#: Line by line: taken as this, or nothing; and what is left out.
+WANTED = (
+    (None, ("Part\tQty\tPrice\tLink",)),
+    ("processor 125w", ("$299.00", "https://shop.example/p/1")),
+    ('memory "Memory DDR5 module, 16 GB" x2 ddr5', ("€89,90",)),
+    ("fan x3 0.2a 120mm", ("12.90",)),
+    (None, ("Total\t\t$512.00",)),
+    ('disk "3.5-inch disk, 8 TB" x2', ("$159.99",)),
+    ('m.2 "M.2 drive, 1 TB"', ()),
+    ('board "Board, ATX" 24pin 2xcpu8', ()),
+    ("fan x3 0.25a 140mm", ()),
+    ('card "Network card" slot-only 2/6/15w(assumed,"usual for its kind") plain', ()),
+    (None, ("## Storage",)),
+    ('disk "3.5-inch disk, 4 TB, 7200 rpm" x4', ()),
+    ('disk "3.5-inch disk, 12 TB" x6', ("210.00",)),
+    ('fan "Fan 120 mm, black" x4 120mm', ("19.99",)),
+    ("fan x2 0.2a 120mm", ()),
+    (None, ("|---|---|---|",)),
+    (None, ("https://shop.example/list/abc",)),
+    (None, ()),
+)
+
+
+class Lists(unittest.TestCase):
+    def test_line_by_line(self) -> None:
+        found = parse_list(LIST)
+        self.assertEqual([line for line, _ in found], LIST.split("\n"))
+        for (line, entry), (taken, dropped) in zip(found, WANTED, strict=True):
+            with self.subTest(line):
+                self.assertEqual(entry.part and say(entry.part), taken)
+                self.assertEqual(entry.dropped, dropped)
+        self.assertEqual(found[-1][1].question, "The supply is chosen on the Supply page.")
+
+    def test_a_figure_is_kept_even_in_a_column_of_prices(self) -> None:
+        (_, (_, entry)) = parse_list("Part\tPrice\nfan 120\t0.3 A")
+        self.assertEqual(entry.part and say(entry.part), "fan 0.3a 120mm")
+
+    def test_columns_of_watts_and_amperes_name_bare_numbers(self) -> None:
+        (_, (_, card)) = parse_list("Item\tTDP\tQty\nslot-only card\t40\t2")
+        self.assertEqual(card.part and say(card.part), "card x2 slot-only 40w")
+
+    def test_two_bare_numbers_in_a_row_are_no_count(self) -> None:
+        ((_, entry),) = parse_list("fan 120\t3\t4")
+        self.assertIsNone(entry.part)
+
+    def test_what_is_asked_says_so_and_nothing_is_lost(self) -> None:
+        ((_, entry),) = parse_list("- graphics card 320W – $599.00")
+        self.assertEqual(entry.question, "Which power sockets does the card have?")
+        self.assertEqual(entry.dropped, ("$599.00",))
+
+
+if __name__ == "__main__":
+    unittest.main()
