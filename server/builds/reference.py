@@ -2,11 +2,13 @@
 
 from __future__ import annotations
 
+from dataclasses import asdict
 from functools import lru_cache
 from typing import Any
 
 from easy_tally.base import RAIL_WORDS, STATE_NAMES, Bounds
-from easy_tally.catalogue import TEMPLATES
+from easy_tally.catalogue import OFTEN, STARTERS, TEMPLATES
+from easy_tally.entry import understood
 from easy_tally.findings import SEVERITY_WORDS
 from easy_tally.standards import COMMON_W, CONNECTORS, PLUGS
 from easy_tally.tally import PATHS
@@ -28,6 +30,11 @@ def reference() -> schemas.ReferenceOut:
         templates=[
             schemas.TemplateOut(id=t.id, words=t.words, also=t.also, part=t.part) for t in TEMPLATES
         ],
+        often={
+            topic: [schemas.OftenOut(words=understood(part), part=part) for part in parts]
+            for topic, parts in OFTEN.items()
+        },
+        starters=[schemas.StarterOut(**asdict(s)) for s in STARTERS],
         fields={kind.model_fields["kind"].default: _figures(kind) for kind in PART_KINDS},
         assumptions=[_assumption(n, f) for n, f in Assumptions.model_fields.items()],
         sizes_w=list(COMMON_W),

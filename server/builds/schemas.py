@@ -214,6 +214,22 @@ class WordsOut(Schema):
     paths: list[str]
 
 
+class OftenOut(Schema):
+    """A part that adds what is often forgotten, in words."""
+
+    words: str
+    part: Part
+
+
+class StarterOut(Schema):
+    """A machine to start from: what it is for, and its parts, one a line."""
+
+    id: str
+    words: str
+    text: str
+    lines: list[str]
+
+
 class ReferenceOut(Schema):
     """What does not change while the application runs."""
 
@@ -221,6 +237,9 @@ class ReferenceOut(Schema):
     plugs: dict[str, str]
     plug_faces: dict[str, str]
     templates: list[TemplateOut]
+    #: What is often forgotten → parts that add it.
+    often: dict[str, list[OftenOut]]
+    starters: list[StarterOut]
     fields: dict[str, list[FieldOut]]
     assumptions: list[AssumptionOut]
     sizes_w: list[int]

@@ -6,6 +6,7 @@ from collections.abc import Iterator
 from dataclasses import dataclass
 
 from ..entry import parse
+from ..things.forgotten import Topic
 from ..things.parts import Part
 
 
@@ -63,3 +64,27 @@ def _templates() -> Iterator[Template]:
 
 
 TEMPLATES: tuple[Template, ...] = tuple(_templates())
+
+_USUAL = '(assumed,"usual for its kind")'
+#: What is often forgotten → lines to add; their figures are what is usual, and say so.
+_OFTEN: dict[Topic, tuple[str, ...]] = {
+    "cooling": (f'fan 120mm 0.08/0.15/0.3a{_USUAL} "Air cooler, its fan"',
+                f'fan 120mm 0.08/0.15/0.3a{_USUAL} x2 "Air cooler, its fans"',
+                f'cooler sata fans:2 fan:0.08/0.15/0.3a{_USUAL}'),
+    "fans": (f"fan 120mm 0.08/0.15/0.3a{_USUAL} x2", f"fan 140mm 0.08/0.18/0.35a{_USUAL} x2"),
+    "storage": ("m.2", "drive 2.5in", "disk"),
+    "usb": (f'usb "Keyboard and mouse" 0.4/1/3.5w{_USUAL}',
+            f'usb "Keyboard, mouse and camera" 1.2/3/6w{_USUAL}'),
+    "pump": ("pump header", "pump sata", "pump peripheral"),
+    "lights": ("strip 5v", "strip 12v", "hub sata outputs:out-1=lights-5v,out-2=lights-5v"),
+    "front-panel": (f'usb "Front panel" 0/2.5/15w{_USUAL}',),
+}  # fmt: skip
+
+
+def _often() -> Iterator[tuple[Topic, tuple[Part, ...]]]:
+    for topic, lines in _OFTEN.items():
+        yield topic, tuple(part for line in lines if (part := parse(line).part) is not None)
+
+
+#: What is often forgotten → parts that add it. What has none is set at the board.
+OFTEN: dict[Topic, tuple[Part, ...]] = dict(_often())

@@ -9,7 +9,7 @@ from ..things.build import Build
 from .base import EditBase
 from .valid import remade, set_fields
 
-_HEADER = ("name", "note", "spin_up_at_once", "case")
+_HEADER = ("name", "note", "spin_up_at_once", "none_here", "case")
 
 
 class ChangeBuild(EditBase):

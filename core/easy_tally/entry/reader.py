@@ -45,6 +45,7 @@ _SOCKETS = re.compile(r"(?:([1-9])x)?(\S+)")
 _NUMBER = re.compile(NUMBER)
 _DETAIL = re.compile(rf"(?:([1-9][0-9]?)x)?({NUMBER})({'|'.join(DETAILS)})")
 _PART: TypeAdapter[Part] = TypeAdapter(Part)
+KIND_ASKED = "What kind of part is it?"
 _UNIT_WORDS = {"w": "watts", "a": "amperes"}
 
 
@@ -122,7 +123,10 @@ def _heard(line: str, strict: Entry) -> Entry:
         more = [*talk.described, *talk.named.split(), *called]
         choices = tuple(" ".join([c, *more]) for c in found.choices)
         return replace(found, choices=choices, dropped=talk.dropped, described=described)
-    return replace(found if found.question else strict, dropped=talk.dropped)
+    if found.question == KIND_ASKED:
+        # None of its words says a kind: they are all told.
+        return replace(found, unknown=strict.unknown or found.unknown, dropped=talk.dropped)
+    return replace(found if found.question else strict, dropped=talk.dropped, described=described)
 
 
 def _called(part: Part, talk: Spoken) -> Part:
@@ -176,8 +180,8 @@ def _read(said: Said) -> Entry:
             return Entry(None, question="The supply is chosen on the Supply page.")
         if said.details and {u for _, u, _ in said.details} <= {"tb", "gb"}:
             ways = [[*said.words, w] for w in ("disk", "m.2")] + [[*said.words, "ssd", "2.5in"]]
-            raise Ask("What kind of part is it?", *ways)
-        return Entry(None, unknown=tuple(said.unknown), question="What kind of part is it?")
+            raise Ask(KIND_ASKED, *ways)
+        return Entry(None, unknown=tuple(said.unknown), question=KIND_ASKED)
     own = figures_of(kind)
     _pair_labels(said, own)
     _origin_words(said)

@@ -152,6 +152,12 @@ PLAIN_CARDS: dict[str, tuple[str, ...]] = {
     "Expansion card": ("expansion card", "add-in card"),
 }
 
+#: What draws of an air cooler is its fan.
+AIR_COOLERS = (
+    "air cooler", "tower cooler", "cpu air cooler", "cpu tower cooler", "top-flow cooler",
+    "downdraft cooler", "processor air cooler", "dual tower cooler",
+)  # fmt: skip
+
 #: Name of a thing that hangs on USB → what people call it.
 USB_THINGS: dict[str, tuple[str, ...]] = {
     "USB hub": ("usb hub", "internal usb hub"),
@@ -204,6 +210,7 @@ _LIGHT_HUB = (
 KIND_PHRASES: dict[str, str] = {
     **_KINDS,
     **{p: f'card slot-only plain called:"{n}"' for n, of in PLAIN_CARDS.items() for p in of},
+    **dict.fromkeys(AIR_COOLERS, 'fan called:"Air cooler"'),
     **{p: f'usb called:"{n}"' for n, of in USB_THINGS.items() for p in of},
     **dict.fromkeys(LIGHT_HUBS, _LIGHT_HUB),
 }

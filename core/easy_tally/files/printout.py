@@ -18,6 +18,10 @@ def print_report(report: Report) -> str:
     r = report.result
     lines = [r.name, "", "Tally, likely (low–high)"]
     lines += [f"  {s:10}{_watts(r.strip.watts[s])}" for s in TALLY_STATES]
+    if r.unspoken:
+        said = [u.words + (" (nearly always draws)" if u.draws else "") for u in r.unspoken]
+        lines += ["", "Not spoken of yet: add it, or say that there is none here"]
+        lines += [f"  {words}" for words in said]
     lines += ["", "At full load, by rail"]
     lines += [
         f"  {words:14}{_watts(r.by_rail[rail]['full'])}" for rail, words in RAIL_WORDS.items()

@@ -9,6 +9,7 @@ from __future__ import annotations
 import math
 from collections import Counter
 from collections.abc import Callable
+from dataclasses import replace
 
 from ..base.declared import Figure
 from ..base.rounding import percent
@@ -24,6 +25,7 @@ from ..supplies.uncertainty import mover
 from ..tally.spikes import SpikeRow, Spikes, spike_rows
 from ..tally.sums import Row, Sum, Tally
 from ..things.cables import Plug
+from ..things.forgotten import FORGOTTEN, unspoken
 from ..things.parts import Part
 from ..things.supply import Supply
 from ..wiring import Wired
@@ -59,6 +61,7 @@ from .result import (
     StepAnswer,
     Strip,
     SupplyAnswer,
+    UnspokenAnswer,
 )
 
 RESULT_FORMAT = "easy-tally-result"
@@ -85,6 +88,7 @@ def compact(a: Analysis) -> Compact:
         mend=mend,
         notes=tuple(_mend(a, f) for f in a.findings if f.severity == "note"),
         not_checked=_not_checked(),
+        unspoken=_unspoken(a),
     )
 
 
@@ -132,11 +136,15 @@ def _not_checked() -> tuple[str, ...]:
 
 def _strip(a: Analysis) -> Strip:
     supply, result = a.build.supply, a.supply
+    # What nearly always draws and was not thought of: the tally is one of at least so much.
+    unthought = tuple(u.words for u in _unspoken(a) if u.draws)
+    total = replace(a.tally.total, missing=(*a.tally.total.missing, *unthought))
+    spiking = replace(a.spikes, missing=(*a.spikes.missing, *unthought))
     fed, needed = a.wired.feeds, a.needed
     counts = Counter(f.severity for f in a.findings if f.severity in TO_MEND)
     return Strip(
-        watts=_amounts(a.tally.total),
-        spikes=_spike_amounts(a.spikes),
+        watts=_amounts(total),
+        spikes=_spike_amounts(spiking),
         supply=supply.name if supply else None,
         supply_w=supply.rated_w if supply else None,
         supply_percent=percent(result.share["full"]) if result else None,
@@ -146,6 +154,14 @@ def _strip(a: Analysis) -> Strip:
         ports_left=len(a.wired.free_ports()),
         tight=sum(f.severity == "tight" for f in a.findings),
         mend=dict(counts),
+    )
+
+
+def _unspoken(a: Analysis) -> tuple[UnspokenAnswer, ...]:
+    open_topics = unspoken(a.build.parts, a.build.none_here)
+    return tuple(
+        UnspokenAnswer(id=t, words=(f := FORGOTTEN[t]).words, look=f.look, draws=f.draws)
+        for t in open_topics
     )
 
 

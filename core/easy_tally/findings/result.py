@@ -11,6 +11,7 @@ from typing_extensions import TypedDict
 from ..base.units import Origin, State
 from ..ratings.verdicts import Verdict
 from ..supplies.checks import CheckStatus, SupplyVerdict
+from ..things.forgotten import Topic
 from .finding import Of, Severity
 
 
@@ -331,6 +332,16 @@ class SpikeRowAnswer:
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
+class UnspokenAnswer:
+    """What the build neither has nor is said to be without; `draws`: it nearly always draws."""
+
+    id: Topic
+    words: str
+    look: str
+    draws: bool
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Compact:
     """What every edit returns."""
 
@@ -351,6 +362,8 @@ class Compact:
     #: Worth knowing, nothing to mend.
     notes: tuple[Mend, ...]
     not_checked: tuple[str, ...]
+    #: What is often forgotten, and neither added nor declared absent.
+    unspoken: tuple[UnspokenAnswer, ...]
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

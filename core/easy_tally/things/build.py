@@ -11,6 +11,7 @@ from ..base.declared import Model, Name, Note
 from .assumptions import Assumptions
 from .cables import Cable, Run, SocketRef
 from .case import Case
+from .forgotten import Topic
 from .integrity import problems
 from .parts import Board, Part, Socket
 from .rules import HouseRules
@@ -37,6 +38,10 @@ class Build(Model):
         int | None,
         Field(ge=1, le=64, description="disks that spin up at a time; none: all at once"),
     ] = None
+    none_here: Annotated[
+        tuple[Topic, ...],
+        Field(max_length=20, description="what the build is known not to have"),
+    ] = ()
     case: Case | None = None
     parts: Annotated[tuple[Part, ...], Field(max_length=400)] = ()
     supply: Supply | None = None

@@ -107,6 +107,10 @@ class BrowserCase(LiveServerTestCase):
         expect(page.locator("h1")).to_be_visible()
         return page
 
+    def unfold(self) -> None:
+        """Show all of the watts by state, which fold while a part is in hand."""
+        self.page.get_by_role("button", name="all of it").click()
+
     def figure(self, name: str, page: Page | None = None) -> Locator:
         """A figure of the tally strip."""
         return (page or self.page).locator(f"[data-strip={name}]")

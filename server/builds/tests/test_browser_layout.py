@@ -56,6 +56,7 @@ class Parts(_Looks):
         expect(page.locator("[data-option=entry-knot-r]")).to_be_visible()
         self._look(page, "parts, adding")
         page.keyboard.press("Escape")
+        self.unfold()
         page.get_by_text("By rail, at full").click()
         self._look(page, "parts, rails")
 

@@ -128,6 +128,40 @@ class Entry(BrowserCase):
         expect(dialog.get_by_role("button", name="Add 13 understood")).to_be_visible()
 
 
+class FromNothing(BrowserCase):
+    def test_a_machine_to_start_from_is_edited_and_taken(self) -> None:
+        page = self.page
+        page.goto(self.live_server_url)
+        page.get_by_label("Name of a new build").fill("Plover")
+        page.get_by_role("button", name="Start it").click()
+        begin = page.get_by_role("region", name="Where to begin")
+        # What to write first is written for one, to be changed; nothing goes in by itself.
+        begin.get_by_role("button", name="Write processor 125w").click()
+        line = page.get_by_role("combobox", name="Add a part")
+        expect(line).to_have_value("processor 125w")
+        expect(line).to_be_focused()
+        line.press("Escape")
+        begin.get_by_role("button", name="A desk machine").click()
+        text = page.get_by_role("dialog").get_by_role("textbox")
+        expect(text).to_have_value(re.compile("^board 8pin"))
+        text.fill(text.input_value().replace("keyboard and mouse", ""))
+        page.get_by_role("button", name="Add 6 understood").click()
+        expect(begin).to_have_count(0)
+        # USB was taken out of the list: it nearly always draws, until it is said to be none.
+        expect(self.figure("full")).to_contain_text("≥")
+        row = page.get_by_role("region", name="Not spoken of yet")
+        row.get_by_role("button", name="USB").press("Enter")
+        page.get_by_role("menuitem", name="None here").press("Enter")
+        expect(self.figure("full")).not_to_contain_text("≥")
+        expect(row.get_by_role("button", name="USB")).to_have_count(0)
+        row.get_by_role("button", name="Lights and their hub").click()
+        page.get_by_role("menuitem", name="Add Light strip 5 V").click()
+        expect(page.get_by_role("region", name="Part in hand: Light strip 5 V")).to_be_visible()
+        page.reload()
+        expect(row).to_contain_text("The front panel")
+        expect(row.get_by_role("button", name="USB")).to_have_count(0)
+
+
 class Numbers(BrowserCase):
     def test_a_column_opens_to_rows_that_add_up_and_lead_to_their_part(self) -> None:
         page = self.go(self.heron(), "parts")
@@ -173,6 +207,7 @@ class Numbers(BrowserCase):
         page.keyboard.press("Enter")
         # Two modules of 6 W instead of 5.
         expect(self.figure("full")).to_have_text("821 W")
+        self.unfold()
         page.get_by_role("button", name="169 W: open start").click()
         expect(page.get_by_role("dialog", name="Start: 169 W")).to_be_visible()
 
@@ -206,6 +241,7 @@ class Editing(BrowserCase):
         expect(own).to_contain_text("322 mm long")
         own.get_by_label("Name of the build").fill("Heron, smaller")
         own.get_by_label("Name of the build").press("Enter")
+        expect(page.locator("header")).to_contain_text("Heron, smaller")
         page.reload()
         expect(page.locator("header")).to_contain_text("Heron, smaller")
         expect(own.get_by_label("Case")).to_have_value("spit-small")
@@ -238,6 +274,7 @@ class Editing(BrowserCase):
     def test_own_spike_factors(self) -> None:
         """Card 2 of 230 W: 1.5 instead of 2.0 at 0.1 ms."""
         page = self.go(self.heron(), "parts?at=card-2")
+        self.unfold()
         before = self.page.get_by_role("button", name="open spike 0.1 ms").inner_text()
         page.get_by_role("combobox", name="Spikes").select_option("own")
         factor = page.locator("aside").get_by_label("0.1 ms", exact=True)
@@ -258,6 +295,7 @@ class Editing(BrowserCase):
         factor.fill("2")
         factor.press("Enter")
         expect(factor).to_have_attribute("data-draft", "false")
+        self.unfold()
         expect(spike).not_to_have_text(after)
 
     def test_slips_are_walked_by_arrows(self) -> None:

@@ -57,7 +57,7 @@ class Catalogue(BrowserCase):
         page = self.go(key, "parts?at=card-2")
         page.get_by_role("button", name="Keep it in the catalogue").click()
         held = page.get_by_role("region", name="Part in hand: Knot R")
-        expect(held).to_contain_text("From the catalogue: knot-r-2, revision 1")
+        expect(held).to_contain_text("Kept in your catalogue as knot-r-2.")
         self.go(key, "parts/catalogue")
         page.get_by_role("button", name="Read a CSV").click()
         dialog = page.get_by_role("dialog")

@@ -1497,6 +1497,12 @@ export interface components {
              * @description disks that spin up at a time; none: all at once
              */
             spin_up_at_once?: number | null;
+            /**
+             * None Here
+             * @description what the build is known not to have
+             * @default []
+             */
+            none_here?: ("cooling" | "fans" | "storage" | "usb" | "pump" | "lights" | "second-lead" | "extras" | "front-panel")[];
             case?: components["schemas"]["Case"] | null;
             /**
              * Parts
@@ -1812,6 +1818,8 @@ export interface components {
             notes: components["schemas"]["Mend"][];
             /** Not Checked */
             not_checked: string[];
+            /** Unspoken */
+            unspoken: components["schemas"]["UnspokenAnswer"][];
         };
         /**
          * Connection
@@ -2984,6 +2992,23 @@ export interface components {
             grade?: ("standard" | "high") | null;
         };
         /**
+         * UnspokenAnswer
+         * @description What the build neither has nor is said to be without; `draws`: it nearly always draws.
+         */
+        UnspokenAnswer: {
+            /**
+             * Id
+             * @enum {string}
+             */
+            id: "cooling" | "fans" | "storage" | "usb" | "pump" | "lights" | "second-lead" | "extras" | "front-panel";
+            /** Words */
+            words: string;
+            /** Look */
+            look: string;
+            /** Draws */
+            draws: boolean;
+        };
+        /**
          * UsbLoad
          * @description What hangs on the board's USB ports.
          */
@@ -3676,6 +3701,16 @@ export interface components {
             needed: boolean;
         };
         /**
+         * OftenOut
+         * @description A part that adds what is often forgotten, in words.
+         */
+        OftenOut: {
+            /** Words */
+            words: string;
+            /** Part */
+            part: components["schemas"]["Processor"] | components["schemas"]["Board"] | components["schemas"]["Card"] | components["schemas"]["Memory"] | components["schemas"]["M2Drive"] | components["schemas"]["Drive"] | components["schemas"]["Fan"] | components["schemas"]["Pump"] | components["schemas"]["Cooler"] | components["schemas"]["LightStrip"] | components["schemas"]["Hub"] | components["schemas"]["UsbLoad"] | components["schemas"]["Other"];
+        };
+        /**
          * PositionOut
          * @description A position of a house rule.
          */
@@ -3704,6 +3739,12 @@ export interface components {
             };
             /** Templates */
             templates: components["schemas"]["TemplateOut"][];
+            /** Often */
+            often: {
+                [key: string]: components["schemas"]["OftenOut"][];
+            };
+            /** Starters */
+            starters: components["schemas"]["StarterOut"][];
             /** Fields */
             fields: {
                 [key: string]: components["schemas"]["FieldOut"][];
@@ -3723,6 +3764,20 @@ export interface components {
             house_rules: {
                 [key: string]: components["schemas"]["PositionOut"][];
             };
+        };
+        /**
+         * StarterOut
+         * @description A machine to start from: what it is for, and its parts, one a line.
+         */
+        StarterOut: {
+            /** Id */
+            id: string;
+            /** Words */
+            words: string;
+            /** Text */
+            text: string;
+            /** Lines */
+            lines: string[];
         };
         /**
          * TemplateOut

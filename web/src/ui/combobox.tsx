@@ -29,6 +29,7 @@ export function Combobox<C extends Choice>({
   told,
   nothing,
   line,
+  takesFocus = false,
 }: {
   label: string;
   listLabel: string;
@@ -48,6 +49,8 @@ export function Combobox<C extends Choice>({
   /** What stands in the list where it is empty. */
   nothing: ReactNode;
   line?: RefObject<HTMLInputElement | null>;
+  /** Whether it is in hand as soon as it stands there. */
+  takesFocus?: boolean;
 }) {
   const id = useId();
   const own = useRef<HTMLInputElement>(null);
@@ -77,6 +80,7 @@ export function Combobox<C extends Choice>({
         <P.Anchor asChild>
           <input
             ref={input}
+            autoFocus={takesFocus}
             id={id}
             role="combobox"
             autoComplete="off"

@@ -4,15 +4,34 @@ import type { ReactNode } from "react";
 import { Button } from "./button";
 
 /** A menu that opens from a button. */
-export function Menu({ label, children }: { label: ReactNode; children: ReactNode }) {
+export function Menu({
+  label,
+  quiet = false,
+  align = "end",
+  children,
+}: {
+  label: ReactNode;
+  quiet?: boolean;
+  align?: "start" | "end";
+  children: ReactNode;
+}) {
   return (
     <DropdownMenu.Root modal={false}>
       <DropdownMenu.Trigger asChild>
-        <Button>{label}</Button>
+        {quiet ? (
+          <Button
+            look="quiet"
+            className="min-h-7 px-1.5 text-sm underline decoration-dotted underline-offset-4"
+          >
+            {label}
+          </Button>
+        ) : (
+          <Button>{label}</Button>
+        )}
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
         <DropdownMenu.Content
-          align="end"
+          align={align}
           sideOffset={4}
           className="z-30 min-w-44 border border-rule-strong bg-slip p-1 shadow-lg"
         >
@@ -20,6 +39,13 @@ export function Menu({ label, children }: { label: ReactNode; children: ReactNod
         </DropdownMenu.Content>
       </DropdownMenu.Portal>
     </DropdownMenu.Root>
+  );
+}
+
+/** What stands over the choices of a menu. */
+export function MenuNote({ children }: { children: ReactNode }) {
+  return (
+    <DropdownMenu.Label className="max-w-80 px-3 py-1.5 text-sm text-ink-soft">{children}</DropdownMenu.Label>
   );
 }
 

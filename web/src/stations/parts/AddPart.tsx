@@ -1,4 +1,4 @@
-import { keepPreviousData, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useRef, useState } from "react";
 
 import { reason } from "../../api/client";
@@ -8,15 +8,19 @@ import { referenceQuery, sayQuery } from "../../state/queries";
 import { Combobox } from "../../ui/combobox";
 
 /** The line that takes the next part as a builder would say it, or finds it in the catalogue. */
-export function AddPart({ onAdded }: { onAdded: (key: string) => void }) {
+export function AddPart({ begun = "", onAdded }: { begun?: string; onAdded: (key: string) => void }) {
   const { act, say } = useWrite();
   const queries = useQueryClient();
   const { data: reference } = useQuery(referenceQuery);
-  const [text, setText] = useState("");
-  const [open, setOpen] = useState(false);
+  const [text, setText] = useState(begun);
+  const [open, setOpen] = useState(begun !== "");
   /** What the arrows chose; null until they do. */
   const [moved, setMoved] = useState<number | null>(null);
-  const { data } = useQuery({ ...sayQuery(text), placeholderData: keepPreviousData });
+  const { data } = useQuery({
+    ...sayQuery(text),
+    // While one types on, the last answer stands; what was said of another line is none of this one's.
+    placeholderData: (last, of) => (typedOn(of?.queryKey[1] ?? "", text) ? last : undefined),
+  });
   const line = useRef<HTMLInputElement>(null);
   const empty = text.trim() === "";
   const templates = reference?.templates ?? [];
@@ -62,6 +66,7 @@ export function AddPart({ onAdded }: { onAdded: (key: string) => void }) {
       listLabel="Parts to add"
       placeholder="Add a part: fan 120 0.18a x5 · card 320w 2x8 · disk x10"
       line={line}
+      takesFocus={begun !== ""}
       text={text}
       onText={(t) => {
         setText(t);
@@ -79,3 +84,6 @@ export function AddPart({ onAdded }: { onAdded: (key: string) => void }) {
     />
   );
 }
+
+/** Whether a line is another with something added or taken away at its end. */
+const typedOn = (was: string, now: string) => was !== "" && (now.startsWith(was) || was.startsWith(now));

@@ -20,13 +20,20 @@ export function FromCatalogue({ part, set }: { part: Part; set: SetPart }) {
     },
     onError: (e) => say(e.message),
   });
+  const kept = keep.data?.part.catalogue === part.catalogue ? keep.data : undefined;
   const newer = entry && entry.revision > Number(revision);
   const over = (entry: Part) => act({ type: "take entry", part: part.key, entry });
   return (
     <div className="grid gap-1.5 text-sm">
       {part.catalogue && (
-        <p className="text-ink-soft">
-          From the catalogue: {slug}, revision {revision}
+        <p role="status" className="text-ink-soft">
+          {kept ? (
+            <>
+              Kept in your catalogue as <b className="text-ink">{kept.slug}</b>.
+            </>
+          ) : (
+            `From the catalogue: ${slug}, revision ${revision}`
+          )}
         </p>
       )}
       {newer && (

@@ -1,4 +1,4 @@
-import { useCallback } from "react";
+import { useCallback, useState } from "react";
 import { Link, useSearchParams } from "react-router";
 
 import { useBuild, useShown } from "../../state/build/contexts";
@@ -6,6 +6,7 @@ import { openingOf } from "../../state/parts/open";
 import { useWords } from "../../words";
 import { StationHead } from "../frame/Frame";
 import { AddPart } from "./AddPart";
+import { Begin } from "./Begin";
 import { Columns } from "./Columns";
 import { Inspector } from "./Inspector";
 import { Opened } from "./Opened";
@@ -13,6 +14,7 @@ import { PasteList } from "./PasteList";
 import { Stacks } from "./Stacks";
 import { ThisBuild } from "./ThisBuild";
 import { ThroughBoard } from "./ThroughBoard";
+import { Unspoken } from "./Unspoken";
 
 /** The parts under the path that feeds them, the state shown, and the part in hand. */
 export default function Parts() {
@@ -27,6 +29,9 @@ export default function Parts() {
       setParams({ ...(part && { at: part }), ...(field && { field }) }, { replace: true }),
     [setParams],
   );
+  /** What was begun from the page of an empty build: a line, or a list. */
+  const [begun, setBegun] = useState({ n: 0, line: "", list: "" });
+  const empty = build.doc.parts.length === 0;
   const part = build.doc.parts.find((p) => p.key === at);
   const open = (more: Record<string, string>) => setParams({ ...(at && { at }), ...more });
   return (
@@ -38,23 +43,33 @@ export default function Parts() {
         >
           Catalogue
         </Link>
-        <PasteList />
+        <PasteList key={`list-${begun.n}`} begun={begun.list} />
       </StationHead>
       <div className="flex min-h-0 flex-1 gap-5 px-6 pb-4">
         <div className="@container flex min-h-0 min-w-0 flex-1 flex-col gap-3">
-          <AddPart onAdded={choose} />
-          <Columns
-            chosen={part?.key ?? ""}
-            onChoose={choose}
-            onOpen={(path) => open({ open: state, path })}
-          />
-          <ThroughBoard onChoose={choose} />
+          <AddPart key={`line-${begun.n}`} begun={begun.line} onAdded={choose} />
+          {empty ? (
+            <Begin
+              onLine={(line) => setBegun({ n: begun.n + 1, line, list: "" })}
+              onList={(list) => setBegun({ n: begun.n + 1, line: "", list })}
+            />
+          ) : (
+            <>
+              <Unspoken onAdded={choose} />
+              <Columns
+                chosen={part?.key ?? ""}
+                onChoose={choose}
+                onOpen={(path) => open({ open: state, path })}
+              />
+              <ThroughBoard onChoose={choose} />
+            </>
+          )}
         </div>
         <aside
           aria-label="Watts and part in hand"
           className="flex w-[330px] shrink-0 flex-col gap-3 overflow-auto max-[1100px]:w-[296px]"
         >
-          <Stacks onOpen={open} />
+          <Stacks folds={part !== undefined} onOpen={open} />
           {part ? (
             <Inspector
               key={part.key}

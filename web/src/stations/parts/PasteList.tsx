@@ -7,11 +7,11 @@ import { Button } from "../../ui/button";
 import { Dialog } from "../../ui/dialog";
 
 /** A list of parts, one a line: what is understood goes in as one step, the rest stays to be mended. */
-export function PasteList() {
+export function PasteList({ begun = "" }: { begun?: string }) {
   const { act } = useWrite();
   const build = useBuild();
-  const [open, setOpen] = useState(false);
-  const [text, setText] = useState("");
+  const [open, setOpen] = useState(begun !== "");
+  const [text, setText] = useState(begun);
   const id = useId();
   const { data } = useQuery({
     queryKey: ["entries", text],

@@ -1,10 +1,12 @@
 import { useQuery } from "@tanstack/react-query";
+import { useState, type ReactNode } from "react";
 import { Link } from "react-router";
 
 import { STATES, type Doc } from "../../api/client";
 import { useBuild, useResult, useShown, useWrite } from "../../state/build/contexts";
 import { amount, amps, bounds, SPIKES } from "../../state/format";
 import { referenceQuery } from "../../state/queries";
+import { Button } from "../../ui/button";
 import { Choice, NumberField } from "../../ui/fields";
 import { Radio, RadioGroup } from "../../ui/radio";
 import { capital, useWords } from "../../words";
@@ -15,8 +17,60 @@ const FIGURE =
   "text-right font-mono font-bold whitespace-nowrap underline decoration-dotted underline-offset-4 hover:text-accent";
 type Open = (more: Record<string, string>) => void;
 
-/** Watts in each state and spike, stacked by path; choosing a state sets the one shown everywhere. */
-export function Stacks({ onOpen }: { onOpen: Open }) {
+/**
+ * Watts in each state and spike, stacked by path; choosing a state sets the one shown everywhere.
+ * Folded to the states alone while a part is in hand, which needs the room.
+ */
+export function Stacks({ folds, onOpen }: { folds: boolean; onOpen: Open }) {
+  const [unfolded, setUnfolded] = useState(false);
+  const toggle = folds && (
+    <Button
+      look="quiet"
+      className="min-h-6 px-1 text-sm"
+      aria-expanded={unfolded}
+      onClick={() => setUnfolded(!unfolded)}
+    >
+      {unfolded ? "fold" : "all of it"}
+    </Button>
+  );
+  return folds && !unfolded ? <Folded toggle={toggle} /> : <Whole toggle={toggle} onOpen={onOpen} />;
+}
+
+/** The states with their watts, side by side. */
+function Folded({ toggle }: { toggle: ReactNode }) {
+  const { result } = useResult();
+  const { state, setState } = useShown();
+  const { states } = useWords();
+  return (
+    <section aria-labelledby="stacks" className="border border-rule bg-slip px-3 py-1.5">
+      <div className="flex items-baseline justify-between">
+        <h2 id="stacks" className="text-base font-bold">
+          Watts by state
+        </h2>
+        {toggle}
+      </div>
+      <RadioGroup label="State shown" value={state} onChange={setState}>
+        <div className="flex flex-wrap justify-between">
+          {STATES.map((s) => (
+            <Radio
+              key={s}
+              value={s}
+              data-state-choice={s}
+              className={`px-0.5 text-left leading-tight whitespace-nowrap hover:bg-accent-wash ${s === state ? "bg-accent-wash shadow-[inset_0_-3px_0_var(--accent)]" : ""}`}
+            >
+              <span className="block text-xs text-ink-soft">{capital(states[s] ?? s)}</span>
+              <span className="block pb-1 font-mono text-base font-bold">
+                {amount(result.strip.watts[s])}
+              </span>
+            </Radio>
+          ))}
+        </div>
+      </RadioGroup>
+    </section>
+  );
+}
+
+function Whole({ toggle, onOpen }: { toggle: ReactNode; onOpen: Open }) {
   const { result } = useResult();
   const { state, setState } = useShown();
   const { spikes } = result.strip;
@@ -28,9 +82,12 @@ export function Stacks({ onOpen }: { onOpen: Open }) {
   );
   return (
     <section aria-labelledby="stacks" className="border border-rule bg-slip p-3">
-      <h2 id="stacks" className="mb-1 text-base font-bold">
-        Watts by state
-      </h2>
+      <div className="mb-1 flex items-baseline justify-between">
+        <h2 id="stacks" className="text-base font-bold">
+          Watts by state
+        </h2>
+        {toggle}
+      </div>
       <RadioGroup label="State shown" value={state} onChange={setState}>
         {STATES.map((s) => {
           const total = result.strip.watts[s];
