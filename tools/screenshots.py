@@ -54,6 +54,17 @@ class Demo:
         self._folder.cleanup()
 
 
+#: A list as a shop or a spreadsheet gives it.
+LIST = """Part\tQty\tPrice
+Processor 125 W\t1\t299.00
+DDR5 32GB (2x16GB)\t1\t89.90
+- 3 x 140mm fans (0.25A)
+* NVMe SSD 1TB M.2
+- graphics card 320 W – $599.00
+Storage: 4 x 4TB HDD 7200rpm
+Total\t\t987.00"""
+
+
 def shoot(page: Page, name: str) -> None:
     """Save what the page shows."""
     page.wait_for_timeout(400)
@@ -96,6 +107,15 @@ def main() -> None:
         page.emulate_media(color_scheme="light")
         page.goto(f"{build}/rules")
         shoot(page, "rules")
+        page.goto(base)
+        page.get_by_label("Name of a new build").fill("Plover")
+        page.get_by_role("button", name="Start it").click()
+        page.get_by_role("region", name="Where to begin").wait_for()
+        shoot(page, "begin")
+        page.get_by_role("button", name="Paste a list").click()
+        page.get_by_role("dialog").get_by_role("textbox").fill(LIST)
+        page.get_by_role("listitem").nth(6).wait_for()
+        shoot(page, "list")
         browser.close()
 
 
