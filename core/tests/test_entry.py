@@ -196,6 +196,11 @@ class Asked(unittest.TestCase):
         self.assertEqual(parse("card 2x8 ٣٢٠w").unknown, ("٣٢٠w",))
         self.assertIsNone(parse("ventilátor 120").part)
 
+    def test_an_endless_line_is_not_read_as_talk(self) -> None:
+        """Patterns of talk would take minutes over it; it says nothing of a part anyway."""
+        for line in ("1" * 20_000, "fan " + "1 " * 10_000, "two " * 5_000):
+            self.assertIsNone(parse(line).part)
+
     def test_huge_and_absurd_numbers(self) -> None:
         self.assertIn("between 0 and 60 A", parse("fan 999a").question)
         self.assertEqual(parse("fan x9999").question, "count needs at most 64, got 9999.")

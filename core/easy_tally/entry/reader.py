@@ -39,6 +39,10 @@ from .words import (
 
 #: Longest line that is read, in characters.
 MOST_CHARACTERS = 60_000
+#: Longest line that is read as talk: nobody says more of one part.
+MOST_SPOKEN = 400
+#: A run of digits that no figure has.
+_ENDLESS = re.compile(r"\d{21}")
 _COUNT = re.compile(r"x([0-9]{1,4})|([0-9]{1,4})x")
 _SEVERAL = re.compile(r"([0-9]{1,4}) (\S+)")
 _SOCKETS = re.compile(r"(?:([1-9])x)?(\S+)")
@@ -105,6 +109,8 @@ def _parsed(line: str, talking: bool = False) -> Entry:
 
 def _heard(line: str, strict: Entry) -> Entry:
     """A line read as builders talk, where its own grammar does not take it as it stands."""
+    if len(line) > MOST_SPOKEN or _ENDLESS.search(line):
+        return strict
     talk = spoken(line)
     if talk.elsewhere:
         return Entry(None, question=talk.elsewhere)

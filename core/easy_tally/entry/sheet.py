@@ -17,6 +17,7 @@ def sheet(text: str, kind: str) -> str:
     text = re.sub(r"\+(12|5|3\.3) ?v", r" \1v ", text)
     amps = rf"({N}) ?(ma|a)(?:mps?|mperes?)?\b"
     if figures_of(kind) == "drive" or kind == "":
+        text = _amps_first(text, amps)
         text = re.sub(rf"\b(12|5)v\s*[:@,]? *{amps}", r" \1v:\2\3 ", text)
         text = re.sub(rf"\b{amps}\s*(?:@|at|on|from)\s*(12|5)v\b(?!:)", r" \3v:\1\2 ", text)
     elif kind == "other":
@@ -32,6 +33,15 @@ def sheet(text: str, kind: str) -> str:
     if size and kind in ("fan", "cooler"):
         text = text[: size.start()] + f" {size[1]}mm " + text[size.end() :]
     return text
+
+
+def _amps_first(text: str, amps: str) -> str:
+    """`0.75A 12V, 0.6A 5V`: where each ampere stands before its volts, they go together."""
+    pair = re.compile(rf"\b{amps}\s*[@/]?\s*(12|5)v\b")
+    said = re.findall(rf"\b(?:{amps}|(12|5)v)\b", text)
+    both = {v[2] for v in said} == {"", "5", "12"} and len(said) == 4
+    in_turn = both and all(bool(v[2]) == bool(i % 2) for i, v in enumerate(said))
+    return pair.sub(r" \3v:\1\2 ", text) if in_turn else text
 
 
 def _watts_of(match: re.Match[str]) -> str:

@@ -72,6 +72,7 @@ _KINDS: dict[str, str] = {
     # drives
     "hard drives": "disks", "hard drive": "disk", "harddrive": "disk", "harddisk": "disk",
     "hard disks": "disks", "hard disk": "disk",
+    "laptop hard drive": "drive 2.5in", "laptop hdd": "drive 2.5in", "notebook disk": "drive 2.5in",
     "hard disc": "disk", "spinner": "disk", "spinners": "disks",
     "spinning disk": "disk", "spinning drive": "disk",
     "spinning rust": "disk", "mechanical drive": "disk", "mechanical disk": "disk",
@@ -113,7 +114,8 @@ _KINDS: dict[str, str] = {
     "pump-res combo": "pump", "pump combo": "pump", "circulation pump": "pump",
     # hubs
     "fan hubs": "hubs", "fan hub": "hub", "fan controller": "hub", "fan splitter hub": "hub",
-    "pwm hub": "hub", "fan controllers": "hubs", "light and fan hub": "hub",
+    "pwm hub": "hub", "pwm fan hub": "hub", "pwm fan": "fan", "fan controllers": "hubs",
+    "light and fan hub": "hub",
     # lights
     "light strips": "strips", "light strip": "strip", "led strips": "strips",
     "led strip": "strip", "argb strips": "strips 5v", "argb strip": "strip 5v",
@@ -146,6 +148,7 @@ PLAIN_CARDS: dict[str, tuple[str, ...]] = {
         "hba",
         "host bus adapter",
     ),
+    "M.2 adapter": ("nvme adapter", "m.2 adapter", "m.2 adapter card", "nvme adapter card"),
     "USB card": ("usb card", "usb expansion card"),
     "Serial card": ("serial card",),
     "Parallel card": ("parallel card",),
