@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import unittest
 
-from easy_tally.entry import parse_list, say
+from easy_tally.entry import parse, parse_list, say
 
 LIST = """Part\tQty\tPrice\tLink
 Processor 125 W\t1\t$299.00\thttps://shop.example/p/1
@@ -65,6 +65,15 @@ class Lists(unittest.TestCase):
     def test_columns_of_watts_and_amperes_name_bare_numbers(self) -> None:
         (_, (_, card)) = parse_list("Item\tTDP\tQty\nslot-only card\t40\t2")
         self.assertEqual(card.part and say(card.part), "card x2 slot-only 40w")
+
+    def test_a_row_alone_reads_as_in_its_list(self) -> None:
+        for line, entry in parse_list(LIST):
+            if entry.part:
+                self.assertIsNotNone(parse(line).part, line)
+        row = 'fan 120\t0.2a\t"Plover"\t19.90'
+        ((_, listed),) = parse_list(row)
+        self.assertEqual(parse(row), listed)
+        self.assertEqual(listed.dropped, ("19.90",))
 
     def test_two_bare_numbers_in_a_row_are_no_count(self) -> None:
         ((_, entry),) = parse_list("fan 120\t3\t4")

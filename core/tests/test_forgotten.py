@@ -52,6 +52,11 @@ class Forgotten(unittest.TestCase):
         extra = "board 8pin sockets:main=atx24,cpu-1=eps8,extra=pcie6+optional"
         self.assertNotIn("extras", _open(_build(extra)))
 
+    def test_a_disc_drive_stores_nothing_and_a_coolers_fan_is_no_case_fan(self) -> None:
+        found = _open(_build("processor 65w", "optical", "floppy", 'fan 120 "Air cooler"'))
+        self.assertLessEqual({"storage", "fans"}, found)
+        self.assertNotIn("cooling", found)
+
     def test_at_least_while_what_nearly_always_draws_is_open(self) -> None:
         """65 W of package alone: cooling, fans, storage and USB are not thought of."""
         bare = _build("board 8pin", "processor 65w")

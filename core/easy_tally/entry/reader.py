@@ -85,14 +85,21 @@ def parse(line: str) -> Entry:
         return Entry(None, question=f"A line has at most {MOST_CHARACTERS:,} characters.")
     if not line.strip():
         return Entry(None)
-    strict = _parsed(line)
-    if strict.part:
-        return strict
     found = rows(line)
-    if len(found) != 1 or not found[0].line:
-        return _heard(line, strict)
-    row = found[0]
-    heard = _heard(row.line, strict if row.line == line else _parsed(row.line))
+    if len(found) == 1 and found[0].line:
+        return _of_row(found[0])
+    strict = _parsed(line)
+    return strict if strict.part else _heard(line, strict)
+
+
+def _of_row(row: Row) -> Entry:
+    """A line as it was typed, or else what is left of it without its cells."""
+    strict = _parsed(row.typed)
+    if strict.part is None and row.line != row.typed:
+        strict = replace(_parsed(row.line), dropped=row.dropped)
+    if strict.part is not None:
+        return strict
+    heard = _heard(row.line, replace(strict, dropped=()))
     return replace(heard, dropped=(*row.dropped, *heard.dropped))
 
 
@@ -166,17 +173,10 @@ def _assumed(watts: tuple[float, float, float]) -> Figure:
 def parse_list(text: str) -> tuple[tuple[str, Entry], ...]:
     """Read a list, one part a line; empty lines are left out. A line that speaks of no part (the
     heads of columns, a sum, a link) comes back with nothing but what is dropped."""
-    return tuple((row.typed, _row(row)) for row in rows(text))
-
-
-def _row(row: Row) -> Entry:
-    strict = _parsed(row.typed)
-    if strict.part is not None:
-        return strict  # commas and all
-    if not row.line:
-        return Entry(None, dropped=row.dropped)
-    found = parse(row.line)
-    return replace(found, dropped=(*row.dropped, *found.dropped))
+    return tuple(
+        (row.typed, _of_row(row) if row.line else Entry(None, dropped=row.dropped))
+        for row in rows(text)
+    )
 
 
 def _read(said: Said) -> Entry:

@@ -71,9 +71,10 @@ RESULT_VERSION = 2
 def compact(a: Analysis) -> Compact:
     """The compact result of an analysis."""
     mend = tuple(_mend(a, f) for f in a.findings if f.severity in TO_MEND)
+    open_topics = _unspoken(a)
     return Compact(
         name=a.build.name,
-        strip=_strip(a),
+        strip=_strip(a, open_topics),
         overall=_overall(a),
         by_rail={r: _amounts(s) for r, s in a.tally.by_rail.items()},
         rail_amps={r: _amounts(s, 1 / RAIL_V[r]) for r, s in a.tally.by_rail.items()},
@@ -88,7 +89,7 @@ def compact(a: Analysis) -> Compact:
         mend=mend,
         notes=tuple(_mend(a, f) for f in a.findings if f.severity == "note"),
         not_checked=_not_checked(),
-        unspoken=_unspoken(a),
+        unspoken=open_topics,
     )
 
 
@@ -134,10 +135,10 @@ def _not_checked() -> tuple[str, ...]:
     return (*supply, *(c.words for c in not_built() if c.family != "supply"))
 
 
-def _strip(a: Analysis) -> Strip:
+def _strip(a: Analysis, open_topics: tuple[UnspokenAnswer, ...]) -> Strip:
     supply, result = a.build.supply, a.supply
     # What nearly always draws and was not thought of: the tally is one of at least so much.
-    unthought = tuple(u.words for u in _unspoken(a) if u.draws)
+    unthought = tuple(u.words for u in open_topics if u.draws)
     total = replace(a.tally.total, missing=(*a.tally.total.missing, *unthought))
     spiking = replace(a.spikes, missing=(*a.spikes.missing, *unthought))
     fed, needed = a.wired.feeds, a.needed
@@ -158,10 +159,9 @@ def _strip(a: Analysis) -> Strip:
 
 
 def _unspoken(a: Analysis) -> tuple[UnspokenAnswer, ...]:
-    open_topics = unspoken(a.build.parts, a.build.none_here)
     return tuple(
         UnspokenAnswer(id=t, words=(f := FORGOTTEN[t]).words, look=f.look, draws=f.draws)
-        for t in open_topics
+        for t in unspoken(a.build.parts, a.build.none_here)
     )
 
 

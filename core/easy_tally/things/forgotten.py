@@ -7,7 +7,7 @@ from collections.abc import Callable
 from dataclasses import dataclass
 from typing import Literal
 
-from .parts import Board, Fan, Part, UsbLoad
+from .parts import Board, Drive, Fan, Part, UsbLoad
 
 Topic = Literal[
     "cooling", "fans", "storage", "usb", "pump", "lights", "second-lead", "extras", "front-panel",
@@ -37,6 +37,11 @@ def _cools(part: Part) -> bool:
     return part.kind in ("cooler", "pump") or of_a_cooler
 
 
+def _stores(part: Part) -> bool:
+    """A drive that keeps what is written: a disc or floppy drive by itself is none."""
+    return part.kind == "m2" or (isinstance(part, Drive) and part.form in ("3.5", "2.5"))
+
+
 def _second_lead(parts: tuple[Part, ...]) -> bool:
     """A board with two processor sockets speaks of the second; one fed from 5 V has none."""
     own = [[s.kind for s in p.sockets if s.kind.startswith("eps")] for p in parts
@@ -58,13 +63,15 @@ FORGOTTEN: dict[Topic, Forgettable] = {
         "processor cooling", "The cooler's own fan and pump draw, and hang on a header or a plug.",
         True, lambda ps: not _any("processor")(ps) or any(_cools(p) for p in ps),
     ),
-    "fans": Forgettable("fans", "Count those that came in the case.", True, _any("fan")),
+    "fans": Forgettable("fans", "Count those that came in the case.", True,
+        lambda ps: any(isinstance(p, Fan) and not _cools(p) for p in ps)),
     "storage": Forgettable(
-        "storage", "What it starts from, and where the data goes.", True, _any("m2", "drive"),
+        "storage", "What it starts from, and where the data goes.", True,
+        lambda ps: any(_stores(p) for p in ps),
     ),
     "usb": Forgettable(
         "USB", "Keyboard, mouse, receivers, cameras: what hangs on the board's ports.", True,
-        lambda ps: any(isinstance(p, UsbLoad) for p in ps),
+        _any("usb"),
     ),
     "pump": Forgettable(
         "a pump", "Of a loop, or of a liquid cooler.", False, _any("pump", "cooler")),
