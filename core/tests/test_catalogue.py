@@ -129,7 +129,7 @@ class Found(unittest.TestCase):
 
 class Entries(unittest.TestCase):
     def test_a_copy_remembers_where_it_came_from(self) -> None:
-        self.assertEqual(ENTRIES[0].copied().catalogue, f"{ENTRIES[0].slug}@1")
+        self.assertEqual(ENTRIES[0].copied().catalogue, f"{ENTRIES[0].slug}@{ENTRIES[0].revision}")
 
     def test_an_entry_stands_alone(self) -> None:
         for line in ("fan x5", "fan on:hub", "fan from:other@1", "card 8pin in:slot-1"):

@@ -22,12 +22,14 @@ from easy_tally.things.parts import (
     Header,
     Hub,
     LightStrip,
+    M2Slot,
     Memory,
     Other,
     Part,
     Processor,
     Slot,
     Socket,
+    UsbLoad,
 )
 from hypothesis import given, settings
 from hypothesis import strategies as st
@@ -37,6 +39,7 @@ from .helpers import exact
 ROOT = Path(__file__).resolve().parents[2]
 KEYS = st.from_regex(r"[a-z0-9][a-z0-9-]{0,9}", fullmatch=True)
 TEXTS = st.text(max_size=40)
+LEADS = st.sampled_from([None, True, False])
 
 
 @st.composite
@@ -68,7 +71,28 @@ def _sockets(draw: Any) -> tuple[Socket, ...]:
 def _headers(draw: Any) -> tuple[Header, ...]:
     kinds = st.sampled_from(["fan", "pump", "lights-5v", "lights-12v"])
     keys = draw(st.lists(KEYS, max_size=4, unique=True))
-    return tuple(Header(key=k, kind=draw(kinds), limit_a=draw(_figures(60))) for k in keys)
+    speeds = st.sampled_from([None, True, False])
+    return tuple(
+        Header(key=k, kind=draw(kinds), limit_a=draw(_figures(60)), speed=draw(speeds))
+        for k in keys
+    )
+
+
+@st.composite
+def _m2_slots(draw: Any) -> tuple[M2Slot, ...] | None:
+    if draw(st.booleans()):
+        return None
+    keys = draw(st.lists(KEYS, max_size=4, unique=True))
+    ports = st.lists(st.integers(1, 32), max_size=3, unique=True)
+    return tuple(M2Slot(key=k, off=tuple(draw(ports))) for k in keys)
+
+
+def _signals(draw: Any) -> dict[str, Any]:
+    counts = {
+        "sata_ports": 32, "usb2_headers": 8, "usb3_headers": 8, "usbc_headers": 8,
+        "audio_headers": 8,
+    }  # fmt: skip
+    return {name: draw(st.none() | st.integers(0, n)) for name, n in counts.items()}
 
 
 def _own(draw: Any, kind: type[Any], has_16pin: bool) -> dict[str, Any]:
@@ -76,7 +100,12 @@ def _own(draw: Any, kind: type[Any], has_16pin: bool) -> dict[str, Any]:
     lanes = st.sampled_from([1, 4, 8, 16])
     if kind is Board:
         slots = [Slot(key=k, lanes=draw(lanes)) for k in draw(st.lists(KEYS, unique=True))[:5]]
-        return {"slots": slots, "headers": draw(_headers()), "eps4_in_eps8": draw(st.booleans())}
+        # With a number of ports, a slot can switch off none beyond them.
+        ports = draw(st.none() | st.just(32))
+        return _signals(draw) | {
+            "slots": slots, "headers": draw(_headers()), "eps4_in_eps8": draw(st.booleans()),
+            "sata_ports": ports, "m2_slots": draw(_m2_slots()),
+        }  # fmt: skip
     if kind is Card:
         worst = has_16pin and draw(st.booleans())
         factors = draw(st.none() | st.tuples(*[st.floats(1, 5)] * 4))
@@ -84,6 +113,7 @@ def _own(draw: Any, kind: type[Any], has_16pin: bool) -> dict[str, Any]:
             "use": draw(st.sampled_from(["graphics", "plain"])),
             "lanes": draw(lanes), "spikes": "by-standard worst" if worst else "usual",
             "spike_factors": factors, "power_limit": draw(st.floats(0.3, 2)),
+            "m2_slots": draw(st.none() | st.integers(0, 8)), **_signals(draw),
         }  # fmt: skip
     if kind is Processor:
         return {"spike_factors": draw(st.none() | st.tuples(*[st.floats(1, 5)] * 4))}
@@ -91,15 +121,21 @@ def _own(draw: Any, kind: type[Any], has_16pin: bool) -> dict[str, Any]:
         return {"generation": draw(st.sampled_from(["ddr5", "ddr5-registered", "ddr4", "ddr3"]))}
     if kind is Drive:
         forms = st.sampled_from(["3.5", "2.5", "optical", "floppy"])
-        return {"form": draw(forms), "power_disable": draw(st.booleans())}
+        data = st.sampled_from([None, "sata", "ribbon", "expander"])
+        return {
+            "form": draw(forms), "power_disable": draw(st.booleans()), "data": draw(data),
+        }  # fmt: skip
     if kind is Fan:
         return {"size_mm": draw(st.integers(20, 400))}
     if kind is Cooler:
-        return {"fans": draw(st.integers(0, 12))}
+        return {"fans": draw(st.integers(0, 12)), "usb_lead": draw(LEADS)}
     if kind is LightStrip:
         return {"volts": draw(st.sampled_from([5, 12]))}
     if kind is Hub:
-        return {"outputs": draw(_headers())}
+        return {"outputs": draw(_headers()), "usb_lead": draw(LEADS)}
+    if kind is UsbLoad:
+        port = draw(st.sampled_from(["outside", "usb2", "usb3", "usb-c"]))
+        return {"port": port, "usb2_headers": draw(st.none() | st.integers(0, 8))}
     return {"idle_share": draw(st.floats(0, 1))} if kind is Other else {}
 
 

@@ -7,7 +7,7 @@ from __future__ import annotations
 
 from ..things.build import Build
 from ..things.cables import Run
-from ..things.parts import ON_HEADER, Board, Card, Hub, Part
+from ..things.parts import IN_SLOTS, ON_HEADER, Board, Hub, Part
 from ..wiring import Wired
 
 
@@ -15,13 +15,16 @@ def let_go(before: Build, parts: tuple[Part, ...]) -> tuple[tuple[Part, ...], li
     """The parts without what they held on to before and can't hold on to now."""
     board = next((p for p in parts if isinstance(p, Board)), None)
     hubs = {p.key: p for p in parts if isinstance(p, Hub)}
-    slots = {s.key for s in board.slots} if board else set()
+    places: dict[str, set[str]] = {
+        "card": {s.key for s in board.slots} if board else set(),
+        "m2": {s.key for s in board.m2_slots or ()} if board else set(),
+    }
     kept: list[Part] = []
     lost: list[str] = []
     for part in parts:
         old = before.part(part.key)
-        if isinstance(part, Card) and isinstance(old, Card) and part.slot == old.slot:
-            if part.slot is not None and part.slot not in slots:
+        if isinstance(part, IN_SLOTS) and isinstance(old, IN_SLOTS) and part.slot == old.slot:
+            if part.slot is not None and part.slot not in places[part.kind]:
                 lost.append(f"{part.name} from {part.slot}")
                 part = part.model_copy(update={"slot": None})
         elif isinstance(part, ON_HEADER) and isinstance(old, ON_HEADER):

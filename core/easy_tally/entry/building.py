@@ -8,7 +8,7 @@ from typing import Any
 from . import layout
 from .lexer import NUMBER, number, unquoted
 from .said import Said
-from .words import DETAILS, DRIVES, GENERATIONS, NAMES, SAID_SOCKETS
+from .words import DETAILS, DRIVES, GENERATIONS, NAMES, SAID_SOCKETS, SIGNALS, drive_socket
 
 #: How a disk's watts split where only their sum is said: 12 V to 5 V at equal amperes.
 SPLIT_12V = 12 / 17
@@ -46,6 +46,11 @@ def fields_of(kind: str, said: Said) -> Fields:
             _listed(fields, said, "outputs", "out")
         case "pump":
             _watts_as_amps(said, 12)
+        case "m2":
+            _in_slot(fields, said)
+        case "usb":
+            if "port" in said.settings:
+                fields["port"] = said.settings.pop("port")
         case "other":
             _share(fields, said)
         case _:
@@ -54,6 +59,7 @@ def fields_of(kind: str, said: Said) -> Fields:
         _sockets(fields, said)
     if fields["kind"] in ("fan", "pump", "cooler", "hub", "strip"):
         _hangs(fields, said)
+    _signals(fields, said)
     if said.name is not None:
         fields["name"] = said.name
     _details(fields, said)
@@ -71,6 +77,28 @@ def _details(fields: Fields, said: Said) -> None:
             fields["name"] += f", {own[0][2]:.10g} {written}"
 
 
+#: Kind → the words of the signal ports that one may be said to have.
+_GIVES: dict[str, tuple[str, ...]] = {
+    "board": tuple(SIGNALS), "card": tuple(SIGNALS), "usb": ("usb2-headers",),
+}  # fmt: skip
+
+
+def _signals(fields: Fields, said: Said) -> None:
+    """Signal ports that a part gives, and the USB lead of a controller."""
+    for word in _GIVES.get(fields["kind"], ()):
+        if word in said.settings:
+            fields[SIGNALS[word]] = _number(said, word)
+    if fields["kind"] in ("hub", "cooler"):
+        leads = [w for w in ("usb-lead", "no-usb-lead") if w in said.flags]
+        if len(leads) == 1 and said.flag(leads[0]):
+            fields["usb_lead"] = leads[0] == "usb-lead"
+
+
+def _in_slot(fields: Fields, said: Said) -> None:
+    if "in" in said.settings:
+        fields["slot"] = said.settings.pop("in")
+
+
 def _common(fields: Fields, said: Said) -> None:
     for word, field in (("note", "note"), ("key", "key"), ("from", "catalogue")):
         if word in said.settings:
@@ -86,7 +114,7 @@ def _sockets(fields: Fields, said: Said) -> None:
         del said.settings["sockets"]
         fields["sockets"] = found
         return
-    usual = DRIVES[fields["form"]][3:] if kind == "drive" else ()
+    usual = (drive_socket(fields["form"], fields.get("data")),) if kind == "drive" else ()
     words = [w for w in said.sockets if w in SAID_SOCKETS[kind]]
     none = said.flag("no-socket", "slot-only" if kind == "card" else "header")
     if none and words:
@@ -125,6 +153,10 @@ def _board(fields: Fields, said: Said) -> None:
     if slots is not None:
         del said.settings["slots"]
     fields["slots"] = layout.usual_slots([16]) if slots is None else slots
+    text = said.settings.get("m2-slots")
+    if text is not None and (m2 := layout.read_m2(text)) is not None:
+        del said.settings["m2-slots"]
+        fields["m2_slots"] = m2
     fields["eps4_in_eps8"] = said.flag("eps4-in-eps8")
 
 
@@ -148,8 +180,9 @@ def _card(fields: Fields, said: Said) -> None:
         fields["lanes"] = lanes["likely"]
     elif "lanes" in said.settings:
         fields["lanes"] = _number(said, "lanes")
-    if "in" in said.settings:
-        fields["slot"] = said.settings.pop("in")
+    _in_slot(fields, said)
+    if "m2-slots" in said.settings:
+        fields["m2_slots"] = _number(said, "m2-slots")
     if "limit" in said.settings:
         fields["power_limit"] = _number(said, "limit")
     _spikes(fields, said)
@@ -235,6 +268,8 @@ def _drive(kind: str, said: Said) -> Fields:
     _, key, name, _ = DRIVES[form]
     fields: Fields = {"kind": "drive", "key": key, "name": name, "form": form}
     fields["power_disable"] = said.flag("power-disable")
+    if "data" in said.settings:
+        fields["data"] = said.settings.pop("data")
     watts = None if {"12v", "5v"} & said.named.keys() else said.take("w")
     if watts:
         shares = ((SPLIT_12V, 12.0, "run_12v_a"), (1 - SPLIT_12V, 5.0, "run_5v_a"))

@@ -5,12 +5,14 @@ from __future__ import annotations
 import re
 from typing import Any
 
-from ..things.parts import HEADER_WORDS, Header, Slot, Socket
+from ..things.parts import HEADER_WORDS, Header, M2Slot, Slot, Socket
 from .lexer import figure, split_outside
 from .words import FED_EITHER_WAY, SAID_SOCKETS, SOCKET_ORDER, socket_kind
 
 #: What a part of a kind gets where nothing is said of it.
 USUAL_HEADERS = 4
+#: Word → whether the speed of what hangs on a header is seen.
+SPEEDS: dict[str, bool] = {"speed": True, "no-speed": False}
 Fields = list[dict[str, Any]]
 
 
@@ -84,10 +86,12 @@ def read_headers(text: str, stem: str) -> Fields | None:
     for item in split_outside(text, ","):
         key, _, value = item.partition("=")
         kind, *more = split_outside(value, "+")
+        speed = SPEEDS.get(more[-1]) if more else None
+        more = more if speed is None else more[:-1]
         limit = _amps(more[0]) if more else None
         if not key or kind not in HEADER_WORDS or len(more) > 1 or (more and limit is None):
             return None
-        found.append({"key": key, "kind": kind, "limit_a": limit})
+        found.append({"key": key, "kind": kind, "limit_a": limit, "speed": speed})
     return found
 
 
@@ -113,6 +117,25 @@ def read_slots(text: str) -> Fields | None:
     return found
 
 
+def usual_m2(count: int) -> Fields:
+    """So many M.2 slots that switch nothing off."""
+    return [{"key": f"m2-{n + 1}", "off": ()} for n in range(count)]
+
+
+def read_m2(text: str) -> Fields | None:
+    """`2`, `none`, or `m2-1,m2-2=5+6`: the SATA data ports that a used slot switches off; None
+    where it is no such."""
+    if text == "none" or re.fullmatch("[0-9]{1,2}", text):
+        return usual_m2(0 if text == "none" else int(text))
+    found: Fields = []
+    for item in text.split(","):
+        key, equals, value = item.partition("=")
+        if not key or (equals and not re.fullmatch(r"[0-9]{1,2}(\+[0-9]{1,2})*", value)):
+            return None
+        found.append({"key": key, "off": [int(n) for n in value.split("+")] if equals else []})
+    return found
+
+
 # -- printing ------------------------------------------------------------------------------
 
 
@@ -130,8 +153,9 @@ def socket_words(kind: str, sockets: tuple[Socket, ...], usual: tuple[str, ...])
     for word in SOCKET_ORDER:
         if word in SAID_SOCKETS[kind]:
             names.setdefault(socket_kind(kind, word), word)
+    several = kind == "drive" and len(sockets) > 1  # `2xsata` of a drive says two drives
     short = sorted((names[s.kind] for s in sockets if s.kind in names), key=SOCKET_ORDER.index)
-    if short and sockets == made(short):
+    if short and not several and sockets == made(short):
         counted = [(short.count(w), w) for w in dict.fromkeys(short)]
         no_cpu = kind == "board" and not any(s.kind in ("eps8", "eps4") for s in sockets)
         return ["no-cpu"] * no_cpu + [f"{n}x{w}" if n > 1 else w for n, w in counted]
@@ -153,13 +177,27 @@ def header_words(word: str, stem: str, headers: tuple[Header, ...], amps: Any) -
         return [] if len(headers) == USUAL_HEADERS else [f"{word}:{len(headers)}"]
     items = [
         f"{h.key}={h.kind}" + (f"+{amps(h.limit_a)}" if h.limit_a is not None else "")
+        + ("" if h.speed is None else f"+{next(w for w, s in SPEEDS.items() if s == h.speed)}")
         for h in headers
-    ]
+    ]  # fmt: skip
     limits = {i.partition("+")[2] for i in items}
-    usual = all(h.kind == "fan" and h.key == f"{stem}-{i + 1}" for i, h in enumerate(headers))
+    usual = all(
+        h.kind == "fan" and h.key == f"{stem}-{i + 1}" and h.speed is None
+        for i, h in enumerate(headers)
+    )
     if usual and len(limits) == 1 and all("+" in i for i in items):
         return [f"{word}:{len(headers)}+{limits.pop()}"]
     return [f"{word}:" + ",".join(items)]
+
+
+def m2_words(slots: tuple[M2Slot, ...] | None) -> list[str]:
+    """The word that says these M.2 slots; nothing where they are not known."""
+    if slots is None:
+        return []
+    if slots == tuple(M2Slot.model_validate(s) for s in usual_m2(len(slots))):
+        return [f"m2-slots:{len(slots)}"]
+    each = (s.key + ("=" + "+".join(map(str, s.off)) if s.off else "") for s in slots)
+    return ["m2-slots:" + ",".join(each)]
 
 
 def slot_words(slots: tuple[Slot, ...]) -> list[str]:

@@ -11,14 +11,16 @@ from ..things.parts import (
     Fan,
     Hub,
     LightStrip,
+    M2Drive,
     Memory,
     Other,
     Part,
     Processor,
+    UsbLoad,
 )
-from .layout import header_words, slot_words, socket_words
+from .layout import header_words, m2_words, slot_words, socket_words
 from .lexer import quoted
-from .words import DRIVES, FIGURES, KIND_WORDS, NAMES, main_figure
+from .words import DRIVES, FIGURES, KIND_WORDS, NAMES, SIGNALS, drive_socket, main_figure
 
 
 def say(part: Part) -> str:
@@ -65,7 +67,7 @@ def sockets_said(part: Part) -> list[str]:
     """The words of a part's sockets, where they are not the usual ones."""
     if "sockets" not in type(part).model_fields:
         return []
-    usual = DRIVES[part.form][3:] if isinstance(part, Drive) else ()
+    usual = (drive_socket(part.form, part.data),) if isinstance(part, Drive) else ()
     return socket_words(part.kind, part.sockets, usual)
 
 
@@ -102,6 +104,7 @@ def more_said(part: Part) -> list[str]:
     match part:
         case Board():
             found += slot_words(part.slots)
+            found += m2_words(part.m2_slots)
             found += header_words("headers", "fan", part.headers, _amps)
             found += ["eps4-in-eps8"] if part.eps4_in_eps8 else []
         case Card():
@@ -112,6 +115,11 @@ def more_said(part: Part) -> list[str]:
             found += part.generation.split("-")
         case Drive():
             found += ["power-disable"] if part.power_disable else []
+            found += [f"data:{part.data}"] if part.data is not None else []
+        case M2Drive():
+            found += [f"in:{part.slot}"] if part.slot is not None else []
+        case UsbLoad():
+            found += [f"port:{part.port}"] if part.port != "outside" else []
         case Fan():
             found.append(f"{part.size_mm}mm")
         case Cooler():
@@ -124,6 +132,12 @@ def more_said(part: Part) -> list[str]:
             found += [f"idle-share:{number_word(part.idle_share)}"] * (part.idle_share != 0.5)
         case _:
             pass
+    found += [
+        f"{word}:{n}" for word, field in SIGNALS.items()
+        if (n := getattr(part, field, None)) is not None
+    ]  # fmt: skip
+    lead: bool | None = getattr(part, "usb_lead", None)
+    found += [] if lead is None else ["usb-lead" if lead else "no-usb-lead"]
     on, at = getattr(part, "on", None), getattr(part, "headers", ())
     found += [f"on:{on}"] if on is not None else []
     found += [f"at:{','.join(at)}"] if at and not isinstance(part, Board) else []
@@ -137,6 +151,7 @@ def _amps(figure: Figure) -> str:
 def _card(part: Card) -> list[str]:
     found = [f"{part.lanes}lanes"] if part.lanes != 16 else []
     found += [f"in:{part.slot}"] if part.slot is not None else []
+    found += [f"m2-slots:{part.m2_slots}"] if part.m2_slots is not None else []
     found += [f"limit:{number_word(part.power_limit)}"] if part.power_limit != 1 else []
     found += ["plain"] if part.use == "plain" else []
     found += ["spikes:worst"] if part.spikes != "usual" else []

@@ -10,6 +10,7 @@ from pydantic import TypeAdapter, ValidationError
 
 from ..base.declared import Figure
 from ..base.problems import problems_of
+from ..standards.usual import PLAIN_CARD_W, USB_W
 from ..things.parts import Card, Hub, Part, UsbLoad
 from .building import fields_of
 from .lexer import NUMBER, QUOTED, figure, number, quoted, unquoted, words_of
@@ -17,9 +18,10 @@ from .rows import Row, rows
 from .said import Said
 from .talk import Spoken, spoken
 from .telling import understood
-from .vocabulary import MEANT, PLAIN_CARD_W, PLAUSIBLE, USB_W
+from .vocabulary import MEANT, PLAUSIBLE
 from .words import (
     DETAILS,
+    DRIVE_KINDS,
     FED_EITHER_WAY,
     FIGURE_NAMES,
     FIGURES,
@@ -299,6 +301,12 @@ def _plain_word(said: Said, at: int, word: str) -> None:
         said.unknown.append(word)
 
 
+def _kind_word(word: str) -> str | None:
+    """The kind that a word says, alone or behind its number."""
+    several = _SEVERAL.fullmatch(word)
+    return KINDS.get(PLURALS.get(several[2], "")) if several else KINDS.get(PLURALS.get(word, word))
+
+
 def _kind(said: Said) -> str | None:
     kinds = set(said.kinds)
     if kinds == {"fan", "hub"} and not said.several:
@@ -310,7 +318,7 @@ def _kind(said: Said) -> str | None:
     if len(kinds) > 1 and said.talking and (meant := MEANT.get(frozenset(kinds))):
         kinds = {meant}  # one part by two names
     if len(kinds) > 1:
-        names = {w for w in said.words if KINDS.get(PLURALS.get(w, w)) in kinds}
+        names = {w for w in said.words if _kind_word(w) in kinds}
         lines = [said.without(*(n for n in names if n != k)) for k in sorted(names)]
         raise Ask("One kind of part a line: which is it?", *lines)
     if not kinds:
@@ -402,6 +410,10 @@ def _ask_open(kind: str, said: Said) -> None:
     """Ask what has to be known before a part can be made."""
     words = said.words
     explicit = "sockets" in said.settings or "no-socket" in said.flags
+    if kind in DRIVE_KINDS and len(said.sockets) > 1:
+        n = len(said.sockets)
+        rest = said.without(*(w for w in words if (m := _SOCKETS.fullmatch(w)) and _socket(m, w)))
+        raise Ask(f"{n} drives, each with one plug?", [*rest, said.sockets[0], f"x{n}"])
     if kind == "drive" and not said.form():
         raise Ask("Which drive: 3.5-inch or 2.5-inch?", [*words, "3.5in"], [*words, "2.5in"])
     if kind == "ssd" and not (said.form() or said.sockets):

@@ -13,6 +13,7 @@ from dataclasses import dataclass
 from functools import lru_cache
 
 from .lexer import NUMBER, QUOTED, unquoted
+from .ports import with_ports
 from .sheet import N, said_figures, sheet
 from .vocabulary import (
     CATEGORIES,
@@ -50,13 +51,18 @@ class Spoken:
 def spoken(line: str) -> Spoken:
     """A line put into the line's own words."""
     text, held = _held(line)
+
+    def keep(word: str) -> str:
+        held.append(word)
+        return f" \ue000{len(held) - 1}\ue001 "
+
     if negative := re.search(rf"(?<![\w.,+]) ?-{N} ?(?:w|a|ma|watts?|amps?)\b", text):
         return Spoken(line="", unsure=(negative.group().strip(),))
     if elsewhere := _elsewhere(text):
         return Spoken(line="", elsewhere=elsewhere)
     text, dropped = _without_trade(text)
     text = _without_category(text)
-    text = re.sub(r"\beach\b", " ", _marks(text))
+    text = re.sub(r"\beach\b", " ", _marks(with_ports(text, keep)))
     for words, sockets in (("one|a|1|single", "8pin"), ("two|2|dual|both", "2x8pin")):
         plug = r"(?:power )?(?:8[- ]?pin )?(?:power )?(?:plug|connector|lead)s?"
         text = re.sub(rf"\b(?:{words}) (?:cpu|processor|eps) {plug}\b", f" {sockets} ", text)
@@ -229,7 +235,7 @@ def _numbers(text: str) -> str:
         text = re.sub(rf"(?<![\w-]){re.escape(word)}{units}\s+", f"{n}", text)
         at = rf"(?<![\w-]){re.escape(word)}(?![\w-])"
         text = re.sub(rf"{at}(?=[- ]*(?:{_PINS}[- ]?pin|{_OF_SOCKETS}))", f" {n} ", text)
-        text = re.sub(rf"{at}(?=\s+(?:{_SEVERAL_OF})\b)", f" {n} ", text)
+        text = re.sub(rf"{at}(?=\s+(?:{_SEVERAL_OF}|headers|outputs)\b)", f" {n} ", text)
         text = re.sub(at, f" x{n} ", text)
     text = re.sub(r"\b([0-9]{1,2}) ?x ?([0-9]{1,4}) ?(gb|tb)\b", r" \1x\2\3 ", text)
     if re.search(r"\bddr[345]\b|\bmemory\b", text):

@@ -6,10 +6,11 @@ import re
 
 from ..base.saying import number
 from ..standards.connectors import CONNECTORS
+from ..standards.signals import SIGNAL_FIELDS, SIGNAL_WORDS, SignalKind
 from ..tally.loads import loads
 from ..tally.sums import tally
 from ..things.build import Build
-from ..things.parts import HEADER_WORDS, ON_HEADER, Board, Card, Hub, Part
+from ..things.parts import HEADER_WORDS, IN_SLOTS, ON_HEADER, Board, Hub, Part
 from ..wiring import Wired
 from .words import FIGURES
 
@@ -20,7 +21,7 @@ def understood(part: Part, name: bool = True) -> str:
     bare = part
     if isinstance(part, ON_HEADER):
         bare = part.model_copy(update={"headers": (), "on": None})
-    elif isinstance(part, Card):
+    elif isinstance(part, IN_SLOTS):
         bare = part.model_copy(update={"slot": None})
     wired = Wired(Build(name="x", parts=(bare,)))
     full = tally(wired, loads(wired)).total
@@ -40,10 +41,19 @@ def _fed(part: Part) -> list[str]:
     ]
 
 
+def _several(kind: SignalKind, n: int) -> str:
+    return f"{n or 'no'} {SIGNAL_WORDS[kind][n != 1]}"
+
+
 def _outputs(part: Part) -> list[str]:
     found = []
     if isinstance(part, Board):
         found += [f"slots {' '.join(f'x{s.lanes}' for s in part.slots)}"] if part.slots else []
+        m2 = None if part.m2_slots is None else len(part.m2_slots)
+        found += [] if m2 is None else [_several("m2", m2)]
+    for signal, field in SIGNAL_FIELDS.items():
+        n = getattr(part, field, None)
+        found += [_several(signal, n)] if isinstance(n, int) else []
     headers = part.headers if isinstance(part, Board) else ()
     headers = part.outputs if isinstance(part, Hub) else headers
     kinds = [h.kind for h in headers]

@@ -306,23 +306,6 @@ OTHER_UNITS: tuple[str, ...] = (
     "led", "lights", "heads",
 )  # fmt: skip
 
-#: Watts (low, likely, high) of a plain card of which nobody said any. Source: assumption.
-PLAIN_CARD_W: dict[str, tuple[float, float, float]] = {
-    "Sound card": (2, 5, 10), "Network card": (2, 6, 15), "WiFi card": (1, 3, 5),
-    "Capture card": (5, 10, 22), "Tuner card": (3, 6, 12), "Radio card": (3, 6, 12),
-    "Storage controller": (6, 12, 22), "USB card": (1, 3, 10), "Serial card": (1, 3, 6),
-    "Parallel card": (1, 2, 5), "Expansion card": (2, 8, 25),
-}  # fmt: skip
-#: Watts of what hangs on USB, of which nobody said any. Source: assumption, within USB's grants.
-USB_W: dict[str, tuple[float, float, float]] = {
-    "USB hub": (0.5, 2.5, 10), "USB stick": (0.3, 1, 2.5), "External drive": (2, 4.5, 9),
-    "Webcam": (1, 2, 2.5), "Camera": (1, 2.5, 4.5), "Keyboard": (0.2, 0.5, 2.5),
-    "Mouse": (0.2, 0.5, 1), "Keyboard and mouse": (0.4, 1, 3.5), "Microphone": (0.5, 1.5, 2.5),
-    "Headset": (0.5, 1.5, 2.5), "Gamepad": (0.5, 1.5, 2.5), "USB receiver": (0.1, 0.3, 0.5),
-    "Card reader": (0.3, 1, 2.5), "Front panel": (0, 2.5, 15), "Charger": (2.5, 7.5, 15),
-    "USB fan": (1, 2, 2.5), "USB light": (1, 2.5, 5), "USB load": (0.5, 2.5, 10),
-}  # fmt: skip
-
 #: What a part with two names is: the kinds that were said → the one that is meant.
 MEANT: dict[frozenset[str], str] = {
     frozenset(said.split()): kind

@@ -72,9 +72,12 @@ NO_MAIN_FIGURE = ("board", "drive", "other")
 FIGURE_NAMES = frozenset(n.word for of in FIGURES.values() for n in of)
 
 
+DRIVE_KINDS = ("disk", "drive", "ssd", "optical", "floppy")
+
+
 def figures_of(kind: str) -> str:
     """The kind whose figures a kind word's part has: all drives have a drive's."""
-    return "drive" if kind in ("disk", "ssd", "optical", "floppy") else kind
+    return "drive" if kind in DRIVE_KINDS else kind
 
 
 def main_figure(kind: str, unit: str) -> Named | None:
@@ -123,6 +126,13 @@ DRIVES: dict[str, tuple[str, str, str, str]] = {
     "optical": ("optical", "optical", "Optical drive", "sata"),
     "floppy": ("floppy", "floppy", "Floppy drive", "floppy4"),
 }
+
+
+def drive_socket(form: str, data: str | None) -> str:
+    """The word of a drive's usual power socket; one on a ribbon is as old as the 4-pin plug."""
+    return "4pin" if data == "ribbon" and form != "floppy" else DRIVES[form][3]
+
+
 _DRIVE_LEADS = ("sata", "4pin", "peripheral")
 #: Kinds that may hang on a header. Their `4pin` is a plug or a fan header: it is asked about.
 HANG = ("fan", "pump", "cooler", "hub", "strip")
@@ -153,13 +163,19 @@ SUPPLY_WORDS = ("psu", "supply")
 #: Words that stand alone, and what they say.
 FLAGS: tuple[str, ...] = (
     "registered", "slot-only", "plain", "header", "no-socket", "no-cpu", "power-disable",
-    "eps4-in-eps8",
+    "eps4-in-eps8", "usb-lead", "no-usb-lead",
     "measured", "assumed", *GENERATIONS,
 )  # fmt: skip
+#: Word → the field of a board or a card that holds how many signal ports of a kind it has.
+SIGNALS: dict[str, str] = {
+    "sata-ports": "sata_ports", "usb2-headers": "usb2_headers", "usb3-headers": "usb3_headers",
+    "usbc-headers": "usbc_headers", "audio-headers": "audio_headers",
+}  # fmt: skip
 #: Words that take a value behind a colon, beside the figures.
 SETTINGS: tuple[str, ...] = (
     "sockets", "headers", "outputs", "slots", "in", "limit", "spikes", "on", "at", "fans",
     "idle-share", "lanes", "note", "key", "from",
+    "m2-slots", "data", "port", *SIGNALS,
 )  # fmt: skip
 UNITS: dict[str, str] = {
     "watt": "w", "watts": "w", "amp": "a", "amps": "a", "ampere": "a", "amperes": "a",

@@ -46,7 +46,8 @@ def print_report(report: Report) -> str:
     lines += ["", "To mend" if r.mend else "Nothing to mend in what is checked"]
     lines += [f"  {m.kind:9}{m.title}: {m.text} {m.fix}" for m in r.mend]
     if r.notes:
-        lines += ["", "Worth knowing", *(f"  {n.title}: {n.text}" for n in r.notes)]
+        said = [f"  {n.title}: {n.text} {n.fix}".rstrip() for n in r.notes]
+        lines += ["", "Worth knowing", *said]
     lines += ["", "Not checked yet", *(f"  {x}" for x in r.not_checked)]
     lines += ["", f"Overall: {r.overall.text}", ""]
     return "\n".join(lines)

@@ -10,6 +10,7 @@ from ..supplies.checks import check_supply
 from ..supplies.sizing import size
 from ..tally.demand import demands
 from ..tally.loads import loads as loads_of
+from ..tally.signals import signals
 from ..tally.spikes import spikes
 from ..tally.sums import tally as tally_of
 from ..things.build import Build
@@ -29,6 +30,7 @@ def analyse(build: Build) -> Analysis:
         wired=wired, loads=loads, tally=tally, spikes=spiking,
         sizing=size(wired, tally.total, spiking.total), supply=None, carried=carried,
         runs=check_runs(wired, carried), board=through_board(wired, loads, carried),
+        signals=signals(wired),
     )  # fmt: skip
     if build.supply is not None:
         a = replace(a, supply=check_supply(build.supply, a.asked))

@@ -10,6 +10,7 @@ from ..supplies.checks import Asked, SupplyResult
 from ..supplies.sizing import Sizing
 from ..tally.demand import Carried
 from ..tally.loads import Load
+from ..tally.signals import Signals
 from ..tally.spikes import Spikes
 from ..tally.sums import Tally
 from ..things.build import Build
@@ -30,6 +31,7 @@ class Analysis:
     carried: Carried
     runs: tuple[RunResult, ...]
     board: tuple[BoardElement, ...]
+    signals: Signals
     findings: tuple[Finding, ...] = ()
 
     @property

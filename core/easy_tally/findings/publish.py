@@ -20,6 +20,7 @@ from ..ratings.runs import RunResult
 from ..ratings.through_board import BoardElement
 from ..ratings.verdicts import rank
 from ..standards.connectors import CONNECTORS, PLUGS
+from ..standards.signals import SIGNAL_FIELDS
 from ..supplies.checks import SupplyResult
 from ..supplies.uncertainty import mover
 from ..tally.spikes import SpikeRow, Spikes, spike_rows
@@ -54,6 +55,7 @@ from .result import (
     RowAnswer,
     RuleAnswer,
     RunAnswer,
+    SignalAnswer,
     SizingAnswer,
     SocketAnswer,
     SpikeAmounts,
@@ -89,6 +91,7 @@ def compact(a: Analysis) -> Compact:
         mend=mend,
         notes=tuple(_mend(a, f) for f in a.findings if f.severity == "note"),
         not_checked=_not_checked(),
+        signals=_signals(a),
         unspoken=open_topics,
     )
 
@@ -163,6 +166,22 @@ def _unspoken(a: Analysis) -> tuple[UnspokenAnswer, ...]:
         UnspokenAnswer(id=t, words=(f := FORGOTTEN[t]).words, look=f.look, draws=f.draws)
         for t in unspoken(a.build.parts, a.build.none_here)
     )
+
+
+def _signals(a: Analysis) -> tuple[SignalAnswer, ...]:
+    return tuple(
+        SignalAnswer(
+            kind=c.kind, words=wording.kind_words(c.kind), field=SIGNAL_FIELDS[c.kind],
+            needed=c.needed[0], needed_most=_at_most(c.needed[1]), there=int(c.there[0]),
+            there_most=_at_most(c.there[1]), verdict=c.verdict, needed_by=wording.who_needs(c),
+        )
+        for c in a.signals.counts
+    )  # fmt: skip
+
+
+def _at_most(n: float) -> int | None:
+    """A count's upper end, or None where there is none."""
+    return None if math.isinf(n) else int(n)
 
 
 def _mend(a: Analysis, f: Finding) -> Mend:

@@ -12,7 +12,7 @@ from typing import Literal
 
 from ..ratings.runs import MAP_CHECKS
 from ..supplies.checks import SUPPLY_CHECKS
-from . import of_board, of_map, of_parts, of_supply
+from . import of_board, of_map, of_parts, of_signals, of_supply
 from .facts import Analysis
 from .finding import Finding, Severity, Subject
 
@@ -46,6 +46,11 @@ CHECKS: tuple[Check, ...] = (
           needs="loads", find=of_parts.without_way_in),
     Check(id="part.ignored", family="parts", words="figures that do not count",
           needs="parts", find=of_parts.ignored),
+    Check(id="signal.ports", family="parts",
+          words="signal ports: SATA data, M.2 slots, internal USB, front leads",
+          needs="board", find=of_signals.ports),
+    Check(id="signal.speeds", family="parts", words="fans whose speed is seen",
+          needs="board", find=of_signals.speeds),
     Check(id="supply.label", family="supply", words="the supply's label",
           needs="supply", find=of_supply.label),
     *(

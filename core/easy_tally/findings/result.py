@@ -10,6 +10,7 @@ from typing_extensions import TypedDict
 
 from ..base.units import Origin, State
 from ..ratings.verdicts import Verdict
+from ..standards.signals import SignalKind
 from ..supplies.checks import CheckStatus, SupplyVerdict
 from ..things.forgotten import Topic
 from .finding import Of, Severity
@@ -342,6 +343,22 @@ class UnspokenAnswer:
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
+class SignalAnswer:
+    """Signal ports of one kind: how many are needed and there, at least and at most (None: nobody
+    knows), who needs them, and the board's field that says how many it has."""
+
+    kind: SignalKind
+    words: str
+    field: str
+    needed: int
+    needed_most: int | None
+    there: int
+    there_most: int | None
+    verdict: Literal["enough", "short", "unknown"]
+    needed_by: str
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Compact:
     """What every edit returns."""
 
@@ -362,6 +379,8 @@ class Compact:
     #: Worth knowing, nothing to mend.
     notes: tuple[Mend, ...]
     not_checked: tuple[str, ...]
+    #: Signal ports, of every kind.
+    signals: tuple[SignalAnswer, ...]
     #: What is often forgotten, and neither added nor declared absent.
     unspoken: tuple[UnspokenAnswer, ...]
 

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from typing import Annotated, Literal, Self
+from typing import Annotated, Any, Literal, Self
 
 from pydantic import Field, model_validator
 
@@ -30,6 +30,11 @@ class Route(Model):
     length_mm: Annotated[float, Field(gt=0, le=3000, json_schema_extra={"unit": "mm"})]
 
 
+def _front(of: str) -> Any:
+    """How many leads of a kind the front panel has; none: not known."""
+    return Field(default=None, ge=0, le=8, description=f"leads of its front panel for {of}")
+
+
 class Case(Model):
     """A case as its page and a tape measure describe it."""
 
@@ -48,6 +53,10 @@ class Case(Model):
     slots: Annotated[int | None, Field(ge=0, le=16, description="places for slot brackets")] = None
     bays_35: Annotated[int | None, Field(ge=0, le=60, description="3.5-inch bays")] = None
     bays_25: Annotated[int | None, Field(ge=0, le=60, description="2.5-inch places")] = None
+    front_usb2: int | None = _front("an internal USB 2 header, 9-pin")
+    front_usb3: int | None = _front("an internal USB 3 header, 19-pin")
+    front_usbc: int | None = _front("an internal USB-C header")
+    front_audio: int | None = _front("a front audio header")
     feet_mm: Rating = rated("room under its bottom", "mm", 200)
     vents: Annotated[tuple[Vent, ...], Field(max_length=12)] = ()
     routes: Annotated[tuple[Route, ...], Field(max_length=8)] = ()

@@ -8,7 +8,18 @@ from typing import TYPE_CHECKING
 
 from .cables import Cable, Run, SocketRef
 from .fits import fit
-from .parts import HEADER_WORDS, ON_HEADER, Board, Card, Header, Hub, OnHeader, Part, Socket
+from .parts import (
+    HEADER_WORDS,
+    ON_HEADER,
+    Board,
+    Card,
+    Header,
+    Hub,
+    M2Drive,
+    OnHeader,
+    Part,
+    Socket,
+)
 from .supply import Port, Supply, port_takes
 
 if TYPE_CHECKING:
@@ -25,6 +36,7 @@ def problems(build: Build) -> Iterator[str]:
         yield "one processor part in a build (use its count for more)"
     board = boards[0] if boards else None
     yield from _slot_problems(build, board)
+    yield from _m2_problems(build, board)
     yield from _header_problems(build, board)
     yield from _run_problems(build, board)
 
@@ -51,6 +63,20 @@ def _slot_problems(build: Build, board: Board | None) -> Iterator[str]:
             yield f"{part.name}: a slot that the board has; no {part.slot}, {have}"
         elif part.slot in taken:
             yield f"{part.name}: a free slot; {taken[part.slot]} stands in {part.slot}"
+        taken[part.slot] = part.name
+
+
+def _m2_problems(build: Build, board: Board | None) -> Iterator[str]:
+    taken: dict[str, str] = {}
+    slots = {s.key for s in board.m2_slots or ()} if board else set()
+    for part in build.parts:
+        if not isinstance(part, M2Drive) or part.slot is None:
+            continue
+        if part.slot not in slots:
+            have = f"it has {', '.join(sorted(slots))}" if slots else "it lists none"
+            yield f"{part.name}: an M.2 slot that the board has; no {part.slot}, {have}"
+        elif part.slot in taken:
+            yield f"{part.name}: a free M.2 slot; {taken[part.slot]} is in {part.slot}"
         taken[part.slot] = part.name
 
 

@@ -48,6 +48,9 @@ class Header(Model):
     key: Key
     kind: HeaderKind = "fan"
     limit_a: Annotated[Amps, Field(description="what the header gives at its volts")] = None
+    speed: Annotated[
+        bool | None, Field(description="whether the speed of what hangs on it is seen; none: usual")
+    ] = None
 
 
 class Slot(Model):
@@ -59,6 +62,37 @@ class Slot(Model):
         Key | None,
         Field(description="the board's socket that feeds it at 12 V, where the manual says so"),
     ] = None
+
+
+class M2Slot(Model):
+    """An M.2 slot on the board, and the SATA data ports that go dead once a drive is in it."""
+
+    key: Key
+    off: Annotated[
+        tuple[Annotated[int, Field(ge=1, le=32)], ...],
+        Field(max_length=32, description="numbers of the SATA data ports that it switches off"),
+    ] = ()
+
+    @model_validator(mode="after")
+    def _each_once(self) -> Self:
+        if len(set(self.off)) < len(self.off):
+            raise ValueError("every port that it switches off once")
+        return self
+
+
+def _ports(of: str, most: int = 8) -> Any:
+    """How many signal ports of a kind a part has; none: not known."""
+    return Field(default=None, ge=0, le=most, description=of)
+
+
+class _Signals(Model):
+    """Ports that carry signals: counted against what needs one, nothing is rated on them."""
+
+    sata_ports: int | None = _ports("SATA data ports", 32)
+    usb2_headers: int | None = _ports("internal USB 2 headers, 9-pin")
+    usb3_headers: int | None = _ports("internal USB 3 headers, 19-pin")
+    usbc_headers: int | None = _ports("internal USB-C headers for the front")
+    audio_headers: int | None = _ports("front audio headers")
 
 
 class _Part(Model):
@@ -120,7 +154,7 @@ class Processor(_Plain):
     spike_factors: tuple[_Factor, ...] | None = _own_spikes("its sustained load")
 
 
-class Board(_Socketed):
+class Board(_Signals, _Socketed):
     """The board: main plug, processor sockets, extra sockets, slots, headers."""
 
     kind: Literal["board"] = "board"
@@ -133,22 +167,31 @@ class Board(_Socketed):
     eps4_in_eps8: Annotated[
         bool, Field(description="the manual allows a 4-pin processor plug in the 8-pin socket")
     ] = False
+    m2_slots: Annotated[
+        tuple[M2Slot, ...] | None, Field(max_length=12, description="M.2 slots; none: not known")
+    ] = None
 
     @model_validator(mode="after")
     def _one_board(self) -> Self:
         if self.count != 1:
             raise ValueError("a count of 1 for a board")
-        for things in (self.slots, self.headers):
+        for things in (self.slots, self.headers, self.m2_slots or ()):
             if len({t.key for t in things}) < len(things):
                 raise ValueError("every slot and every header a key of its own")
         sockets = {s.key for s in self.sockets}
         for slot in self.slots:
             if slot.fed_by is not None and slot.fed_by not in sockets:
                 raise ValueError(f"{slot.key} fed by a socket of this board; no {slot.fed_by}")
+        for m2 in self.m2_slots or ():
+            if self.sata_ports is not None and m2.off and max(m2.off) > self.sata_ports:
+                raise ValueError(
+                    f"{m2.key} to switch off SATA data ports of this board; it has "
+                    f"{self.sata_ports}, no {max(m2.off)}"
+                )
         return self
 
 
-class Card(_Socketed):
+class Card(_Signals, _Socketed):
     """A graphics or other card in a slot."""
 
     kind: Literal["card"] = "card"
@@ -171,6 +214,7 @@ class Card(_Socketed):
     power_limit: Annotated[
         float, Field(ge=0.3, le=2, description="power limit set by the builder, 1 as delivered")
     ] = 1.0
+    m2_slots: int | None = _ports("M.2 slots on the card")
 
     @model_validator(mode="after")
     def _spikes_fit(self) -> Self:
@@ -195,6 +239,13 @@ class M2Drive(_Plain):
     kind: Literal["m2"] = "m2"
     full_w: Watts = _known("at full", "m2_w")
     idle_w: Watts = _known("at idle", "m2_idle_share", share_of="full_w")
+    slot: Annotated[Key | None, Field(description="the board's M.2 slot that it is in")] = None
+
+    @model_validator(mode="after")
+    def _one_slot(self) -> Self:
+        if self.slot is not None and self.count != 1:
+            raise ValueError("a count of 1 for a drive whose slot is named")
+        return self
 
 
 class Drive(_Socketed):
@@ -211,6 +262,16 @@ class Drive(_Socketed):
     power_disable: Annotated[
         bool, Field(description="stays off where the third pin carries 3.3 V")
     ] = False
+    data: Annotated[
+        Literal["sata", "ribbon", "expander"] | None,
+        Field(description="where its data goes; none: SATA, where its power plug is SATA"),
+    ] = None
+
+
+def _usb_lead() -> Any:
+    """Whether a controller has a lead for an internal USB header."""
+    text = "whether its controller has a lead for an internal USB 2 header; none: not known"
+    return Field(default=None, description=text)
 
 
 class _OnHeader(_Socketed):
@@ -254,6 +315,7 @@ class Cooler(_OnHeader):
     fans: Annotated[int, Field(ge=0, le=12, description="fans that come with it")] = 2
     fan_a: Amps = _known("one of its fans at 12 V", "fan_a")
     controller_w: Watts = _known("its controller and lights at 5 V", "controller_w")
+    usb_lead: bool | None = _usb_lead()
 
     def may_hang_on(self) -> tuple[HeaderKind, ...]:
         """A pump header before a fan header."""
@@ -279,6 +341,7 @@ class Hub(_OnHeader):
     kind: Literal["hub"] = "hub"
     own_w: Watts = _known("its own draw at 5 V", "controller_w")
     outputs: Annotated[tuple[Header, ...], Field(max_length=32)] = ()
+    usb_lead: bool | None = _usb_lead()
 
     @model_validator(mode="after")
     def _one_hub(self) -> Self:
@@ -290,11 +353,16 @@ class Hub(_OnHeader):
 
 
 class UsbLoad(_Plain):
-    """What hangs on the board's USB ports."""
+    """What hangs on the board's USB ports: outside, or on a header inside the case."""
 
     kind: Literal["usb"] = "usb"
     draw_w: Watts = _known("at 5 V, in use", needed=True)
     asleep_w: Watts = _known("asleep, from standby: what may wake or charge", "usb_asleep_w")
+    port: Annotated[
+        Literal["outside", "usb2", "usb3", "usb-c"],
+        Field(description="a port outside, or an internal header that one takes to itself"),
+    ] = "outside"
+    usb2_headers: int | None = _ports("internal USB 2 headers that it gives: a hub inside")
 
 
 class Other(_Socketed):
@@ -322,6 +390,8 @@ PART_KINDS: tuple[type[_Part], ...] = (
 #: Kinds that may hang on a header.
 OnHeader = Fan | Pump | Cooler | LightStrip | Hub
 ON_HEADER = (Fan, Pump, Cooler, LightStrip, Hub)
+#: Kinds that stand in a slot of the board.
+IN_SLOTS = (Card, M2Drive)
 
 
 def ties(part: Part) -> tuple[str, ...]:

@@ -64,6 +64,9 @@ class Supply(Model):
     vneg5_a: Rating = rated("−5 V; 0 where the supply has none", "A", 5)
     combined_w: Rating = rated("5 V and 3.3 V together", "W", 600)
     design: Literal["3.1", "3.0", "classic"] | None = None
+    telemetry_lead: Annotated[
+        bool, Field(description="a lead for an internal USB 2 header, by which it tells its watts")
+    ] = False
     family: Annotated[str, Field(min_length=1, max_length=60, description="pinout family")]
     groups: tuple[PortGroup, ...] = ()
     ports: tuple[Port, ...] = ()

@@ -17,7 +17,7 @@ from builds.tests.support import HERON
 
 #: (template, figures to type) of the small machine.
 PARTS: list[tuple[str, dict[str, str]]] = [
-    ("board one 8-pin", {}),
+    ("board one 8-pin", {"SATA data ports": "4"}),
     ("processor cpu chip", {"package limit, sustained": "65"}),
     ("card two 8-pin", {"board power": "260", "what it takes from the slot": "50"}),
     ("3.5-inch storage", {}),

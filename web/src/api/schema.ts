@@ -1168,6 +1168,31 @@ export interface components {
              */
             sockets?: components["schemas"]["Socket"][];
             /**
+             * Sata Ports
+             * @description SATA data ports
+             */
+            sata_ports?: number | null;
+            /**
+             * Usb2 Headers
+             * @description internal USB 2 headers, 9-pin
+             */
+            usb2_headers?: number | null;
+            /**
+             * Usb3 Headers
+             * @description internal USB 3 headers, 19-pin
+             */
+            usb3_headers?: number | null;
+            /**
+             * Usbc Headers
+             * @description internal USB-C headers for the front
+             */
+            usbc_headers?: number | null;
+            /**
+             * Audio Headers
+             * @description front audio headers
+             */
+            audio_headers?: number | null;
+            /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
              */
@@ -1196,6 +1221,11 @@ export interface components {
              * @default false
              */
             eps4_in_eps8?: boolean;
+            /**
+             * M2 Slots
+             * @description M.2 slots; none: not known
+             */
+            m2_slots?: components["schemas"]["M2Slot"][] | null;
         };
         /**
          * BoardAnswer
@@ -1626,6 +1656,31 @@ export interface components {
              */
             sockets?: components["schemas"]["Socket"][];
             /**
+             * Sata Ports
+             * @description SATA data ports
+             */
+            sata_ports?: number | null;
+            /**
+             * Usb2 Headers
+             * @description internal USB 2 headers, 9-pin
+             */
+            usb2_headers?: number | null;
+            /**
+             * Usb3 Headers
+             * @description internal USB 3 headers, 19-pin
+             */
+            usb3_headers?: number | null;
+            /**
+             * Usbc Headers
+             * @description internal USB-C headers for the front
+             */
+            usbc_headers?: number | null;
+            /**
+             * Audio Headers
+             * @description front audio headers
+             */
+            audio_headers?: number | null;
+            /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
              */
@@ -1675,6 +1730,11 @@ export interface components {
              * @default 1
              */
             power_limit?: number;
+            /**
+             * M2 Slots
+             * @description M.2 slots on the card
+             */
+            m2_slots?: number | null;
         };
         /**
          * Case
@@ -1736,6 +1796,26 @@ export interface components {
              * @description 2.5-inch places
              */
             bays_25?: number | null;
+            /**
+             * Front Usb2
+             * @description leads of its front panel for an internal USB 2 header, 9-pin
+             */
+            front_usb2?: number | null;
+            /**
+             * Front Usb3
+             * @description leads of its front panel for an internal USB 3 header, 19-pin
+             */
+            front_usb3?: number | null;
+            /**
+             * Front Usbc
+             * @description leads of its front panel for an internal USB-C header
+             */
+            front_usbc?: number | null;
+            /**
+             * Front Audio
+             * @description leads of its front panel for a front audio header
+             */
+            front_audio?: number | null;
             /**
              * Feet Mm
              * @description room under its bottom
@@ -1818,6 +1898,8 @@ export interface components {
             notes: components["schemas"]["Mend"][];
             /** Not Checked */
             not_checked: string[];
+            /** Signals */
+            signals: components["schemas"]["SignalAnswer"][];
             /** Unspoken */
             unspoken: components["schemas"]["UnspokenAnswer"][];
         };
@@ -1894,6 +1976,11 @@ export interface components {
             fan_a?: components["schemas"]["Figure"] | null;
             /** @description its controller and lights at 5 V */
             controller_w?: components["schemas"]["Figure"] | null;
+            /**
+             * Usb Lead
+             * @description whether its controller has a lead for an internal USB 2 header; none: not known
+             */
+            usb_lead?: boolean | null;
         };
         /**
          * Drive
@@ -1950,6 +2037,11 @@ export interface components {
              * @default false
              */
             power_disable?: boolean;
+            /**
+             * Data
+             * @description where its data goes; none: SATA, where its power plug is SATA
+             */
+            data?: ("sata" | "ribbon" | "expander") | null;
         };
         /**
          * Fan
@@ -2043,6 +2135,11 @@ export interface components {
             kind?: "fan" | "pump" | "lights-5v" | "lights-12v";
             /** @description what the header gives at its volts */
             limit_a?: components["schemas"]["Figure"] | null;
+            /**
+             * Speed
+             * @description whether the speed of what hangs on it is seen; none: usual
+             */
+            speed?: boolean | null;
         };
         /**
          * History
@@ -2134,6 +2231,11 @@ export interface components {
              * @default []
              */
             outputs?: components["schemas"]["Header"][];
+            /**
+             * Usb Lead
+             * @description whether its controller has a lead for an internal USB 2 header; none: not known
+             */
+            usb_lead?: boolean | null;
         };
         /**
          * Lane
@@ -2253,6 +2355,25 @@ export interface components {
             full_w?: components["schemas"]["Figure"] | null;
             /** @description at idle */
             idle_w?: components["schemas"]["Figure"] | null;
+            /**
+             * Slot
+             * @description the board's M.2 slot that it is in
+             */
+            slot?: string | null;
+        };
+        /**
+         * M2Slot
+         * @description An M.2 slot on the board, and the SATA data ports that go dead once a drive is in it.
+         */
+        M2Slot: {
+            /** Key */
+            key: string;
+            /**
+             * Off
+             * @description numbers of the SATA data ports that it switches off
+             * @default []
+             */
+            off?: number[];
         };
         /**
          * Memory
@@ -2748,6 +2869,37 @@ export interface components {
             connections?: components["schemas"]["Connection"][];
         };
         /**
+         * SignalAnswer
+         * @description Signal ports of one kind: how many are needed and there, at least and at most (None: nobody
+         *     knows), who needs them, and the board's field that says how many it has.
+         */
+        SignalAnswer: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "sata" | "m2" | "usb2" | "usb3" | "usb-c" | "audio";
+            /** Words */
+            words: string;
+            /** Field */
+            field: string;
+            /** Needed */
+            needed: number;
+            /** Needed Most */
+            needed_most: number | null;
+            /** There */
+            there: number;
+            /** There Most */
+            there_most: number | null;
+            /**
+             * Verdict
+             * @enum {string}
+             */
+            verdict: "enough" | "short" | "unknown";
+            /** Needed By */
+            needed_by: string;
+        };
+        /**
          * SizingAnswer
          * @description The sizing rules, what is needed [W], and the next common size.
          */
@@ -2929,6 +3081,12 @@ export interface components {
             /** Design */
             design?: ("3.1" | "3.0" | "classic") | null;
             /**
+             * Telemetry Lead
+             * @description a lead for an internal USB 2 header, by which it tells its watts
+             * @default false
+             */
+            telemetry_lead?: boolean;
+            /**
              * Family
              * @description pinout family
              */
@@ -3010,7 +3168,7 @@ export interface components {
         };
         /**
          * UsbLoad
-         * @description What hangs on the board's USB ports.
+         * @description What hangs on the board's USB ports: outside, or on a header inside the case.
          */
         UsbLoad: {
             /** Key */
@@ -3042,6 +3200,18 @@ export interface components {
             draw_w?: components["schemas"]["Figure"] | null;
             /** @description asleep, from standby: what may wake or charge */
             asleep_w?: components["schemas"]["Figure"] | null;
+            /**
+             * Port
+             * @description a port outside, or an internal header that one takes to itself
+             * @default outside
+             * @enum {string}
+             */
+            port?: "outside" | "usb2" | "usb3" | "usb-c";
+            /**
+             * Usb2 Headers
+             * @description internal USB 2 headers that it gives: a hub inside
+             */
+            usb2_headers?: number | null;
         };
         /**
          * Vent

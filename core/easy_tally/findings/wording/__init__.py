@@ -14,12 +14,21 @@ from .board import blank_headers, board_cause, board_title
 from .parts import contradiction_words, mover_words
 from .remedies import remedy_words
 from .runs import element_cause, element_formula, element_title, plug_warning, run_cause, run_title
+from .signals import (
+    keep_free_words,
+    kind_words,
+    short_words,
+    signal_title,
+    speed_words,
+    unknown_words,
+    who_needs,
+)
 from .supply import check_words, rule_words
 
 __all__ = [
     "Said", "board_cause", "board_title", "check_words", "element_cause", "element_formula",
-    "element_title", "mover_words", "plug_warning", "remedy_words", "rule_words", "run_cause",
-    "said",
+    "element_title", "kind_words", "mover_words", "plug_warning", "remedy_words", "rule_words",
+    "run_cause", "said", "who_needs",
 ]  # fmt: skip
 
 
@@ -118,6 +127,24 @@ def _board(a: Analysis, f: Finding, cause: Any) -> Said:
     return Said(*blank_headers(a.wired, cause))
 
 
+def _signal(a: Analysis, f: Finding, cause: Any) -> Said:
+    return Said(signal_title(cause.kind), short_words(cause))
+
+
+def _signal_unknown(a: Analysis, f: Finding, cause: Any) -> Said:
+    board = a.wired.board
+    return Said(f"{board.name if board else 'Board'}, signal ports", unknown_words(cause))
+
+
+def _keep_free(a: Analysis, f: Finding, cause: Any) -> Said:
+    return Said(_part_name(a, f.subject.key), keep_free_words(cause))
+
+
+def _speeds(a: Analysis, f: Finding, cause: Any) -> Said:
+    names = {key: part.name for key, part in a.wired.parts.items()}
+    return Said("Fan speeds", speed_words(cause, names))
+
+
 def _broke_down(a: Analysis, f: Finding, cause: Any) -> Said:
     text = f"The check of {cause} broke down, so nothing is known of it. Please report it."
     return Said(a.build.name, text)
@@ -129,5 +156,7 @@ _BY_ID: dict[str, _Words] = {
     "part.no-way-in": _no_way_in, "part.unfed": _part_unfed, "drive.kept-off": _kept_off,
     "card.slot-share-ignored": _slot_ignored, "supply.none": _no_supply,
     "group.no-limit": _group, "socket.unfed": _unfed, "check.broke-down": _broke_down,
+    "signal.unknown": _signal_unknown,
+    "signal.keep-free": _keep_free, "signal.speeds": _speeds,
 }  # fmt: skip
-_BY_FAMILY: dict[str, _Words] = {"supply": _supply, "run": _run, "board": _board}
+_BY_FAMILY: dict[str, _Words] = {"supply": _supply, "run": _run, "board": _board, "signal": _signal}

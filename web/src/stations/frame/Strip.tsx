@@ -142,11 +142,9 @@ function ToMend() {
       {result.notes.length > 0 && (
         <details className="mt-2 border-t border-rule px-2 pt-2 text-sm text-ink-soft">
           <summary className="cursor-pointer">Worth knowing: {result.notes.length}</summary>
-          <ul className="list-disc pl-5">
+          <ul className="grid gap-1">
             {result.notes.map((n, i) => (
-              <li key={i}>
-                <b>{n.title}</b>: {sentence(n.text)}
-              </li>
+              <MendItem key={i} item={n} base={`/b/${build.key}`} close={() => setOpen(false)} />
             ))}
           </ul>
         </details>
@@ -173,9 +171,11 @@ function MendItem({ item, base, close }: { item: Mend; base: string; close: () =
       <Link to={placeOf(base, item)} onClick={close} className="block rounded-[3px] px-2 py-2">
         <span className="flex justify-between gap-3">
           <b>{item.title}</b>
-          <b className={`whitespace-nowrap ${item.kind === "unknown" ? "text-unknown" : "text-over"}`}>
-            {words.findings[item.kind]}
-          </b>
+          {item.kind !== "note" && (
+            <b className={`whitespace-nowrap ${item.kind === "unknown" ? "text-unknown" : "text-over"}`}>
+              {words.findings[item.kind]}
+            </b>
+          )}
         </span>
         <span className="block">{sentence(item.text)}</span>
         {facts.map((r) => (

@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { useEffect, useRef, useState } from "react";
+import { useRef, useState } from "react";
 
 import type { FieldOf, Figure, Mend, Part } from "../../api/client";
 import { useBuild, useResult, useShown, useWrite } from "../../state/build/contexts";
@@ -13,6 +13,7 @@ import { FromCatalogue } from "./FromCatalogue";
 import { KindFields } from "./KindFields";
 import type { Changes, SetPart } from "./set";
 import { Sockets } from "./Sockets";
+import { useField } from "./useField";
 
 /** The part in hand: the figures that a builder knows, then what follows from them. */
 export function Inspector({ part, field, onGone }: { part: Part; field: string; onGone: () => void }) {
@@ -34,14 +35,7 @@ export function Inspector({ part, field, onGone }: { part: Part; field: string; 
     preview({ type: "change part", part: part.key, changes, release: false });
   const { result } = useResult();
   const told = [...result.mend, ...result.notes].filter((m) => m.of === "part" && m.subject === part.key);
-  const known = reference !== undefined;
-  useEffect(() => {
-    // A link to a field of this part: what opened it says which.
-    const target =
-      field && known ? box.current?.querySelector<HTMLElement>(`[data-field="${CSS.escape(field)}"]`) : null;
-    target?.scrollIntoView({ block: "center" });
-    target?.querySelector<HTMLElement>("input, select, button")?.focus();
-  }, [field, known]);
+  useField(box, field, reference !== undefined);
   const values = part as unknown as Record<string, Figure | null>;
   const remove = async () => {
     const gone = await act({ type: "remove part", part: part.key, release: false });

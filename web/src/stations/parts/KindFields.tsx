@@ -3,6 +3,7 @@ import { useBuild } from "../../state/build/contexts";
 import { SPIKES } from "../../state/format";
 import { Choice, NumberField, Tick } from "../../ui/fields";
 import { LANES, Outputs, Slots } from "./Outputs";
+import { Signals } from "./Signals";
 import { useWords } from "../../words";
 import type { SetPart } from "./set";
 
@@ -41,6 +42,17 @@ export function KindFields({ part, set }: { part: Part; set: SetPart }) {
             ]}
             onChange={(form) => void set({ form })}
           />
+          <Choice
+            label="Its data goes"
+            value={part.data ?? ""}
+            options={[
+              { value: "", words: "as its plug tells" },
+              { value: "sata", words: "to a SATA port" },
+              { value: "ribbon", words: "by a ribbon" },
+              { value: "expander", words: "to an expander" },
+            ]}
+            onChange={(data) => void set({ data: data || null })}
+          />
           <Tick
             label="Stays off where pin 3 carries 3.3 V"
             checked={part.power_disable}
@@ -72,6 +84,7 @@ export function KindFields({ part, set }: { part: Part; set: SetPart }) {
             onCommit={(fans) => set({ fans })}
           />
           <HangsOn part={part} set={set} />
+          <UsbLead part={part} set={set} />
         </div>
       );
     case "strip":
@@ -95,7 +108,40 @@ export function KindFields({ part, set }: { part: Part; set: SetPart }) {
       return (
         <div className="grid gap-3">
           <HangsOn part={part} set={set} />
+          <UsbLead part={part} set={set} />
           <Outputs field="outputs" title="Outputs" stem="out" headers={part.outputs} set={set} />
+        </div>
+      );
+    case "m2":
+      return <InSlot part={part} set={set} />;
+    case "usb":
+      return (
+        <div className="flex flex-wrap items-end gap-3">
+          <span data-field="port">
+            <Choice
+              label="Plugged into"
+              value={part.port}
+              options={[
+                { value: "outside", words: "a port outside" },
+                { value: "usb2", words: "an internal USB 2 header" },
+                { value: "usb3", words: "an internal USB 3 header" },
+                { value: "usb-c", words: "an internal USB-C header" },
+              ]}
+              onChange={(port) => void set({ port })}
+            />
+          </span>
+          {part.port !== "outside" && (
+            <NumberField
+              label="Headers it gives"
+              unit=""
+              whole
+              empty
+              narrow
+              placeholder="none"
+              value={part.usb2_headers}
+              onCommit={(usb2_headers) => set({ usb2_headers })}
+            />
+          )}
         </div>
       );
     case "other":
@@ -117,6 +163,7 @@ export function KindFields({ part, set }: { part: Part; set: SetPart }) {
             checked={part.eps4_in_eps8}
             onChange={(eps4_in_eps8) => void set({ eps4_in_eps8 })}
           />
+          <Signals part={part} set={set} />
         </div>
       );
     default:
@@ -211,7 +258,49 @@ function CardFields({ part, set }: { part: Card; set: SetPart<Card> }) {
         />
       </div>
       <Spikes part={part} set={set} />
+      <Signals part={part} set={set as SetPart} />
     </div>
+  );
+}
+
+/** Whether a controller has a lead for an internal USB header. */
+function UsbLead({ part, set }: { part: Extract<Part, { usb_lead: boolean | null }>; set: SetPart }) {
+  return (
+    <span data-field="usb_lead">
+      <Choice
+        label="Lead for an internal USB header"
+        value={part.usb_lead === null ? "" : part.usb_lead ? "yes" : "no"}
+        options={[
+          { value: "", words: "not known" },
+          { value: "yes", words: "has one" },
+          { value: "no", words: "has none" },
+        ]}
+        onChange={(v) => void set({ usb_lead: v === "" ? null : v === "yes" })}
+      />
+    </span>
+  );
+}
+
+/** The board's M.2 slot that a drive is in. */
+function InSlot({ part, set }: { part: Extract<Part, { kind: "m2" }>; set: SetPart }) {
+  const board = useBuild().doc.parts.find((p) => p.kind === "board");
+  const slots = (board?.kind === "board" && board.m2_slots) || [];
+  if (part.count > 1 || (!slots.length && !part.slot)) return null;
+  return (
+    <span data-field="slot">
+      <Choice
+        label="In the board’s slot"
+        value={part.slot ?? ""}
+        options={[
+          { value: "", words: "where it costs the fewest ports" },
+          ...slots.map((s) => ({
+            value: s.key,
+            words: s.off.length ? `${s.key}, switches off SATA ${s.off.join(", ")}` : s.key,
+          })),
+        ]}
+        onChange={(slot) => void set({ slot: slot || null })}
+      />
+    </span>
   );
 }
 

@@ -8,7 +8,7 @@ import type { SetPart } from "./set";
 type Board = Extract<Part, { kind: "board" }>;
 
 /** A key that no other thing in a list has. */
-function freshKey(stem: string, taken: string[]): string {
+export function freshKey(stem: string, taken: string[]): string {
   let n = taken.length + 1;
   while (taken.includes(`${stem}-${n}`)) n += 1;
   return `${stem}-${n}`;
@@ -46,6 +46,7 @@ export function Outputs({
         ),
         kind: now.at(-1)?.kind ?? "fan",
         limit_a: now.at(-1)?.limit_a ?? null,
+        speed: null,
       },
     ]);
   return (
@@ -81,7 +82,45 @@ export function Outputs({
       <Button look="quiet" className="justify-self-start" onClick={() => void add()}>
         Add a header
       </Button>
+      <SpeedsSeen headers={headers} onChange={(key, speed) => void change(key, () => ({ speed }))} />
     </fieldset>
+  );
+}
+
+/** Which headers show the speed of what hangs on them, where that is not as usual. */
+function SpeedsSeen({
+  headers,
+  onChange,
+}: {
+  headers: Header[];
+  onChange: (key: string, speed: boolean | null) => void;
+}) {
+  const turning = headers.filter((h) => h.kind === "fan" || h.kind === "pump");
+  if (!turning.length) return null;
+  return (
+    <details className="text-sm">
+      <summary className="cursor-pointer text-ink-soft">Which of them show a fan’s speed</summary>
+      <div className="mt-1 grid gap-1">
+        {turning.map((h) => (
+          <div key={h.key} className="grid grid-cols-[60px_minmax(0,1fr)] items-center gap-1.5">
+            <span className="truncate" title={h.key}>
+              {h.key}
+            </span>
+            <Choice
+              label={`Whether ${h.key} shows a speed`}
+              hideLabel
+              value={h.speed === null ? "" : h.speed ? "yes" : "no"}
+              options={[
+                { value: "", words: "as usual" },
+                { value: "yes", words: "shows it" },
+                { value: "no", words: "does not" },
+              ]}
+              onChange={(v) => onChange(h.key, v === "" ? null : v === "yes")}
+            />
+          </div>
+        ))}
+      </div>
+    </details>
   );
 }
 
@@ -144,7 +183,7 @@ export function Slots({ board, set }: { board: Board; set: SetPart<Board> }) {
 
 export const LANES = ["16", "8", "4", "1"].map((v) => ({ value: v, words: `x${v}` }));
 
-function Remove({ what, onRemove }: { what: string; onRemove: () => void }) {
+export function Remove({ what, onRemove }: { what: string; onRemove: () => void }) {
   return (
     <Button
       look="quiet"

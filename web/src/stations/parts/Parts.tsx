@@ -78,7 +78,7 @@ export default function Parts() {
               onGone={() => choose("")}
             />
           ) : (
-            <ThisBuild />
+            <ThisBuild field={params.get("field") ?? ""} />
           )}
         </aside>
       </div>

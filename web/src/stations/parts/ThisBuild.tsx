@@ -1,12 +1,16 @@
 import { useQuery } from "@tanstack/react-query";
+import { useRef } from "react";
 
 import type { Case } from "../../api/client";
 import { useBuild, useWrite } from "../../state/build/contexts";
 import { casesQuery } from "../../state/queries";
-import { Choice, TextField } from "../../ui/fields";
+import { Choice, NumberField, TextField } from "../../ui/fields";
+import { useField } from "./useField";
 
 /** What belongs to the build as a whole, while no part is in hand: its name, note and case. */
-export function ThisBuild() {
+export function ThisBuild({ field }: { field: string }) {
+  const box = useRef<HTMLElement>(null);
+  useField(box, field, true);
   const build = useBuild();
   const { act } = useWrite();
   const { data: cases = [] } = useQuery(casesQuery);
@@ -20,7 +24,7 @@ export function ThisBuild() {
     ...cases.map((c) => ({ value: c.slug, words: c.name })),
   ];
   return (
-    <section aria-label="This build" className="grid gap-3 border border-rule bg-slip p-3">
+    <section ref={box} aria-label="This build" className="grid gap-3 border border-rule bg-slip p-3">
       <p className="text-md text-ink-soft">
         {parts.length
           ? "Choose a part to see and change its figures."
@@ -34,8 +38,59 @@ export function ThisBuild() {
         options={options}
         onChange={(slug) => void set({ case: cases.find((c) => c.slug === slug) ?? null })}
       />
+      {now && (
+        <FrontLeads
+          of={now}
+          set={(changes) =>
+            act((doc) => ({
+              type: "change build",
+              changes: { case: doc.case && { ...doc.case, ...changes } },
+              house_rules: {},
+              assumptions: {},
+            }))
+          }
+        />
+      )}
       {now && <Room of={now} />}
     </section>
+  );
+}
+
+const LEADS: { field: "front_usb2" | "front_usb3" | "front_usbc" | "front_audio"; words: string }[] = [
+  { field: "front_usb2", words: "USB 2" },
+  { field: "front_usb3", words: "USB 3" },
+  { field: "front_usbc", words: "USB-C" },
+  { field: "front_audio", words: "audio" },
+];
+
+/** The leads of the case's front panel that go onto the board. */
+function FrontLeads({
+  of,
+  set,
+}: {
+  of: Case;
+  set: (changes: Record<string, number | null>) => Promise<unknown>;
+}) {
+  return (
+    <fieldset>
+      <legend className="mb-1 text-sm font-bold">Leads of its front panel</legend>
+      <div className="flex flex-wrap gap-x-3 gap-y-1">
+        {LEADS.map(({ field, words }) => (
+          <span key={field} data-field={field}>
+            <NumberField
+              label={words}
+              unit=""
+              whole
+              empty
+              narrow
+              placeholder="?"
+              value={of[field]}
+              onCommit={(n) => set({ [field]: n })}
+            />
+          </span>
+        ))}
+      </div>
+    </fieldset>
   );
 }
 
