@@ -125,8 +125,11 @@ class Asked(unittest.TestCase):
         )
         self._asks("memory 5w", *(f"memory 5w {w}" for w in ("ddr5", "ddr5 registered", "ddr4",
                                                              "ddr3")))  # fmt: skip
-        for kind in ("pump", "cooler", "hub"):
+        for kind in ("pump", "hub"):
             self._asks(f"{kind} x1", *(f"{kind} x1 {w}" for w in ("sata", "peripheral", "header")))
+        feeds = ("aio x1 sata", "aio x1 peripheral", "aio x1 header")
+        self._asks("cooler x1", 'fan x1 "Air cooler"', *feeds)
+        self._asks("cooler 3 fans header", 'fan "Air cooler" x3', "aio 3 fans header")
         self._asks("strip 2a", "strip 2a 5v", "strip 2a 12v")
         self._asks("processor 5000", "processor 5000w")
         self._asks("fan pump", "fan", "pump")

@@ -16,6 +16,8 @@ SPLIT_12V = 12 / 17
 LEAST_FAN_MM = 20
 #: And a cooler's, which goes into its name.
 LEAST_COOLER_MM = 80
+#: From here on it is a radiator's: no fan of an air cooler is as large.
+LEAST_RADIATOR_MM = 200
 #: A bare number from here on is a memory module's speed in MT/s.
 LEAST_SPEED_MTS = 800
 

@@ -41,6 +41,7 @@ _ROWS: tuple[tuple[str, str, str], ...] = (
     (_BOARD, rf"{_MAY}{_IN}usb ?3(?:\.[012])?(?: ?gen ?[12])? ?headers?\b", "usb3-headers"),
     (_BOARD, rf"{_MAY}{_IN}(?:usb[ -]?c|(?:usb )?type[ -]?c) ?headers?\b", "usbc-headers"),
     (_BOARD, rf"{_MAY}(?:front|hd) audio(?: headers?)?\b", "audio-headers"),
+    (_CONTROLLER, r"(?<![\w.,-])(?P<n>[0-9]{1,2})i\b", "sata-ports"),
     (_CONTROLLER, rf"{_N}[ -]+(?:{_SATA} |data |internal )?ports?\b", "sata-ports"),
     (_ADAPTER, rf"{_N}[ -]+(?:m\.?2 )?(?:slots?|drives?)\b", "m2-slots"),
 )  # fmt: skip
@@ -51,6 +52,19 @@ _HUB_HEADERS = re.compile(rf"{_N}[ -]+(?:internal )?(?:usb )?(?:headers?|ports?)
 _LEAD = re.compile(
     r"\b(?P<none>no |without )?(?: ?(?:with|has|needs) )?(?: ?an? )?(?:internal )?(?:9-pin )?"
     r"usb (?:lead|cable|connector|plug|header)s?\b"
+)
+#: What else has ports, and is no hub of fans or lights.
+_NOT_FOR_FANS = re.compile(rf"\busb hub\b|{_CONTROLLER}|{_BOARD}")
+_LIGHTS = re.compile(r"\b(?:lights?|lighting|led|rgb|argb)\b")
+_EACH = r"(?:(?: of| at|,|:)? (?P<a>[0-9]+(?:[.,][0-9]+)?) ?a(?:mps?)?\b(?: each)?)?"
+_OUTPUTS = re.compile(
+    rf"{_N}[ -]*(?:ports?|ways?|channels?|outputs?|fan (?:headers?|ports?|outputs?)"
+    rf"|fans?(?= (?:hub|splitter|controller)))\b{_EACH}"
+)
+_FOR_FANS = re.compile(rf"\bfor {_N} fans\b{_EACH}|\b1[ -](?:to|in)[ -](?P<m>[0-9]{{1,2}})\b")
+_EACH_HEADER = re.compile(
+    rf"{_N}[ -]*(?:fan )?headers?(?: of| at|,|:)? (?P<a>[0-9]+(?:[.,][0-9]+)?) ?a(?:mps?)?\b"
+    r"(?: each)?"
 )
 #: The line's own words for these.
 _OWN = re.compile(rf"(?<!\S)(?:(?:{'|'.join(SIGNALS)}|m2-slots|data|port):\S+|(?:no-)?usb-lead)")
@@ -71,6 +85,12 @@ def with_ports(text: str, keep: Callable[[str], str]) -> str:
             text = _HUB_HEADERS.sub(partial(_said, "usb2-headers", keep), text)
     if re.search(r"\b(?:hub|controller|cooler|aio|liquid|water)\b", text):
         text = _LEAD.sub(lambda m: keep("no-usb-lead" if m["none"] else "usb-lead"), text)
+    if re.search(r"\b(?:hub|splitter|controller)s?\b", text) and not _NOT_FOR_FANS.search(text):
+        outputs = partial(_outputs, bool(_LIGHTS.search(text)), keep)
+        text = _OUTPUTS.sub(outputs, _FOR_FANS.sub(outputs, text))
+    text = _EACH_HEADER.sub(
+        lambda m: keep(f"headers:{_number(m['n'])}+{m['a'].replace(',', '.')}a"), text
+    )
     if re.search(r"\b(?:disks?|hdds?|drives?|optical|dvd|cd|cd-rom|burner)\b", text):
         text = _RIBBON.sub(lambda m: keep("data:ribbon"), text)
     return text
@@ -79,5 +99,17 @@ def with_ports(text: str, keep: Callable[[str], str]) -> str:
 def _said(word: str, keep: Callable[[str], str], match: re.Match[str]) -> str:
     if not word:
         return " "
-    n = match["n"] or "1"
-    return keep(f"{word}:{int(n) if n.isdigit() else _WORDS[n]}")
+    return keep(f"{word}:{_number(match['n'] or '1')}")
+
+
+def _outputs(lights: bool, keep: Callable[[str], str], match: re.Match[str]) -> str:
+    said = match.groupdict()
+    n = _number(said["n"] or said.get("m") or "1")
+    if not lights:
+        each = f"+{said['a'].replace(',', '.')}a" if said.get("a") else ""
+        return keep(f"outputs:{n}{each}")
+    return keep("outputs:" + ",".join(f"out-{i + 1}=lights-5v" for i in range(n)))
+
+
+def _number(word: str) -> int:
+    return int(word) if word.isdigit() else _WORDS[word]

@@ -12,7 +12,7 @@ from ..base.declared import Figure
 from ..base.problems import problems_of
 from ..standards.usual import PLAIN_CARD_W, USB_W
 from ..things.parts import Card, Hub, Part, UsbLoad
-from .building import fields_of
+from .building import LEAST_RADIATOR_MM, fields_of
 from .lexer import NUMBER, QUOTED, figure, number, quoted, unquoted, words_of
 from .rows import Row, rows
 from .said import Said
@@ -123,9 +123,14 @@ def _heard(line: str, strict: Entry) -> Entry:
     talk = spoken(line)
     if talk.elsewhere:
         return Entry(None, question=talk.elsewhere)
+    if talk.two:
+        lines = tuple(name.lower() for name in talk.two)
+        return Entry(None, question="One kind of part a line: which is it?", choices=lines)
     found = _parsed(talk.line, talking=True)
     if talk.unsure:
         left = tuple(dict.fromkeys((*talk.unsure, *found.unknown)))
+        if strict.question and strict.question != found.question:
+            return Entry(None, unknown=left)  # it asks of what is understood otherwise
         return replace(strict, unknown=strict.unknown or left)
     described = (*talk.named.split(), *talk.described)
     if found.part is not None:
@@ -162,9 +167,16 @@ def _usual_watts(part: Part, called: str) -> Part:
     if isinstance(part, Hub) and part.own_w is None and called in USB_W:
         return part.model_copy(update={"own_w": _assumed(USB_W[called])})
     if isinstance(part, UsbLoad) and part.draw_w is None:
-        watts = USB_W.get(called or "USB load")
-        return part if watts is None else part.model_copy(update={"draw_w": _assumed(watts)})
+        each = [USB_W.get(c) for c in _several(called or "USB load")]
+        low, likely, high = (sum(w[i] for w in each if w) for i in range(3))
+        watts = (round(low, 6), round(likely, 6), round(high, 6))
+        return part.model_copy(update={"draw_w": _assumed(watts)}) if all(each) else part
     return part
+
+
+def _several(called: str) -> list[str]:
+    """The names that a joined one is made of."""
+    return [called] if called in USB_W else called.split(" and ")
 
 
 def _assumed(watts: tuple[float, float, float]) -> Figure:
@@ -301,6 +313,10 @@ def _plain_word(said: Said, at: int, word: str) -> None:
         said.unknown.append(word)
 
 
+#: What is offered for a plural without a count.
+_USUAL_COUNTS = (2, 3, 4, 5, 6)
+
+
 def _kind_word(word: str) -> str | None:
     """The kind that a word says, alone or behind its number."""
     several = _SEVERAL.fullmatch(word)
@@ -329,6 +345,8 @@ def _kind(said: Said) -> str | None:
     said.counts += own
     if len(said.counts) > 1:
         raise Ask("There are two counts; say one of them.")
+    if not said.counts and any(KINDS.get(PLURALS.get(w, "")) == kind for w in said.words):
+        raise Ask("How many?", *([*said.words, f"x{n}"] for n in _USUAL_COUNTS))
     return kind
 
 
@@ -385,6 +403,14 @@ def _figures(kind: str, said: Said, fields: dict[str, Any]) -> None:
         own = [f for f in said.figures if f[1] == unit]
         if main is None or not own or main.field in fields:
             continue
+        if len(own) == 2 and kind == "processor" and "package_short_w" not in fields:
+            less, more = sorted(own, key=lambda f: f[2]["likely"])
+            rest = said.without(less[0], more[0])
+            raise Ask(
+                f"{less[0]} sustained and {more[0]} for a short time?",
+                [*rest, less[0], f"short:{more[0]}"],
+                *([*rest, one[0]] for one in (more, less)),
+            )
         if len(own) > 1:
             raise Ask(
                 f"{' and '.join(f[0] for f in own)}: which is it?",
@@ -431,12 +457,39 @@ def _ask_open(kind: str, said: Said) -> None:
     if kind in HANG:
         _ask_4pin(said)
     fed = said.sockets or explicit or "header" in said.flags
+    if kind == "cooler" and not (said.sockets or explicit or _is_liquid(said)):
+        _ask_air_or_liquid(said)
     if kind in FED_EITHER_WAY and not fed:
         feeds = ("sata", "peripheral", "header")
         raise Ask("What feeds it: a SATA plug, a 4-pin peripheral plug, or a header?",
                   *([*words, w] for w in feeds))  # fmt: skip
     if kind == "strip" and not any(u == "v" for _, u, _ in said.figures):
         raise Ask("A strip at 5 V or at 12 V?", [*words, "5v"], [*words, "12v"])
+
+
+def _is_liquid(said: Said) -> bool:
+    """Whether a cooler is said to be a liquid one: by its name, its radiator, its pump."""
+    sizes = [f["likely"] for _, u, f in said.figures if u == "mm"]
+    sizes += [number(b) for b in said.bare]
+    names = {"aio", "radiator", "pump"} & {w.partition(":")[0] for w in said.words}
+    figures = {"pump", "controller"} & said.named.keys()
+    sized = any(size >= LEAST_RADIATOR_MM for size in sizes)
+    return bool(names or figures or sized or "fans" in said.settings)
+
+
+def _ask_air_or_liquid(said: Said) -> None:
+    """Of a cooler by air its fan draws; a liquid one has a pump too."""
+    fans = [f"{n} {w}s" for n, w in said.several if w == "fan"]
+    count = [f"x{n}" for n, w in said.several if w == "fan" and n > 1]
+    no_air = ("cooler", "coolers", "cpu", "processor", "header", "fan", *fans)
+    name = [] if said.name is not None else [quoted("Air cooler")]
+    air = ["fan", *said.without(*no_air), *name, *count]
+    liquid = ["aio", *said.without("cooler", "coolers", "cpu", "processor")]
+    feeds = ("header",) if "header" in said.flags else ("sata", "peripheral", "header")
+    raise Ask(
+        "An air cooler, or a liquid one, and what feeds it?",
+        air, *([*(w for w in liquid if w != f), f] for f in feeds),
+    )  # fmt: skip
 
 
 def _ask_4pin(said: Said) -> None:

@@ -16,12 +16,22 @@ def sheet(text: str, kind: str) -> str:
     text = re.sub(r"\b(12|5|3\.3) ?v ?dc\b:?|\bdc ?(12|5|3\.3) ?v\b:?", r" \1\2v ", text)
     text = re.sub(r"\+(12|5|3\.3) ?v", r" \1v ", text)
     amps = rf"({N}) ?(ma|a)(?:mps?|mperes?)?\b"
+    if kind == "m2":
+        text = re.sub(r"\b(?:in )?(?:a |the )?slot\b", " ", text)
     if figures_of(kind) == "drive" or kind == "":
         text = _amps_first(text, amps)
         text = re.sub(rf"\b(12|5)v\s*[:@,]? *{amps}", r" \1v:\2\3 ", text)
         text = re.sub(rf"\b{amps}\s*(?:@|at|on|from)\s*(12|5)v\b(?!:)", r" \3v:\1\2 ", text)
+    elif kind == "board":
+        own = rf"\b(?:own )?(?:draw )?({N}) ?w(?:atts?)?\s*(?:at|on|from)\s*(12|5|3\.3) ?v\b"
+        text = re.sub(own, r" own-\2v:\1w ", text)
     elif kind == "other":
         text = re.sub(rf"\b(12|5|3\.3)v\s*[:@,]?\s*{amps}", _watts_of, text)
+        volts = re.findall(r"(?<![\w:-])(?:12|5|3\.3)v(?![\w:])", text)
+        watts = re.findall(rf"(?<![\w:]){N} ?w(?:atts?)?\b", text)
+        if len(volts) == len(watts) == 1:  # `12 V relay, 3 W`
+            text = text.replace(volts[0], " ", 1).replace(watts[0], f" {volts[0]}:{watts[0]} ", 1)
+            text = re.sub(r"(?<=v:)([0-9.,]+) (?=w)", r"\1", text)
     elif kind in ("fan", "pump", "cooler", "hub"):
         text = re.sub(r"\b12v\b", " ", text)
     if kind in ("floppy", "optical"):
@@ -64,12 +74,37 @@ def said_figures(text: str, kind: str) -> str:
     )
     text = re.sub(rf"\b({N})(w|a|ma)\s*(?:±|\+/-|\+-) ?({N}) ?(%|w|a|ma)?", _give_or_take, text)
     text = re.sub(rf"{_AROUND}\s*({N})(w|a|ma)\b", _about, text)
+    if kind != "m2":
+        text = re.sub(r"(?<![\w:])full(?![\w:-])", "main", text)
+    if figures_of(kind) == "drive":
+        text = re.sub(rf"\bstart\s*[:=]?\s*(?:at|of|is)?\s*({N})w\b", _start_amps, text)
+    if kind in ("processor", "card"):
+        text = _watts_left_out(text, kind)
     text = _limits(text, kind)
     text = _named(text, kind)
     text = _in_all(re.sub(r"(\b[\w.-]+:)\s+(?=[0-9])", r"\1", text))
     if figures_of(kind) == "drive" and "start:" in text:
         text = re.sub(r"(?<![\w:])12v(?![\w:])", " ", text)  # what it starts from, said once more
     return text
+
+
+def _watts_left_out(text: str, kind: str) -> str:
+    """`pl1 125 pl2 253`: a word of a power with a number behind it; `125/253 W` of a processor: the
+    sustained limit and the short one."""
+    text = re.sub(rf"\b(main|short|idle|floor)\s*[:=]?\s*({N})(?![\w.,/%])", r" \1 \2w ", text)
+    if kind != "processor":
+        return text
+    both = re.search(rf"(?<![\w/.])({N}) ?w? ?/ ?({N})w\b(?!/)", text)
+    if both and float(_num(both[1])) < float(_num(both[2])):
+        return text.replace(both[0], f" {both[1]}w short:{both[2]}w ")
+    return text
+
+
+def _start_amps(match: re.Match[str]) -> str:
+    """Watts at spin-up, of which most are at 12 V: three quarters at least, all at most."""
+    watts = float(_num(match[1]))
+    low, likely, high = (f"{watts * share / 12:.4g}" for share in (0.75, 0.9, 1))
+    return f" start:{low}/{likely}/{high}a(assumed) "
 
 
 def _num(text: str) -> str:

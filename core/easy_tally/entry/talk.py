@@ -12,6 +12,7 @@ import re
 from dataclasses import dataclass
 from functools import lru_cache
 
+from ..standards.usual import USB_W
 from .lexer import NUMBER, QUOTED, unquoted
 from .ports import with_ports
 from .sheet import N, said_figures, sheet
@@ -44,6 +45,8 @@ class Spoken:
     called: str = ""
     dropped: tuple[str, ...] = ()
     unsure: tuple[str, ...] = ()
+    #: Names of two parts that one line speaks of.
+    two: tuple[str, ...] = ()
     #: Why it is no part of the tally, where the line speaks of what is none.
     elsewhere: str = ""
 
@@ -69,6 +72,8 @@ def spoken(line: str) -> Spoken:
     if re.search(r"\busb hub\b", text) and re.search(r"\b(?:sata|peripheral)\b", text):
         text = re.sub(r"\b(?:internal )?usb hub\b(?: internal)?", ' hub called:"USB hub" ', text)
     text = _phrases(text, _KINDS)
+    if any(h.startswith("outputs:") for h in held):
+        text = re.sub(r"\boutputs:\S+", " ", text)  # the usual number, where another is said
     fed = _phrases(text, _FEEDS)
     # `pump header` says what feeds a part, unless it is the only word for the part.
     text = _numbers(fed if _kind_in(fed) or not _kind_in(text) else text)
@@ -78,7 +83,8 @@ def spoken(line: str) -> Spoken:
         text, kind = f"{memory[1]} {text}", "memory"
     if kind == "card":
         # How many slots it covers says nothing of its draw.
-        covers = r"\b([1-4](?:\.[0-9]+)?)[- ]?slots?\b(?:[- ]?(?:wide|thick|card|design))?"
+        many = r"single|dual|double|triple|[1-4](?:\.[0-9]+)?"
+        covers = rf"\b({many})[- ]?slots?\b(?:[- ]?(?:wide|thick|card|design))?"
         text = re.sub(covers, r" \1-slot ", text)
     text = sheet(text, kind)
     text = _phrases(text, _FIGURES)
@@ -151,15 +157,30 @@ def _without_category(text: str) -> str:
     if found is None:
         return text
     rest = text[found.end() :]
+    if re.fullmatch(r"\s*[0-9]{1,2}\s*", rest) and found[1] in PLURALS:
+        return f"{rest.strip()} {found[1]}"  # `fans: 3`
     return rest if found[1] in CATEGORIES else f"{found[1]} {rest}"
 
 
 # -- marks, phrases, numbers ---------------------------------------------------------------
 
 
+_SEVERAL_OF = "|".join(sorted(PLURALS, key=len, reverse=True))
+_SEVERAL = rf"\b([2-9]|1[0-9]|{'|'.join(w for w in NUMBERS if w.isalpha())})"
+
+
 def _marks(text: str) -> str:
     """Signs as the line writes them; brackets, bars and tabs are spaces."""
     text = text.replace("×", "x").replace("−", "-").replace("–", "-").replace("—", " - ")
+    text = text.replace("&", " and ").replace("pci express", "pcie")
+    text = re.sub(rf"\b({N} ?mm):", r"\1 ", text)
+    text = re.sub(r"\b(?:6\+2)[- ]?pins?\b", "8 pin", text)
+    # How many lights are on a strip is no count of strips.
+    text = re.sub(r"\b([0-9]{1,4}) ?(leds|lamps)\b", r" \1-\2 ", text)
+    # What each of several draws, between their number and their name.
+    each = rf"{_SEVERAL} ({N} ?(?:ma|a|w))(?:mps?|atts?)? ({_SEVERAL_OF})\b"
+    text = re.sub(each, r"\1 \3 \2", text)
+    text = re.sub(rf"\b(fans) ([2-9]) ?x ?(?={N} ?m?a\b)", r"\2 \1 ", text)
     text = text.replace("µ", "u").replace("’", "'").replace("≈", "~").replace("\u00a0", " ")
     text = re.sub(r"\((?!maker|measured|assumed)([^()]*)\)", r" \1 ", text)
     text = re.sub(r"[|\t;=]+", " ", text)
@@ -170,6 +191,7 @@ def _marks(text: str) -> str:
         "usb",
         text,
     )
+    text = re.sub(rf"\b({N})[ -]?volts?\b", r"\1v", text)
     text = re.sub(r"\bwi-?fi ?[4-7]e?\b", "wifi", text)
     text = re.sub(r"\busb[ -]?c\b", "usb", text)
     text = re.sub(r"\bterabytes?\b", "tb", re.sub(r"\bgigabytes?\b", "gb", text))
@@ -209,11 +231,20 @@ def _phrases(text: str, table: tuple[re.Pattern[str], dict[str, str]]) -> str:
     return pattern.sub(said, text)
 
 
+#: What a number before it says something else of.
+_NO_WORDS = "|".join(
+    (*map(re.escape, OTHER_UNITS), *map(re.escape, DETAILS), "pin", "mm", "in", "volts?", "watts?",
+     "amps?", "inch", "of", "to", "and", "x", "by", "at", "per", "way", "channel", "slot", "port",
+     "lane", "lanes", "gig", "sata", "cores?", *KINDS)
+)  # fmt: skip
+_BETWEEN = rf"(?!(?:{_NO_WORDS})\b)(?:[a-z][a-z-]+ +){{1,3}}"
 _COUNTS = (
     (r"\b(?:qty|quantity|menge|count)[.: ]*([0-9]{1,2})\b", r" x\1 "),
     (r"\b([0-9]{1,2}) ?(?:pcs|pc|pieces|piece|off|stk|units?|each of|of them)\b\.?", r" x\1 "),
     (r"(?<![\w.,])([0-9]{1,2}) ?[x*] (?=[0-9]+(?:[.,][0-9]+)? ?(?:mm|tb|gb|in)\b)", r" x\1 "),
     (r"\b([0-9]{1,2})[- ]?pack\b", r" x\1 "),
+    # `4 quiet fans`: words that are no units stand between a number and its plural.
+    (rf"(?<![\w.,:/])([0-9]{{1,2}}) (?={_BETWEEN}(?:{_SEVERAL_OF})\b)", r" x\1 "),
     (r"\b(?:pack|set|kit|box|bundle) of ([0-9]{1,2})\b", r" x\1 "),
     (r"(?<![\w.,])([0-9]{1,2}) ?[x*] (?=[a-z\ue000])", r" x\1 "),
     (r"(?<![0-9])[x*] ?([0-9]{1,2})\s*$", r" x\1 "),
@@ -223,20 +254,28 @@ _COUNTS = (
 )
 _PINS = r"(24|20|16|8|6|4)"
 _OF_SOCKETS = r"processor sockets|cpu sockets|cpu plugs"
-_SEVERAL_OF = "|".join(sorted(PLURALS, key=len, reverse=True))
+
+
+_WORD = rf"(?<![\w-])(?P<word>{'|'.join(sorted(map(re.escape, NUMBERS), key=len, reverse=True))})"
+#: A number word and what it is followed by → how the line writes it. A count, where nothing else.
+_NUMBER_WORDS = tuple(
+    (re.compile(_WORD + behind), to)
+    for behind, to in (
+        (r"[- ](?=(?:pack|set)\b)", "{}-"),
+        (rf"(?=\s+(?:{_JOINED}|w|a|watts?|amps?|volts?)(?![\w]))\s+", "{}"),
+        (rf"(?![\w-])(?=[- ]*(?:{_PINS}[- ]?pin|{_OF_SOCKETS}))", " {} "),
+        (rf"(?![\w-])(?=\s+(?:{_SEVERAL_OF}|headers|outputs)\b)", " {} "),
+        (r"(?![\w-])", " x{} "),
+    )
+)
 
 
 def _numbers(text: str) -> str:
     """Number words as numbers; how many sockets; how many parts."""
     for word, n in (("sixteen", 16), ("eight", 8), ("six", 6), ("four", 4)):
         text = re.sub(rf"\b{word}[- ]pins?\b", f" {n}pin ", text)
-    units = rf"(?=\s+(?:{_JOINED}|w|a|watts?|amps?|volts?)(?![\w]))"
-    for word, n in sorted(NUMBERS.items(), key=lambda x: -len(x[0])):
-        text = re.sub(rf"(?<![\w-]){re.escape(word)}{units}\s+", f"{n}", text)
-        at = rf"(?<![\w-]){re.escape(word)}(?![\w-])"
-        text = re.sub(rf"{at}(?=[- ]*(?:{_PINS}[- ]?pin|{_OF_SOCKETS}))", f" {n} ", text)
-        text = re.sub(rf"{at}(?=\s+(?:{_SEVERAL_OF}|headers|outputs)\b)", f" {n} ", text)
-        text = re.sub(at, f" x{n} ", text)
+    for pattern, to in _NUMBER_WORDS:
+        text = pattern.sub(lambda m, to=to: to.format(NUMBERS[m["word"]]), text)  # type: ignore[misc]
     text = re.sub(r"\b([0-9]{1,2}) ?x ?([0-9]{1,4}) ?(gb|tb)\b", r" \1x\2\3 ", text)
     if re.search(r"\bddr[345]\b|\bmemory\b", text):
         text = re.sub(
@@ -251,9 +290,14 @@ def _numbers(text: str) -> str:
         text = re.sub(r"\bx1\b", " ", text)  # one kit
         whole = int(kit[1]) * int(kit[2])
         text = re.sub(rf"(?<![x0-9]){whole} ?gb\b", " ", text)
+    text = re.sub(r"\b(?:8|4\+4)[- ]?(?:pins?)?[- ]+eps(?: ?12v)?\b", " 8pin ", text)
+    text = re.sub(r"\beps ?12v\b", " eps ", text)
+    text = re.sub(rf"\b([1-9]) (?:by|times) (?={_PINS}[- ]?pin)", r" \1x", text)
     text = re.sub(r"\b(?:dual|twin|2) ?x? ?eps(?: ?8)?(?:[- ]?pins?)?\b", " 2xcpu8 ", text)
     text = re.sub(r"\beps(?: ?8)?(?:[- ]?pins?)?\b", " cpu8 ", text)
-    text = re.sub(r"\b(?:dual|twin)[- ](?:processor|cpu)s?\b", " processor x2 ", text)
+    of_board = re.search(r"\bboard\b", text)  # of which it says its sockets
+    two = " " if of_board else " processor x2 "
+    text = re.sub(r"\b(?:dual|twin)[- ](?:processor|cpu)s?\b", two, text)
     text = re.sub(r"\b(80|92|120|140|200)s\b", r" \1mm fans ", text)
     for word, n in TIMES.items():
         text = re.sub(rf"(?<![\w-]){word}[- ](?={_PINS}\b)", f" {n}x", text)
@@ -310,6 +354,7 @@ _WEIGHTY = frozenset({
     "not", "no", "without", "except", "minus", "or", "maybe", "perhaps", "either", "if",
     "unless", "unknown", "unsure", "none", "less", "than", "half", "twice", "zero", "watts",
     "amps", "volts",
+    "several", "few", "many", "multiple", "lots", "bunch", "dozens", "hundreds", "thousand",
     "overclocked", "undervolted", "limited", "raised", "lowered", "broken", "dead",
 })  # fmt: skip
 
@@ -320,7 +365,7 @@ def _sorted_out(text: str, line: str, kind: str, dropped: tuple[str, ...]) -> Sp
     described: list[str] = []
     named: list[str] = []
     unsure: list[str] = []
-    called = ""
+    calls: list[str] = []
     typed = {w.lower().strip(",.;:()"): w.strip(",.;:()") for w in line.split()}
     text = re.sub(r"(?<![\w:/.])(2280|2260|2242|2230|22110)(?![\w])", r" form-\1 ", text)
     words = [w.strip(",.;!?'") for w in _pieces(_with_units(text, described))]
@@ -339,7 +384,8 @@ def _sorted_out(text: str, line: str, kind: str, dropped: tuple[str, ...]) -> Sp
         if kind not in ("", "fan", "cooler") and re.fullmatch(rf"{N}mm", bare):
             described.append(f"{bare.removesuffix('mm')} mm")
         elif bare.startswith("called:"):
-            called = called or unquoted(bare.removeprefix("called:"))
+            name = unquoted(bare.removeprefix("called:"))
+            calls += [] if name in calls else [name]
         elif bare in FIGURE_NAMES and bare in FILLERS and not re.match("[0-9]", following):
             continue  # `power` of a plug, no name of a figure
         elif bare in _vocabulary() or bare in PLURALS or _KNOWN_WORD.fullmatch(bare):
@@ -350,18 +396,22 @@ def _sorted_out(text: str, line: str, kind: str, dropped: tuple[str, ...]) -> Sp
             described.append(typed.get(bare, bare))
         elif bare in _WEIGHTY:
             unsure.append(bare)
-        elif close := _one_letter_off(bare):
+        elif (close := _one_letter_off(bare)) and (
+            not kind or _kind_words().get(close, kind) == kind  # no second kind by a slip
+        ):
             kept.append(close)
         elif re.fullmatch(_PLAIN, bare) and not _NO_NAME.fullmatch(bare):
             coded = any(c.isdigit() for c in bare)
             (described if coded else named).append(typed.get(bare, bare))
         else:
             unsure.append(bare)
+    two = tuple(calls) if len(calls) > 1 and not set(calls) <= USB_W.keys() else ()
     # What is written with a capital is what it is called; the rest tells it apart.
     if not any(c.isupper() for word in named for c in word):
         described, named = [*named, *described], []
     return Spoken(
-        line=" ".join(kept), described=tuple(described), named=" ".join(named)[:80], called=called,
+        line=" ".join(kept), described=tuple(described), named=" ".join(named)[:80],
+        called=" and ".join(calls), two=two,
         dropped=dropped, unsure=tuple(unsure),
     )  # fmt: skip
 
@@ -408,9 +458,11 @@ def _one_letter_off(word: str) -> str:
     if len(word) < 4 or not word.isalpha():
         return ""
     found = {w for w in _vocabulary() | set(PLURALS) if len(w) >= 4 and _close(word, w)}
+    found -= {p for p in found if PLURALS.get(p) in found}
     if len(found) > 1:
         found = {w for w in found if len(w) == len(word)} or found
-    return found.pop() if len(found) == 1 else ""
+    close = found.pop() if len(found) == 1 else ""
+    return close if word.endswith("s") else PLURALS.get(close, close)
 
 
 def _close(a: str, b: str) -> bool:

@@ -16,8 +16,17 @@ NUMBERS: dict[str, int] = {
     "nine": 9, "ten": 10, "eleven": 11, "twelve": 12, "thirteen": 13, "fourteen": 14,
     "fifteen": 15, "sixteen": 16, "eighteen": 18, "twenty": 20, "half a dozen": 6, "a dozen": 12,
     "dozen": 12, "a couple of": 2, "couple of": 2, "a pair of": 2, "pair of": 2, "pairs of": 2,
-    "both": 2,
+    "both": 2, "thirty": 30, "forty": 40, "fifty": 50, "sixty": 60, "hundred": 100,
+    "a hundred": 100,
 }  # fmt: skip
+_ONES = ("one", "two", "three", "four", "five", "six", "seven", "eight", "nine")
+#: `twenty-four`, `thirty two`.
+NUMBERS |= {
+    f"{ten}{mark}{one}": NUMBERS[ten] + NUMBERS[one]
+    for ten in ("twenty", "thirty", "forty", "fifty", "sixty")
+    for one in _ONES
+    for mark in ("-", " ")
+}
 #: Words that say how many of what follows, of sockets and of ranks of a kit.
 TIMES: dict[str, int] = {
     "single": 1, "dual": 2, "double": 2, "twin": 2, "triple": 3, "quad": 4, "quadruple": 4,
@@ -105,24 +114,28 @@ _KINDS: dict[str, str] = {
     "rgb fan": "fan", "argb fans": "fans", "argb fan": "fan", "led fans": "fans",
     "led fan": "fan", "lit fan": "fan",
     # coolers and pumps
-    "all-in-one cooler": "cooler", "all in one cooler": "cooler", "all-in-one": "cooler",
-    "liquid cooler": "cooler", "liquid cooling": "cooler", "water cooler": "cooler",
-    "water cooling": "cooler", "watercooler": "cooler", "aio cooler": "cooler",
-    "aio liquid cooler": "cooler", "closed loop cooler": "cooler", "closed-loop cooler": "cooler",
-    "aio": "cooler", "water pump": "pump", "loop pump": "pump", "coolant pump": "pump",
+    "all-in-one cooler": "aio", "all in one cooler": "aio", "all-in-one": "aio",
+    "liquid cooler": "aio", "liquid cooling": "aio", "water cooler": "aio",
+    "water cooling": "aio", "watercooler": "aio", "aio cooler": "aio",
+    "aio liquid cooler": "aio", "closed loop cooler": "aio", "closed-loop cooler": "aio",
+    "aio": "aio", "water pump": "pump", "loop pump": "pump", "coolant pump": "pump",
     "pump and reservoir": "pump", "pump/reservoir": "pump", "pump reservoir": "pump",
-    "pump-res combo": "pump", "pump combo": "pump", "circulation pump": "pump",
+    "pump-res combo": "pump", "pump combo": "pump", "pump/res": "pump",
+    "pump/res combo": "pump", "circulation pump": "pump",
     # hubs
     "fan hubs": "hubs", "fan hub": "hub", "fan controller": "hub", "fan splitter hub": "hub",
     "pwm hub": "hub", "pwm fan hub": "hub", "pwm fan": "fan", "fan controllers": "hubs",
-    "light and fan hub": "hub",
+    "light and fan hub": "hub", "fan splitter": "hub header", "header splitter": "hub header",
     # lights
     "light strips": "strips", "light strip": "strip", "led strips": "strips",
     "led strip": "strip", "argb strips": "strips 5v", "argb strip": "strip 5v",
     "addressable strip": "strip 5v", "addressable lights": "strip 5v", "argb": "strip 5v",
     "rgb strips": "strips", "rgb strip": "strip", "light bar": "strip", "led bar": "strip",
     "lights": "strip", "case lights": "strip", "lighting": "strip", "leds": "strip",
-    "led tape": "strip",
+    "led tape": "strip", "lightbar": "strip", "light bars": "strips", "lightbars": "strips",
+    # what is called a board and is none
+    "relay board": 'load called:"Relay board"', "sensor board": 'load called:"Sensor board"',
+    "io board": 'load called:"I/O board"', "interface board": 'load called:"Interface board"',
     # what hangs on USB
 "usb device": "usb", "usb devices": "usb", "usb load": "usb",
     "usb things": "usb", "usb stuff": "usb",
@@ -149,7 +162,7 @@ PLAIN_CARDS: dict[str, tuple[str, ...]] = {
         "host bus adapter",
     ),
     "M.2 adapter": ("nvme adapter", "m.2 adapter", "m.2 adapter card", "nvme adapter card"),
-    "USB card": ("usb card", "usb expansion card"),
+    "USB card": ("usb card", "usb expansion card", "usb pcie card", "pcie usb card"),
     "Serial card": ("serial card",),
     "Parallel card": ("parallel card",),
     "Expansion card": ("expansion card", "add-in card"),
@@ -187,7 +200,7 @@ USB_THINGS: dict[str, tuple[str, ...]] = {
     "USB receiver": ("usb dongle", "dongle", "usb receiver"),
     "Card reader": ("card reader", "sd card reader", "memory card reader"),
     "Front panel": ("front panel", "front-panel", "front panel usb"),
-    "Charger": ("phone charger", "usb charger"),
+    "Charger": ("phone charger", "usb charger", "charging port", "usb charging port"),
     "USB fan": ("usb fan",),
     "USB light": ("usb light", "usb lamp"),
 }
@@ -232,7 +245,9 @@ FEED_PHRASES: dict[str, str] = {
     "no plug": "slot-only", "no plugs": "slot-only", "no connector": "slot-only",
     "slot powered": "slot-only", "slot-powered": "slot-only", "bus powered": "slot-only",
     "bus-powered": "slot-only", "powered by the slot": "slot-only", "fed by the slot": "slot-only",
-    "slot only": "slot-only", "powered from the slot": "slot-only", "slot power only": "slot-only",
+    "slot only": "slot-only", "from the slot only": "slot-only", "only from the slot": "slot-only",
+    "by the slot only": "slot-only",
+    "powered from the slot": "slot-only", "slot power only": "slot-only",
     "fan headers": "headers", "pwm header": "header", "fan header": "header",
     "cpu fan header": "header", "pump header": "header", "board header": "header",
     "cpu header": "header", "processor header": "header",
@@ -267,6 +282,8 @@ FIGURE_PHRASES: dict[str, str] = {
     "board power": "main", "total board power": "main", "graphics power": "main",
     "total graphics power": "main", "base power": "main", "processor base power": "main",
     "package power": "main", "sustained": "main", "pl1": "main", "long limit": "main",
+    "full load": "main", "under load": "main", "at load": "main", "at full load": "main",
+    "at full": "main", "ppt": "short", "for a short time": "short", "short time": "short",
     "pl2": "short", "turbo": "short", "turbo power": "short", "max turbo power": "short",
     "maximum turbo power": "short", "boost": "short", "boost power": "short",
     "short limit": "short", "short term": "short", "short-term": "short",
