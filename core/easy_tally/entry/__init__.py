@@ -9,8 +9,9 @@ guessed. `say` prints any part as a line that `parse` reads back to the same par
 is told in docs/entry-line.md; its words stand in `words.py`.
 """
 
+from .asking import Entry
 from .printer import say
-from .reader import Entry, parse, parse_list
+from .reader import parse, parse_list
 from .telling import understood
 
 __all__ = ["Entry", "parse", "parse_list", "say", "understood"]

@@ -35,6 +35,7 @@ _ROWS: tuple[tuple[str, str, str], ...] = (
     (_BOARD, rf"{_N}[ -]+{_SATA}(?! ?(?:power|plug|socket|ssd|disk|drive|dom))(?![\w/-])",
      "sata-ports"),
     (_BOARD, rf"\b{_SATA} ?(?:data )?ports?\b", ""),
+    (_BOARD, rf"{_N}[ -]*(?:dimms?|memory slots?|ram slots?|dimm slots?)\b", ""),
     (_BOARD, rf"{_N}[ -]+(?:m\.?2|nvme)(?: nvme| ssd)?(?: (?:slots?|sockets?|ports?))?(?![\w/.-])",
      "m2-slots"),
     (_BOARD, rf"{_N}[ -]+{_IN}usb ?2(?:\.0)? ?headers?\b", "usb2-headers"),

@@ -2,8 +2,21 @@
 
 from __future__ import annotations
 
+import re
 from dataclasses import dataclass, field
 from typing import Any
+
+from .words import SOCKET_SYNONYMS, SOCKETS
+
+SOCKETS_SAID = re.compile(r"(?:([1-9])x)?(\S+)")
+
+
+def socket_said(match: re.Match[str], word: str) -> str | None:
+    name = SOCKET_SYNONYMS.get(match[2], match[2])
+    # A number alone says a socket only behind its `2x`.
+    if name not in SOCKETS or word in ("8", "6", "16"):
+        return None
+    return name
 
 
 @dataclass(slots=True)

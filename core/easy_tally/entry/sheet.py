@@ -16,12 +16,20 @@ def sheet(text: str, kind: str) -> str:
     text = re.sub(r"\b(12|5|3\.3) ?v ?dc\b:?|\bdc ?(12|5|3\.3) ?v\b:?", r" \1\2v ", text)
     text = re.sub(r"\+(12|5|3\.3) ?v", r" \1v ", text)
     amps = rf"({N}) ?(ma|a)(?:mps?|mperes?)?\b"
+    if kind == "memory":
+        text = re.sub(rf"\b{N} ?v\b", " ", text)
+    if kind in ("fan", "pump"):
+        text = _said_twice(text)
     if kind == "m2":
         text = re.sub(r"\b(?:in )?(?:a |the )?slot\b", " ", text)
     if figures_of(kind) == "drive" or kind == "":
         text = _amps_first(text, amps)
-        text = re.sub(rf"\b(12|5)v\s*[:@,]? *{amps}", r" \1v:\2\3 ", text)
+        text = re.sub(rf"\b(12|5)v\s*[:@,/]? *{amps}", r" \1v:\2\3 ", text)
         text = re.sub(rf"\b{amps}\s*(?:@|at|on|from)\s*(12|5)v\b(?!:)", r" \3v:\1\2 ", text)
+    elif kind == "usb":
+        text = re.sub(
+            rf"(?:\b(5)v\s*[:@,/]?\s*|\b()){amps}(?:\s*(?:@|at)?\s*5v\b)?", _usb_watts, text
+        )
     elif kind == "board":
         own = rf"\b(?:own )?(?:draw )?({N}) ?w(?:atts?)?\s*(?:at|on|from)\s*(12|5|3\.3) ?v\b"
         text = re.sub(own, r" own-\2v:\1w ", text)
@@ -45,6 +53,17 @@ def sheet(text: str, kind: str) -> str:
     return text
 
 
+def _said_twice(text: str) -> str:
+    """`0.6 A 7.2 W`: the same at 12 V, said in watts too."""
+    amps = re.findall(rf"(?<![\w:])({N}) ?a(?:mps?)?\b", text)
+    watts = re.findall(rf"(?<![\w:])(({N}) ?w(?:atts?)?\b)", text)
+    if len(amps) == len(watts) == 1:
+        stated = float(_num(watts[0][1]))
+        if abs(12 * float(_num(amps[0])) - stated) <= 0.1 * stated:
+            return text.replace(watts[0][0], " ", 1)
+    return text
+
+
 def _amps_first(text: str, amps: str) -> str:
     """`0.75A 12V, 0.6A 5V`: where each ampere stands before its volts, they go together."""
     pair = re.compile(rf"\b{amps}\s*[@/]?\s*(12|5)v\b")
@@ -52,6 +71,12 @@ def _amps_first(text: str, amps: str) -> str:
     both = {v[2] for v in said} == {"", "5", "12"} and len(said) == 4
     in_turn = both and all(bool(v[2]) == bool(i % 2) for i, v in enumerate(said))
     return pair.sub(r" \3v:\1\2 ", text) if in_turn else text
+
+
+def _usb_watts(match: re.Match[str]) -> str:
+    """Amperes of what hangs on USB as watts: it is fed with 5 V."""
+    amps = float(_num(match[3])) / (1000 if match[4] == "ma" else 1)
+    return f" {amps * 5:.6g}w "
 
 
 def _watts_of(match: re.Match[str]) -> str:
@@ -74,6 +99,8 @@ def said_figures(text: str, kind: str) -> str:
     )
     text = re.sub(rf"\b({N})(w|a|ma)\s*(?:±|\+/-|\+-) ?({N}) ?(%|w|a|ma)?", _give_or_take, text)
     text = re.sub(rf"{_AROUND}\s*({N})(w|a|ma)\b", _about, text)
+    if kind not in ("fan", "pump", "strip"):
+        text = re.sub(r"(?<![\w:])rated(?![\w:-])", " ", text)
     if kind != "m2":
         text = re.sub(r"(?<![\w:])full(?![\w:-])", "main", text)
     if figures_of(kind) == "drive":
@@ -174,7 +201,7 @@ def _named(text: str, kind: str) -> str:
     text = re.sub(rf"{figure}\s*main\b", r" \1 ", text)
     for word in ("start", "short", "idle", "standby", "floor", "slot"):
         text = re.sub(
-            rf"(?<![\w:]){word}\s*[:=]?\s*(?:at|of|is)?\s*{figure}", rf" {word}:\1 ", text
+            rf"(?<![\w:-]){word}\s*[:=]?\s*(?:at|of|is)?\s*{figure}", rf" {word}:\1 ", text
         )
         behind = re.search(rf"{figure}\s+(?:(?:at|for|on|in|of|to)\s+)?{word}(?![\w:-])", text)
         # With another figure to follow, it may as well be that one's name: left to be asked.

@@ -13,6 +13,7 @@ from dataclasses import dataclass
 from functools import lru_cache
 
 from ..standards.usual import USB_W
+from .counts import JOINED, SEVERAL, SEVERAL_OF, with_numbers
 from .lexer import NUMBER, QUOTED, unquoted
 from .ports import with_ports
 from .sheet import N, said_figures, sheet
@@ -24,13 +25,11 @@ from .vocabulary import (
     FIGURE_PHRASES,
     FILLERS,
     KIND_PHRASES,
-    NUMBERS,
+    MEANT,
     OTHER_UNITS,
-    TIMES,
 )
 from .words import DETAILS, FIGURE_NAMES, FLAGS, KINDS, PLURALS, SOCKETS
 
-_JOINED = "mm|in|v|lanes|" + "|".join(re.escape(u) for u in DETAILS)
 _HELD = re.compile(r"\ue000([0-9]+)\ue001")
 
 
@@ -76,7 +75,7 @@ def spoken(line: str) -> Spoken:
         text = re.sub(r"\boutputs:\S+", " ", text)  # the usual number, where another is said
     fed = _phrases(text, _FEEDS)
     # `pump header` says what feeds a part, unless it is the only word for the part.
-    text = _numbers(fed if _kind_in(fed) or not _kind_in(text) else text)
+    text = with_numbers(fed if _kind_in(fed) or not _kind_in(text) else text)
     kind = _kind_in(_back(text, held))
     memory = re.search(r"\b(ddr[345])-[0-9]{3,5}\b", text)
     if memory and kind in ("", "memory") and not re.search(r"(?<![\w-])ddr[345](?![\w-])", text):
@@ -86,6 +85,7 @@ def spoken(line: str) -> Spoken:
         many = r"single|dual|double|triple|[1-4](?:\.[0-9]+)?"
         covers = rf"\b({many})[- ]?slots?\b(?:[- ]?(?:wide|thick|card|design))?"
         text = re.sub(covers, r" \1-slot ", text)
+        text = re.sub(r"\b([0-9]) fans?\b", r" \1-fan ", text)
     text = sheet(text, kind)
     text = _phrases(text, _FIGURES)
     text = said_figures(text, kind)
@@ -165,20 +165,19 @@ def _without_category(text: str) -> str:
 # -- marks, phrases, numbers ---------------------------------------------------------------
 
 
-_SEVERAL_OF = "|".join(sorted(PLURALS, key=len, reverse=True))
-_SEVERAL = rf"\b([2-9]|1[0-9]|{'|'.join(w for w in NUMBERS if w.isalpha())})"
-
-
 def _marks(text: str) -> str:
     """Signs as the line writes them; brackets, bars and tabs are spaces."""
     text = text.replace("×", "x").replace("−", "-").replace("–", "-").replace("—", " - ")
     text = text.replace("&", " and ").replace("pci express", "pcie")
     text = re.sub(rf"\b({N} ?mm):", r"\1 ", text)
+    kit = r"\b([0-9]{1,4}) ?gb (?:in|as|on|over|across) (?:x ?)?([2-9])(?= [a-z])"
+    text = re.sub(kit, _each_gb, text)
+    text = re.sub(r"\b([1-4]) (?:cpu|processor) (?=8[- ]?pins?\b)", r"\1x", text)
     text = re.sub(r"\b(?:6\+2)[- ]?pins?\b", "8 pin", text)
     # How many lights are on a strip is no count of strips.
     text = re.sub(r"\b([0-9]{1,4}) ?(leds|lamps)\b", r" \1-\2 ", text)
     # What each of several draws, between their number and their name.
-    each = rf"{_SEVERAL} ({N} ?(?:ma|a|w))(?:mps?|atts?)? ({_SEVERAL_OF})\b"
+    each = rf"{SEVERAL} ({N} ?(?:ma|a|w))(?:mps?|atts?)? ({SEVERAL_OF})\b"
     text = re.sub(each, r"\1 \3 \2", text)
     text = re.sub(rf"\b(fans) ([2-9]) ?x ?(?={N} ?m?a\b)", r"\2 \1 ", text)
     text = text.replace("µ", "u").replace("’", "'").replace("≈", "~").replace("\u00a0", " ")
@@ -192,6 +191,7 @@ def _marks(text: str) -> str:
         text,
     )
     text = re.sub(rf"\b({N})[ -]?volts?\b", r"\1v", text)
+    text = re.sub(r"\b(half|full) height\b|\b(low) profile\b", _hyphened, text)
     text = re.sub(r"\bwi-?fi ?[4-7]e?\b", "wifi", text)
     text = re.sub(r"\busb[ -]?c\b", "usb", text)
     text = re.sub(r"\bterabytes?\b", "tb", re.sub(r"\bgigabytes?\b", "gb", text))
@@ -202,10 +202,19 @@ def _marks(text: str) -> str:
     text = re.sub(r"\bddr ?-?([345])\b", r"ddr\1", text)
     text = re.sub(r"\b(micro|mini|flex|e)[ -](atx|itx|dtx)\b", r"\1-\2", text)
     text = re.sub(r"\b([0-9]{1,2}) ?cm\b", lambda m: f"{int(m[1]) * 10}mm", text)
-    text = re.sub(rf"\b({N}) ({_JOINED})\b", r"\1\2", text)
+    text = re.sub(rf"\b({N}) ({JOINED})\b", r"\1\2", text)
     text = re.sub(r"\b(?:pcie? ?)?gen ?([345])(?:\.0)? ?x(?:1|2|4|8|16)\b", r" gen\1 ", text)
     text = re.sub(r"\bpcie? ?(?:gen ?)?[345](?:\.0)?\b", r"pcie", text)
     return re.sub(r"\b(?:pcie?|slot)(?: ?express)? ?x ?(1|4|8|16)\b", r" \1lanes ", text)
+
+
+def _hyphened(match: re.Match[str]) -> str:
+    return match.group().replace(" ", "-")
+
+
+def _each_gb(match: re.Match[str]) -> str:
+    """`128 gb in 4 modules`: 32 GB each."""
+    return f"{int(match[1]) / int(match[2]):g}gb {match[2]}"
 
 
 def _compiled(phrases: dict[str, str]) -> tuple[re.Pattern[str], dict[str, str]]:
@@ -231,95 +240,6 @@ def _phrases(text: str, table: tuple[re.Pattern[str], dict[str, str]]) -> str:
     return pattern.sub(said, text)
 
 
-#: What a number before it says something else of.
-_NO_WORDS = "|".join(
-    (*map(re.escape, OTHER_UNITS), *map(re.escape, DETAILS), "pin", "mm", "in", "volts?", "watts?",
-     "amps?", "inch", "of", "to", "and", "x", "by", "at", "per", "way", "channel", "slot", "port",
-     "lane", "lanes", "gig", "sata", "cores?", *KINDS)
-)  # fmt: skip
-_BETWEEN = rf"(?!(?:{_NO_WORDS})\b)(?:[a-z][a-z-]+ +){{1,3}}"
-_COUNTS = (
-    (r"\b(?:qty|quantity|menge|count)[.: ]*([0-9]{1,2})\b", r" x\1 "),
-    (r"\b([0-9]{1,2}) ?(?:pcs|pc|pieces|piece|off|stk|units?|each of|of them)\b\.?", r" x\1 "),
-    (r"(?<![\w.,])([0-9]{1,2}) ?[x*] (?=[0-9]+(?:[.,][0-9]+)? ?(?:mm|tb|gb|in)\b)", r" x\1 "),
-    (r"\b([0-9]{1,2})[- ]?pack\b", r" x\1 "),
-    # `4 quiet fans`: words that are no units stand between a number and its plural.
-    (rf"(?<![\w.,:/])([0-9]{{1,2}}) (?={_BETWEEN}(?:{_SEVERAL_OF})\b)", r" x\1 "),
-    (r"\b(?:pack|set|kit|box|bundle) of ([0-9]{1,2})\b", r" x\1 "),
-    (r"(?<![\w.,])([0-9]{1,2}) ?[x*] (?=[a-z\ue000])", r" x\1 "),
-    (r"(?<![0-9])[x*] ?([0-9]{1,2})\s*$", r" x\1 "),
-    (r"^\s*([0-9]{1,2}) (?=[0-9]{2,3} ?mm\b)", r" x\1 "),
-    (r"\b([0-9]{1,2}) of (?=[a-z])", r" x\1 "),
-    (rf"(?<![\w.,])([0-9]{{1,2}})\s+(?=(?:{'|'.join(KINDS)})\b)", r" x\1 "),
-)
-_PINS = r"(24|20|16|8|6|4)"
-_OF_SOCKETS = r"processor sockets|cpu sockets|cpu plugs"
-
-
-_WORD = rf"(?<![\w-])(?P<word>{'|'.join(sorted(map(re.escape, NUMBERS), key=len, reverse=True))})"
-#: A number word and what it is followed by → how the line writes it. A count, where nothing else.
-_NUMBER_WORDS = tuple(
-    (re.compile(_WORD + behind), to)
-    for behind, to in (
-        (r"[- ](?=(?:pack|set)\b)", "{}-"),
-        (rf"(?=\s+(?:{_JOINED}|w|a|watts?|amps?|volts?)(?![\w]))\s+", "{}"),
-        (rf"(?![\w-])(?=[- ]*(?:{_PINS}[- ]?pin|{_OF_SOCKETS}))", " {} "),
-        (rf"(?![\w-])(?=\s+(?:{_SEVERAL_OF}|headers|outputs)\b)", " {} "),
-        (r"(?![\w-])", " x{} "),
-    )
-)
-
-
-def _numbers(text: str) -> str:
-    """Number words as numbers; how many sockets; how many parts."""
-    for word, n in (("sixteen", 16), ("eight", 8), ("six", 6), ("four", 4)):
-        text = re.sub(rf"\b{word}[- ]pins?\b", f" {n}pin ", text)
-    for pattern, to in _NUMBER_WORDS:
-        text = pattern.sub(lambda m, to=to: to.format(NUMBERS[m["word"]]), text)  # type: ignore[misc]
-    text = re.sub(r"\b([0-9]{1,2}) ?x ?([0-9]{1,4}) ?(gb|tb)\b", r" \1x\2\3 ", text)
-    if re.search(r"\bddr[345]\b|\bmemory\b", text):
-        text = re.sub(
-            r"(?<![\w.])([2-8]) ?x ?(4|8|12|16|24|32|48|64|96|128)(?![\w.])", r" \1x\2gb ", text
-        )
-    if (of := re.search(r"\bkit of +(?:x ?)?([2-8])\b", text)) and (
-        gb := re.search(r"(?<![x\w])([0-9]{1,4}) ?gb\b", text)
-    ):
-        each = f"{int(gb[1]) / int(of[1]):g}"  # a kit's gigabytes are those of all its modules
-        text = text.replace(gb[0], f"{each}gb")
-    if kit := re.search(r"\b([0-9]{1,2})x([0-9]{1,4})gb\b", text):
-        text = re.sub(r"\bx1\b", " ", text)  # one kit
-        whole = int(kit[1]) * int(kit[2])
-        text = re.sub(rf"(?<![x0-9]){whole} ?gb\b", " ", text)
-    text = re.sub(r"\b(?:8|4\+4)[- ]?(?:pins?)?[- ]+eps(?: ?12v)?\b", " 8pin ", text)
-    text = re.sub(r"\beps ?12v\b", " eps ", text)
-    text = re.sub(rf"\b([1-9]) (?:by|times) (?={_PINS}[- ]?pin)", r" \1x", text)
-    text = re.sub(r"\b(?:dual|twin|2) ?x? ?eps(?: ?8)?(?:[- ]?pins?)?\b", " 2xcpu8 ", text)
-    text = re.sub(r"\beps(?: ?8)?(?:[- ]?pins?)?\b", " cpu8 ", text)
-    of_board = re.search(r"\bboard\b", text)  # of which it says its sockets
-    two = " " if of_board else " processor x2 "
-    text = re.sub(r"\b(?:dual|twin)[- ](?:processor|cpu)s?\b", two, text)
-    text = re.sub(r"\b(80|92|120|140|200)s\b", r" \1mm fans ", text)
-    for word, n in TIMES.items():
-        text = re.sub(rf"(?<![\w-]){word}[- ](?={_PINS}\b)", f" {n}x", text)
-        text = re.sub(rf"(?<![\w-]){word}[- ](?=fan|radiator)", f" {n} ", text)
-    text = re.sub(rf"\b([1-9]) ?x? +{_PINS}[- ]?pins?\b", r" \1x\2pin ", text)
-    text = re.sub(rf"\b([1-9])x ?{_PINS}[- ]?pins?\b", r" \1x\2pin ", text)
-    text = re.sub(r"\b(8|6|4|24|20)((?:\+(?:8|6|4|24|20))+)(?:[- ]?pins?)?\b", _plus, text)
-    text = re.sub(rf"\b{_PINS}[- ]?pins?\b", r" \1pin ", text)
-    for pattern, to in _COUNTS:
-        text = re.sub(pattern, to, text)
-    return text
-
-
-def _plus(match: re.Match[str]) -> str:
-    """`8+6`: an 8-pin and a 6-pin socket; `20+4`, `4+4`, `6+2` are one plug."""
-    whole = match.group().split("+")
-    one = "+".join(re.sub(r"\D", "", w) for w in whole)
-    if one in ("20+4", "4+4", "6+2"):
-        return f" {one}pin "
-    return " " + " ".join(f"{re.sub(r'[^0-9]', '', w)}pin" for w in whole) + " "
-
-
 # -- figures -------------------------------------------------------------------------------
 
 
@@ -329,10 +249,10 @@ def _kind_words() -> dict[str, str]:
 
 
 def _kind_in(text: str) -> str:
-    """The kind that a text speaks of first, or nothing."""
+    """The kind that a text speaks of, the one that is meant or the first; or nothing."""
     kinds = _kind_words()
-    found = [kinds[w] for w in re.findall(r"[\w.]+", text) if w in kinds]
-    return found[0] if found else ""
+    found = [kinds[w] for w in re.findall(r"(?<![\w:-])[\w.]+(?![\w:-])", text) if w in kinds]
+    return MEANT.get(frozenset(found), found[0]) if found else ""
 
 
 # -- what is left --------------------------------------------------------------------------
@@ -417,7 +337,7 @@ def _sorted_out(text: str, line: str, kind: str, dropped: tuple[str, ...]) -> Sp
 
 
 #: Said twice, by a word and by itself, they say the same.
-_ONCE = ("5v", "12v", "2.5in", "3.5in")
+_ONCE = ("5v", "12v", "2.5in", "3.5in", "header")
 _PLAIN = r"[^\W_][\w.'/-]*"
 #: A figure that was not read, digits of other scripts, or a word of no length that a name has.
 _NO_NAME = re.compile(r"[0-9.,]+(?:w|a|ma|v|watts?|amps?)?|.*(?![0-9])\d.*|.{41,}")

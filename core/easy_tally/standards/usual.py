@@ -13,7 +13,8 @@ PLAIN_CARD_W: dict[str, tuple[float, float, float]] = {
 #: Of what hangs on USB.
 USB_W: dict[str, tuple[float, float, float]] = {
     "USB hub": (0.5, 2.5, 10), "USB stick": (0.3, 1, 2.5), "External drive": (2, 4.5, 9),
-    "Webcam": (1, 2, 2.5), "Camera": (1, 2.5, 4.5), "Keyboard": (0.2, 0.5, 2.5),
+    "USB sound card": (0.5, 1.5, 2.5), "USB adapter": (0.3, 1, 2.5), "Webcam": (1, 2, 2.5),
+    "Camera": (1, 2.5, 4.5), "Keyboard": (0.2, 0.5, 2.5),
     "Mouse": (0.2, 0.5, 1), "Keyboard and mouse": (0.4, 1, 3.5), "Microphone": (0.5, 1.5, 2.5),
     "Headset": (0.5, 1.5, 2.5), "Gamepad": (0.5, 1.5, 2.5), "USB receiver": (0.1, 0.3, 0.5),
     "Card reader": (0.3, 1, 2.5), "Front panel": (0, 2.5, 15), "Charger": (2.5, 7.5, 15),

@@ -1,0 +1,150 @@
+"""What has to be asked before a part can be made: one question, and the lines that answer it."""
+
+from __future__ import annotations
+
+import re
+from dataclasses import dataclass
+from typing import Any
+
+from ..things.parts import Part
+from .building import LEAST_RADIATOR_MM
+from .lexer import number, quoted
+from .said import SOCKETS_SAID, Said, socket_said
+from .vocabulary import PLAUSIBLE
+from .words import DRIVE_KINDS, FED_EITHER_WAY, GENERATIONS, HANG, main_figure
+
+
+@dataclass(frozen=True, slots=True)
+class Entry:
+    """What a line was understood as. `part` only when every word is accounted for and nothing
+    is open; `unknown` are the words that are not; `question` asks, `choices` are whole lines;
+    `named` is the line with the unknown words as the part's name, where nothing else is open."""
+
+    part: Part | None
+    understood: str = ""
+    unknown: tuple[str, ...] = ()
+    question: str = ""
+    choices: tuple[str, ...] = ()
+    named: str = ""
+    #: What was left out since it says nothing of a part: prices, links.
+    dropped: tuple[str, ...] = ()
+    #: Words that say nothing of the draw and went into the name: an entry may be called so.
+    described: tuple[str, ...] = ()
+
+
+class Ask(Exception):
+    """Something is open: a question, and the lines that would answer it."""
+
+    def __init__(self, question: str, *choices: list[str]) -> None:
+        super().__init__(question)
+        self.entry = Entry(None, question=question, choices=tuple(" ".join(c) for c in choices))
+
+
+def ask_open(kind: str, said: Said) -> None:
+    """Ask what has to be known before a part can be made."""
+    words = said.words
+    explicit = "sockets" in said.settings or "no-socket" in said.flags
+    if kind in DRIVE_KINDS and len(said.sockets) > 1:
+        n = len(said.sockets)
+        rest = said.without(
+            *(w for w in words if (m := SOCKETS_SAID.fullmatch(w)) and socket_said(m, w))
+        )
+        raise Ask(f"{n} drives, each with one plug?", [*rest, said.sockets[0], f"x{n}"])
+    if kind == "drive" and not said.form():
+        raise Ask("Which drive: 3.5-inch or 2.5-inch?", [*words, "3.5in"], [*words, "2.5in"])
+    if kind == "ssd" and not (said.form() or said.sockets):
+        rest = [re.sub(r"^([0-9]+) ssds$", r"x\1", w) for w in said.without("ssd", "ssds")]
+        raise Ask("A 2.5-inch drive, or one in an M.2 slot?", [*words, "2.5in"], [*rest, "m.2"])
+    if kind == "card" and not (said.sockets or explicit or "slot-only" in said.flags):
+        ways = ("16pin", "2x8pin", "8pin", "slot-only")
+        raise Ask("Which power sockets does the card have?", *([*words, w] for w in ways))
+    cpu = {"8pin", "cpu8", "4pin", "cpu4"} & set(said.sockets) or "no-cpu" in said.flags
+    if kind == "board" and not (cpu or explicit):
+        raise Ask("How many 8-pin processor sockets?", [*words, "8pin"], [*words, "2x8pin"])
+    if kind == "memory" and not said.flags & set(GENERATIONS):
+        kinds = ("ddr5", "ddr5 registered", "ddr4", "ddr3")
+        raise Ask("Which generation is it?", *([*words, w] for w in kinds))
+    if kind in HANG:
+        _ask_4pin(said)
+    fed = said.sockets or explicit or "header" in said.flags
+    if kind == "cooler" and not (said.sockets or explicit or _is_liquid(said)):
+        _ask_air_or_liquid(said)
+    if kind in FED_EITHER_WAY and not fed:
+        feeds = ("sata", "peripheral", "header")
+        raise Ask("What feeds it: a SATA plug, a 4-pin peripheral plug, or a header?",
+                  *([*words, w] for w in feeds))  # fmt: skip
+    if kind == "strip" and not any(u == "v" for _, u, _ in said.figures):
+        raise Ask("A strip at 5 V or at 12 V?", [*words, "5v"], [*words, "12v"])
+
+
+def _is_liquid(said: Said) -> bool:
+    """Whether a cooler is said to be a liquid one: by its name, its radiator, its pump."""
+    sizes = [f["likely"] for _, u, f in said.figures if u == "mm"]
+    sizes += [number(b) for b in said.bare]
+    names = {"aio", "radiator", "pump"} & {w.partition(":")[0] for w in said.words}
+    figures = {"pump", "controller"} & said.named.keys()
+    sized = any(size >= LEAST_RADIATOR_MM for size in sizes)
+    return bool(names or figures or sized or "fans" in said.settings)
+
+
+def _ask_air_or_liquid(said: Said) -> None:
+    """Of a cooler by air its fan draws; a liquid one has a pump too."""
+    fans = [f"{n} {w}s" for n, w in said.several if w == "fan"]
+    count = [f"x{n}" for n, w in said.several if w == "fan" and n > 1]
+    no_air = ("cooler", "coolers", "cpu", "processor", "header", "fan", *fans)
+    name = [] if said.name is not None else [quoted("Air cooler")]
+    air = ["fan", *said.without(*no_air), *name, *count]
+    liquid = ["aio", *said.without("cooler", "coolers", "cpu", "processor")]
+    feeds = ("header",) if "header" in said.flags else ("sata", "peripheral", "header")
+    raise Ask(
+        "An air cooler, or a liquid one, and what feeds it?",
+        air, *([*(w for w in liquid if w != f), f] for f in feeds),
+    )  # fmt: skip
+
+
+def _ask_4pin(said: Said) -> None:
+    """A 4-pin plug of a fan is a peripheral plug or a fan header's; `header` tells."""
+    if "4pin" not in said.sockets:
+        return
+    if "header" in said.flags:
+        said.sockets = [w for w in said.sockets if w != "4pin"]
+        return
+    plugs = [w for w in said.words if re.fullmatch("([1-9]x)?4-?pin", w)]
+    rest, count = said.without(*plugs), said.sockets.count("4pin")
+    named = "peripheral" if count == 1 else f"{count}xperipheral"
+    raise Ask("A header, or a 4-pin peripheral plug?", [*rest, "header"], [*rest, named])
+
+
+#: From here on a bare number of a processor or a card is watts, and no count of them. Source: the
+#: field: nobody builds with more, and none draws less.
+_LEAST_WATTS = {"processor": 10, "card": 10}
+
+
+def give_units(kind: str, said: Said) -> None:
+    """A number without a unit where only one unit is possible: amperes or watts of the main
+    figure, and too large, or too broken, to be a count."""
+    units = [u for u in ("w", "a") if main_figure(kind, u)]
+    if len(units) != 1 or len(said.bare) != 1 or any(f[1] == units[0] for f in said.figures):
+        return
+    value = number(said.bare[0])
+    low, high = PLAUSIBLE.get(kind, (0.0, 0.0))
+    no_count = not value.is_integer() or value > 64 or value >= _LEAST_WATTS.get(kind, 1e9)
+    if no_count and low <= value <= high:
+        word = said.bare.pop()
+        exact = {"low": value, "likely": value, "high": value, "origin": "maker", "note": ""}
+        said.figures.append((word, units[0], exact))
+
+
+def ask_bare(kind: str, said: Said, fields: dict[str, Any]) -> None:
+    """A number without a unit that nothing has taken."""
+    if not said.bare:
+        return
+    value = said.bare[0]
+    said_of = {unit for _, unit, _ in said.figures}
+    mains = {u: m for u in ("w", "a") if (m := main_figure(kind, u))}
+    units = [u for u, m in mains.items() if u not in said_of and m.field not in fields]
+    ways = [f"{value}{u}" for u in units]
+    if number(value).is_integer() and 2 <= number(value) <= 64:
+        ways.append(f"x{int(number(value))}")
+    at = said.words.index(value)
+    raise Ask(f"{value} of what?", *([*said.words[:at], w, *said.words[at + 1 :]] for w in ways))

@@ -1,0 +1,134 @@
+"""A line's words sorted into what each of them says, and the kind of part they speak of."""
+
+from __future__ import annotations
+
+import re
+
+from .asking import Ask
+from .lexer import NUMBER, QUOTED, figure, number, unquoted
+from .said import SOCKETS_SAID, Said, socket_said
+from .vocabulary import MEANT
+from .words import (
+    DETAILS,
+    FIGURE_NAMES,
+    FLAGS,
+    GENERATIONS,
+    KINDS,
+    PLURALS,
+    SAME,
+    SETTINGS,
+)
+
+_COUNT = re.compile(r"x([0-9]{1,4})|([0-9]{1,4})x")
+_SEVERAL = re.compile(r"([0-9]{1,4}) (\S+)")
+_NUMBER = re.compile(NUMBER)
+_DETAIL = re.compile(rf"(?:([1-9][0-9]?)x)?({NUMBER})({'|'.join(DETAILS)})")
+
+
+def sort_words(words: list[str], line: str) -> Said:
+    said = Said(words, line)
+    for at, word in enumerate(words):
+        _sort(said, at, word)
+    return said
+
+
+def _sort(said: Said, at: int, word: str) -> None:
+    label, colon, value = word.partition(":")
+    socket = SOCKETS_SAID.fullmatch(word)
+    if re.fullmatch(QUOTED, word) and said.name is None:
+        said.name = unquoted(word)
+    elif found := figure(word):
+        said.figures.append((word, *found))
+        if word in FIGURE_NAMES:
+            said.labels.append((at, word))  # `12v`: volts, or the name of a figure
+    elif colon and not word.startswith('"'):
+        _setting(said, word, label, value)
+    elif detail := _DETAIL.fullmatch(word):
+        said.details.append((word, detail[3], number(detail[2])))
+        said.counts += [int(detail[1])] if detail[1] else []  # `2x16gb`: two, of 16 GB each
+    elif count := _COUNT.fullmatch(word):
+        said.counts.append(int(count[1] or count[2]))
+    elif (several := _SEVERAL.fullmatch(word)) and several[2] in PLURALS:
+        said.several.append((int(several[1]), PLURALS[several[2]]))
+        said.kinds.append(KINDS[PLURALS[several[2]]])
+        if PLURALS[several[2]] == "fan":
+            said.labels.append((at, "fan"))  # of a cooler: `3 fans 0.2a`
+    elif socket and (name := socket_said(socket, word)):
+        said.sockets += [name] * int(socket[1] or 1)
+    elif _NUMBER.fullmatch(word):
+        said.bare.append(word)
+    elif counted := re.fullmatch(r"([0-9]{1,2})(headers|outputs)", word):
+        said.settings[counted[2]] = counted[1]
+    else:
+        _plain_word(said, at, word)
+
+
+def _setting(said: Said, word: str, label: str, value: str) -> None:
+    found = figure(value)
+    if found and label in FIGURE_NAMES and label not in said.named:
+        said.named[label] = {"unit": found[0]} | found[1]
+    elif label in SETTINGS and (label not in said.settings or label == "spikes") and value:
+        # The spikes of a card may be said twice: the standard's worst, and factors of its own.
+        said.settings[label] = "+".join(filter(None, (said.settings.get(label), value)))
+    else:
+        said.unknown.append(word)
+
+
+def _plain_word(said: Said, at: int, word: str) -> None:
+    known = False
+    word = SAME.get(word, word)
+    if word in KINDS or PLURALS.get(word) in KINDS:
+        said.kinds.append(KINDS[PLURALS.get(word, word)])
+        known = True
+    if word in FLAGS and not (word in said.flags and word not in GENERATIONS):
+        said.flags.add(word)
+        known = True
+    if word in FIGURE_NAMES:
+        said.labels.append((at, word))
+        known = True
+    if not known:
+        said.unknown.append(word)
+
+
+def _of_processor(words: list[str]) -> bool:
+    """Whether a cooler is said to be a processor's, and not one of two parts in a line."""
+    at = [i for i, w in enumerate(words) if _kind_word(w) == "processor"]
+    return all(i + 1 < len(words) and _kind_word(words[i + 1]) in ("cooler", "fan") for i in at)
+
+
+#: What is offered for a plural without a count.
+_USUAL_COUNTS = (2, 3, 4, 5, 6)
+
+
+def _kind_word(word: str) -> str | None:
+    """The kind that a word says, alone or behind its number."""
+    several = _SEVERAL.fullmatch(word)
+    return KINDS.get(PLURALS.get(several[2], "")) if several else KINDS.get(PLURALS.get(word, word))
+
+
+def kind_of(said: Said) -> str | None:
+    kinds = set(said.kinds)
+    if kinds == {"fan", "hub"} and not said.several:
+        kinds = {"hub"}  # a fan controller
+    if "cooler" in kinds:
+        kinds -= {"fan", "pump", "hub"}  # what a cooler has
+        kinds -= {"processor"} if _of_processor(said.words) else set()  # what it cools
+    if "m2" in kinds:
+        kinds -= {"ssd"}  # what an M.2 drive is
+    if len(kinds) > 1 and said.talking and (meant := MEANT.get(frozenset(kinds))):
+        kinds = {meant}  # one part by two names
+    if len(kinds) > 1:
+        names = {w for w in said.words if _kind_word(w) in kinds}
+        lines = [said.without(*(n for n in names if n != k)) for k in sorted(names)]
+        raise Ask("One kind of part a line: which is it?", *lines)
+    if not kinds:
+        return None
+    kind = kinds.pop()
+    own = [n for n, w in said.several if KINDS[w] == kind]
+    said.several = [(n, w) for n, w in said.several if KINDS[w] != kind]
+    said.counts += own
+    if len(said.counts) > 1:
+        raise Ask("There are two counts; say one of them.")
+    if not said.counts and any(KINDS.get(PLURALS.get(w, "")) == kind for w in said.words):
+        raise Ask("How many?", *([*said.words, f"x{n}"] for n in _USUAL_COUNTS))
+    return kind
