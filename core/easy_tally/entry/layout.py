@@ -129,10 +129,10 @@ def read_m2(text: str) -> Fields | None:
         return usual_m2(0 if text == "none" else int(text))
     found: Fields = []
     for item in text.split(","):
-        key, equals, value = item.partition("=")
-        if not key or (equals and not re.fullmatch(r"[0-9]{1,2}(\+[0-9]{1,2})*", value)):
+        key, _, value = item.partition("=")
+        if not key or (value and not re.fullmatch(r"[0-9]{1,2}(\+[0-9]{1,2})*", value)):
             return None
-        found.append({"key": key, "off": [int(n) for n in value.split("+")] if equals else []})
+        found.append({"key": key, "off": [int(n) for n in value.split("+")] if value else []})
     return found
 
 
@@ -196,7 +196,10 @@ def m2_words(slots: tuple[M2Slot, ...] | None) -> list[str]:
         return []
     if slots == tuple(M2Slot.model_validate(s) for s in usual_m2(len(slots))):
         return [f"m2-slots:{len(slots)}"]
-    each = (s.key + ("=" + "+".join(map(str, s.off)) if s.off else "") for s in slots)
+    # `7` alone is a number of slots, `7=` one that is called so.
+    each = (
+        s.key + ("=" + "+".join(map(str, s.off)) if s.off or len(slots) == 1 else "") for s in slots
+    )
     return ["m2-slots:" + ",".join(each)]
 
 
