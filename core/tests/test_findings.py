@@ -15,7 +15,19 @@ from easy_tally.supplies import checks as checks_module
 from easy_tally.supplies import compare
 from easy_tally.supplies.checks import check_supply
 
-from .helpers import board, build, card, disk, graphics_cable, run, run_of, sata_cable, supply
+from .helpers import (
+    board,
+    board_cable,
+    build,
+    card,
+    disk,
+    graphics_cable,
+    processor_cable,
+    run,
+    run_of,
+    sata_cable,
+    supply,
+)
 
 
 class Register(unittest.TestCase):
@@ -28,7 +40,10 @@ class Register(unittest.TestCase):
 
     def test_what_is_not_built_is_what_is_listed(self) -> None:
         found = compact(analyse(build(board())))
-        self.assertEqual(len(found.not_checked), len(not_built()))
+        # No case is chosen, and nobody tells the year.
+        bare = [x for x in found.not_checked if "no case" in x or "the year" in x]
+        self.assertEqual(len(bare), 4)
+        self.assertEqual(len(found.not_checked), len(not_built()) + len(bare))
         self.assertTrue(all(not c.built for c in not_built()))
         words = [c.words for c in not_built("supply")]
         self.assertEqual(list(found.supply.not_checked) if found.supply else [], words)
@@ -107,7 +122,11 @@ class Compare(unittest.TestCase):
     def test_those_that_do_come_first_then_the_nearest(self) -> None:
         """25 + 320 W + a fifth: 414 W; spikes of 665 W at 0.1 ms need 443.3 W."""
         a = analyse(build(board(), card(), supply=None))
-        found = compare(((w, supply(rated_w=w)) for w in (400, 1000, 650, 450)), a.asked)
+        box = (board_cable(), processor_cable(), graphics_cable("g1"), graphics_cable("g2"))
+        found = compare(((w, supply(rated_w=w), box) for w in (400, 1000, 650, 450)), a.asked)
         self.assertEqual([c.of for c in found], [450, 650, 1000, 400])
-        for c in found:
-            self.assertEqual(c.result, check_supply(c.supply, a.asked))
+        # Without cables nobody knows whether its leads do.
+        bare = compare(((w, supply(rated_w=w), ()) for w in (450, 650)), a.asked)
+        for c in bare:
+            asked = replace(a.asked, new=True)
+            self.assertEqual(c.result, check_supply(c.supply, asked))

@@ -6,6 +6,7 @@ from collections import OrderedDict
 from threading import Lock
 from typing import NamedTuple, TypeVar
 
+from django.utils import timezone
 from easy_tally import Analysis, Build, analyse, compact
 from easy_tally.findings import Compact
 
@@ -30,7 +31,7 @@ _lock = Lock()
 
 def work_out(build: Build) -> Worked:
     """Compute everything about a build; keeps nothing."""
-    found = analyse(build)
+    found = analyse(build, timezone.now().year)
     return Worked(found, compact(found))
 
 

@@ -7,12 +7,15 @@ from .units import RAIL_WORDS, Line
 
 
 def number(value: float, unit: str) -> str:
-    """A value with its unit: watts whole and rounded up, amperes and volts to two places."""
+    """A value with its unit: watts whole and rounded up, millimetres and milliseconds whole, the
+    rest to two places."""
     if unit == "W":
         whole = up(value)
         return "beyond measure" if whole is None else f"{whole:,} W"
     if unit == "plugs":
         return counted(value, "plug")
+    if unit in ("mm", "ms"):
+        return f"{value:.0f} {unit}"
     return f"{value:.2f} {unit}"
 
 

@@ -9,11 +9,11 @@ from ..things.build import Build
 from .base import EditBase
 from .valid import remade, set_fields
 
-_HEADER = ("name", "note", "spin_up_at_once", "none_here", "case")
+_HEADER = ("name", "note", "spin_up_at_once", "none_here", "case", "place")
 
 
 class ChangeBuild(EditBase):
-    """Set name, note, case, staggering, or single house rules and assumptions."""
+    """Set name, note, case, place, staggering, or single house rules and assumptions."""
 
     type: Literal["change build"] = "change build"
     changes: dict[str, Any] = {}

@@ -19,8 +19,9 @@ from .facts import Analysis
 from .register import findings
 
 
-def analyse(build: Build) -> Analysis:
-    """Compute everything about a build: wiring, loads, tally, supply, runs, board, findings."""
+def analyse(build: Build, year: int | None = None) -> Analysis:
+    """Compute everything about a build: wiring, loads, tally, supply, runs, board, findings; what
+    depends on age by the `year` that it is."""
     wired = Wired(build)
     loads = loads_of(wired)
     tally = tally_of(wired, loads)
@@ -28,9 +29,9 @@ def analyse(build: Build) -> Analysis:
     carried = demands(wired, loads)
     a = Analysis(
         wired=wired, loads=loads, tally=tally, spikes=spiking,
-        sizing=size(wired, tally.total, spiking.total), supply=None, carried=carried,
+        sizing=size(wired, tally.total, spiking.total, build.supply), supply=None, carried=carried,
         runs=check_runs(wired, carried), board=through_board(wired, loads, carried),
-        signals=signals(wired),
+        signals=signals(wired), year=year,
     )  # fmt: skip
     if build.supply is not None:
         a = replace(a, supply=check_supply(build.supply, a.asked))

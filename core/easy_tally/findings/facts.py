@@ -6,7 +6,8 @@ from dataclasses import dataclass
 
 from ..ratings.runs import RunResult
 from ..ratings.through_board import BoardElement
-from ..supplies.checks import Asked, SupplyResult
+from ..supplies.asked import Asked
+from ..supplies.checks import SupplyResult
 from ..supplies.sizing import Sizing
 from ..tally.demand import Carried
 from ..tally.loads import Load
@@ -32,6 +33,8 @@ class Analysis:
     runs: tuple[RunResult, ...]
     board: tuple[BoardElement, ...]
     signals: Signals
+    #: The year in which it is judged, where that is told: the core knows no clock.
+    year: int | None = None
     findings: tuple[Finding, ...] = ()
 
     @property
@@ -43,8 +46,8 @@ class Analysis:
     def asked(self) -> Asked:
         """What a supply is held against."""
         return Asked(
-            tally=self.tally, sizing=self.sizing, spikes=self.spikes,
-            assume=self.build.assumptions,
+            wired=self.wired, tally=self.tally, sizing=self.sizing, spikes=self.spikes,
+            needed=self.needed, cables=self.build.cables, year=self.year,
         )  # fmt: skip
 
     @property

@@ -4,7 +4,8 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
-from ..supplies.checks import CheckStatus
+from ..supplies.asked import CheckStatus, SupplyCheck
+from ..supplies.checks import OF_SIZE
 from .facts import Analysis
 from .finding import Finding, Remedy, Severity, Subject
 
@@ -24,16 +25,39 @@ def label(a: Analysis) -> Iterator[Finding]:
         return
     for check in a.supply.checks:
         severity = _SEVERITY.get(check.status)
-        if severity is None:
+        if severity is None or (severity == "unknown" and check.id not in OF_SIZE):
             continue
         field = Subject(of="supply", field=check.id)
-        failed = "take-other-design" if check.id == "spikes" else "take-larger"
-        remedy = Remedy(id=failed if check.status == "fail" else "enter-label", find=field)
         yield Finding(
             id=f"supply.{check.id}", severity=severity, subject=field, cause=check,
             numbers={
                 "load": check.load, "limit": check.limit, "unit": check.unit, "rail": check.rail,
                 "state": check.state, "window": check.window,
             },
-            remedies=() if severity == "warn" else (remedy,),
+            remedies=() if severity == "warn" else (_remedy(check, field),),
         )  # fmt: skip
+    unknown = tuple(
+        c for c in a.supply.checks if c.status == "unknown" and c.id not in OF_SIZE and c.missing
+    )
+    if unknown:
+        facts = dict.fromkeys(m for c in unknown for m in c.missing)
+        yield Finding(
+            id="supply.unknown", severity="unknown", cause=unknown,
+            subject=Subject(of="supply", field=next(iter(facts))),
+            remedies=(Remedy(id="find-out-supply", names=tuple(facts),
+                             find=Subject(of="supply", field=next(iter(facts)))),),
+        )  # fmt: skip
+
+
+#: Check that fails → what mends it, where it is not a larger supply.
+_MENDS: dict[str, str] = {
+    "spikes": "take-other-design", "ports": "take-with-leads", "form": "take-other-form",
+    "length": "take-shorter", "reach": "take-longer-cable", "mains": "ask-electrician",
+    "hold-up": "take-longer-hold-up",
+}  # fmt: skip
+
+
+def _remedy(check: SupplyCheck, at: Subject) -> Remedy:
+    if check.status != "fail":
+        return Remedy(id="enter-label", find=at)
+    return Remedy(id=_MENDS.get(check.id, "take-larger"), find=at)

@@ -21,6 +21,7 @@ from ..ratings.through_board import BoardElement
 from ..ratings.verdicts import rank
 from ..standards.connectors import CONNECTORS, PLUGS
 from ..standards.signals import SIGNAL_FIELDS
+from ..supplies.asked import SupplyCheck
 from ..supplies.checks import SupplyResult
 from ..supplies.uncertainty import mover
 from ..tally.spikes import SpikeRow, Spikes, spike_rows
@@ -90,7 +91,7 @@ def compact(a: Analysis) -> Compact:
         moves_most=_mover(a),
         mend=mend,
         notes=tuple(_mend(a, f) for f in a.findings if f.severity == "note"),
-        not_checked=_not_checked(),
+        not_checked=_not_checked(a),
         signals=_signals(a),
         unspoken=open_topics,
     )
@@ -112,7 +113,8 @@ def report(a: Analysis) -> Report:
 
 
 def _overall(a: Analysis) -> Overall:
-    return overall_of([f.severity for f in a.findings if f.severity in TO_MEND], len(not_built()))
+    not_checked = len(not_built()) + len(_held_against_nothing(a))
+    return overall_of([f.severity for f in a.findings if f.severity in TO_MEND], not_checked)
 
 
 def overall_of(mend: list[str], not_checked: int) -> Overall:
@@ -133,9 +135,16 @@ def exit_status(result: Report) -> int:
     return 0 if result.result.overall.verdict == "fine" else 1
 
 
-def _not_checked() -> tuple[str, ...]:
+def _not_checked(a: Analysis) -> tuple[str, ...]:
+    """Checks that are not built, and those of the supply that have nothing to be held against."""
     supply = (f"supply: {c.words}" for c in not_built("supply"))
-    return (*supply, *(c.words for c in not_built() if c.family != "supply"))
+    bare = [wording.check_words(c) for c in _held_against_nothing(a)]
+    return (*supply, *(f"supply: {x}" for x in bare),
+            *(c.words for c in not_built() if c.family != "supply"))  # fmt: skip
+
+
+def _held_against_nothing(a: Analysis) -> list[SupplyCheck]:
+    return [c for c in a.supply.checks if c.status == "not checked"] if a.supply else []
 
 
 def _strip(a: Analysis, open_topics: tuple[UnspokenAnswer, ...]) -> Strip:

@@ -11,7 +11,8 @@ from typing_extensions import TypedDict
 from ..base.units import Origin, State
 from ..ratings.verdicts import Verdict
 from ..standards.signals import SignalKind
-from ..supplies.checks import CheckStatus, SupplyVerdict
+from ..supplies.asked import CheckStatus
+from ..supplies.checks import SupplyVerdict
 from ..things.forgotten import Topic
 from .finding import Of, Severity
 

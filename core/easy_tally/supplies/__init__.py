@@ -2,7 +2,8 @@
 
 from __future__ import annotations
 
-from .checks import SUPPLY_CHECKS, Asked, SupplyCheck, SupplyResult, check_supply
+from .asked import Asked, SupplyCheck
+from .checks import SUPPLY_CHECKS, SupplyResult, check_supply
 from .compare import Candidate, compare
 from .sizing import Sizing, SizingRule, size
 

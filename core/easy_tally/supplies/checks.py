@@ -12,36 +12,19 @@ from typing import Literal
 
 from ..base.rounding import exceeds
 from ..base.series import add, scale
-from ..base.units import RAIL_V, RAILS, TALLY_STATES, WINDOWS, Rail, State, Window
+from ..base.units import RAIL_V, RAILS, TALLY_STATES, WINDOWS, Rail, State
 from ..ratings.verdicts import Judgement, Verdict, judge
 from ..standards.margins import WITHIN_GRANT
 from ..standards.sizes import COMMON_W, TOO_BIG
-from ..tally.spikes import Spikes
-from ..tally.sums import Tally
-from ..things.assumptions import Assumptions
 from ..things.supply import Supply
-from .sizing import Sizing, ride_through
+from . import living
+from .asked import Asked, CheckStatus, CheckUnit, SupplyCheck
+from .sizing import ride_through
 
-CheckStatus = Literal["pass", "warn", "fail", "unknown", "not checked"]
-CheckUnit = Literal["W", "A", ""]
-
-
-@dataclass(frozen=True, slots=True, kw_only=True)
-class SupplyCheck:
-    """One check of a supply: its status and its numbers, in the state or window that governs."""
-
-    id: str
-    status: CheckStatus
-    load: float | None = None
-    limit: float | None = None
-    unit: CheckUnit = ""
-    rail: Rail | None = None
-    state: State | None = None
-    window: Window | None = None
-    only_at_high: bool = False
-
-
-SupplyVerdict = Literal["right size", "too small", "too big", "unknown"]
+#: Of its size first; of its size it may be right and still not fit.
+SupplyVerdict = Literal["right size", "too small", "too big", "does not fit", "unknown"]
+#: Checks of its size: what the build draws against what its label says.
+OF_SIZE = frozenset({"watts", "rating", "rail", "combined", "spikes", "too big"})
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -51,16 +34,6 @@ class SupplyResult:
     verdict: SupplyVerdict
     checks: tuple[SupplyCheck, ...]
     share: dict[State, float | None] = field(default_factory=dict)
-
-
-@dataclass(frozen=True, slots=True, kw_only=True)
-class Asked:
-    """What a supply is held against: the build's tally, its spikes, what the rules ask for."""
-
-    tally: Tally
-    sizing: Sizing
-    spikes: Spikes
-    assume: Assumptions
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -93,9 +66,11 @@ def _find(check: CheckOfSupply, supply: Supply, asked: Asked) -> list[SupplyChec
 
 
 def _verdict(checks: list[SupplyCheck]) -> SupplyVerdict:
-    statuses = {c.status for c in checks}
+    statuses = {c.status for c in checks if c.id in OF_SIZE}
     if "fail" in statuses:
         return "too small"
+    if any(c.status == "fail" for c in checks):
+        return "does not fit"
     if "unknown" in statuses:
         return "unknown"
     big = any(c.id == "too big" and c.status == "warn" for c in checks)
@@ -202,12 +177,19 @@ SUPPLY_CHECKS: tuple[CheckOfSupply, ...] = (
     CheckOfSupply(id="combined", words="5 V and 3.3 V together", find=_combined),
     CheckOfSupply(id="spikes", words="spikes", find=_spikes),
     CheckOfSupply(id="too big", words="not needlessly large", find=_too_big),
-    CheckOfSupply(id="regulation", words="regulation", find=None),
-    CheckOfSupply(id="ports", words="ports and cables by a full mapping", find=None),
-    CheckOfSupply(id="form", words="form and length", find=None),
-    CheckOfSupply(id="efficiency", words="efficiency, wall draw and quiet", find=None),
-    CheckOfSupply(id="mains", words="mains share and circuit", find=None),
-    CheckOfSupply(id="hold-up", words="hold-up and age", find=None),
+    CheckOfSupply(id="regulation", words="regulation", find=living.regulation),
+    CheckOfSupply(id="ports", words="ports and cables in the box, counted", find=living.ports),
+    CheckOfSupply(id="map", words="ports and cables by a full mapping", find=None),
+    CheckOfSupply(id="form", words="form", find=living.form),
+    CheckOfSupply(id="length", words="length with its plugs", find=living.length),
+    CheckOfSupply(id="reach", words="reach of its cables", find=living.reach),
+    CheckOfSupply(id="share", words="share of its rating", find=living.share),
+    CheckOfSupply(id="quiet", words="quiet in everyday use", find=living.quiet),
+    CheckOfSupply(id="efficiency", words="efficiency, wall watts, heat", find=living.efficiency),
+    CheckOfSupply(id="cost", words="cost a year", find=living.cost),
+    CheckOfSupply(id="mains", words="mains share and circuit", find=living.mains),
+    CheckOfSupply(id="hold-up", words="hold-up against a UPS", find=living.hold_up),
+    CheckOfSupply(id="age", words="age", find=living.age),
 )
 
 _STATUS: dict[Verdict, CheckStatus] = {

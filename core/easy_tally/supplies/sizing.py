@@ -14,6 +14,7 @@ from ..tally.sums import Sum
 from ..things.assumptions import Assumptions
 from ..things.defaults import taken
 from ..things.parts import Card
+from ..things.supply import Supply
 from ..wiring import Wired
 
 RuleId = Literal["sum", "floor", "floor and a fifth", "quiet", "spikes", "start", "short"]
@@ -55,14 +56,13 @@ def ride_through(
     return RIDE_LARGE_16PIN if rated_w > LARGE_W and has_16pin else RIDE_3X
 
 
-def spike_need(wired: Wired, spikes: dict[Window, Span]) -> Span:
+def spike_need(wired: Wired, spikes: dict[Window, Span], supply: Supply | None) -> Span:
     """The smallest rating [W] whose design rides through every window.
 
-    Of the design of the supply in the build; without one, of a 3.x supply of the kind that the
+    Of the design of `supply`; without one, of a 3.x supply of the kind that the
     build needs: with a 16-pin port where a card has such a socket. Of a 3.x supply, too, where
     the design is not known: that supply's own check reads unknown.
     """
-    supply = wired.build.supply
     has_16pin = (
         any(p.kind == "16pin" for p in supply.ports)
         if supply
@@ -85,9 +85,10 @@ def spike_need(wired: Wired, spikes: dict[Window, Span]) -> Span:
     )
 
 
-def size(wired: Wired, total: Sum, spikes: dict[Window, Span]) -> Sizing:
-    """Apply every sizing rule to the tally's total and its spikes in every window [W]."""
-    rules = _rules(wired, total, spikes)
+def size(wired: Wired, total: Sum, spikes: dict[Window, Span], supply: Supply | None) -> Sizing:
+    """Apply every sizing rule to the tally's total and its spikes in every window [W]; those by
+    the design of `supply`, where there is one."""
+    rules = _rules(wired, total, spikes, supply)
     known = not total.missing and total.at("full").likely > 0
     binding = [(r.id, r.watts) for r in rules if r.binding and r.watts is not None]
     governing = max(binding, key=lambda x: x[1].likely)[0] if known else None
@@ -113,7 +114,9 @@ def _known_needs(wired: Wired, total: Sum) -> list[float]:
     return [s.likely for s in states]
 
 
-def _rules(wired: Wired, total: Sum, spikes: dict[Window, Span]) -> list[SizingRule]:
+def _rules(
+    wired: Wired, total: Sum, spikes: dict[Window, Span], supply: Supply | None
+) -> list[SizingRule]:
     house, missing = wired.build.house_rules, total.missing
 
     def rule(id: RuleId, watts: Span, binding: bool = True) -> SizingRule:
@@ -123,7 +126,7 @@ def _rules(wired: Wired, total: Sum, spikes: dict[Window, Span]) -> list[SizingR
     found = [
         rule("sum", total.at("full").times(1 + house.headroom)),
         rule("quiet", total.at("everyday").times(1 / QUIET_SHARE), binding=False),
-        rule("spikes", spike_need(wired, spikes)),
+        rule("spikes", spike_need(wired, spikes, supply)),
         rule("start", total.at("start")),
         rule("short", total.at("short")),
     ]

@@ -91,4 +91,5 @@ def _pick_at(
         )
     )  # fmt: skip
     total = Sum(watts, found.total.missing)
-    return size(wired, total, spikes_of(wired, (*others, *own))).pick_w
+    spiking = spikes_of(wired, (*others, *own))
+    return size(wired, total, spiking, wired.build.supply).pick_w

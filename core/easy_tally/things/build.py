@@ -14,6 +14,7 @@ from .case import Case
 from .forgotten import Topic
 from .integrity import problems
 from .parts import Board, Part, Socket
+from .place import Place
 from .rules import HouseRules
 from .supply import Supply
 
@@ -43,6 +44,7 @@ class Build(Model):
         Field(max_length=20, description="what the build is known not to have"),
     ] = ()
     case: Case | None = None
+    place: Place = Place()
     parts: Annotated[tuple[Part, ...], Field(max_length=400)] = ()
     supply: Supply | None = None
     cables: Annotated[tuple[Cable, ...], Field(max_length=200)] = ()

@@ -8,8 +8,8 @@ from pydantic import Field, model_validator
 
 from ..base.declared import Model, Name, Note, Rating, rated
 from ..base.problems import read_as
+from ..standards.forms import SupplyForm
 
-SupplyForm = Literal["ATX", "SFX", "SFX-L", "TFX", "Flex ATX"]
 Side = Literal["front", "top", "rear", "bottom", "left", "right"]
 #: Where sockets lie, as a cable is routed to them.
 Area = Literal["main plug", "processor", "card", "board extra", "3.5-inch bays", "2.5-inch places",

@@ -3,11 +3,14 @@
 from __future__ import annotations
 
 from collections import Counter
+from itertools import pairwise
 from typing import Annotated, Literal, Self
 
 from pydantic import Field, model_validator
 
 from ..base.declared import Key, Model, Name, Note, Rating, rated
+from ..standards.efficiency import Grade
+from ..standards.forms import SupplyForm
 
 PortKind = Literal[
     "board-a", "board-b", "processor", "graphics", "processor-graphics", "16pin", "drive"
@@ -49,6 +52,13 @@ class PortGroup(Model):
     limit_a: Rating = rated("over-current limit at 12 V", "A", 300)
 
 
+class EfficiencyPoint(Model):
+    """What a supply converts at a share of its rating."""
+
+    share: Annotated[float, Field(gt=0, le=1.2, description="share of the rating")]
+    value: Annotated[float, Field(ge=0.3, le=1, description="efficiency")]
+
+
 class Supply(Model):
     """A power supply as its label and its panel describe it."""
 
@@ -67,12 +77,35 @@ class Supply(Model):
     telemetry_lead: Annotated[
         bool, Field(description="a lead for an internal USB 2 header, by which it tells its watts")
     ] = False
+    form: Annotated[SupplyForm | None, Field(description="form")] = None
+    length_mm: Rating = rated("length without its plugs", "mm", 400)
+    modular: Annotated[
+        Literal["fully", "semi", "not"] | None, Field(description="which of its cables come off")
+    ] = None
+    regulation: Annotated[
+        Literal["independent", "group"] | None,
+        Field(description="each rail regulated by itself, or 12 V and 5 V together"),
+    ] = None
+    grade: Annotated[Grade | None, Field(description="efficiency grade")] = None
+    efficiency: Annotated[
+        tuple[EfficiencyPoint, ...],
+        Field(max_length=12, description="its own measured points; they win over the grade"),
+    ] = ()
+    fan_off_share: Annotated[
+        float | None,
+        Field(ge=0, le=1, description="share of the rating up to which its fan stands; 0: never"),
+    ] = None
+    hold_up_ms: Rating = rated("hold-up at full load", "ms", 200)
+    made: Annotated[int | None, Field(ge=1990, le=2200, description="year made")] = None
     family: Annotated[str, Field(min_length=1, max_length=60, description="pinout family")]
     groups: tuple[PortGroup, ...] = ()
     ports: tuple[Port, ...] = ()
 
     @model_validator(mode="after")
     def _ports_fit(self) -> Self:
+        shares = [p.share for p in self.efficiency]
+        if any(b <= a for a, b in pairwise(shares)):
+            raise ValueError("efficiency points in rising order of load, each load once")
         keys = [p.key for p in self.ports]
         if len(set(keys)) < len(keys):
             raise ValueError("every port a key of its own")

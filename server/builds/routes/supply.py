@@ -42,5 +42,5 @@ def candidates(request: HttpRequest, key: str) -> list[dict[str, Any]]:
             "cables": list(c.of.cables),
             "answer": supply_answer(c.supply, c.result),
         }
-        for c in compare(((kit, kit.supply) for kit in kits), found.asked)
+        for c in compare(((kit, kit.supply, kit.cables) for kit in kits), found.asked)
     ]

@@ -592,7 +592,7 @@ export interface components {
             /** Supply Percent */
             supply_percent: number | null;
             /** Supply Verdict */
-            supply_verdict: ("right size" | "too small" | "too big" | "unknown") | "none";
+            supply_verdict: ("right size" | "too small" | "too big" | "does not fit" | "unknown") | "none";
             /** Sockets Needed */
             sockets_needed: number;
             /** Sockets Fed */
@@ -1535,6 +1535,23 @@ export interface components {
             none_here?: ("cooling" | "fans" | "storage" | "usb" | "pump" | "lights" | "second-lead" | "extras" | "front-panel")[];
             case?: components["schemas"]["Case"] | null;
             /**
+             * @default {
+             *       "mains_v": 230,
+             *       "hours": {
+             *         "everyday": 6,
+             *         "full": 2,
+             *         "idle": 2,
+             *         "sleep": 14
+             *       },
+             *       "price_kwh": null,
+             *       "currency": "",
+             *       "breaker_a": null,
+             *       "other_w": 0,
+             *       "ups_transfer_ms": null
+             *     }
+             */
+            place?: components["schemas"]["Place"];
+            /**
              * Parts
              * @default []
              */
@@ -2044,6 +2061,22 @@ export interface components {
             data?: ("sata" | "ribbon" | "expander") | null;
         };
         /**
+         * EfficiencyPoint
+         * @description What a supply converts at a share of its rating.
+         */
+        EfficiencyPoint: {
+            /**
+             * Share
+             * @description share of the rating
+             */
+            share: number;
+            /**
+             * Value
+             * @description efficiency
+             */
+            value: number;
+        };
+        /**
          * Fan
          * @description Fans.
          */
@@ -2150,6 +2183,32 @@ export interface components {
             undo: string | null;
             /** Redo */
             redo: string | null;
+        };
+        /**
+         * Hours
+         * @description Hours a day in each state; what is left of the day it is unplugged or switched off.
+         */
+        Hours: {
+            /**
+             * Sleep
+             * @default 14
+             */
+            sleep?: number;
+            /**
+             * Idle
+             * @default 2
+             */
+            idle?: number;
+            /**
+             * Everyday
+             * @default 6
+             */
+            everyday?: number;
+            /**
+             * Full
+             * @default 2
+             */
+            full?: number;
         };
         /**
          * HouseRules
@@ -2558,6 +2617,55 @@ export interface components {
             start: number | null;
             /** Short */
             short: number | null;
+        };
+        /**
+         * Place
+         * @description Where a build stands.
+         */
+        Place: {
+            /**
+             * Mains V
+             * @description mains voltage
+             * @default 230
+             * @enum {integer}
+             */
+            mains_v?: 115 | 230;
+            /**
+             * @default {
+             *       "sleep": 14,
+             *       "idle": 2,
+             *       "everyday": 6,
+             *       "full": 2
+             *     }
+             */
+            hours?: components["schemas"]["Hours"];
+            /**
+             * Price Kwh
+             * @description price of a kilowatt-hour, as written on the bill
+             */
+            price_kwh?: number | null;
+            /**
+             * Currency
+             * @description as written on the bill
+             * @default
+             */
+            currency?: string;
+            /**
+             * Breaker A
+             * @description breaker of the circuit
+             */
+            breaker_a?: number | null;
+            /**
+             * Other W
+             * @description what else hangs on the circuit
+             * @default 0
+             */
+            other_w?: number;
+            /**
+             * Ups Transfer Ms
+             * @description time that a UPS takes to step in
+             */
+            ups_transfer_ms?: number | null;
         };
         /**
          * Plug
@@ -3087,6 +3195,52 @@ export interface components {
              */
             telemetry_lead?: boolean;
             /**
+             * Form
+             * @description form
+             */
+            form?: ("ATX" | "SFX" | "SFX-L" | "TFX" | "Flex ATX") | null;
+            /**
+             * Length Mm
+             * @description length without its plugs
+             */
+            length_mm?: number | null;
+            /**
+             * Modular
+             * @description which of its cables come off
+             */
+            modular?: ("fully" | "semi" | "not") | null;
+            /**
+             * Regulation
+             * @description each rail regulated by itself, or 12 V and 5 V together
+             */
+            regulation?: ("independent" | "group") | null;
+            /**
+             * Grade
+             * @description efficiency grade
+             */
+            grade?: ("base" | "bronze" | "silver" | "gold" | "platinum" | "titanium") | null;
+            /**
+             * Efficiency
+             * @description its own measured points; they win over the grade
+             * @default []
+             */
+            efficiency?: components["schemas"]["EfficiencyPoint"][];
+            /**
+             * Fan Off Share
+             * @description share of the rating up to which its fan stands; 0: never
+             */
+            fan_off_share?: number | null;
+            /**
+             * Hold Up Ms
+             * @description hold-up at full load
+             */
+            hold_up_ms?: number | null;
+            /**
+             * Made
+             * @description year made
+             */
+            made?: number | null;
+            /**
              * Family
              * @description pinout family
              */
@@ -3115,7 +3269,7 @@ export interface components {
              * Verdict
              * @enum {string}
              */
-            verdict: "right size" | "too small" | "too big" | "unknown";
+            verdict: "right size" | "too small" | "too big" | "does not fit" | "unknown";
             /** Checks */
             checks: components["schemas"]["CheckAnswer"][];
             percent: components["schemas"]["Percents"];
@@ -3334,7 +3488,7 @@ export interface components {
         };
         /**
          * ChangeBuild
-         * @description Set name, note, case, staggering, or single house rules and assumptions.
+         * @description Set name, note, case, place, staggering, or single house rules and assumptions.
          */
         ChangeBuild: {
             /**

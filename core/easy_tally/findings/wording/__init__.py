@@ -99,6 +99,11 @@ def _supply(a: Analysis, f: Finding, cause: Any) -> Said:
     return Said(name, check_words(cause) + ".")
 
 
+def _supply_unknown(a: Analysis, f: Finding, cause: Any) -> Said:
+    name = a.build.supply.name if a.build.supply else "The supply"
+    return Said(name, f"Not checked for want of figures: {', '.join(c.id for c in cause)}.")
+
+
 def _run(a: Analysis, f: Finding, cause: Any) -> Said:
     run, element = cause
     return Said(run_title(run), element_cause(a.wired, run, element))
@@ -155,6 +160,7 @@ _BY_ID: dict[str, _Words] = {
     "build.empty": _empty, "part.no-figure": _no_figure, "part.contradiction": _contradiction,
     "part.no-way-in": _no_way_in, "part.unfed": _part_unfed, "drive.kept-off": _kept_off,
     "card.slot-share-ignored": _slot_ignored, "supply.none": _no_supply,
+    "supply.unknown": _supply_unknown,
     "group.no-limit": _group, "socket.unfed": _unfed, "check.broke-down": _broke_down,
     "signal.unknown": _signal_unknown,
     "signal.keep-free": _keep_free, "signal.speeds": _speeds,

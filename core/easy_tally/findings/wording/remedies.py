@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from ..finding import Remedy
+from .living import lacks
 
 _WORDS: dict[str, str] = {
     "add-part": "Add the first part.",
@@ -13,6 +14,13 @@ _WORDS: dict[str, str] = {
     "take-other-design": "Take one of a newer design, or a larger one.",
     "take-larger": "Take a larger supply.",
     "enter-label": "Enter its label’s figure.",
+    "find-out-supply": "Find out {0}, and enter it on the Supply page.",
+    "take-with-leads": "Add a cable of its family in a free port, or take one with more leads.",
+    "take-other-form": "Take a supply of a form that the case takes, or a bracket for it.",
+    "take-shorter": "Take a shorter supply.",
+    "take-longer-cable": "Use a longer cable of its family, or an extension.",
+    "ask-electrician": "Take load off the circuit. Local codes and a licensed electrician decide.",
+    "take-longer-hold-up": "Take a supply with a longer hold-up, or a UPS that steps in sooner.",
     "hang-elsewhere": "Say which hub it hangs on, or give the board or the hub a header of its "
     "kind.",
     "give-main-socket": "Give the board its main socket.",
@@ -44,4 +52,5 @@ _WORDS: dict[str, str] = {
 
 def remedy_words(remedy: Remedy) -> str:
     """What to do, in a sentence."""
-    return _WORDS[remedy.id].format(*remedy.names)
+    names = (lacks(remedy.names),) if remedy.id == "find-out-supply" else remedy.names
+    return _WORDS[remedy.id].format(*names)

@@ -5,9 +5,10 @@ from __future__ import annotations
 from ...base.saying import number
 from ...base.units import RAIL_WORDS, STATE_WORDS
 from ...standards.sizes import FIFTH
-from ...supplies.checks import SupplyCheck
+from ...supplies.asked import SupplyCheck
 from ...supplies.sizing import RuleId, SizingRule
 from ...things.rules import HouseRules
+from .living import living_words
 
 _RULES: dict[RuleId, str] = {
     "sum": "full load + {headroom} %",
@@ -29,6 +30,9 @@ def rule_words(house: HouseRules, rule: SizingRule) -> str:
 
 def check_words(check: SupplyCheck) -> str:
     """A supply check in one sentence with its numbers."""
+    living = living_words(check)
+    if living is not None:
+        return living
     if check.load is None:
         return f"{check.id}: not worked out, the check broke down"
     load = number(check.load, check.unit)

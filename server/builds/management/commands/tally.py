@@ -8,6 +8,7 @@ from pathlib import Path
 from typing import Any
 
 from django.core.management.base import BaseCommand
+from django.utils import timezone
 from easy_tally import BadFile, Report, analyse, exit_status, report
 from easy_tally.files import build_file, print_report, to_text
 from pydantic import TypeAdapter
@@ -25,7 +26,8 @@ class Command(BaseCommand):
     def handle(self, *args: Any, **options: Any) -> None:
         path = options["file"]
         try:
-            found = report(analyse(build_file.read(Path(path).read_text(encoding="utf-8"))))
+            build = build_file.read(Path(path).read_text(encoding="utf-8"))
+            found = report(analyse(build, timezone.now().year))
         except (OSError, UnicodeDecodeError) as error:
             self.stderr.write(f"{path}: can't be read: {error}")
             sys.exit(2)

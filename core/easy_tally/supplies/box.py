@@ -1,0 +1,106 @@
+"""Ports and cables in the box against the sockets of a build: counted, kind by kind.
+
+A count, and no map: enough of each kind is needed, and not all that is needed. The mapping
+solver's proof takes its place.
+"""
+
+from __future__ import annotations
+
+from collections import Counter
+from collections.abc import Iterable
+from dataclasses import dataclass
+
+from ..standards.connectors import PlugKind, SocketKind
+from ..things.cables import Cable
+from ..things.fits import best_half, fit
+from ..things.supply import PortKind, Supply
+from ..wiring import Input
+
+#: What is counted as one kind of lead, and the sockets that it is counted for. The wider kind
+#: first: what is short of it is not told again of the narrower.
+LEADS: tuple[tuple[str, frozenset[SocketKind]], ...] = (
+    ("board", frozenset({"atx24", "atx20"})), ("auxiliary", frozenset({"aux6"})),
+    ("processor", frozenset({"eps8", "eps4"})), ("8-pin processor", frozenset({"eps8"})),
+    ("card", frozenset({"pcie8", "pcie6"})), ("8-pin card", frozenset({"pcie8"})),
+    ("16-pin", frozenset({"16pin"})), ("SATA", frozenset({"sata"})),
+    ("4-pin peripheral", frozenset({"per4"})), ("floppy", frozenset({"fdd4"})),
+)  # fmt: skip
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class LeadCount:
+    """Leads of one kind: how many sockets need one, how many can be plugged in at once."""
+
+    kind: str
+    needed: int
+    there: int
+
+    @property
+    def short(self) -> int:
+        """How many are short."""
+        return max(0, self.needed - self.there)
+
+
+def leads(
+    supply: Supply,
+    cables: Iterable[Cable],
+    needed: Iterable[Input],
+    *,
+    one_each: bool,
+    eps4_in_eps8: bool = False,
+) -> tuple[LeadCount, ...]:
+    """Count leads of each kind that something needs. `one_each`: of a graphics cable one plug
+    counts (the house rule *never*). Cables of another pinout family count for nothing."""
+    own = [c for c in cables if c.family == supply.family]
+    sockets = Counter(i.socket.kind for i in needed)
+    found = []
+    for kind, of in LEADS:
+        asked = {k: n for k, n in sockets.items() if k in of}
+        if not asked:
+            continue
+        gains = {c.key: _plugs_for(c, frozenset(asked), eps4_in_eps8) for c in own}
+        if one_each and of <= {"pcie8", "pcie6"}:
+            gains = {key: min(n, 1) for key, n in gains.items()}
+        useful = [c for c in own if gains[c.key]]
+        found.append(
+            LeadCount(kind=kind, needed=sum(asked.values()), there=_most(supply, useful, gains))
+        )
+    return tuple(found)
+
+
+def _plugs_for(cable: Cable, kinds: frozenset[SocketKind], eps4_in_eps8: bool) -> int:
+    """How many sockets of some kinds a cable feeds; a 4+4-pin plug may go into two of 4 pins."""
+    return sum(_sockets_of(p.kind, kinds, eps4_in_eps8) for p in cable.plugs)
+
+
+def _sockets_of(plug: PlugKind, kinds: frozenset[SocketKind], eps4_in_eps8: bool) -> int:
+    fits = [k for k in kinds if fit(plug, best_half(plug, k, eps4_in_eps8), k, eps4_in_eps8).fits]
+    return 2 if plug == "eps4+4" and fits == ["eps4"] else bool(fits)
+
+
+def _most(supply: Supply, cables: list[Cable], gains: dict[str, int]) -> int:
+    """The most plugs that some cables give with the ports that there are, the cables with the most
+    plugs first."""
+    free: Counter[PortKind] = Counter(p.kind for p in supply.ports)
+    total = 0
+    for cable in sorted(cables, key=lambda c: (-gains[c.key], len(c.needs), c.key)):
+        left = _with_it(free, cable.needs)
+        if left is not None:
+            free = left
+            total += gains[cable.key]
+    return total
+
+
+def _with_it(free: Counter[PortKind], needs: tuple[PortKind, ...]) -> Counter[PortKind] | None:
+    """The ports left with a cable in them, its own kind before a shared one; None where it does
+    not go in."""
+    left = free.copy()
+    for need in needs:
+        ports: tuple[PortKind, ...] = (need,)
+        if need in ("processor", "graphics"):
+            ports = (need, "processor-graphics")
+        port = next((p for p in ports if left[p] > 0), None)
+        if port is None:
+            return None
+        left[port] -= 1
+    return left

@@ -1,0 +1,285 @@
+"""Checks of a supply beside its size: what it goes into, how it lives, what it costs to run.
+
+Each reads unknown where it lacks a figure, and says which; not checked where what it is held
+against is not there at all (no case, no UPS, no circuit).
+"""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from typing import Any
+
+from ..base.rounding import exceeds
+from ..base.units import State
+from ..standards.efficiency import (
+    HOLD_UP_80_MS,
+    HOLD_UP_FULL_MS,
+    HOLD_UP_SHARE,
+    OLD_YEARS,
+)
+from ..standards.sizes import QUIET_SHARE
+from ..things.supply import Supply
+from .asked import Asked, CheckStatus, SupplyCheck
+from .box import leads
+from .energy import (
+    circuit_w,
+    efficiency_at,
+    heat_btu_h,
+    mains_a,
+    points_of,
+    wall_by_state,
+    year_kwh,
+)
+from .room import PLUG_ROOM_MM, out_of_reach
+
+#: Over this part of the watts on 5 V and 3.3 V a build is one for an old supply; over this part on
+#: 12 V it is one for a new. Source: assumption.
+FIVE_VOLT_HEAVY = 0.5
+TWELVE_VOLT_HEAVY = 0.8
+_RUNNING: tuple[State, ...] = ("idle", "everyday", "full")
+
+
+def regulation(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
+    """Which rails carry the load, against how the supply regulates them."""
+    rails = asked.tally.by_rail
+    shares = {}
+    for state in _RUNNING:
+        v12 = rails["v12"].at(state).likely
+        low = rails["v5"].at(state).likely + rails["v3v3"].at(state).likely
+        if v12 + low > 0:
+            shares[state] = low / (v12 + low)
+    if not shares:
+        return
+    most, least = max(shares.values()), min(shares.values())
+    numbers = {"low_share": most, "v12_share": 1 - least, "kind": supply.regulation}
+    status: CheckStatus = "pass"
+    if supply.regulation is None:
+        yield SupplyCheck(id="regulation", status="unknown", missing=("regulation",), more=numbers)
+        return
+    made_for_12v = supply.regulation == "independent"
+    if (made_for_12v and most > FIVE_VOLT_HEAVY) or (
+        not made_for_12v and 1 - least > TWELVE_VOLT_HEAVY
+    ):
+        status = "warn"
+    yield SupplyCheck(id="regulation", status=status, more=numbers)
+
+
+def ports(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
+    """Leads of every kind: needed, and there to be plugged in at once."""
+    needed = [asked.wired.inputs[r] for r in sorted(asked.needed)]
+    if not needed:
+        return
+    if not asked.cables or (not supply.ports and any(c.needs for c in asked.cables)):
+        yield SupplyCheck(id="ports", status="unknown", missing=("ports",))
+        return
+    counts = leads(
+        supply, asked.cables, needed, eps4_in_eps8=asked.wired.eps4_in_eps8,
+        one_each=asked.wired.build.house_rules.chained_graphics == "never",
+    )  # fmt: skip
+    short = [c for c in counts if c.short]
+    # A narrower kind says nothing new where its wider one is short.
+    told = [c for c in short if not any(w.kind in c.kind and w is not c for w in short)]
+    yield SupplyCheck(
+        id="ports", status="fail" if told else "pass", more={"short": tuple(told)}
+    )  # fmt: skip
+
+
+def form(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
+    """Whether the case takes its form, by itself or by a bracket."""
+    case = asked.wired.build.case
+    if case is None:
+        yield SupplyCheck(id="form", status="not checked")
+        return
+    more = {"form": supply.form, "case": case.name, "takes": ", ".join(case.supply_forms)}
+    missing = tuple(
+        n for n, lacks in (("form", supply.form is None), ("case", not case.supply_forms)) if lacks
+    )
+    if missing:
+        yield SupplyCheck(id="form", status="unknown", missing=missing, more=more)
+        return
+    status: CheckStatus = "pass" if supply.form in case.supply_forms else "fail"
+    if status == "fail" and supply.form in case.brackets:
+        status = "warn"
+    yield SupplyCheck(id="form", status=status, more=more)
+
+
+def length(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
+    """Its length, and its plugs' where they are modular, against the room in the case."""
+    case = asked.wired.build.case
+    if case is None:
+        yield SupplyCheck(id="length", status="not checked")
+        return
+    room, own = case.supply_length_mm, supply.length_mm
+    missing = tuple(n for n, v in (("length_mm", own), ("case", room)) if v is None)
+    plugs = 0.0 if supply.modular == "not" else PLUG_ROOM_MM
+    long = None if own is None else own + plugs
+    if missing:
+        yield SupplyCheck(
+            id="length", status="unknown", load=long, limit=room, unit="mm", missing=missing
+        )
+        return
+    yield SupplyCheck(
+        id="length", status="fail" if exceeds(long or 0.0, room or 0.0) else "pass", load=long,
+        limit=room, unit="mm", more={"plugs": plugs},
+    )  # fmt: skip
+
+
+def reach(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
+    """Whether a plug of the cables in the box reaches each area, by the case's routes."""
+    case = asked.wired.build.case
+    needed = [asked.wired.inputs[r] for r in sorted(asked.needed)]
+    if case is None or not needed or not asked.cables:
+        yield SupplyCheck(id="reach", status="not checked")
+        return
+    short, unknown = out_of_reach(case, asked.cables, needed)
+    if short:
+        area, way, longest = max(short, key=lambda s: s[1] - s[2])
+        yield SupplyCheck(
+            id="reach", status="fail", load=way, limit=longest, unit="mm", more={"area": area}
+        )
+        return
+    areas = ", ".join(unknown)
+    yield SupplyCheck(
+        id="reach", status="unknown" if unknown else "pass", missing=("case",) if unknown else (),
+        more={"area": areas},
+    )  # fmt: skip
+
+
+# -- how it lives ------------------------------------------------------------------------------
+
+
+def _share(supply: Supply, asked: Asked, state: State) -> float | None:
+    return asked.tally.total.at(state).likely / supply.rated_w if supply.rated_w else None
+
+
+def share(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
+    """Its load as a share of its rating; a low everyday share is no fault."""
+    shares: dict[str, float | None] = {s: _share(supply, asked, s) for s in _RUNNING}
+    missing = () if supply.rated_w else ("rated_w",)
+    yield SupplyCheck(
+        id="share", status="unknown" if missing else "pass", missing=missing, more=shares
+    )
+
+
+def quiet(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
+    """Whether its fan stands still in everyday use, or at least runs slowly."""
+    load = _share(supply, asked, "everyday")
+    limit = supply.fan_off_share
+    missing = tuple(
+        n for n, v in (("rated_w", supply.rated_w), ("fan_off_share", limit)) if v is None
+    )
+    if missing or load is None or limit is None:
+        yield SupplyCheck(id="quiet", status="unknown", load=load, limit=limit, missing=missing)
+        return
+    loud = exceeds(load, max(limit, QUIET_SHARE))
+    yield SupplyCheck(id="quiet", status="warn" if loud else "pass", load=load, limit=limit)
+
+
+def _wall(supply: Supply, asked: Asked) -> dict[State, float] | None:
+    points = points_of(supply, asked.wired.build.place.mains_v)
+    if points is None or not supply.rated_w:
+        return None
+    drawn = {s: asked.tally.total.at(s).likely for s in ("sleep", *_RUNNING)}
+    return wall_by_state(drawn, supply.rated_w, points)
+
+
+def efficiency(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
+    """What it converts, draws from the wall and warms the room by, everyday and at full."""
+    points = points_of(supply, asked.wired.build.place.mains_v)
+    wall = _wall(supply, asked)
+    if points is None or wall is None or not supply.rated_w:
+        missing = tuple(
+            n for n, lacks in (("rated_w", not supply.rated_w), ("grade", points is None)) if lacks
+        )
+        yield SupplyCheck(id="efficiency", status="unknown", missing=missing)
+        return
+    more: dict[str, Any] = {
+        **{s: efficiency_at(points, (_share(supply, asked, s) or 0.0)) for s in _RUNNING},
+        **{f"wall_{s}": wall[s] for s in _RUNNING},
+        "btu_h": heat_btu_h(wall["full"]),
+        "own": "measured" if supply.efficiency else "grade",
+    }
+    unknown = bool(asked.tally.total.missing)
+    yield SupplyCheck(
+        id="efficiency", status="unknown" if unknown else "pass", load=wall["full"], unit="W",
+        state="full", more=more,
+    )  # fmt: skip
+
+
+def cost(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
+    """Kilowatt-hours of a year, and what they cost where the price is known."""
+    place, wall = asked.wired.build.place, _wall(supply, asked)
+    if wall is None:
+        yield SupplyCheck(id="cost", status="unknown", missing=("grade",))
+        return
+    kwh = year_kwh(wall, place)
+    price = None if place.price_kwh is None else kwh * place.price_kwh
+    unknown = bool(asked.tally.total.missing)
+    yield SupplyCheck(
+        id="cost", status="unknown" if unknown else "pass", load=kwh,
+        more={"price": price, "currency": place.currency},
+    )  # fmt: skip
+
+
+def mains(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
+    """Amperes from the mains, and the circuit that it hangs on, where its breaker is known."""
+    place, wall = asked.wired.build.place, _wall(supply, asked)
+    if wall is None:
+        yield SupplyCheck(id="mains", status="unknown", missing=("grade",))
+        return
+    amps = mains_a(wall["full"], place.mains_v)
+    more: dict[str, Any] = {"amps": amps, "mains_v": float(place.mains_v)}
+    load = wall["full"] + place.other_w
+    if place.breaker_a is None:
+        unknown = bool(asked.tally.total.missing)
+        yield SupplyCheck(
+            id="mains", status="unknown" if unknown else "pass", load=load, unit="W", more=more
+        )
+        return
+    limit = circuit_w(place.mains_v, place.breaker_a)
+    status: CheckStatus = "unknown" if asked.tally.total.missing else "pass"
+    if exceeds(load, limit):
+        status = "fail"
+    yield SupplyCheck(
+        id="mains", status=status, load=load, limit=limit, unit="W",
+        more=more | {"breaker_a": place.breaker_a, "other_w": place.other_w},
+    )  # fmt: skip
+
+
+def hold_up(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
+    """How long it lasts without the mains, against the time that a UPS takes to step in."""
+    transfer = asked.wired.build.place.ups_transfer_ms
+    if transfer is None:
+        yield SupplyCheck(id="hold-up", status="pass", more={"by": "no UPS"})
+        return
+    load, stated = _share(supply, asked, "full"), supply.hold_up_ms
+    limit = stated
+    if limit is None and supply.design is not None and load is not None:
+        light = not exceeds(load, HOLD_UP_SHARE)
+        limit = HOLD_UP_80_MS if light else HOLD_UP_FULL_MS[supply.design]
+    if limit is None:
+        missing = tuple(
+            n for n, lacks in (("hold_up_ms", stated is None), ("rated_w", load is None)) if lacks
+        )
+        yield SupplyCheck(id="hold-up", status="unknown", load=transfer, unit="ms", missing=missing)
+        return
+    yield SupplyCheck(
+        id="hold-up", status="fail" if exceeds(transfer, limit) else "pass", load=transfer,
+        limit=limit, unit="ms", more={"by": "stated" if stated is not None else "design"},
+    )  # fmt: skip
+
+
+def age(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
+    """Years since it was made; a new one has none."""
+    if asked.new:
+        return
+    if asked.year is None:
+        yield SupplyCheck(id="age", status="not checked")
+        return
+    if supply.made is None:
+        yield SupplyCheck(id="age", status="unknown", missing=("made",))
+        return
+    years = float(max(0, asked.year - supply.made))
+    yield SupplyCheck(
+        id="age", status="warn" if years > OLD_YEARS else "pass", load=years, limit=float(OLD_YEARS)
+    )

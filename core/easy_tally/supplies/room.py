@@ -1,0 +1,58 @@
+"""Whether a supply goes into the case, and its cables reach: form, length, routes."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable
+
+from ..standards.connectors import SocketKind
+from ..things.cables import Cable
+from ..things.case import Area, Case
+from ..things.fits import best_half, fit
+from ..things.parts import Board, Card, Drive, Part
+from ..wiring import Input
+
+#: Slack that a plug takes at its socket [mm]. Source: assumption.
+SLACK_MM = 40.0
+#: How far modular plugs stand out of the panel, their bend included [mm]. Source: assumption.
+PLUG_ROOM_MM = 25.0
+
+
+def area_of(part: Part, kind: SocketKind) -> Area | None:
+    """Where in the case a socket lies; None where no route is told for it."""
+    if isinstance(part, Board):
+        if kind in ("atx24", "atx20"):
+            return "main plug"
+        return "processor" if kind in ("eps8", "eps4") else "board extra"
+    if isinstance(part, Card):
+        return "card"
+    if isinstance(part, Drive):
+        return {
+            "3.5": "3.5-inch bays", "2.5": "2.5-inch places", "optical": "optical bay",
+            "floppy": "3.5-inch bays",
+        }[part.form]  # type: ignore[return-value]  # fmt: skip
+    return "fans and hubs"
+
+
+def out_of_reach(
+    case: Case, cables: Iterable[Cable], needed: Iterable[Input]
+) -> tuple[list[tuple[Area, float, float]], list[Area]]:
+    """Areas that no cable's plug reaches, as (area, way with slack, longest plug) [mm], and those
+    whose route is not known. A socket that no plug fits is told by the count of leads."""
+    routes = {r.area: r.length_mm for r in case.routes}
+    short: dict[Area, tuple[float, float]] = {}
+    unknown: list[Area] = []
+    held = list(cables)
+    for into in needed:
+        area = area_of(into.part, into.socket.kind)
+        if area is None:
+            continue
+        if area not in routes:
+            unknown.append(area)
+            continue
+        kind = into.socket.kind
+        plugs = [p.at_mm for c in held for p in c.plugs
+                 if fit(p.kind, best_half(p.kind, kind), kind).fits]  # fmt: skip
+        way = routes[area] + SLACK_MM
+        if plugs and max(plugs) < way:
+            short[area] = (way, max(plugs))
+    return [(area, *both) for area, both in short.items()], list(dict.fromkeys(unknown))
