@@ -155,6 +155,14 @@ class CandidateOut(Schema):
     answer: SupplyAnswer
 
 
+class WayOut(Schema):
+    """What would let the supply in place stay, in words, and the edit that does it."""
+
+    id: str
+    text: str
+    edit: dict[str, Any]
+
+
 class ConnectorOut(Schema):
     """A connector's face: rows of letters, a letter a pin."""
 

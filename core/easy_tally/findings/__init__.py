@@ -27,10 +27,13 @@ from .result import (
     Strip,
     SupplyAnswer,
 )
+from .stay import ways_to_stay
+from .ways import Way
+from .wording import way_words
 
 __all__ = [
     "CHECKS", "SEVERITY_WORDS", "TO_MEND", "Amount", "Analysis", "Check", "Compact", "Finding",
     "Overall", "Remedy", "Report", "RowAnswer", "RunAnswer", "SpikeRowAnswer", "Strip", "Subject",
-    "SupplyAnswer", "analyse", "compact", "exit_status", "not_built", "overall_of", "report",
-    "run_answer", "spike_rows_of", "supply_answer", "tally_rows",
+    "SupplyAnswer", "Way", "analyse", "compact", "exit_status", "not_built", "overall_of", "report",
+    "run_answer", "spike_rows_of", "supply_answer", "tally_rows", "way_words", "ways_to_stay",
 ]  # fmt: skip

@@ -12,7 +12,7 @@ from collections.abc import Callable
 from dataclasses import replace
 
 from ..base.declared import Figure
-from ..base.rounding import percent
+from ..base.rounding import exceeds, percent
 from ..base.series import Series, Span, scale, span_at
 from ..base.units import RAIL_V, RUN_STATES, TALLY_STATES, WINDOWS, Origin, State
 from ..ratings.elements import Element
@@ -53,6 +53,7 @@ from .result import (
     PlugAnswer,
     RemedyAnswer,
     Report,
+    RideAnswer,
     RowAnswer,
     RuleAnswer,
     RunAnswer,
@@ -311,6 +312,8 @@ def _sizing(a: Analysis) -> SizingAnswer:
 def supply_answer(supply: Supply, result: SupplyResult) -> SupplyAnswer:
     """A supply's checks in words."""
     share = {s: percent(x) for s, x in result.share.items()}
+    by_id = {c.id: c for c in result.checks}
+    cost, wall, quiet = by_id.get("cost"), by_id.get("efficiency"), by_id.get("quiet")
     return SupplyAnswer(
         name=supply.name,
         rated_w=supply.rated_w,
@@ -326,8 +329,26 @@ def supply_answer(supply: Supply, result: SupplyResult) -> SupplyAnswer:
             sleep=share["sleep"], idle=share["idle"], everyday=share["everyday"],
             full=share["full"], start=share["start"], short=share["short"],
         ),
+        rides=tuple(
+            RideAnswer(
+                window=r.window, watts=_amount(r.total), rides=r.rides,
+                holds=_holds(r.total.likely, r.rides), v12_watts=_amount(r.v12),
+                v12_rides=r.rides_v12, v12_holds=_holds(r.v12.likely, r.rides_v12),
+            )
+            for r in result.rides
+        ),
+        wall_w=wall.more.get("wall_everyday") if wall else None,
+        year_kwh=cost.load if cost else None,
+        year_price=cost.more.get("price") if cost else None,
+        fan_stands=None
+        if quiet is None or quiet.load is None or quiet.limit is None
+        else not exceeds(quiet.load, quiet.limit),
         not_checked=tuple(c.words for c in not_built("supply")),
     )  # fmt: skip
+
+
+def _holds(load: float, limit: float | None) -> bool | None:
+    return None if limit is None else not exceeds(load, limit)
 
 
 def _mover(a: Analysis) -> MoverAnswer | None:

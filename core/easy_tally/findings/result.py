@@ -8,7 +8,7 @@ from typing import Any, Literal
 
 from typing_extensions import TypedDict
 
-from ..base.units import Origin, State
+from ..base.units import Origin, State, Window
 from ..ratings.verdicts import Verdict
 from ..standards.signals import SignalKind
 from ..supplies.asked import CheckStatus
@@ -142,6 +142,20 @@ class CheckAnswer:
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
+class RideAnswer:
+    """Spikes in one window [W], in all and at 12 V, beside what the supply rides through [W]; None
+    where that is not known."""
+
+    window: Window
+    watts: Amount
+    rides: float | None
+    holds: bool | None
+    v12_watts: Amount
+    v12_rides: float | None
+    v12_holds: bool | None
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
 class SupplyAnswer:
     """A supply judged for this build."""
 
@@ -150,6 +164,13 @@ class SupplyAnswer:
     verdict: SupplyVerdict
     checks: tuple[CheckAnswer, ...]
     percent: Percents
+    rides: tuple[RideAnswer, ...]
+    #: Watts from the wall everyday, kilowatt-hours and price of a year, whether its fan stands in
+    #: everyday use; None where that is not known.
+    wall_w: float | None
+    year_kwh: float | None
+    year_price: float | None
+    fan_stands: bool | None
     not_checked: tuple[str, ...]
 
 

@@ -11,8 +11,8 @@ from dataclasses import dataclass, field
 from typing import Literal
 
 from ..base.rounding import exceeds
-from ..base.series import add, scale
-from ..base.units import RAIL_V, RAILS, TALLY_STATES, WINDOWS, Rail, State
+from ..base.series import Span, add, scale
+from ..base.units import RAIL_V, RAILS, TALLY_STATES, WINDOWS, Rail, State, Window
 from ..ratings.verdicts import Judgement, Verdict, judge
 from ..standards.margins import WITHIN_GRANT
 from ..standards.sizes import COMMON_W, TOO_BIG
@@ -28,12 +28,25 @@ OF_SIZE = frozenset({"watts", "rating", "rail", "combined", "spikes", "too big"}
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
+class Ride:
+    """The spikes of a window [W], in all and at 12 V, and what the supply rides through; None
+    where its rating, its 12 V or its design is not known."""
+
+    window: Window
+    total: Span
+    rides: float | None
+    v12: Span
+    rides_v12: float | None
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
 class SupplyResult:
     """A supply judged for a build; `share` of its rating idle, everyday, full, start."""
 
     verdict: SupplyVerdict
     checks: tuple[SupplyCheck, ...]
     share: dict[State, float | None] = field(default_factory=dict)
+    rides: tuple[Ride, ...] = ()
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -53,6 +66,7 @@ def check_supply(supply: Supply, asked: Asked) -> SupplyResult:
         verdict=_verdict(checks),
         checks=tuple(checks),
         share={s: asked.tally.total.at(s).likely / rated if rated else None for s in TALLY_STATES},
+        rides=tuple(_rides(supply, asked)),
     )  # fmt: skip
 
 
@@ -130,27 +144,37 @@ def _combined(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
     yield _judged("combined", judged, "W")
 
 
+def _rides(supply: Supply, asked: Asked) -> Iterator[Ride]:
+    """Each window of the spikes beside what the supply's design rides through."""
+    rated, found = supply.rated_w, asked.spikes
+    has_16pin = any(p.kind == "16pin" for p in supply.ports)
+    ride = None if rated is None else ride_through(supply.design, rated, has_16pin, asked.assume)
+    v12_w = None if supply.v12_a is None else supply.v12_a * RAIL_V["v12"]
+    for i, w in enumerate(WINDOWS):
+        yield Ride(
+            window=w, total=found.total[w], v12=found.v12[w],
+            rides=None if ride is None or rated is None else rated * ride[i],
+            rides_v12=None if ride is None or v12_w is None else v12_w * ride[i],
+        )  # fmt: skip
+
+
 def _spikes(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
     """The worst window of the spikes against what the design rides through, in all and at 12 V.
 
     Beyond it the supply may trip: a failure of the choice, though nothing is damaged.
     """
-    rated, found = supply.rated_w, asked.spikes
-    has_16pin = any(p.kind == "16pin" for p in supply.ports)
-    ride = None if rated is None else ride_through(supply.design, rated, has_16pin, asked.assume)
-    if rated is None or ride is None:
+    found, rides = asked.spikes, tuple(_rides(supply, asked))
+    if rides[0].rides is None:
         load = found.total["0.1"].likely
         yield SupplyCheck(id="spikes", status="unknown", load=load, unit="W")
         return
-    v12_w = None if supply.v12_a is None else supply.v12_a * RAIL_V["v12"]
-    held = [(found.total[w], rated * ride[i], w) for i, w in enumerate(WINDOWS)]
-    if v12_w is not None:
-        held += [(found.v12[w], v12_w * ride[i], w) for i, w in enumerate(WINDOWS)]
+    held = [(r.total, r.rides or 0.0, r.window) for r in rides]
+    held += [(r.v12, r.rides_v12, r.window) for r in rides if r.rides_v12 is not None]
     span, limit, window = max(held, key=lambda x: x[0].likely / x[1] if x[1] else float("inf"))
     status: CheckStatus = "pass"
     if any(exceeds(s.likely, most) for s, most, _ in held):
         status = "fail"
-    elif found.missing or v12_w is None:
+    elif found.missing or supply.v12_a is None:
         status = "unknown"
     high = status == "pass" and any(exceeds(s.high, most) for s, most, _ in held)
     yield SupplyCheck(

@@ -49,11 +49,13 @@ def _as_new(asked: Asked, supply: Supply, cables: tuple[Cable, ...]) -> Asked:
     return replace(asked, sizing=sizing, cables=cables, new=True)
 
 
-def _rank(c: Candidate[_Of], needed_w: float) -> tuple[int, int, float, float]:
-    """What does, what may, what does not; warnings and what is not known of it; closeness; wall."""
+def _rank(c: Candidate[_Of], needed_w: float) -> tuple[int, int, int, float, float]:
+    """What does, what may, what does not; how much fails; warnings and what is not known of it;
+    closeness; wall."""
     checks = c.result.checks
     feasible = {"too small": 2, "does not fit": 2, "unknown": 1}.get(c.result.verdict, 0)
     marks = sum(k.status in ("warn", "unknown") for k in checks)
     far = abs((c.supply.rated_w or 0.0) - needed_w)
     kwh = next((k.load for k in checks if k.id == "cost" and k.load is not None), float("inf"))
-    return feasible, marks, far, kwh
+    fails = sum(k.status == "fail" for k in checks)
+    return feasible, fails, marks, far, kwh

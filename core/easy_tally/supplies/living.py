@@ -273,11 +273,8 @@ def age(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
     """Years since it was made; a new one has none."""
     if asked.new:
         return
-    if asked.year is None:
+    if asked.year is None or supply.made is None:
         yield SupplyCheck(id="age", status="not checked")
-        return
-    if supply.made is None:
-        yield SupplyCheck(id="age", status="unknown", missing=("made",))
         return
     years = float(max(0, asked.year - supply.made))
     yield SupplyCheck(

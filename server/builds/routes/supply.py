@@ -6,7 +6,7 @@ from typing import Any
 
 from django.http import HttpRequest, HttpResponse
 from easy_tally.editing import TakeSupply
-from easy_tally.findings import supply_answer
+from easy_tally.findings import supply_answer, way_words, ways_to_stay
 from easy_tally.supplies import compare
 from ninja import Router
 from owners.models import owner_of
@@ -43,4 +43,18 @@ def candidates(request: HttpRequest, key: str) -> list[dict[str, Any]]:
             "answer": supply_answer(c.supply, c.result),
         }
         for c in compare(((kit, kit.supply, kit.cables) for kit in kits), found.asked)
+    ]
+
+
+@router.get("/builds/{key}/stay", response=list[schemas.WayOut], operation_id="waysToStay")
+def stay(request: HttpRequest, key: str) -> list[dict[str, Any]]:
+    """What would let the supply in place stay; nothing where it does already."""
+    found = results.analysis(actions.find(owner_of(request), key))
+    return [
+        {
+            "id": way.id,
+            "text": way_words(way),
+            "edit": way.edit.model_dump(mode="json", exclude_none=True),
+        }
+        for way in ways_to_stay(found)
     ]

@@ -212,6 +212,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/builds/{key}/stay": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Stay
+         * @description What would let the supply in place stay; nothing where it does already.
+         */
+        get: operations["waysToStay"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/builds/{key}/runs/{cable}": {
         parameters: {
             query?: never;
@@ -2929,6 +2949,28 @@ export interface components {
             } | null;
         };
         /**
+         * RideAnswer
+         * @description Spikes in one window [W], in all and at 12 V, beside what the supply rides through [W]; None
+         *     where that is not known.
+         */
+        RideAnswer: {
+            /**
+             * Window
+             * @enum {string}
+             */
+            window: "0.1" | "1" | "10" | "100";
+            watts: components["schemas"]["Amount"];
+            /** Rides */
+            rides: number | null;
+            /** Holds */
+            holds: boolean | null;
+            v12_watts: components["schemas"]["Amount"];
+            /** V12 Rides */
+            v12_rides: number | null;
+            /** V12 Holds */
+            v12_holds: boolean | null;
+        };
+        /**
          * Route
          * @description The way of a cable from the supply's place to an area, around the corners.
          */
@@ -3273,6 +3315,16 @@ export interface components {
             /** Checks */
             checks: components["schemas"]["CheckAnswer"][];
             percent: components["schemas"]["Percents"];
+            /** Rides */
+            rides: components["schemas"]["RideAnswer"][];
+            /** Wall W */
+            wall_w: number | null;
+            /** Year Kwh */
+            year_kwh: number | null;
+            /** Year Price */
+            year_price: number | null;
+            /** Fan Stands */
+            fan_stands: boolean | null;
             /** Not Checked */
             not_checked: string[];
         };
@@ -3776,6 +3828,20 @@ export interface components {
             /** Cables */
             cables: components["schemas"]["Cable"][];
             answer: components["schemas"]["SupplyAnswer"];
+        };
+        /**
+         * WayOut
+         * @description What would let the supply in place stay, in words, and the edit that does it.
+         */
+        WayOut: {
+            /** Id */
+            id: string;
+            /** Text */
+            text: string;
+            /** Edit */
+            edit: {
+                [key: string]: unknown;
+            };
         };
         /**
          * ElementAnswer
@@ -4579,6 +4645,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CandidateOut"][];
+                };
+            };
+        };
+    };
+    waysToStay: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WayOut"][];
                 };
             };
         };

@@ -38,6 +38,13 @@ export const candidatesQuery = (key: string, version: number) =>
     placeholderData: (before) => before,
   });
 
+export const stayQuery = (key: string, version: number) =>
+  queryOptions({
+    queryKey: ["stay", key, version],
+    queryFn: () => take(client.GET("/api/v1/builds/{key}/stay", at(key))),
+    placeholderData: (before) => before,
+  });
+
 export const whyQuery = (key: string, version: number, cable: string) =>
   queryOptions({
     queryKey: ["why", key, version, cable],

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Callable
 
-from ...base.rounding import percent
+from ...base.rounding import percent, up
 from ...base.saying import number
 from ...supplies.asked import SupplyCheck
 from ...supplies.box import LeadCount
@@ -14,7 +14,7 @@ LACKS: dict[str, str] = {
     "regulation": "how it regulates its rails", "ports": "its ports and cables",
     "form": "its form", "case": "the case’s own figure", "length_mm": "its length",
     "rated_w": "its rating", "fan_off_share": "when its fan stands", "grade": "its efficiency",
-    "hold_up_ms": "its hold-up", "made": "the year it was made",
+    "hold_up_ms": "its hold-up",
 }  # fmt: skip
 
 
@@ -94,7 +94,7 @@ def _efficiency(c: SupplyCheck) -> str:
 
 
 def _cost(c: SupplyCheck) -> str:
-    kwh = f"{c.load or 0:,.0f} kWh a year"
+    kwh = f"{up(c.load or 0):,} kWh a year"
     price = c.more["price"]
     if price is None:
         return f"cost: {kwh}; no price is entered"
@@ -134,7 +134,7 @@ _SAYS: dict[str, Callable[[SupplyCheck], str]] = {
 }  # fmt: skip
 _NOT_THERE: dict[str, str] = {
     "form": "form: no case is chosen", "length": "length: no case is chosen",
-    "reach": "reach: no case, or no cables", "age": "age: the year is not told",
+    "reach": "reach: no case, or no cables", "age": "age: the year it was made is not told",
 }  # fmt: skip
 
 

@@ -2,7 +2,9 @@
 
 from __future__ import annotations
 
+from ...base.rounding import percent
 from ..finding import Remedy
+from ..ways import Way
 from .living import lacks
 
 _WORDS: dict[str, str] = {
@@ -48,6 +50,19 @@ _WORDS: dict[str, str] = {
     "plug-in": "Plug in {0}.",
     "no-plug": "Plug a cable in; no plug in the box fits it that is free and has a port.",
 }
+
+
+def way_words(way: Way) -> str:
+    """What would let the supply in place stay, in a sentence."""
+    if way.id == "power-limit":
+        return (
+            f"Hold {way.name} to {way.watts} W, {percent(way.share)} % of what it draws as "
+            "delivered: every check of the supply’s size then passes."
+        )
+    return (
+        f"Set the headroom to {percent(way.share)} %, as a house rule of this build: every check "
+        "of the supply’s size then passes, with less to spare."
+    )
 
 
 def remedy_words(remedy: Remedy) -> str:

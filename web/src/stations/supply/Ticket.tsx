@@ -1,50 +1,41 @@
 import type { ReactNode } from "react";
 
 import type { SupplyAnswer } from "../../api/client";
-import { percent, sentence } from "../../state/format";
+import { percent, sentence, watts } from "../../state/format";
 import { Button } from "../../ui/button";
+import { VERDICTS, Line, sorted } from "./checks";
 
-const VERDICTS: Record<SupplyAnswer["verdict"], string> = {
-  "right size": "text-within",
-  "too big": "text-tight",
-  unknown: "text-unknown",
-  "too small": "text-over",
-};
-const STATUS: Record<string, { mark: string; look: string }> = {
-  fail: { mark: "M4 4l10 10M14 4L4 14", look: "text-over font-semibold" },
-  unknown: { mark: "M5 6c0-4 8-4 8 0 0 3-4 2.5-4 6M9 15v.5", look: "text-unknown font-semibold" },
-  warn: { mark: "M9 3v8M9 14.5v.5", look: "text-tight font-semibold" },
-  pass: { mark: "M3 9.5l4 4L15 4", look: "" },
-};
-const ORDER = ["fail", "unknown", "warn", "pass", "not checked"];
+/** How many lines a ticket shows before all of them have to be opened. */
+const MOST = 3;
 
-/** A supply as a ticket: verdict, what fails or warns first, load share; every check on demand. */
+/** A supply as a ticket: verdict, what fails or warns first, how it would live; all on demand. */
 export function Ticket({
   name,
-  design,
+  about,
   answer,
   inBuild,
-  ports,
-  cables,
   lit,
   onLight,
+  onOpen,
   onTake,
+  stay,
   children,
 }: {
   name: string;
-  design: string | null;
+  about: string;
   answer: SupplyAnswer;
   inBuild: boolean;
-  ports: number;
-  cables: number;
   lit: boolean;
   onLight: (on: boolean) => void;
+  onOpen: () => void;
   onTake?: () => void;
+  /** What would let it stay, where it does not do. */
+  stay?: ReactNode;
   children?: ReactNode;
 }) {
-  const checks = [...answer.checks].sort((a, b) => ORDER.indexOf(a.status) - ORDER.indexOf(b.status));
-  const key = checks.filter((c) => c.status !== "pass" || c.id === "watts" || c.rail === "v12");
-  const rest = checks.filter((c) => !key.includes(c));
+  const checks = sorted(answer.checks);
+  const bad = checks.filter((c) => c.status !== "pass" && c.status !== "not checked");
+  const key = bad.length ? bad : checks.filter((c) => c.id === "watts" || c.rail === "v12");
   return (
     <li
       data-ticket={name}
@@ -59,58 +50,49 @@ export function Ticket({
         <b className={`text-lg whitespace-nowrap ${VERDICTS[answer.verdict]}`}>{answer.verdict}</b>
       </div>
       <p className="mb-2 text-sm text-ink-soft">
-        {inBuild ? "in this build" : "catalogue"},{" "}
-        {design === null ? "design not known" : design === "classic" ? "classic design" : `design ${design}`},{" "}
-        {ports} ports, {cables} cables
+        {inBuild ? "in this build" : "catalogue"}, {about}
       </p>
       <ul className="grid gap-1 text-base">
-        {key.map((c, i) => (
+        {key.slice(0, MOST).map((c, i) => (
           <Line key={i} status={c.status} text={sentence(c.text)} />
         ))}
       </ul>
-      <p className="mt-2 text-base">
-        {percent(answer.percent.full)} at full, {percent(answer.percent.everyday)} everyday,{" "}
-        {percent(answer.percent.idle)} idle
-      </p>
-      <details className="mt-1 text-sm">
-        <summary className="cursor-pointer text-ink-soft">{rest.length} more checks</summary>
-        <ul className="mt-1 grid gap-1">
-          {rest.map((c, i) => (
-            <Line key={i} status={c.status} text={sentence(c.text)} />
-          ))}
-        </ul>
-      </details>
-      <p className="mt-1 text-xs text-ink-soft">Not checked yet: {answer.not_checked.join(", ")}.</p>
+      {key.length > MOST && <p className="mt-1 text-sm text-ink-soft">and {key.length - MOST} more</p>}
+      {stay}
+      <dl className="mt-2 grid grid-cols-2 gap-x-4 border-t border-rule pt-2 text-sm">
+        <Fact term="of its rating">
+          {percent(answer.percent.everyday)} everyday, {percent(answer.percent.full)} full
+        </Fact>
+        <Fact term="its fan, everyday">
+          {answer.fan_stands === null ? "not known" : answer.fan_stands ? "stands" : "turns"}
+        </Fact>
+        <Fact term="from the wall">
+          {answer.wall_w === null ? "not known" : `${watts(answer.wall_w)} W everyday`}
+        </Fact>
+        <Fact term="a year">{aYear(answer)}</Fact>
+      </dl>
       {children}
-      {!inBuild && onTake && (
-        <Button className="mt-3 self-start" onClick={onTake}>
-          Take {name}
+      <div className="mt-auto flex flex-wrap gap-2 pt-3">
+        {!inBuild && onTake && <Button onClick={onTake}>Take {name}</Button>}
+        <Button look="quiet" onClick={onOpen}>
+          All {checks.length} checks
         </Button>
-      )}
+      </div>
     </li>
   );
 }
 
-function Line({ status, text }: { status: string; text: string }) {
-  const s = STATUS[status];
+function aYear(a: SupplyAnswer): string {
+  if (a.year_kwh === null) return "not known";
+  const kwh = `${watts(a.year_kwh)} kWh`;
+  return a.year_price === null ? kwh : `${kwh}, ${a.year_price.toFixed(2)}`;
+}
+
+function Fact({ term, children }: { term: string; children: ReactNode }) {
   return (
-    <li className={`flex items-start gap-2 ${s?.look ?? ""}`}>
-      <svg
-        width={18}
-        height={18}
-        viewBox="0 0 18 18"
-        fill="none"
-        stroke="currentColor"
-        strokeWidth={2}
-        className="mt-px shrink-0"
-        aria-hidden="true"
-      >
-        <path d={s?.mark} />
-      </svg>
-      <span>
-        <span className="sr-only">{status}: </span>
-        {text}
-      </span>
-    </li>
+    <div className="py-0.5">
+      <dt className="text-xs text-ink-soft">{term}</dt>
+      <dd className="font-semibold">{children}</dd>
+    </div>
   );
 }

@@ -9,7 +9,9 @@ import { useWords } from "../../words";
 
 const WIDTH = 1140;
 const LEFT = 10;
-const FLAG = 26;
+const FLAG = 24;
+/** Height of a state's row. */
+const ROW = 16;
 const BARS: Record<string, string> = {
   sleep: "var(--bar-soft)",
   idle: "var(--bar-soft)",
@@ -55,8 +57,8 @@ export function WattRuler({
     WIDTH,
   );
   const rows = Math.max(1, ...flags.map((f) => f.row + 1));
-  const line = rows * (FLAG + 6) + 14;
-  const height = line + 36 + (STATES.length + SPIKES.length) * 20;
+  const line = rows * (FLAG + 4) + 14;
+  const height = line + 42 + STATES.length * ROW;
   const ticks = spaced(
     (reference?.sizes_w ?? []).filter((w) => w <= most),
     x,
@@ -75,14 +77,14 @@ export function WattRuler({
           key={f.id}
           x1={f.x}
           x2={f.x}
-          y1={f.row * (FLAG + 6) + 2}
+          y1={f.row * (FLAG + 4) + 2}
           y2={line}
           stroke={f.governs ? "var(--accent)" : "var(--rule-strong)"}
           strokeWidth={f.governs ? 2.5 : 1.2}
         />
       ))}
       {flags.map((f) => {
-        const top = f.row * (FLAG + 6) + 2;
+        const top = f.row * (FLAG + 4) + 2;
         return (
           <g key={f.id} data-rule={f.id} data-watts={f.watts?.likely}>
             <rect
@@ -95,7 +97,7 @@ export function WattRuler({
             />
             <text
               x={f.left + 9}
-              y={top + 18}
+              y={top + 17}
               className="text-base"
               fontWeight={f.governs ? 700 : 500}
               fill={f.governs ? "var(--accent-ink)" : "var(--ink)"}
@@ -134,22 +136,15 @@ export function WattRuler({
       )}
       {STATES.map((s, i) => {
         const a = result.strip.watts[s];
-        const y = line + 30 + i * 20;
+        const y = line + 27 + i * ROW;
         return (
           <g key={s} data-bar={s} data-watts={a.likely}>
-            <rect x={LEFT} y={y} width={Math.max(1, x(a.likely) - LEFT)} height={13} fill={BARS[s]} />
-            <line
-              x1={x(a.low)}
-              x2={x(a.high)}
-              y1={y + 6.5}
-              y2={y + 6.5}
-              stroke="var(--ink)"
-              strokeWidth={1}
-            />
+            <rect x={LEFT} y={y} width={Math.max(1, x(a.likely) - LEFT)} height={10} fill={BARS[s]} />
+            <line x1={x(a.low)} x2={x(a.high)} y1={y + 5} y2={y + 5} stroke="var(--ink)" strokeWidth={1} />
             <text
               x={x(a.high) + 8}
-              y={y + 12}
-              className="text-base"
+              y={y + 10}
+              className="text-sm"
               fill="var(--ink)"
               fontWeight={s === state ? 700 : 400}
             >
@@ -158,32 +153,47 @@ export function WattRuler({
           </g>
         );
       })}
-      {SPIKES.map(([key, words], i) => {
-        const a = result.strip.spikes[key];
-        const from = x(result.strip.watts.full.likely);
-        const to = x(a.likely);
-        const y = line + 36 + (STATES.length + i) * 20;
+      <Spikes x={x} y={line + 32 + STATES.length * ROW} />
+    </svg>
+  );
+}
+
+/** The spikes of the four windows as whiskers above full load, on one line. */
+function Spikes({ x, y }: { x: (w: number) => number; y: number }) {
+  const { strip } = useResult().result;
+  const from = x(strip.watts.full.likely);
+  const to = Math.max(...SPIKES.map(([key]) => x(strip.spikes[key].likely)));
+  const said = SPIKES.map(([key, words]) => `${amount(strip.spikes[key])} W for ${words}`).join(", ");
+  const left = to + 8 + 7 * said.length > WIDTH;
+  return (
+    <g>
+      <line x1={from} x2={to} y1={y} y2={y} stroke="var(--ink)" strokeWidth={1.6} />
+      {SPIKES.map(([key], i) => {
+        const at = x(strip.spikes[key].likely);
         return (
-          <g key={key} data-spike={key} data-watts={a.likely}>
-            <path
-              d={`M${from} ${y}H${to}M${to} ${y - 6}V${y + 6}`}
-              stroke="var(--ink)"
-              strokeWidth={1.6}
-              fill="none"
-            />
-            <text
-              x={to + 8 > WIDTH - 190 ? from - 8 : to + 8}
-              textAnchor={to + 8 > WIDTH - 190 ? "end" : "start"}
-              y={y + 5}
-              className="text-base"
-              fill="var(--ink)"
-            >
-              spike {words} {amount(a)} W
-            </text>
-          </g>
+          <line
+            key={key}
+            data-spike={key}
+            data-watts={strip.spikes[key].likely}
+            x1={at}
+            x2={at}
+            y1={y - 7 + i}
+            y2={y + 7 - i}
+            stroke="var(--ink)"
+            strokeWidth={1.6}
+          />
         );
       })}
-    </svg>
+      <text
+        x={left ? from - 8 : to + 8}
+        y={y + 5}
+        textAnchor={left ? "end" : "start"}
+        className="text-sm"
+        fill="var(--ink)"
+      >
+        spikes {said}
+      </text>
+    </g>
   );
 }
 

@@ -1,0 +1,90 @@
+"""Can it stay: what would have to change for the supply in place to do.
+
+Each way is worked out by judging the build with it, so that what is offered is what passes.
+"""
+
+from __future__ import annotations
+
+import math
+
+from ..base.errors import EasyTallyError
+from ..editing import ChangeBuild, ChangePart, Edit
+from ..supplies.checks import OF_SIZE
+from ..things.build import Build
+from ..things.parts import Card
+from .analysis import analyse
+from .facts import Analysis
+from .ways import Way
+
+#: The lowest power limit that a builder is offered. Source: what cards let one set.
+LEAST_LIMIT = 0.5
+
+
+def ways_to_stay(a: Analysis) -> tuple[Way, ...]:
+    """What lets the supply in place stay, each by itself; none where it does already, or none of
+    them is enough."""
+    if a.build.supply is None or _does(a):
+        return ()
+    found = [_power_limit(a, p) for p in a.build.parts if isinstance(p, Card)]
+    found.append(_house_rule(a))
+    return tuple(w for w in found if w is not None)
+
+
+def _does(a: Analysis) -> bool:
+    """Whether every check of its size passes, or warns."""
+    checks = a.supply.checks if a.supply else ()
+    return all(c.status in ("pass", "warn") for c in checks if c.id in OF_SIZE)
+
+
+def _with(a: Analysis, edit: Edit) -> Build | None:
+    try:
+        return edit.apply(a.build)
+    except EasyTallyError:
+        return None
+
+
+def _power_limit(a: Analysis, card: Card) -> Way | None:
+    """The highest power limit of a card, in whole watts, at which every check passes. The lower
+    the limit the less there is to carry, so that halving finds it."""
+    power = card.board_power_w
+    if power is None or power.likely <= 0:
+        return None
+    most = math.floor(power.likely * card.power_limit - 1e-9)
+    least = math.ceil(power.likely * LEAST_LIMIT)
+
+    def does(watts: int) -> bool:
+        changed = _with(a, _limit(card, watts, power.likely))
+        return changed is not None and _does(analyse(changed, a.year))
+
+    if most < least or not does(least):
+        return None
+    while least < most:
+        middle = (least + most + 1) // 2
+        if does(middle):
+            least = middle
+        else:
+            most = middle - 1
+    return Way(
+        id="power-limit", edit=_limit(card, least, power.likely), part=card.key, name=card.name,
+        watts=least, share=least / power.likely,
+    )  # fmt: skip
+
+
+def _limit(card: Card, watts: int, power_w: float) -> ChangePart:
+    # Rounded down, so that the card is never let draw more than was found to do.
+    share = math.floor(watts / power_w * 1e6) / 1e6
+    return ChangePart(part=card.key, changes={"power_limit": share})
+
+
+def _house_rule(a: Analysis) -> Way | None:
+    """The largest headroom at which it does, in whole percents, where that rule governs: it is the
+    builder's own, and the supply's own limits hold below it too."""
+    if not any(r.id == "sum" and r.governs for r in a.sizing.rules):
+        return None
+    now = math.ceil(a.build.house_rules.headroom * 100)
+    for percent in range(now - 1, -1, -1):
+        edit = ChangeBuild(house_rules={"headroom": percent / 100})
+        changed = _with(a, edit)
+        if changed is not None and _does(analyse(changed, a.year)):
+            return Way(id="headroom", edit=edit, share=percent / 100)
+    return None
