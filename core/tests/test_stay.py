@@ -5,11 +5,11 @@ from __future__ import annotations
 import unittest
 
 from easy_tally.editing import ChangeBuild, ChangePart
-from easy_tally.findings import analyse, ways_to_stay
+from easy_tally.findings import analyse, effect_words, effects, ways_to_stay
 from easy_tally.findings.stay import _does
 from easy_tally.things.build import Build
 
-from .helpers import board, build, card, rules, supply
+from .helpers import board, build, card, exact, graphics_cable, rules, run, supply
 
 
 def _build(rated_w: float, power: float = 400, **more: float) -> Build:
@@ -58,3 +58,42 @@ class Headroom(unittest.TestCase):
         b = build(board(), card(400, system_floor_w=None), supply=supply(rated_w=300),
                   house_rules=rules(headroom=0))  # fmt: skip
         self.assertEqual([w.id for w in ways_to_stay(analyse(b)) if w.id == "headroom"], [])
+
+
+class Positions(unittest.TestCase):
+    """What each position would make of the build, before it is chosen."""
+
+    def test_the_rules_and_the_supply_under_each(self) -> None:
+        """345 W: the spikes ask for 443.3 W, the sum for 414 W; of 420 W only the latter does."""
+        b = build(board(), card(320), supply=supply(rated_w=420))
+        found = {(e.rule, e.value): e for e in effects(analyse(b))}
+        ride, trust = found["spikes", "ride through"], found["spikes", "trust headroom"]
+        self.assertAlmostEqual(ride.needed_w or 0, 443.33, places=1)
+        self.assertAlmostEqual(trust.needed_w or 0, 414, places=3)
+        self.assertEqual((ride.verdict, trust.verdict), ("too small", "right size"))
+
+    def test_a_floor_and_a_fifth(self) -> None:
+        b = build(board(), card(320, system_floor_w=exact(600)), supply=supply(rated_w=700))
+        found = {e.value: e for e in effects(analyse(b)) if e.rule == "maker_floor"}
+        picks = [found[v].pick_w for v in ("keep", "keep and add a fifth", "ignore")]
+        self.assertEqual(picks[:2], [600, 750])
+        self.assertLess(picks[2] or 0, 600)
+
+    def test_runs_that_a_rule_refuses(self) -> None:
+        """210 W on two plugs of one chained cable: 5.83 A a pin may be, 150 W a cable may not."""
+        b = build(
+            card(260), cables=(graphics_cable(),),
+            runs=(run("chain", "g1", a="card#1/a", b="card#1/b"),),
+        )  # fmt: skip
+        found = [e for e in effects(analyse(b)) if e.rule == "chained_graphics"]
+        self.assertEqual([(e.value, e.bad_runs) for e in found],
+                         [("never", 1), ("by plug", 1), ("by pins", 0)])  # fmt: skip
+        told = effect_words(analyse(b), found[0])
+        self.assertEqual(told, "On this build: 1 run over or refused.")
+
+    def test_spikes_are_a_warning_where_headroom_is_trusted(self) -> None:
+        b = build(board(), card(320), supply=supply(rated_w=420),
+                  house_rules=rules(spikes="trust headroom"))  # fmt: skip
+        supplied = analyse(b).supply
+        assert supplied is not None
+        self.assertEqual([c.status for c in supplied.checks if c.id == "spikes"], ["warn"])

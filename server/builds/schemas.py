@@ -155,6 +155,14 @@ class CandidateOut(Schema):
     answer: SupplyAnswer
 
 
+class EffectOut(Schema):
+    """What a position of a house rule would make of a build, in words."""
+
+    rule: str
+    value: str
+    text: str
+
+
 class WayOut(Schema):
     """What would let the supply in place stay, in words, and the edit that does it."""
 

@@ -126,7 +126,7 @@ def _rules(
     found = [
         rule("sum", total.at("full").times(1 + house.headroom)),
         rule("quiet", total.at("everyday").times(1 / QUIET_SHARE), binding=False),
-        rule("spikes", spike_need(wired, spikes, supply)),
+        rule("spikes", spike_need(wired, spikes, supply), house.spikes == "ride through"),
         rule("start", total.at("start")),
         rule("short", total.at("short")),
     ]

@@ -25,6 +25,10 @@ class HouseRules(Model):
         Literal["keep", "keep and add a fifth", "ignore"],
         Field(description="the card maker's stated smallest supply"),
     ] = "keep"
+    spikes: Annotated[
+        Literal["ride through", "trust headroom"],
+        Field(description="short spikes against what the supply's design rides through"),
+    ] = "ride through"
 
 
 class Position(NamedTuple):
@@ -53,5 +57,11 @@ POSITIONS: dict[str, tuple[Position, ...]] = {
         Position("keep and add a fifth", "Add a fifth to it",
                  f"The floor and {FIFTH * 100:g} % on top."),
         Position("ignore", "Leave it out", "Only the tally decides."),
+    ),
+    "spikes": (
+        Position("ride through", "It has to ride through",
+                 "In each of four windows the spikes stay below what its design stands."),
+        Position("trust headroom", "Trust the headroom",
+                 "Spikes are told as a warning, and ask for no larger supply: it may trip."),
     ),
 }  # fmt: skip

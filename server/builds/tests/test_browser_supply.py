@@ -72,3 +72,18 @@ class Choosing(BrowserCase):
         expect(own.get_by_label("Efficiency grade")).to_be_focused()
         own.get_by_label("Efficiency grade").select_option("gold")
         expect(mend).not_to_contain_text("unknown")
+
+    def test_a_house_rule_says_what_it_would_make_of_the_build(self) -> None:
+        """Curlew: with headroom trusted the rules ask for 650 W, and the old supply does."""
+        page = self.go(self._demo("curlew"), "supply")
+        with page.expect_download() as download:
+            page.get_by_role("link", name="Compare as CSV").click()
+        text = download.value.path().read_text(encoding="utf-8")
+        self.assertTrue(text.startswith(",Fulmar 650,"))
+        self.assertIn("verdict,too small", text)
+        page.get_by_role("link", name="House rules").click()
+        trust = page.get_by_role("radio", name=re.compile("Trust the headroom"))
+        expect(trust).to_contain_text("650 W, next common size 650; Fulmar 650: right size")
+        trust.press("Space")
+        expect(trust).to_be_checked()
+        expect(self.figure("supply")).not_to_contain_text("too small")

@@ -212,6 +212,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/builds/{key}/candidates.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Candidates Csv
+         * @description The supply in the build and those of the catalogue, check by check, as CSV.
+         */
+        get: operations["candidatesCsv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/builds/{key}/stay": {
         parameters: {
             query?: never;
@@ -224,6 +244,26 @@ export interface paths {
          * @description What would let the supply in place stay; nothing where it does already.
          */
         get: operations["waysToStay"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/builds/{key}/positions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Positions
+         * @description What each position of each house rule would make of this build.
+         */
+        get: operations["positions"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1330,7 +1370,8 @@ export interface components {
              * @default {
              *       "chained_graphics": "by plug",
              *       "headroom": 0.2,
-             *       "maker_floor": "keep"
+             *       "maker_floor": "keep",
+             *       "spikes": "ride through"
              *     }
              */
             house_rules?: components["schemas"]["HouseRules"];
@@ -2255,6 +2296,13 @@ export interface components {
              * @enum {string}
              */
             maker_floor?: "keep" | "keep and add a fifth" | "ignore";
+            /**
+             * Spikes
+             * @description short spikes against what the supply's design rides through
+             * @default ride through
+             * @enum {string}
+             */
+            spikes?: "ride through" | "trust headroom";
         };
         /**
          * Hub
@@ -3844,6 +3892,18 @@ export interface components {
             };
         };
         /**
+         * EffectOut
+         * @description What a position of a house rule would make of a build, in words.
+         */
+        EffectOut: {
+            /** Rule */
+            rule: string;
+            /** Value */
+            value: string;
+            /** Text */
+            text: string;
+        };
+        /**
          * ElementAnswer
          * @description One limit on a run. `share` 1.0 is 100 %; `loads` are of every state.
          */
@@ -4649,6 +4709,26 @@ export interface operations {
             };
         };
     };
+    candidatesCsv: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     waysToStay: {
         parameters: {
             query?: never;
@@ -4667,6 +4747,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WayOut"][];
+                };
+            };
+        };
+    };
+    positions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EffectOut"][];
                 };
             };
         };

@@ -45,6 +45,13 @@ export const stayQuery = (key: string, version: number) =>
     placeholderData: (before) => before,
   });
 
+export const positionsQuery = (key: string, version: number) =>
+  queryOptions({
+    queryKey: ["positions", key, version],
+    queryFn: () => take(client.GET("/api/v1/builds/{key}/positions", at(key))),
+    placeholderData: (before) => before,
+  });
+
 export const whyQuery = (key: string, version: number, cable: string) =>
   queryOptions({
     queryKey: ["why", key, version, cable],

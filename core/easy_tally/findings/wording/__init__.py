@@ -12,7 +12,7 @@ from ..facts import Analysis
 from ..finding import Finding
 from .board import blank_headers, board_cause, board_title
 from .parts import contradiction_words, mover_words
-from .remedies import remedy_words, way_words
+from .remedies import effect_words, remedy_words, way_words
 from .runs import element_cause, element_formula, element_title, plug_warning, run_cause, run_title
 from .signals import (
     keep_free_words,
@@ -26,9 +26,9 @@ from .signals import (
 from .supply import check_words, rule_words
 
 __all__ = [
-    "Said", "board_cause", "board_title", "check_words", "element_cause", "element_formula",
-    "element_title", "kind_words", "mover_words", "plug_warning", "remedy_words", "rule_words",
-    "run_cause", "said", "way_words", "who_needs",
+    "Said", "board_cause", "board_title", "check_words", "effect_words", "element_cause",
+    "element_formula", "element_title", "kind_words", "mover_words", "plug_warning",
+    "remedy_words", "rule_words", "run_cause", "said", "way_words", "who_needs",
 ]  # fmt: skip
 
 

@@ -3,7 +3,10 @@
 from __future__ import annotations
 
 from ...base.rounding import percent
+from ...base.saying import number
+from ..facts import Analysis
 from ..finding import Remedy
+from ..positions import Effect
 from ..ways import Way
 from .living import lacks
 
@@ -63,6 +66,23 @@ def way_words(way: Way) -> str:
         f"Set the headroom to {percent(way.share)} %, as a house rule of this build: every check "
         "of the supply’s size then passes, with less to spare."
     )
+
+
+def effect_words(a: Analysis, effect: Effect) -> str:
+    """What a position of a house rule would make of the build, in a sentence."""
+    if effect.rule == "chained_graphics":
+        n = effect.bad_runs
+        runs = "run" if n == 1 else "runs"
+        return (
+            f"On this build: {n} {runs} over or refused." if n else "On this build: no run refused."
+        )
+    if effect.needed_w is None:
+        return "On this build: not known, a figure is missing."
+    size = f"next common size {effect.pick_w}" if effect.pick_w else "beyond the common sizes"
+    said = f"On this build: {number(effect.needed_w, 'W')}, {size}"
+    if a.build.supply is not None and effect.verdict is not None:
+        said += f"; {a.build.supply.name}: {effect.verdict}"
+    return said + "."
 
 
 def remedy_words(remedy: Remedy) -> str:

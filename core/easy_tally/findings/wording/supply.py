@@ -56,7 +56,7 @@ def check_words(check: SupplyCheck) -> str:
         said = f"spikes: {load} for {check.window} ms, of {limit} that it rides through"
         if check.status == "unknown":
             said += "; a figure is missing"
-        if check.status == "fail":
+        if check.status in ("fail", "warn") and not check.only_at_high:
             said += "; it may trip"
         return said + ("; over only at the high end of the figures" if check.only_at_high else "")
     what = f"{rail} rail" if check.rail else _WHAT[check.id]

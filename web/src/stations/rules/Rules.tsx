@@ -4,7 +4,7 @@ import { useEffect, useRef, useState } from "react";
 import type { Doc, Reference } from "../../api/client";
 import { useBuild, useResult, useWrite } from "../../state/build/contexts";
 import { widened } from "../../state/parts/figure";
-import { referenceQuery } from "../../state/queries";
+import { positionsQuery, referenceQuery } from "../../state/queries";
 import { Button } from "../../ui/button";
 import { NumberField } from "../../ui/fields";
 import { Radio, RadioGroup } from "../../ui/radio";
@@ -20,7 +20,12 @@ export default function RulesPage() {
   const rules = build.doc.house_rules;
   const set = (house_rules: Partial<Rules>) =>
     void act({ type: "change build", changes: {}, house_rules, assumptions: {} });
-  const of = (rule: string) => reference?.house_rules[rule] ?? [];
+  const { data: effects } = useQuery(positionsQuery(build.key, build.version));
+  const of = (rule: string) =>
+    (reference?.house_rules[rule] ?? []).map((o) => ({
+      ...o,
+      effect: effects?.find((e) => e.rule === rule && e.value === o.value)?.text ?? "",
+    }));
   const worst = result.lanes.filter((l) => l.verdict === "over" || l.verdict === "unknown").length;
   return (
     <>
@@ -30,12 +35,20 @@ export default function RulesPage() {
       />
       <div className="grid max-w-[1120px] gap-6 px-6 pb-8">
         <div className="grid grid-cols-2 gap-6">
-          <Question
-            legend="Both plugs of one chained graphics cable"
-            options={of("chained_graphics")}
-            value={rules.chained_graphics}
-            onChange={(v) => set({ chained_graphics: v as Rules["chained_graphics"] })}
-          />
+          <div className="grid content-start gap-6">
+            <Question
+              legend="Both plugs of one chained graphics cable"
+              options={of("chained_graphics")}
+              value={rules.chained_graphics}
+              onChange={(v) => set({ chained_graphics: v as Rules["chained_graphics"] })}
+            />
+            <Question
+              legend="Short spikes"
+              options={of("spikes")}
+              value={rules.spikes}
+              onChange={(v) => set({ spikes: v as Rules["spikes"] })}
+            />
+          </div>
           <div className="grid content-start gap-6">
             <Question
               legend="The card maker’s smallest supply"
@@ -94,7 +107,7 @@ function Question({
   onChange,
 }: {
   legend: string;
-  options: { value: string; words: string; text: string }[];
+  options: { value: string; words: string; text: string; effect: string }[];
   value: string;
   onChange: (v: string) => void;
 }) {
@@ -115,6 +128,7 @@ function Question({
             <span>
               <b>{o.words}</b>
               <span className="block text-base text-ink-soft">{o.text}</span>
+              <span className="block text-base">{o.effect}</span>
             </span>
           </Radio>
         ))}

@@ -41,7 +41,15 @@ export default function Supply() {
       : found.filter((c) => c.slug === opened).map((c) => ({ name: c.supply.name, answer: c.answer }))[0];
   return (
     <div className="flex h-full min-h-0 flex-col">
-      <StationHead title="Supply" note={note} />
+      <StationHead title="Supply" note={note}>
+        <a
+          href={`/api/v1/builds/${build.key}/candidates.csv`}
+          download
+          className="inline-flex min-h-8 items-center rounded-[3px] border border-ink bg-slip px-3 font-semibold hover:bg-accent-wash"
+        >
+          Compare as CSV
+        </a>
+      </StationHead>
       <div className="min-h-0 flex-1 overflow-auto px-6 pb-5">
         <WattRuler candidates={data ?? []} lit={lit} onLight={setLit} />
         <Place />

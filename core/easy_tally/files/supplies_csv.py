@@ -1,0 +1,38 @@
+"""Supplies side by side as CSV: a row a check, a column a supply, what differs first."""
+
+from __future__ import annotations
+
+import csv
+import io
+from collections.abc import Iterable
+
+from ..findings import SupplyAnswer
+
+#: What may begin a sum in a spreadsheet: such a cell is given a mark that makes it text.
+_SUMS = ("=", "+", "-", "@", "\t", "\r")
+
+
+def write(answers: Iterable[SupplyAnswer]) -> str:
+    """The CSV of some supplies judged for one build."""
+    found = list(answers)
+    rows: dict[str, list[str]] = {}
+    for at, answer in enumerate(found):
+        for c in answer.checks:
+            key = f"{c.id} {c.rail}" if c.rail else c.id
+            rows.setdefault(key, [""] * len(found))[at] = f"{c.status}: {c.text}"
+    differing = sorted(rows, key=lambda k: (_same(rows[k]), list(rows).index(k)))
+    out = io.StringIO()
+    writer = csv.writer(out, lineterminator="\r\n")
+    writer.writerow(["", *map(_cell, (a.name for a in found))])
+    writer.writerow(["verdict", *(a.verdict for a in found)])
+    for key in differing:
+        writer.writerow([key, *map(_cell, rows[key])])
+    return out.getvalue()
+
+
+def _same(cells: list[str]) -> bool:
+    return len({c.partition(":")[0] for c in cells}) == 1
+
+
+def _cell(text: str) -> str:
+    return f"'{text}" if text.startswith(_SUMS) else text

@@ -1,0 +1,44 @@
+"""What each position of a house rule would make of this build, before it is chosen."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from dataclasses import dataclass
+
+from ..editing import ChangeBuild
+from ..supplies.checks import SupplyVerdict
+from ..things.rules import POSITIONS
+from .analysis import analyse
+from .facts import Analysis
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Effect:
+    """One position of a rule: what the rules then ask for [W], the next common size, how the
+    supply then reads, how many runs are refused or over."""
+
+    rule: str
+    value: str
+    needed_w: float | None
+    pick_w: int | None
+    verdict: SupplyVerdict | None
+    bad_runs: int
+
+
+def effects(a: Analysis) -> tuple[Effect, ...]:
+    """Every position of every rule, each judged on the whole build."""
+    return tuple(_effects(a))
+
+
+def _effects(a: Analysis) -> Iterator[Effect]:
+    for rule, positions in POSITIONS.items():
+        for position in positions:
+            edit = ChangeBuild(house_rules={rule: position.value})
+            now = getattr(a.build.house_rules, rule) == position.value
+            then = a if now else analyse(edit.apply(a.build), a.year)
+            yield Effect(
+                rule=rule, value=position.value, pick_w=then.sizing.pick_w,
+                needed_w=then.sizing.needed.likely if then.sizing.needed else None,
+                verdict=then.supply.verdict if then.supply else None,
+                bad_runs=sum(r.verdict == "over" for r in then.runs),
+            )  # fmt: skip
