@@ -67,6 +67,8 @@ _EACH_HEADER = re.compile(
     rf"{_N}[ -]*(?:fan )?headers?(?: of| at|,|:)? (?P<a>[0-9]+(?:[.,][0-9]+)?) ?a(?:mps?)?\b"
     r"(?: each)?"
 )
+_USB_PORTS = re.compile(r"\b([0-9]{1,2}|two|three|four) usb (?:[23](?:\.0)? )?ports?\b")
+_PORTS_BEFORE = re.compile(r"(\bports? )sata(?! (?:card|controller|power|plug))\b")
 #: The line's own words for these.
 _OWN = re.compile(rf"(?<!\S)(?:(?:{'|'.join(SIGNALS)}|m2-slots|data|port):\S+|(?:no-)?usb-lead)")
 _RIBBON = re.compile(r"\b(?:ide|pata|p-ata|ribbon)\b")
@@ -76,6 +78,11 @@ def with_ports(text: str, keep: Callable[[str], str]) -> str:
     """A line in lower case with its signal ports in the line's own words, each put aside by `keep`
     so that nothing else reads it."""
     text = _OWN.sub(lambda m: keep(m.group()), text)
+    # What a front panel or a hub offers outside is no count of them.
+    text = _USB_PORTS.sub(r" \1-port ", text)
+    if re.search(r"\bcards?\b", text):
+        # `8 port sata pcie x4 card`: its ports, and no power socket.
+        text = _PORTS_BEFORE.sub(r"\1sata card ", text)
     for of, said, word in _COMPILED:
         if of.search(text):
             text = said.sub(partial(_said, word, keep), text)

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 import re
 from dataclasses import replace
 from typing import Any
@@ -20,6 +21,7 @@ from .said import Said
 from .sorting import kind_of, sort_words
 from .talk import Spoken, spoken
 from .telling import understood
+from .vocabulary import PLAUSIBLE
 from .words import (
     FIGURES,
     FLAGS,
@@ -37,6 +39,7 @@ MOST_SPOKEN = 400
 _ENDLESS = re.compile(r"\d{21}")
 _PART: TypeAdapter[Part] = TypeAdapter(Part)
 KIND_ASKED = "What kind of part is it?"
+TOO_MUCH = "No part of that kind draws so much: say which part the figure is of."
 _UNIT_WORDS = {"w": "watts", "a": "amperes"}
 
 
@@ -92,6 +95,8 @@ def _heard(line: str, strict: Entry) -> Entry:
             return Entry(None, unknown=left)  # it asks of what is understood otherwise
         return replace(strict, unknown=strict.unknown or left)
     described = (*talk.named.split(), *talk.described)
+    if found.part is not None and _implausible(found.part):
+        return strict if strict.question else Entry(None, question=TOO_MUCH)
     if found.part is not None:
         part = _called(_usual_watts(found.part, talk.called), talk)
         return Entry(part, understood(part), dropped=talk.dropped, described=described)
@@ -106,6 +111,14 @@ def _heard(line: str, strict: Entry) -> Entry:
         # None of its words says a kind: they are all told.
         return replace(found, unknown=strict.unknown or found.unknown, dropped=talk.dropped)
     return replace(found if found.question else strict, dropped=talk.dropped, described=described)
+
+
+def _implausible(part: Part) -> bool:
+    """Whether no such part draws as much as its main figure says: it was meant of another."""
+    _, high = PLAUSIBLE.get(part.kind, (0.0, math.inf))
+    mains = (main_figure(part.kind, unit) for unit in ("w", "a"))
+    figures: list[Figure | None] = [getattr(part, m.field) for m in mains if m]
+    return any(f is not None and f.likely > high for f in figures)
 
 
 def _called(part: Part, talk: Spoken) -> Part:

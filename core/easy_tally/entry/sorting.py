@@ -115,7 +115,9 @@ def kind_of(said: Said) -> str | None:
         kinds -= {"processor"} if _of_processor(said.words) else set()  # what it cools
     if "m2" in kinds:
         kinds -= {"ssd"}  # what an M.2 drive is
-    if len(kinds) > 1 and said.talking and (meant := MEANT.get(frozenset(kinds))):
+    apart = {"fan", "processor"} <= kinds and not _of_processor(said.words)
+    meant = MEANT.get(frozenset(kinds))
+    if len(kinds) > 1 and said.talking and meant and not apart:
         kinds = {meant}  # one part by two names
     if len(kinds) > 1:
         names = {w for w in said.words if _kind_word(w) in kinds}

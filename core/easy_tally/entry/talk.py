@@ -179,6 +179,8 @@ def _marks(text: str) -> str:
     # What each of several draws, between their number and their name.
     each = rf"{SEVERAL} ({N} ?(?:ma|a|w))(?:mps?|atts?)? ({SEVERAL_OF})\b"
     text = re.sub(each, r"\1 \3 \2", text)
+    if re.search(r"\b(?:aio|cooler|radiator|liquid|water)\b", text):
+        text = re.sub(r"\b([2-6]) ?x ?[0-9]{2,3} ?mm (?=fans\b)", r"\1 ", text)
     text = re.sub(rf"\b(fans) ([2-9]) ?x ?(?={N} ?m?a\b)", r"\2 \1 ", text)
     text = text.replace("µ", "u").replace("’", "'").replace("≈", "~").replace("\u00a0", " ")
     text = re.sub(r"\((?!maker|measured|assumed)([^()]*)\)", r" \1 ", text)
