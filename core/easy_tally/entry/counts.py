@@ -27,7 +27,8 @@ _UNCOUNTED = "|".join(k for k in KINDS if k not in _WITH_PLURAL)
 _BETWEEN = rf"(?!(?:{_NO_WORDS})\b)(?:[a-z][a-z-]+ +){{1,3}}"
 _COUNTS = (
     (r"\b(?:qty|quantity|menge|count)[.: ]*([0-9]{1,2})\b", r" x\1 "),
-    (r"\b([0-9]{1,2}) ?(?:pcs|pc|pieces|piece|off|stk|units?|each of|of them)\b\.?", r" x\1 "),
+    (r"\b([0-9]{1,2}) ?(?:pcs|pc|pieces|piece|off|stk|units?|each of)\b\.?", r" x\1 "),
+    (r"\b([0-9]{1,2}) of them\b(?! (?:is|are|used|free|empty|in|on|taken))", r" x\1 "),
     (r"(?<![\w.,])([0-9]{1,2}) ?[x*] (?=[0-9]+(?:[.,][0-9]+)? ?(?:mm|tb|gb|in)\b)", r" x\1 "),
     (r"\b([0-9]{1,2})[- ]?pack\b", r" x\1 "),
     # `4 quiet fans`: words that are no units stand between a number and its plural.

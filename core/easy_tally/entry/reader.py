@@ -13,6 +13,7 @@ from ..base.declared import Figure
 from ..base.problems import problems_of
 from ..standards.usual import PLAIN_CARD_W, USB_W
 from ..things.parts import Card, Hub, Part, UsbLoad
+from .accounted import unaccounted
 from .asking import Ask, Entry, ask_bare, ask_open, give_units
 from .building import fields_of
 from .lexer import figure, quoted, words_of
@@ -99,6 +100,8 @@ def _heard(line: str, strict: Entry) -> Entry:
         return strict if strict.question else Entry(None, question=TOO_MUCH)
     if found.part is not None:
         part = _called(_usual_watts(found.part, talk.called), talk)
+        if lost := unaccounted(line, part, (*talk.dropped, *described)):
+            return Entry(None, unknown=(lost,), dropped=talk.dropped)
         return Entry(part, understood(part), dropped=talk.dropped, described=described)
     if strict.choices and not strict.unknown:
         return strict

@@ -215,7 +215,7 @@ def _in_all(text: str) -> str:
     match = re.search(
         rf"\b({N})(w|a|ma)\s+(?:in all|in total|total|altogether|combined|together)\b", text
     )
-    count = re.search(r"\bx([0-9]{1,2})\b|\b([0-9]{1,2})x\b|\b([0-9]{1,2}) (?=[a-z]+s\b)", text)
+    count = re.search(r"\bx([0-9]{1,2})\b|\b([0-9]{1,2})x\b|\b([0-9]{1,2})\s+(?=[a-z]+s\b)", text)
     if match is None:
         return text
     n = int(next(g for g in count.groups() if g)) if count else 1

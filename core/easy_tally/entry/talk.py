@@ -276,6 +276,7 @@ _WEIGHTY = frozenset({
     "not", "no", "without", "except", "minus", "or", "maybe", "perhaps", "either", "if",
     "unless", "unknown", "unsure", "none", "less", "than", "half", "twice", "zero", "watts",
     "amps", "volts",
+    "kits", "rows", "sets", "packs", "unused", "spare", "empty",
     "several", "few", "many", "multiple", "lots", "bunch", "dozens", "hundreds", "thousand",
     "overclocked", "undervolted", "limited", "raised", "lowered", "broken", "dead",
 })  # fmt: skip
@@ -327,6 +328,8 @@ def _sorted_out(text: str, line: str, kind: str, dropped: tuple[str, ...]) -> Sp
             (described if coded else named).append(typed.get(bare, bare))
         else:
             unsure.append(bare)
+    if len(calls) > 1 and any(re.fullmatch("x?[0-9]+x?", w) for w in kept):
+        unsure.append(calls[-1])  # how many of which?
     two = tuple(calls) if len(calls) > 1 and not set(calls) <= USB_W.keys() else ()
     # What is written with a capital is what it is called; the rest tells it apart.
     if not any(c.isupper() for word in named for c in word):
