@@ -193,6 +193,8 @@ def _marks(text: str) -> str:
         text,
     )
     text = re.sub(rf"\b({N})[ -]?volts?\b", r"\1v", text)
+    if re.search(r"\bfans?\b", text):
+        text = re.sub(r"\bon (?:the|a|my|its) (?:fan )?hub\b", " on-hub ", text)
     text = re.sub(r"\b(half|full) height\b|\b(low) profile\b", _hyphened, text)
     text = re.sub(r"\bwi-?fi ?[4-7]e?\b", "wifi", text)
     text = re.sub(r"\busb[ -]?c\b", "usb", text)

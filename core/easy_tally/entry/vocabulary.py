@@ -115,6 +115,7 @@ _KINDS: dict[str, str] = {
     "led fan": "fan", "lit fan": "fan",
     # coolers and pumps
     "all-in-one cooler": "aio", "all in one cooler": "aio", "all-in-one": "aio",
+    "all in one": "aio",
     "liquid cooler": "aio", "liquid cooling": "aio", "water cooler": "aio",
     "water cooling": "aio", "watercooler": "aio", "aio cooler": "aio",
     "aio liquid cooler": "aio", "closed loop cooler": "aio", "closed-loop cooler": "aio",
@@ -192,6 +193,9 @@ USB_THINGS: dict[str, tuple[str, ...]] = {
         "external drive",
         "external hdd",
         "external hard drive",
+        "external hard disk",
+        "external harddisk",
+        "usb hard disk",
         "usb hdd",
         "external disk",
         "external ssd",
