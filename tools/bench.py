@@ -45,7 +45,7 @@ def tally_alone(build: Build) -> None:
     """What a change of a part's figure computes before any cable is looked at."""
     wired = Wired(build)
     loads = loads_of(wired)
-    size(wired, tally(wired, loads).total, spikes(wired, loads).total)
+    size(wired, tally(wired, loads).total, spikes(wired, loads).total, build.supply)
 
 
 def core(unit: float) -> None:
