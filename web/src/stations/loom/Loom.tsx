@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { Link, useSearchParams } from "react-router";
 
 import { reason } from "../../api/client";
@@ -27,6 +27,10 @@ export default function Loom() {
   const place = usePlace();
   const [, setParams] = useSearchParams();
   const [picked, setPicked] = useState<Picked | null>(null);
+  const latest = useRef(picked);
+  useEffect(() => {
+    latest.current = picked;
+  }, [picked]);
   const queries = useQueryClient();
   const offers = useQuery(offersQuery(build.key, build.version, picked)).data?.offers;
   const lanes = drawnLanes(doc, result.lanes, reference);
@@ -60,9 +64,10 @@ export default function Loom() {
         socket: offer.at,
         ports: offer.ports,
       });
-      if (done) {
+      // What was picked meanwhile is what is in hand: nothing moves under the pointer then.
+      if (done && latest.current === picked) {
         setFocus(offer.socket);
-        letGo();
+        setPicked(null);
         choose(offer.cable);
       }
     }
