@@ -21,7 +21,8 @@ class Lost(unittest.TestCase):
             ("three-pack of fans", "fan", "three"), ("5 fans 120mm", "fan 120mm", "5"),
             ("fan 120 0.2a 7w", "fan 120 0.2a", "7"), ("card 8pin 250w", "card 8pin", "250"),
             ("cpu 65w 88w boost", "processor 65w", "88"), ("board 8pin 9 sata", "board 8pin", "9"),
-            ("a hundred disks", "disk", "hundred"),
+            ("a hundred disks", "disk", "hundred"), ("12 fans 120mm", "fan 120mm", "12"),
+            ("4 cards 8pin", "card 8pin", "4"),
         ):  # fmt: skip
             self.assertEqual(unaccounted(said, _part(taken), ()), lost, said)
 

@@ -3,10 +3,13 @@
 from __future__ import annotations
 
 import unittest
+from dataclasses import replace
 from typing import Any
+from unittest.mock import patch
 
 from easy_tally.findings import Analysis, analyse, compact
 from easy_tally.standards.efficiency import GRADES
+from easy_tally.supplies import checks as checks_module
 from easy_tally.supplies.asked import SupplyCheck
 from easy_tally.supplies.box import leads
 from easy_tally.supplies.energy import (
@@ -218,6 +221,44 @@ class Lives(unittest.TestCase):
 
 def _way(area: Area, length_mm: float) -> Route:
     return Route(area=area, length_mm=length_mm)
+
+
+class NeverFineByOmission(unittest.TestCase):
+    def test_a_missing_figure_of_a_part_is_no_pass(self) -> None:
+        blank = Other(key="b", name="Blank", sockets=(Socket(key="power", kind="per4"),))
+        checks = analyse(
+            build(_load(v12=50, v5=40), card(board_power_w=None), blank,
+                  place=Place(ups_transfer_ms=5)), 2026,
+        ).supply.checks  # type: ignore[union-attr]  # fmt: skip
+        for id in ("regulation", "share", "quiet", "efficiency", "cost", "mains", "hold-up"):
+            found = next(c for c in checks if c.id == id)
+            self.assertEqual((id, found.status), (id, "unknown"))
+
+    def test_what_is_too_much_already_fails_whatever_is_missing(self) -> None:
+        place = Place(breaker_a=1)
+        found = _of("mains", _load(v12=500), card(board_power_w=None), place=place)
+        self.assertEqual(found.status, "fail")
+
+    def test_a_check_that_breaks_down_is_told(self) -> None:
+        broken = tuple(
+            replace(c, find=lambda *_: 1 / 0) if c.id == "quiet" else c
+            for c in checks_module.SUPPLY_CHECKS
+        )
+        with patch.object(checks_module, "SUPPLY_CHECKS", broken):
+            found = compact(analyse(build(_load(v12=100)), 2026)).mend
+        self.assertTrue(any("broke down" in m.text for m in found))
+
+    def test_what_lacks_its_rating_says_so(self) -> None:
+        for id in ("efficiency", "cost", "mains"):
+            found = _of(id, _load(v12=100), supply=supply(rated_w=None))
+            self.assertEqual(found.missing, ("rated_w",))
+
+    def test_a_4_pin_plug_that_may_go_into_8_pins_has_to_reach(self) -> None:
+        four = processor_cable(plugs=(Plug(key="a", kind="eps4", at_mm=300),))
+        case = Case(name="C", routes=(_way("main plug", 400), _way("processor", 400)))
+        own = board(eps4_in_eps8=True)
+        found = _of("reach", own, case=case, cables=(board_cable(), four))
+        self.assertEqual((found.status, found.limit), ("fail", 300))
 
 
 class Room(unittest.TestCase):

@@ -61,12 +61,13 @@ def unaccounted(line: str, part: Part, beside: Iterable[str]) -> str:
     for dropped in beside:
         text = text.replace(dropped.lower(), " ")
     text = _IDIOMS.sub(" ", _SIZES.sub(r" \1 ", text.replace("×", "x")))
+    text = re.sub(r"\b([0-9]{1,3}) ?cm\b", lambda m: f"{int(m[1]) * 10} mm", text)
     if isinstance(part, ON_HEADER):
         text = re.sub(r"\b[34][- ]?pins?\b", " ", text)  # of the header
     if isinstance(part, Processor):
         text = _BEFORE_LIMIT.sub(" ", text)
     for number, typed in _numbers(text):
-        if not any(abs(number * f - h) <= _NEAR * max(h, 0.001) for h in held for f in (1, 10)):
+        if not any(abs(number - h) <= _NEAR * max(h, 0.001) for h in held):
             return typed
     for word in _WORDS.findall(text):
         if not any(abs(NUMBERS[word] - h) <= _NEAR for h in held):
@@ -99,8 +100,6 @@ def _held(part: Part) -> Iterator[float]:
     for kind, n in kinds.items():
         yield float(n)
         yield from (float(d) for d in re.findall("[0-9]+", kind))
-    if kinds.keys() & {"atx24", "eps8", "pcie8"}:
-        yield from (20.0, 4.0, 6.0, 2.0)
 
 
 def _of_kind(part: Part, figures: dict[str, Figure]) -> Iterator[float]:
@@ -110,7 +109,7 @@ def _of_kind(part: Part, figures: dict[str, Figure]) -> Iterator[float]:
             yield from (limit * 100, abs(limit - 1) * 100)
             if power is not None:
                 yield power.likely * limit
-            yield from (1.0, 4.0, 8.0, 16.0)
+            yield float(part.lanes)
         case Drive():
             v12, v5 = figures.get("run_12v_a"), figures.get("run_5v_a")
             watts = (12 * v12.likely if v12 else 0.0) + (5 * v5.likely if v5 else 0.0)

@@ -9,12 +9,11 @@ import re
 from collections.abc import Callable
 from functools import partial
 
+from .vocabulary import NUMBERS, TIMES
 from .words import SIGNALS
 
-_WORDS = {
-    "one": 1, "a": 1, "an": 1, "single": 1, "two": 2, "dual": 2, "three": 3, "four": 4, "five": 5,
-    "six": 6, "seven": 7, "eight": 8, "ten": 10, "twelve": 12, "sixteen": 16,
-    "no": 0, "without": 0,
+_WORDS = {w: n for w, n in (NUMBERS | TIMES).items() if w.isalpha() and n <= 32} | {
+    "a": 1, "an": 1, "no": 0, "without": 0,
 }  # fmt: skip
 _N = rf"(?<![\w.,-])(?P<n>[0-9]{{1,2}}|{'|'.join(_WORDS)})(?: ?x)?"
 _SATA = r"(?:sata|s-ata)(?:[23]|(?: ?(?:iii|ii|6 ?gb/s|6 ?gb|6g)))?"

@@ -11,7 +11,7 @@ from pydantic import TypeAdapter, ValidationError
 
 from ..base.declared import Figure
 from ..base.problems import problems_of
-from ..standards.usual import PLAIN_CARD_W, USB_W
+from ..standards.usual import PLAIN_CARD_W, USB_W, usual
 from ..things.parts import Card, Hub, Part, UsbLoad
 from .accounted import unaccounted
 from .asking import Ask, Entry, ask_bare, ask_open, give_units
@@ -138,25 +138,20 @@ def _usual_watts(part: Part, called: str) -> Part:
     """What is usual for a plain card or a thing on USB of which nobody said any, assumed."""
     if isinstance(part, Card) and part.use == "plain" and part.board_power_w is None:
         watts = PLAIN_CARD_W.get(called)
-        return part if watts is None else part.model_copy(update={"board_power_w": _assumed(watts)})
+        return part if watts is None else part.model_copy(update={"board_power_w": usual(watts)})
     if isinstance(part, Hub) and part.own_w is None and called in USB_W:
-        return part.model_copy(update={"own_w": _assumed(USB_W[called])})
+        return part.model_copy(update={"own_w": usual(USB_W[called])})
     if isinstance(part, UsbLoad) and part.draw_w is None:
         each = [USB_W.get(c) for c in _several(called or "USB load")]
         low, likely, high = (sum(w[i] for w in each if w) for i in range(3))
         watts = (round(low, 6), round(likely, 6), round(high, 6))
-        return part.model_copy(update={"draw_w": _assumed(watts)}) if all(each) else part
+        return part.model_copy(update={"draw_w": usual(watts)}) if all(each) else part
     return part
 
 
 def _several(called: str) -> list[str]:
     """The names that a joined one is made of."""
     return [called] if called in USB_W else called.split(" and ")
-
-
-def _assumed(watts: tuple[float, float, float]) -> Figure:
-    low, likely, high = watts
-    return Figure(low=low, likely=likely, high=high, origin="assumed", note="usual for its kind")
 
 
 def parse_list(text: str) -> tuple[tuple[str, Entry], ...]:

@@ -6,10 +6,9 @@ import math
 from collections.abc import Iterator
 from typing import Any
 
-from ..base.declared import Figure
 from ..editing import AddPart, ChangeBuild, ChangePart
 from ..standards.signals import FRONT_FIELDS, SIGNAL_FIELDS, SignalKind
-from ..standards.usual import PLAIN_CARD_W, USB_W
+from ..standards.usual import PLAIN_CARD_W, USB_W, usual
 from ..tally.signals import Item, SignalCount
 from ..things.parts import Card, Hub, UsbLoad
 from .facts import Analysis
@@ -27,9 +26,9 @@ _HUB_SIZES = (2, 3, 4)
 
 def ports(a: Analysis) -> Iterator[Finding]:
     """Each kind that is short; those that nobody can tell together; slots better left free."""
-    counts = [c for c in a.signals.counts if c.verdict != "enough"]
     if a.wired.board is None:
         return  # said where anything comes through it
+    counts = [c for c in a.signals.counts if c.verdict != "enough"]
     for count in counts:
         if count.verdict == "short":
             yield Finding(
@@ -70,7 +69,7 @@ def _remedies(a: Analysis, count: SignalCount) -> Iterator[Remedy]:
         times = math.ceil(short / (size - 1))
         hub = UsbLoad(
             key="usb-hub", name="USB hub inside", count=times, port="usb2", usb2_headers=size,
-            draw_w=_usual(USB_W["USB hub"]),
+            draw_w=usual(USB_W["USB hub"]),
         )  # fmt: skip
         yield Remedy(id="add-usb-hub", edit=AddPart(part=hub), names=_size(size, times))
     else:
@@ -97,14 +96,9 @@ def _card(kind: SignalKind, name: str, size: int) -> Card:
     """A plain card that gives so many ports of one kind, and none of another."""
     fields: dict[str, Any] = dict.fromkeys(SIGNAL_FIELDS.values(), 0)
     return Card(
-        key="card", name=name, use="plain", lanes=4, board_power_w=_usual(PLAIN_CARD_W[name]),
+        key="card", name=name, use="plain", lanes=4, board_power_w=usual(PLAIN_CARD_W[name]),
         **(fields | {SIGNAL_FIELDS[kind]: size}),
     )  # fmt: skip
-
-
-def _usual(watts: tuple[float, float, float]) -> Figure:
-    low, likely, high = watts
-    return Figure(low=low, likely=likely, high=high, origin="assumed", note="usual for its kind")
 
 
 def speeds(a: Analysis) -> Iterator[Finding]:

@@ -25,7 +25,7 @@ def label(a: Analysis) -> Iterator[Finding]:
         return
     for check in a.supply.checks:
         severity = _SEVERITY.get(check.status)
-        if severity is None or (severity == "unknown" and check.id not in OF_SIZE):
+        if severity is None or (severity == "unknown" and _told_elsewhere(check)):
             continue
         field = Subject(of="supply", field=check.id)
         yield Finding(
@@ -47,6 +47,12 @@ def label(a: Analysis) -> Iterator[Finding]:
             remedies=(Remedy(id="find-out-supply", names=tuple(facts),
                              find=Subject(of="supply", field=next(iter(facts)))),),
         )  # fmt: skip
+
+
+def _told_elsewhere(check: SupplyCheck) -> bool:
+    """Whether what a check lacks is told with that of others, or at the part whose figure is
+    missing. One that broke down has neither and is told by itself."""
+    return check.id not in OF_SIZE and bool(check.missing or check.more)
 
 
 #: Check that fails → what mends it, where it is not a larger supply.

@@ -340,9 +340,7 @@ def supply_answer(supply: Supply, result: SupplyResult) -> SupplyAnswer:
         wall_w=wall.more.get("wall_everyday") if wall else None,
         year_kwh=cost.load if cost else None,
         year_price=cost.more.get("price") if cost else None,
-        fan_stands=None
-        if quiet is None or quiet.load is None or quiet.limit is None
-        else not exceeds(quiet.load, quiet.limit),
+        fan_stands=quiet.more.get("stands") if quiet else None,
         not_checked=tuple(c.words for c in not_built("supply")),
     )  # fmt: skip
 

@@ -6,6 +6,7 @@ Each way is worked out by judging the build with it, so that what is offered is 
 from __future__ import annotations
 
 import math
+from collections.abc import Callable
 
 from ..base.errors import EasyTallyError
 from ..editing import ChangeBuild, ChangePart, Edit
@@ -45,7 +46,7 @@ def _with(a: Analysis, edit: Edit) -> Build | None:
 
 def _power_limit(a: Analysis, card: Card) -> Way | None:
     """The highest power limit of a card, in whole watts, at which every check passes. The lower
-    the limit the less there is to carry, so that halving finds it."""
+    the limit the less there is to carry."""
     power = card.board_power_w
     if power is None or power.likely <= 0:
         return None
@@ -56,6 +57,17 @@ def _power_limit(a: Analysis, card: Card) -> Way | None:
         changed = _with(a, _limit(card, watts, power.likely))
         return changed is not None and _does(analyse(changed, a.year))
 
+    best = _highest(least, most, does)
+    if best is None:
+        return None
+    return Way(
+        id="power-limit", edit=_limit(card, best, power.likely), part=card.key, name=card.name,
+        watts=best, share=best / power.likely,
+    )  # fmt: skip
+
+
+def _highest(least: int, most: int, does: Callable[[int], bool]) -> int | None:
+    """The highest whole number that does, where all below one that does do too; None: none."""
     if most < least or not does(least):
         return None
     while least < most:
@@ -64,10 +76,7 @@ def _power_limit(a: Analysis, card: Card) -> Way | None:
             least = middle
         else:
             most = middle - 1
-    return Way(
-        id="power-limit", edit=_limit(card, least, power.likely), part=card.key, name=card.name,
-        watts=least, share=least / power.likely,
-    )  # fmt: skip
+    return least
 
 
 def _limit(card: Card, watts: int, power_w: float) -> ChangePart:
@@ -81,10 +90,13 @@ def _house_rule(a: Analysis) -> Way | None:
     builder's own, and the supply's own limits hold below it too."""
     if not any(r.id == "sum" and r.governs for r in a.sizing.rules):
         return None
-    now = math.ceil(a.build.house_rules.headroom * 100)
-    for percent in range(now - 1, -1, -1):
-        edit = ChangeBuild(house_rules={"headroom": percent / 100})
-        changed = _with(a, edit)
-        if changed is not None and _does(analyse(changed, a.year)):
-            return Way(id="headroom", edit=edit, share=percent / 100)
-    return None
+
+    def edit(percent: int) -> ChangeBuild:
+        return ChangeBuild(house_rules={"headroom": percent / 100})
+
+    def does(percent: int) -> bool:
+        changed = _with(a, edit(percent))
+        return changed is not None and _does(analyse(changed, a.year))
+
+    best = _highest(0, math.ceil(a.build.house_rules.headroom * 100) - 1, does)
+    return None if best is None else Way(id="headroom", edit=edit(best), share=best / 100)

@@ -3,6 +3,8 @@ assumption; of what hangs on USB within USB's grants."""
 
 from __future__ import annotations
 
+from ..base.declared import Figure
+
 #: Of a plain card.
 PLAIN_CARD_W: dict[str, tuple[float, float, float]] = {
     "Sound card": (2, 5, 10), "Network card": (2, 6, 15), "WiFi card": (1, 3, 5),
@@ -20,3 +22,9 @@ USB_W: dict[str, tuple[float, float, float]] = {
     "Card reader": (0.3, 1, 2.5), "Front panel": (0, 2.5, 15), "Charger": (2.5, 7.5, 15),
     "USB fan": (1, 2, 2.5), "USB light": (1, 2.5, 5), "USB load": (0.5, 2.5, 10),
 }  # fmt: skip
+
+
+def usual(watts: tuple[float, float, float]) -> Figure:
+    """What is usual as a figure, marked as assumed."""
+    low, likely, high = watts
+    return Figure(low=low, likely=likely, high=high, origin="assumed", note="usual for its kind")

@@ -12,7 +12,7 @@ from dataclasses import dataclass
 
 from ..standards.connectors import PlugKind, SocketKind
 from ..things.cables import Cable
-from ..things.fits import best_half, fit
+from ..things.fits import goes_into
 from ..things.supply import PortKind, Supply
 from ..wiring import Input
 
@@ -74,7 +74,7 @@ def _plugs_for(cable: Cable, kinds: frozenset[SocketKind], eps4_in_eps8: bool) -
 
 
 def _sockets_of(plug: PlugKind, kinds: frozenset[SocketKind], eps4_in_eps8: bool) -> int:
-    fits = [k for k in kinds if fit(plug, best_half(plug, k, eps4_in_eps8), k, eps4_in_eps8).fits]
+    fits = [k for k in kinds if goes_into(plug, k, eps4_in_eps8)]
     return 2 if plug == "eps4+4" and fits == ["eps4"] else bool(fits)
 
 

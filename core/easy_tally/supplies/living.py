@@ -39,6 +39,11 @@ TWELVE_VOLT_HEAVY = 0.8
 _RUNNING: tuple[State, ...] = ("idle", "everyday", "full")
 
 
+def _by_what_is_known(asked: Asked, status: CheckStatus) -> CheckStatus:
+    """Never a pass while a part's figure is missing: then it may be more."""
+    return "unknown" if status == "pass" and asked.tally.total.missing else status
+
+
 def regulation(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
     """Which rails carry the load, against how the supply regulates them."""
     rails = asked.tally.by_rail
@@ -61,7 +66,7 @@ def regulation(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
         not made_for_12v and 1 - least > TWELVE_VOLT_HEAVY
     ):
         status = "warn"
-    yield SupplyCheck(id="regulation", status=status, more=numbers)
+    yield SupplyCheck(id="regulation", status=_by_what_is_known(asked, status), more=numbers)
 
 
 def ports(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
@@ -131,7 +136,7 @@ def reach(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
     if case is None or not needed or not asked.cables:
         yield SupplyCheck(id="reach", status="not checked")
         return
-    short, unknown = out_of_reach(case, asked.cables, needed)
+    short, unknown = out_of_reach(case, asked.cables, needed, asked.wired.eps4_in_eps8)
     if short:
         area, way, longest = max(short, key=lambda s: s[1] - s[2])
         yield SupplyCheck(
@@ -156,9 +161,8 @@ def share(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
     """Its load as a share of its rating; a low everyday share is no fault."""
     shares: dict[str, float | None] = {s: _share(supply, asked, s) for s in _RUNNING}
     missing = () if supply.rated_w else ("rated_w",)
-    yield SupplyCheck(
-        id="share", status="unknown" if missing else "pass", missing=missing, more=shares
-    )
+    status: CheckStatus = "unknown" if missing else _by_what_is_known(asked, "pass")
+    yield SupplyCheck(id="share", status=status, missing=missing, more=shares)
 
 
 def quiet(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
@@ -172,7 +176,17 @@ def quiet(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
         yield SupplyCheck(id="quiet", status="unknown", load=load, limit=limit, missing=missing)
         return
     loud = exceeds(load, max(limit, QUIET_SHARE))
-    yield SupplyCheck(id="quiet", status="warn" if loud else "pass", load=load, limit=limit)
+    yield SupplyCheck(
+        id="quiet", status=_by_what_is_known(asked, "warn" if loud else "pass"), load=load,
+        limit=limit, more={"stands": not exceeds(load, limit)},
+    )  # fmt: skip
+
+
+def _lacks_for_wall(supply: Supply, asked: Asked) -> tuple[str, ...]:
+    """What is missing to tell what it draws from the wall."""
+    points = points_of(supply, asked.wired.build.place.mains_v)
+    lacks = (("rated_w", not supply.rated_w), ("grade", points is None))
+    return tuple(name for name, missing in lacks if missing)
 
 
 def _wall(supply: Supply, asked: Asked) -> dict[State, float] | None:
@@ -187,11 +201,9 @@ def efficiency(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
     """What it converts, draws from the wall and warms the room by, everyday and at full."""
     points = points_of(supply, asked.wired.build.place.mains_v)
     wall = _wall(supply, asked)
-    if points is None or wall is None or not supply.rated_w:
-        missing = tuple(
-            n for n, lacks in (("rated_w", not supply.rated_w), ("grade", points is None)) if lacks
-        )
-        yield SupplyCheck(id="efficiency", status="unknown", missing=missing)
+    if points is None or wall is None:
+        lacks = _lacks_for_wall(supply, asked)
+        yield SupplyCheck(id="efficiency", status="unknown", missing=lacks)
         return
     more: dict[str, Any] = {
         **{s: efficiency_at(points, (_share(supply, asked, s) or 0.0)) for s in _RUNNING},
@@ -199,9 +211,8 @@ def efficiency(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
         "btu_h": heat_btu_h(wall["full"]),
         "own": "measured" if supply.efficiency else "grade",
     }
-    unknown = bool(asked.tally.total.missing)
     yield SupplyCheck(
-        id="efficiency", status="unknown" if unknown else "pass", load=wall["full"], unit="W",
+        id="efficiency", status=_by_what_is_known(asked, "pass"), load=wall["full"], unit="W",
         state="full", more=more,
     )  # fmt: skip
 
@@ -210,13 +221,13 @@ def cost(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
     """Kilowatt-hours of a year, and what they cost where the price is known."""
     place, wall = asked.wired.build.place, _wall(supply, asked)
     if wall is None:
-        yield SupplyCheck(id="cost", status="unknown", missing=("grade",))
+        lacks = _lacks_for_wall(supply, asked)
+        yield SupplyCheck(id="cost", status="unknown", missing=lacks)
         return
     kwh = year_kwh(wall, place)
     price = None if place.price_kwh is None else kwh * place.price_kwh
-    unknown = bool(asked.tally.total.missing)
     yield SupplyCheck(
-        id="cost", status="unknown" if unknown else "pass", load=kwh,
+        id="cost", status=_by_what_is_known(asked, "pass"), load=kwh,
         more={"price": price, "currency": place.currency},
     )  # fmt: skip
 
@@ -225,21 +236,18 @@ def mains(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
     """Amperes from the mains, and the circuit that it hangs on, where its breaker is known."""
     place, wall = asked.wired.build.place, _wall(supply, asked)
     if wall is None:
-        yield SupplyCheck(id="mains", status="unknown", missing=("grade",))
+        lacks = _lacks_for_wall(supply, asked)
+        yield SupplyCheck(id="mains", status="unknown", missing=lacks)
         return
     amps = mains_a(wall["full"], place.mains_v)
     more: dict[str, Any] = {"amps": amps, "mains_v": float(place.mains_v)}
     load = wall["full"] + place.other_w
     if place.breaker_a is None:
-        unknown = bool(asked.tally.total.missing)
-        yield SupplyCheck(
-            id="mains", status="unknown" if unknown else "pass", load=load, unit="W", more=more
-        )
+        status = _by_what_is_known(asked, "pass")
+        yield SupplyCheck(id="mains", status=status, load=load, unit="W", more=more)
         return
     limit = circuit_w(place.mains_v, place.breaker_a)
-    status: CheckStatus = "unknown" if asked.tally.total.missing else "pass"
-    if exceeds(load, limit):
-        status = "fail"
+    status = _by_what_is_known(asked, "fail" if exceeds(load, limit) else "pass")
     yield SupplyCheck(
         id="mains", status=status, load=load, limit=limit, unit="W",
         more=more | {"breaker_a": place.breaker_a, "other_w": place.other_w},
@@ -263,8 +271,11 @@ def hold_up(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
         )
         yield SupplyCheck(id="hold-up", status="unknown", load=transfer, unit="ms", missing=missing)
         return
+    status: CheckStatus = "fail" if exceeds(transfer, limit) else "pass"
+    if stated is None:  # by the load, too
+        status = _by_what_is_known(asked, status)
     yield SupplyCheck(
-        id="hold-up", status="fail" if exceeds(transfer, limit) else "pass", load=transfer,
+        id="hold-up", status=status, load=transfer,
         limit=limit, unit="ms", more={"by": "stated" if stated is not None else "design"},
     )  # fmt: skip
 

@@ -7,7 +7,7 @@ from collections.abc import Iterable
 from ..standards.connectors import SocketKind
 from ..things.cables import Cable
 from ..things.case import Area, Case
-from ..things.fits import best_half, fit
+from ..things.fits import goes_into
 from ..things.parts import Board, Card, Drive, Part
 from ..wiring import Input
 
@@ -17,8 +17,8 @@ SLACK_MM = 40.0
 PLUG_ROOM_MM = 25.0
 
 
-def area_of(part: Part, kind: SocketKind) -> Area | None:
-    """Where in the case a socket lies; None where no route is told for it."""
+def area_of(part: Part, kind: SocketKind) -> Area:
+    """Where in the case a socket lies."""
     if isinstance(part, Board):
         if kind in ("atx24", "atx20"):
             return "main plug"
@@ -34,7 +34,7 @@ def area_of(part: Part, kind: SocketKind) -> Area | None:
 
 
 def out_of_reach(
-    case: Case, cables: Iterable[Cable], needed: Iterable[Input]
+    case: Case, cables: Iterable[Cable], needed: Iterable[Input], eps4_in_eps8: bool
 ) -> tuple[list[tuple[Area, float, float]], list[Area]]:
     """Areas that no cable's plug reaches, as (area, way with slack, longest plug) [mm], and those
     whose route is not known. A socket that no plug fits is told by the count of leads."""
@@ -44,14 +44,11 @@ def out_of_reach(
     held = list(cables)
     for into in needed:
         area = area_of(into.part, into.socket.kind)
-        if area is None:
-            continue
         if area not in routes:
             unknown.append(area)
             continue
         kind = into.socket.kind
-        plugs = [p.at_mm for c in held for p in c.plugs
-                 if fit(p.kind, best_half(p.kind, kind), kind).fits]  # fmt: skip
+        plugs = [p.at_mm for c in held for p in c.plugs if goes_into(p.kind, kind, eps4_in_eps8)]
         way = routes[area] + SLACK_MM
         if plugs and max(plugs) < way:
             short[area] = (way, max(plugs))

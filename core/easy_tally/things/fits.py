@@ -116,3 +116,8 @@ def clash(plug: SocketKind, socket: SocketKind) -> int:
         )
         for a, b in zip(plug_row, socket_row, strict=False)
     )
+
+
+def goes_into(plug: PlugKind, socket: SocketKind, eps4_in_eps8: bool = False) -> bool:
+    """Whether a plug, or a half of it, fits a socket."""
+    return fit(plug, best_half(plug, socket, eps4_in_eps8), socket, eps4_in_eps8).fits

@@ -77,7 +77,7 @@ def _share(c: SupplyCheck) -> str:
 
 def _quiet(c: SupplyCheck) -> str:
     load, limit = _pc(c.load), c.limit or 0.0
-    if c.load is not None and c.load <= limit * (1 + 1e-9):
+    if c.more["stands"]:
         return f"quiet: its fan stands in everyday use, {load} of its rating, still to {_pc(limit)}"
     said = f"quiet: its fan turns in everyday use, at {load} of its rating"
     return said + ("; over half" if c.status == "warn" else "")
