@@ -7,12 +7,11 @@ from pathlib import Path
 
 from easy_tally import editing as edits
 from easy_tally.base.errors import BadFile
-from easy_tally.catalogue.supplies import SupplyKit, read_kit
-from easy_tally.files import build_file
+from easy_tally.catalogue.supplies import SupplyKit
+from easy_tally.files import build_file, kits_csv
 from easy_tally.findings.analysis import Analysis, analyse
 from easy_tally.supplies.checks import SupplyCheck
 from easy_tally.things.build import Build
-from easy_tally.things.case import read_case
 
 from .helpers import apply, carried
 
@@ -27,7 +26,12 @@ def demo(name: str) -> Build:
 
 def kit(slug: str) -> SupplyKit:
     """A supply of the catalogue."""
-    return read_kit((CATALOGUE / f"supplies/{slug}.supply.json").read_text(encoding="utf-8"))
+    return next(k for k in kits() if k.slug == slug)
+
+
+def kits() -> tuple[SupplyKit, ...]:
+    """Every supply of the catalogue."""
+    return kits_csv.SUPPLIES.read((CATALOGUE / "supplies.csv").read_text(encoding="utf-8"))
 
 
 def _check(a: Analysis, check: str, rail: str | None = None) -> SupplyCheck:
@@ -162,25 +166,45 @@ class Sixty(unittest.TestCase):
 
 class Cases(unittest.TestCase):
     def test_every_demo_build_stands_in_a_case_of_the_catalogue(self) -> None:
-        files = (CATALOGUE / "cases").glob("*.case.json")
-        cases = {c.slug: c for c in (read_case(f.read_text(encoding="utf-8")) for f in files)}
+        text = (CATALOGUE / "cases.csv").read_text(encoding="utf-8")
+        cases = {c.slug: c for c in kits_csv.CASES.read(text)}
         for file in (DEMO / "builds").glob("*.tally.json"):
             found = build_file.read(file.read_text(encoding="utf-8")).case
             assert found is not None
             self.assertEqual(found, cases[found.slug])
             self.assertTrue(found.supply_forms and found.routes, found.name)
 
-    def test_a_broken_case_names_its_field(self) -> None:
-        with self.assertRaisesRegex(BadFile, "card_length_mm"):
-            read_case('{"name": "X", "card_length_mm": -1}')
+    def test_a_broken_case_names_its_line_and_field(self) -> None:
+        with self.assertRaisesRegex(BadFile, "line 2, card-room: needs a number"):
+            kits_csv.CASES.read("slug,name,card-room mm\nx,X,wide\n")
         with self.assertRaisesRegex(BadFile, "one route to each area"):
-            twice = '{"area": "card", "length_mm": 1}'
-            read_case(f'{{"name": "X", "routes": [{twice}, {twice}]}}')
+            kits_csv.CASES.read('slug,name,routes\nx,X,"card+1,card+1"\n')
 
 
 class Catalogue(unittest.TestCase):
     def test_every_kit_is_one_family_and_feeds_a_board(self) -> None:
-        for file in sorted((CATALOGUE / "supplies").glob("*.json")):
-            found = read_kit(file.read_text(encoding="utf-8"))
+        for found in kits():
             kinds = {p.kind for c in found.cables for p in c.plugs}
-            self.assertTrue(kinds & {"atx20+4", "atx20"}, file.name)
+            self.assertTrue(kinds & {"atx20+4", "atx24", "atx20"}, found.slug)
+
+    def test_it_is_wide_enough_to_choose_from(self) -> None:
+        """24 supplies of 300 to 1600 W, of every kind; eight panels, four families; a quarter of
+        them without a figure that a check needs."""
+        of = [k.supply for k in kits()]
+        self.assertGreaterEqual(len(of), 24)
+        self.assertEqual({s.modular for s in of}, {"fully", "semi", "not"})
+        self.assertLessEqual({"classic", "3.0", "3.1"}, {s.design for s in of})
+        rated = [s.rated_w or 0 for s in of]
+        self.assertEqual((min(rated), max(rated)), (300, 1600))
+        panels = {tuple((p.kind, p.row, p.column) for p in s.ports) for s in of if s.ports}
+        self.assertGreaterEqual(len(panels), 8)
+        self.assertGreaterEqual(len({s.family for s in of}), 4)
+        self.assertEqual({bool(s.groups) for s in of}, {True, False})
+        figures = ("length_mm", "design", "grade", "regulation", "fan_off_share", "hold_up_ms")
+        lacking = [s.slug for s in of if any(getattr(s, f) is None for f in figures)]
+        self.assertGreaterEqual(len(lacking), len(of) / 4)
+
+    def test_what_is_sold_by_itself(self) -> None:
+        text = (CATALOGUE / "loose.csv").read_text(encoding="utf-8")
+        kinds = [e.kind for e in kits_csv.LOOSE.read(text)]
+        self.assertEqual(set(kinds), {"cable", "adapter", "extension", "bracket"})

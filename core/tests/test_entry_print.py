@@ -95,11 +95,27 @@ def _signals(draw: Any) -> dict[str, Any]:
     return {name: draw(st.none() | st.integers(0, n)) for name, n in counts.items()}
 
 
+def _mm(most: float) -> Any:
+    return st.none() | st.floats(0.001, most)
+
+
+def _blowing(draw: Any) -> dict[str, Any]:
+    sides = [None, "front", "top", "rear", "bottom", "left", "right"]
+    return {
+        "flow_m3h": draw(_mm(1000)), "side": draw(st.sampled_from(sides)),
+        "blows": draw(st.sampled_from([None, "in", "out"])),
+    }  # fmt: skip
+
+
 def _own(draw: Any, kind: type[Any], has_16pin: bool) -> dict[str, Any]:
     """Fields that one kind has and the others do not."""
     lanes = st.sampled_from([1, 4, 8, 16])
     if kind is Board:
-        slots = [Slot(key=k, lanes=draw(lanes)) for k in draw(st.lists(KEYS, unique=True))[:5]]
+        place = st.none() | st.integers(1, 16)
+        slots = [
+            Slot(key=k, lanes=draw(lanes), place=draw(place))
+            for k in draw(st.lists(KEYS, unique=True))[:5]
+        ]
         # With a number of ports, a slot can switch off none beyond them.
         ports = draw(st.none() | st.just(32))
         return _signals(draw) | {
@@ -114,6 +130,10 @@ def _own(draw: Any, kind: type[Any], has_16pin: bool) -> dict[str, Any]:
             "lanes": draw(lanes), "spikes": "by-standard worst" if worst else "usual",
             "spike_factors": factors, "power_limit": draw(st.floats(0.3, 2)),
             "m2_slots": draw(st.none() | st.integers(0, 8)), **_signals(draw),
+            "length_mm": draw(_mm(600)), "height_mm": draw(_mm(300)),
+            "covers": draw(st.none() | st.integers(1, 6)),
+            "support": draw(st.sampled_from([None, "not needed", "in the box", "needed"])),
+            "plugs_face": draw(st.sampled_from(["side panel", "front"])),
         }  # fmt: skip
     if kind is Processor:
         return {"spike_factors": draw(st.none() | st.tuples(*[st.floats(1, 5)] * 4))}
@@ -126,9 +146,12 @@ def _own(draw: Any, kind: type[Any], has_16pin: bool) -> dict[str, Any]:
             "form": draw(forms), "power_disable": draw(st.booleans()), "data": draw(data),
         }  # fmt: skip
     if kind is Fan:
-        return {"size_mm": draw(st.integers(20, 400))}
+        return {"size_mm": draw(st.integers(20, 400)), **_blowing(draw)}
     if kind is Cooler:
-        return {"fans": draw(st.integers(0, 12)), "usb_lead": draw(LEADS)}
+        return {
+            "fans": draw(st.integers(0, 12)), "usb_lead": draw(LEADS), **_blowing(draw),
+            "radiator_mm": draw(st.none() | st.integers(0, 560)), "thick_mm": draw(_mm(120)),
+        }  # fmt: skip
     if kind is LightStrip:
         return {"volts": draw(st.sampled_from([5, 12]))}
     if kind is Hub:
@@ -154,7 +177,7 @@ def _parts(draw: Any) -> Part:
         fields |= {"on": draw(st.none() | KEYS), "headers": draw(st.lists(KEYS, max_size=3))}
     for name, field in kind.model_fields.items():
         extra = field.json_schema_extra or {}
-        if "unit" in extra:
+        if "default_from" in extra:
             fields[name] = draw(_figures(60 if extra["unit"] == "A" else 3000))  # type: ignore[index]
     has_16pin = any(s.kind == "16pin" for s in fields.get("sockets", ()))
     made: Part = kind(**fields, **_own(draw, kind, has_16pin))

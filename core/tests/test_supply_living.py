@@ -20,7 +20,7 @@ from easy_tally.supplies.energy import (
     points_of,
     wall_by_state,
     wall_w,
-    year_kwh,
+    year,
 )
 from easy_tally.things.build import Build
 from easy_tally.things.cables import Plug
@@ -127,9 +127,9 @@ class Mains(unittest.TestCase):
     def test_a_year(self) -> None:
         """100 W for 6 h, 400 W for 2 h, 50 W for 2 h and 3 W for 14 h: 1.542 kWh a day."""
         wall = {"sleep": 3.0, "idle": 50.0, "everyday": 100.0, "full": 400.0}
-        self.assertAlmostEqual(year_kwh(wall, Place()), 562.83, places=2)  # type: ignore[arg-type]
+        self.assertAlmostEqual(year(wall, Place()).kwh, 562.83, places=2)  # type: ignore[arg-type]
         off = Place(hours=Hours(sleep=0, idle=0, everyday=8, full=0))
-        self.assertAlmostEqual(year_kwh(wall, off), 292.0)  # type: ignore[arg-type]
+        self.assertAlmostEqual(year(wall, off).kwh, 292.0)  # type: ignore[arg-type]
 
     def test_asleep_the_small_converter_works(self) -> None:
         found = wall_by_state({"sleep": 3.0, "full": 500.0}, 1000, GOLD)
@@ -206,8 +206,8 @@ class Lives(unittest.TestCase):
         self.assertEqual(unknown.missing, ("fan_off_share",))
 
     def test_age(self) -> None:
-        for year, status in ((2032, "pass"), (2033, "warn"), (None, "not checked")):
-            self.assertEqual(_of("age", _load(v12=10), year=year).status, status)
+        for now, status in ((2032, "pass"), (2033, "warn"), (None, "not checked")):
+            self.assertEqual(_of("age", _load(v12=10), year=now).status, status)
         self.assertEqual(_of("age", _load(v12=10), supply=supply(made=None)).status, "not checked")
 
     def test_figures_that_are_missing_are_one_thing_to_find_out(self) -> None:

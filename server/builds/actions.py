@@ -6,11 +6,14 @@ when they touched other things; when they touched the same, `StaleEdit` gives bo
 
 from __future__ import annotations
 
+from collections import Counter
 from dataclasses import dataclass
 from typing import Any
 
 from django.db import transaction
+from drawer import store as drawer
 from easy_tally import Build, Refused, SocketRef
+from easy_tally.catalogue import used_of, without
 from easy_tally.editing import Edit
 from easy_tally.files import build_file
 from easy_tally.things import FORMAT_VERSION
@@ -57,16 +60,26 @@ def find(owner: Owner, key: str) -> models.Build:
         raise NoBuild(f"There is no build {key}; it may have been removed.") from None
 
 
+def name_of(owner: Owner, key: str) -> str:
+    """The name of the owner's build called `key`; its key where there is none."""
+    header = models.Build.objects.filter(owner=owner, key=key).values_list("header", flat=True)
+    found = header.first()
+    return str(found["name"]) if found else key
+
+
 # -- whole builds --------------------------------------------------------------------------
 
 
 @transaction.atomic
 def create(owner: Owner, build: Build) -> models.Build:
-    """Store a new build. Its history starts empty. Nothing is stored that can't be worked out."""
+    """Store a new build. Its history starts empty. Nothing is stored that can't be worked out. What
+    it names of the drawer and is not free there is a copy of its own."""
+    build = without(build, drawer.taken(owner, used_of(build)))
     worked = results.work_out(build)
     images = store.entities(build)
     row = models.Build.objects.create(owner=owner, header=images["build"])
     store.write_images(row, {n: (i, image) for i, (n, image) in enumerate(images.items())})
+    drawer.settle(owner.pk, row.key, used_of(build))
     _remember(row, worked)
     return row
 
@@ -80,6 +93,7 @@ def open_file(owner: Owner, text: str) -> models.Build:
 def remove(owner: Owner, key: str) -> None:
     """Remove a build with its history."""
     row = find(owner, key)
+    drawer.settle(owner.pk, row.key, Counter())
     models.Build.objects.filter(pk=row.pk).defer("header").delete()
 
 
@@ -157,6 +171,7 @@ def _write(row: models.Build, touched: list[Touched], after: Build | None) -> Wr
     )
     # Before the commit: what can't be worked out is not written.
     worked = results.work_out(after if after is not None else store.assemble(row))
+    drawer.settle(row.owner_id, row.key, used_of(worked.analysis.build))
     _remember(row, worked)
     return Written(row, worked, touched)
 
@@ -243,6 +258,6 @@ def _values(build: Build) -> dict[str, Any]:
 
 
 __all__ = [
-    "NoBuild", "StaleEdit", "Written", "act", "create", "find", "open_file",
+    "NoBuild", "StaleEdit", "Written", "act", "create", "find", "name_of", "open_file",
     "paths", "preview", "redo", "remove", "undo",
 ]  # fmt: skip

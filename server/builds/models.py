@@ -20,6 +20,7 @@ class Build(models.Model):
     id: int
     key = models.CharField(max_length=16, unique=True, default=new_key)
     owner = models.ForeignKey(Owner, on_delete=models.CASCADE, related_name="builds")
+    owner_id: int
     header = models.JSONField()
     #: Counts every write, undo and redo included.
     version = models.PositiveIntegerField(default=1)

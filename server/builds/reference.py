@@ -68,7 +68,7 @@ def _figures(kind: Any) -> list[schemas.FieldOut]:
             needed=bool(_extra(field).get("needed")),
         )
         for name, field in kind.model_fields.items()
-        if "unit" in _extra(field)
+        if "maximum" in _extra(field)
     ]
 
 

@@ -146,9 +146,13 @@ class OffersOut(Schema):
 
 
 class CandidateOut(Schema):
-    """A supply of the catalogue, judged for a build."""
+    """A supply that may be taken, judged for a build; `builds`: keys of those that it is in."""
 
     slug: str
+    source: Literal["owned", "catalogue", "looked at"]
+    builds: list[str]
+    condition: str
+    lies: str
     in_build: bool
     supply: Supply
     cables: list[Cable]

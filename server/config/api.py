@@ -4,11 +4,13 @@ import json
 import logging
 from typing import Any
 
-from builds.actions import NoBuild, StaleEdit
+from builds.actions import NoBuild, StaleEdit, name_of
 from builds.routes import router
 from builds.store import Unreadable
 from catalogue.api import router as catalogue_router
 from django.http import HttpRequest, HttpResponse
+from drawer.api import router as drawer_router
+from drawer.store import InUse
 from easy_tally import BadInput, EasyTallyError, NotThere, Refused, WouldRelease
 from ninja import NinjaAPI
 from ninja.errors import ValidationError as RequestError
@@ -37,6 +39,7 @@ api = NinjaAPI(
 )
 api.add_router("", router)
 api.add_router("", catalogue_router)
+api.add_router("", drawer_router)
 
 
 def _problem(status: int, kind: str, title: str, detail: str, **more: Any) -> HttpResponse:
@@ -71,6 +74,14 @@ def _stale(request: HttpRequest, error: StaleEdit) -> HttpResponse:
     return _problem(
         409, "stale", "Changed meanwhile", str(error), version=error.version, conflicts=conflicts
     )
+
+
+@api.exception_handler(InUse)
+def _in_use(request: HttpRequest, error: InUse) -> HttpResponse:
+    where = name_of(current_owner(request), error.build)
+    have = f"all {error.have} of it are" if error.have > 1 else "it is"
+    detail = f"{error.name}: {have} in {where}. Take it out there first."
+    return _problem(409, "in-use", "In another build", detail, build=error.build)
 
 
 @api.exception_handler(NoBuild)

@@ -32,7 +32,7 @@ ALLOWED_HOSTS = ["127.0.0.1", "localhost", "[::1]", *(h for h in HOSTS.split(","
 SESSION_COOKIE_SECURE = CSRF_COOKIE_SECURE = bool(HOSTS)
 CSRF_COOKIE_SAMESITE = "Strict"
 
-INSTALLED_APPS = ["django.contrib.contenttypes", "ninja", "owners", "catalogue", "builds"]
+INSTALLED_APPS = ["django.contrib.contenttypes", "ninja", "owners", "catalogue", "drawer", "builds"]
 MIDDLEWARE = [
     "django.middleware.security.SecurityMiddleware",
     "whitenoise.middleware.WhiteNoiseMiddleware",

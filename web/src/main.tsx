@@ -16,12 +16,20 @@ const pages = {
   parts: () => import("./stations/parts/Parts"),
   catalogue: () => import("./stations/catalogue/Catalogue"),
   supply: () => import("./stations/supply/Supply"),
+  compare: () => import("./stations/supply/Compare"),
+  fit: () => import("./stations/supply/Fit"),
+  energy: () => import("./stations/supply/Energy"),
+  drawer: () => import("./stations/drawer/Drawer"),
   loom: () => import("./stations/loom/Loom"),
   rules: () => import("./stations/rules/Rules"),
 };
 const Parts = lazy(pages.parts);
 const Catalogue = lazy(pages.catalogue);
 const Supply = lazy(pages.supply);
+const Compare = lazy(pages.compare);
+const Fit = lazy(pages.fit);
+const Energy = lazy(pages.energy);
+const Drawer = lazy(pages.drawer);
 const Loom = lazy(pages.loom);
 const Rules = lazy(pages.rules);
 
@@ -35,6 +43,10 @@ const router = createBrowserRouter([
       { path: "parts", element: <Parts /> },
       { path: "parts/catalogue", element: <Catalogue /> },
       { path: "supply", element: <Supply /> },
+      { path: "supply/compare", element: <Compare /> },
+      { path: "supply/fit", element: <Fit /> },
+      { path: "supply/energy", element: <Energy /> },
+      { path: "drawer", element: <Drawer /> },
       { path: "loom", element: <Loom /> },
       { path: "rules", element: <Rules /> },
     ],

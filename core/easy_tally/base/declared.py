@@ -87,4 +87,8 @@ Amps = Annotated[Figure | None, _A, _A_FIELD]
 
 Key = Annotated[str, Field(pattern=r"^[a-z0-9][a-z0-9-]{0,39}$")]
 Name = Annotated[str, Field(min_length=1, max_length=80)]
+#: The key of the thing in the builder's drawer that something in a build is; empty: none.
+Owned = Annotated[
+    str, Field(pattern=r"^[a-z0-9-]{0,40}$", description="the thing in the drawer that it is")
+]
 Note = Annotated[str, Field(max_length=2000)]

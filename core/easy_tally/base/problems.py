@@ -3,24 +3,13 @@
 from __future__ import annotations
 
 import re
-from typing import Any, TypeVar
+from typing import Any
 
-from pydantic import BaseModel, ValidationError
-
-from .errors import BadFile
+from pydantic import ValidationError
 
 _MOST = 20
 #: How the messages of validation begin, which say it of “input”.
 _SHOULD = re.compile(r"^(input|string|tuple|list|dictionary) should (be |have )?")
-_M = TypeVar("_M", bound=BaseModel)
-
-
-def read_as(kind: type[_M], text: str) -> _M:
-    """The thing that a catalogue file's text holds. Raises BadFile."""
-    try:
-        return kind.model_validate_json(text)
-    except ValidationError as error:
-        raise BadFile(problems_of(error)) from error
 
 
 def problems_of(error: ValidationError, where: str = "") -> list[tuple[str, str, str]]:

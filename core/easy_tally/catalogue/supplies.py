@@ -2,12 +2,11 @@
 
 from __future__ import annotations
 
-from typing import Annotated, Literal, Self
+from typing import Annotated, Self
 
 from pydantic import Field, model_validator
 
 from ..base.declared import Model
-from ..base.problems import read_as
 from ..things.cables import Cable
 from ..things.supply import Supply
 
@@ -15,8 +14,6 @@ from ..things.supply import Supply
 class SupplyKit(Model):
     """A supply model and the cables in its box, by slug and revision."""
 
-    format: Literal["easy-tally-supply"] = "easy-tally-supply"
-    version: Literal[1] = 1
     slug: Annotated[str, Field(pattern=r"^[a-z0-9-]{1,60}$")]
     revision: Annotated[int, Field(ge=1)] = 1
     supply: Supply
@@ -29,8 +26,3 @@ class SupplyKit(Model):
         if self.supply.slug != self.slug:
             raise ValueError("the same slug in the supply")
         return self
-
-
-def read_kit(text: str) -> SupplyKit:
-    """The kit that a catalogue file's text holds. Raises BadFile."""
-    return read_as(SupplyKit, text)

@@ -9,7 +9,7 @@ from ..things.build import Build
 from .base import EditBase
 from .valid import remade, set_fields
 
-_HEADER = ("name", "note", "spin_up_at_once", "none_here", "case", "place")
+_HEADER = ("name", "note", "spin_up_at_once", "none_here", "case", "place", "bracket")
 
 
 class ChangeBuild(EditBase):
@@ -25,6 +25,7 @@ class ChangeBuild(EditBase):
         for name in self.changes:
             if name not in _HEADER:
                 raise BadInput([(f"build.{name}", f"one of {', '.join(_HEADER)}", name)])
+        _bracket_fits(build, self.changes.get("bracket"))
         rules = set_fields(build.house_rules, self.house_rules, "house_rules", ())
         assume = set_fields(build.assumptions, self.assumptions, "assumptions", ())
         return remade(build, "build", **self.changes, house_rules=rules, assumptions=assume)
@@ -32,3 +33,12 @@ class ChangeBuild(EditBase):
     def title(self, build: Build) -> str:
         """The same for all of these."""
         return "change build"
+
+
+def _bracket_fits(build: Build, bracket: Any) -> None:
+    """A bracket holds a supply of its own form. Raises BadInput."""
+    form = build.supply.form if build.supply else None
+    own = bracket.get("form") if isinstance(bracket, dict) else getattr(bracket, "form", None)
+    if form is not None and own is not None and own != form:
+        need = f"a bracket that holds {form}, as this supply is"
+        raise BadInput([("bracket", need, f"one for {own}")])

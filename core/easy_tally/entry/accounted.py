@@ -36,6 +36,7 @@ _IDIOMS = re.compile(
     r"|\bsata ?(?:3|2|iii)(?![\w.,])|\b[36] ?gb/s\b|\bwi-?fi ?[4-7]e?\b|\busb ?[23](?:\.[0-2])?\b"
     r"|\bgen ?[1-5](?:\.0)?\b|\bpcie? ?[1-5](?:\.0)?\b|\b[xX][0-9]{1,2}(?= lanes)|\bddr ?[345]\b"
     r"|\b[0-9.,]+ ?v(?:olts?)?\b|^\s*\(?[0-9]{1,2}[.)]\s|\bx(?:1|2|4|8|16)\b(?= slot)"
+    r"|(?<=[0-9 ])m3/h\b"
 )
 #: `120 x 120 x 25 mm`: the first is the size.
 _SIZES = re.compile(

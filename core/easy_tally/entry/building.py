@@ -8,7 +8,16 @@ from typing import Any
 from . import layout
 from .lexer import NUMBER, number, unquoted
 from .said import Said
-from .words import DETAILS, DRIVES, GENERATIONS, NAMES, SAID_SOCKETS, SIGNALS, drive_socket
+from .words import (
+    DETAILS,
+    DRIVES,
+    GENERATIONS,
+    MEASURES,
+    NAMES,
+    SAID_SOCKETS,
+    SIGNALS,
+    drive_socket,
+)
 
 #: How a disk's watts split where only their sum is said: 12 V to 5 V at equal amperes.
 SPLIT_12V = 12 / 17
@@ -62,6 +71,7 @@ def fields_of(kind: str, said: Said) -> Fields:
     if fields["kind"] in ("fan", "pump", "cooler", "hub", "strip"):
         _hangs(fields, said)
     _signals(fields, said)
+    _measures(fields, said)
     if said.name is not None:
         fields["name"] = said.name
     _details(fields, said)
@@ -94,6 +104,18 @@ def _signals(fields: Fields, said: Said) -> None:
         leads = [w for w in ("usb-lead", "no-usb-lead") if w in said.flags]
         if len(leads) == 1 and said.flag(leads[0]):
             fields["usb_lead"] = leads[0] == "usb-lead"
+
+
+def _measures(fields: Fields, said: Said) -> None:
+    """How large a part is, where it is mounted, which way it blows."""
+    for word, (field, choices) in MEASURES.get(fields["kind"], {}).items():
+        if word not in said.settings:
+            continue
+        if choices is None:
+            said.settings[word] = re.sub(r"(?<=[0-9])(mm|m3h|m³/h)$", "", said.settings[word])
+            fields[field] = _number(said, word)
+        elif said.settings[word] in choices:
+            fields[field] = choices[said.settings.pop(word)]
 
 
 def _in_slot(fields: Fields, said: Said) -> None:

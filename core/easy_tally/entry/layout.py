@@ -101,7 +101,8 @@ def _amps(text: str) -> dict[str, Any] | None:
 
 
 def read_slots(text: str) -> Fields | None:
-    """`none`, `x16,x4`, or `slot-1=x16,slot-2=x4+extra-1`; None where it is no such."""
+    """`none`, `x16,x4`, or `slot-1=x16@1,slot-2=x4+extra-1@5`, at places of the case; None where it
+    is no such."""
     if text == "none":
         return []
     items = text.split(",")
@@ -110,10 +111,14 @@ def read_slots(text: str) -> Fields | None:
     found: Fields = []
     for item in items:
         key, _, value = item.partition("=")
+        value, _, place = value.partition("@")
         lanes, *more = value.split("+")
         if not key or not re.fullmatch("x[0-9]{1,2}", lanes) or len(more) > 1:
             return None
-        found.append({"key": key, "lanes": int(lanes[1:]), "fed_by": more[0] if more else None})
+        if place and not re.fullmatch("[0-9]{1,2}", place):
+            return None
+        slot = {"key": key, "lanes": int(lanes[1:]), "fed_by": more[0] if more else None}
+        found.append(slot | ({"place": int(place)} if place else {}))
     return found
 
 
@@ -210,5 +215,7 @@ def slot_words(slots: tuple[Slot, ...]) -> list[str]:
             return []
         return ["slots:" + (",".join(f"x{s.lanes}" for s in slots) or "none")]
     return ["slots:" + ",".join(
-        f"{s.key}=x{s.lanes}" + (f"+{s.fed_by}" if s.fed_by is not None else "") for s in slots
+        f"{s.key}=x{s.lanes}" + (f"+{s.fed_by}" if s.fed_by is not None else "")
+        + (f"@{s.place}" if s.place is not None else "")
+        for s in slots
     )]  # fmt: skip

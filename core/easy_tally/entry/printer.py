@@ -20,7 +20,7 @@ from ..things.parts import (
 )
 from .layout import header_words, m2_words, slot_words, socket_words
 from .lexer import quoted
-from .words import DRIVES, FIGURES, KIND_WORDS, NAMES, SIGNALS, drive_socket, main_figure
+from .words import DRIVES, FIGURES, KIND_WORDS, MEASURES, NAMES, SIGNALS, drive_socket, main_figure
 
 
 def say(part: Part) -> str:
@@ -136,11 +136,24 @@ def more_said(part: Part) -> list[str]:
         f"{word}:{n}" for word, field in SIGNALS.items()
         if (n := getattr(part, field, None)) is not None
     ]  # fmt: skip
+    found += measures_said(part)
     lead: bool | None = getattr(part, "usb_lead", None)
     found += [] if lead is None else ["usb-lead" if lead else "no-usb-lead"]
     on, at = getattr(part, "on", None), getattr(part, "headers", ())
     found += [f"on:{on}"] if on is not None else []
     found += [f"at:{','.join(at)}"] if at and not isinstance(part, Board) else []
+    return found
+
+
+def measures_said(part: Part) -> list[str]:
+    """Measures and places of a part, where they are not the usual ones."""
+    found = []
+    for word, (field, choices) in MEASURES.get(part.kind, {}).items():
+        value = getattr(part, field)
+        if value == type(part).model_fields[field].default:
+            continue
+        said = {v: k for k, v in (choices or {}).items()}
+        found.append(f"{word}:{said[value] if said else number_word(value)}")
     return found
 
 

@@ -44,12 +44,35 @@ def sheet(text: str, kind: str) -> str:
         text = re.sub(r"\b12v\b", " ", text)
     if kind in ("floppy", "optical"):
         text = re.sub(r"\b(?:3\.5|5\.25)in\b", " ", text)
+    text = _measures(text, kind)
     size = re.search(
         r"\b([0-9]{2,3}) ?(?:mm)? ?x ?[0-9]{2,3} ?(?:mm)?(?: ?x ?[0-9]{1,3} ?(?:mm)?)?(?![\w])",
         text,
     )
     if size and kind in ("fan", "cooler"):
         text = text[: size.start()] + f" {size[1]}mm " + text[size.end() :]
+    return text
+
+
+_MULTIPLE = {"single": 1, "dual": 2, "double": 2, "triple": 3, "quad": 4}
+
+
+def _measures(text: str, kind: str) -> str:
+    """How large a card or a radiator is, and what air a fan moves, as pages say it."""
+    if kind == "card":
+        text = re.sub(rf"\b({N}) ?mm (?:long|in length)\b", r" long:\1 ", text)
+        text = re.sub(rf"\blength:? ({N}) ?mm\b", r" long:\1 ", text)
+        text = re.sub(rf"\b({N}) ?mm (?:high|tall|wide)\b", r" high:\1 ", text)
+        several = "|".join(_MULTIPLE)
+        text = re.sub(rf"\b({several})[- ]slots?\b", lambda m: f" covers:{_MULTIPLE[m[1]]} ", text)
+        # `2 slot powered cards` are two that the slot feeds.
+        places = r"(?<![\w.,:/-])([1-5])[- ]slots?\b(?! ?(?:[:=]|powered|only|cards?))"
+        text = re.sub(places, r" covers:\1 ", text)
+    elif kind == "cooler":
+        text = re.sub(r"\b([0-9]{3}) ?mm radiator\b", r" \1mm radiator radiator:\1 ", text)
+        text = re.sub(rf"\b({N}) ?mm thick\b", r" thick:\1 ", text)
+    if kind in ("cooler", "fan"):
+        text = re.sub(rf"\b({N}) ?(?:m3/h|m³/h)", r" flow:\1 ", text)
     return text
 
 

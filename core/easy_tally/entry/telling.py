@@ -12,6 +12,7 @@ from ..tally.sums import tally
 from ..things.build import Build
 from ..things.parts import HEADER_WORDS, IN_SLOTS, ON_HEADER, Board, Hub, Part
 from ..wiring import Wired
+from .printer import measures_said
 from .words import FIGURES
 
 
@@ -26,7 +27,8 @@ def understood(part: Part, name: bool = True) -> str:
     wired = Wired(Build(name="x", parts=(bare,)))
     full = tally(wired, loads(wired)).total
     each = f"{part.count} × " if part.count > 1 else ""
-    said = [*([f"{each}{part.name}"] if name else []), *_fed(part), *_outputs(part), *_known(part)]
+    said = [f"{each}{part.name}"] if name else []
+    said += [*_fed(part), *_outputs(part), *_known(part), *_measured(part)]
     end = "watts not known yet" if full.missing else f"{number(full.at('full').likely, 'W')} in all"
     return f"{', '.join(said)}: {end}" if said else end
 
@@ -64,6 +66,20 @@ def _outputs(part: Part) -> list[str]:
         words = HEADER_WORDS[kind]
         found.append(f"{several} for {words}" if lights else several.replace(" ", f" {words} "))
     return found
+
+
+#: Word of a measure → how it is told.
+_MEASURED = {
+    "long": "{} mm long", "high": "{} mm high", "covers": "covers {} slot places",
+    "support": "support {}", "plugs": "plugs to the {}", "flow": "moves {} m³/h",
+    "mounted": "at the {}", "blows": "blows {}", "radiator": "radiator {} mm",
+    "thick": "{} mm thick",
+}  # fmt: skip
+
+
+def _measured(part: Part) -> list[str]:
+    words = (w.partition(":") for w in measures_said(part))
+    return [_MEASURED[word].format(value) for word, _, value in words]
 
 
 def _known(part: Part) -> list[str]:

@@ -3,8 +3,10 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
+from typing import get_args
 
 from ..standards.connectors import SocketKind
+from ..standards.forms import Side
 
 #: Word → what it says the part is. `drive` and `ssd` leave open which; they are asked about.
 KINDS: dict[str, str] = {
@@ -171,11 +173,27 @@ SIGNALS: dict[str, str] = {
     "sata-ports": "sata_ports", "usb2-headers": "usb2_headers", "usb3-headers": "usb3_headers",
     "usbc-headers": "usbc_headers", "audio-headers": "audio_headers",
 }  # fmt: skip
+#: Kind → word of a measure or a place → its field, and its choices by the word that says each;
+#: none: it is a number.
+MEASURES: dict[str, dict[str, tuple[str, dict[str, str] | None]]] = {
+    "card": {
+        "long": ("length_mm", None), "high": ("height_mm", None), "covers": ("covers", None),
+        "support": ("support", {"no": "not needed", "boxed": "in the box", "needed": "needed"}),
+        "plugs": ("plugs_face", {"side": "side panel", "front": "front"}),
+    },
+    "fan": {
+        "flow": ("flow_m3h", None), "mounted": ("side", {s: s for s in get_args(Side)}),
+        "blows": ("blows", {"in": "in", "out": "out"}),
+    },
+}  # fmt: skip
+MEASURES["cooler"] = MEASURES["fan"] | {
+    "radiator": ("radiator_mm", None), "thick": ("thick_mm", None),
+}  # fmt: skip
 #: Words that take a value behind a colon, beside the figures.
 SETTINGS: tuple[str, ...] = (
     "sockets", "headers", "outputs", "slots", "in", "limit", "spikes", "on", "at", "fans",
     "idle-share", "lanes", "note", "key", "from",
-    "m2-slots", "data", "port", *SIGNALS,
+    "m2-slots", "data", "port", *SIGNALS, *(w for of in MEASURES.values() for w in of),
 )  # fmt: skip
 UNITS: dict[str, str] = {
     "watt": "w", "watts": "w", "amp": "a", "amps": "a", "ampere": "a", "amperes": "a",

@@ -13,9 +13,9 @@ from .publish import (
     report,
     run_answer,
     spike_rows_of,
-    supply_answer,
     tally_rows,
 )
+from .publish_supply import fit_answer, sizes_answer, supply_answer, week_answer
 from .register import CHECKS, Check, not_built
 from .result import (
     Amount,
@@ -28,14 +28,16 @@ from .result import (
     Strip,
     SupplyAnswer,
 )
+from .result_supply import FitAnswer, SizesAnswer, WeekAnswer
 from .stay import ways_to_stay
 from .ways import Way
 from .wording import effect_words, way_words
 
 __all__ = [
     "CHECKS", "SEVERITY_WORDS", "TO_MEND", "Amount", "Analysis", "Check", "Compact", "Effect",
-    "Finding", "Overall", "Remedy", "Report", "RowAnswer", "RunAnswer", "SpikeRowAnswer", "Strip",
-    "Subject", "SupplyAnswer", "Way", "analyse", "compact", "effect_words", "effects",
-    "exit_status", "not_built", "overall_of", "report", "run_answer", "spike_rows_of",
-    "supply_answer", "tally_rows", "way_words", "ways_to_stay",
+    "Finding", "FitAnswer", "Overall", "Remedy", "Report", "RowAnswer", "RunAnswer",
+    "SizesAnswer", "SpikeRowAnswer", "Strip", "Subject", "SupplyAnswer", "Way", "WeekAnswer",
+    "analyse", "compact", "effect_words", "effects", "exit_status", "fit_answer", "not_built",
+    "overall_of", "report", "run_answer", "sizes_answer", "spike_rows_of", "supply_answer",
+    "tally_rows", "way_words", "ways_to_stay", "week_answer",
 ]  # fmt: skip

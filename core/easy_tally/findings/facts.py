@@ -12,7 +12,7 @@ from ..supplies.sizing import Sizing
 from ..tally.demand import Carried
 from ..tally.loads import Load
 from ..tally.signals import Signals
-from ..tally.spikes import Spikes
+from ..tally.spikes import Spikes, worst_spikes
 from ..tally.sums import Tally
 from ..things.build import Build
 from ..wiring import Wired
@@ -47,6 +47,7 @@ class Analysis:
         """What a supply is held against."""
         return Asked(
             wired=self.wired, tally=self.tally, sizing=self.sizing, spikes=self.spikes,
+            worst=worst_spikes(self.wired, self.loads),
             needed=self.needed, cables=self.build.cables, year=self.year,
         )  # fmt: skip
 

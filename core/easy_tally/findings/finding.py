@@ -19,7 +19,7 @@ SEVERITY_WORDS: dict[Severity, str] = {
 }  # fmt: skip
 
 #: What kind of thing a subject is; the web turns it into a place.
-Of = Literal["build", "part", "socket", "cable", "group", "supply"]
+Of = Literal["build", "part", "socket", "cable", "group", "supply", "case"]
 Number = float | int | str | None
 
 
@@ -40,6 +40,8 @@ class Remedy:
     edit: Edit | None = None
     find: Subject | None = None
     names: tuple[str, ...] = ()
+    #: What is to be found out, for its wording, where names do not say it.
+    cause: object = None
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

@@ -7,15 +7,21 @@ from dataclasses import dataclass
 
 from ..editing import ChangeBuild
 from ..supplies.checks import SupplyVerdict
+from ..supplies.fit import FitCheck
 from ..things.rules import POSITIONS
 from .analysis import analyse
 from .facts import Analysis
+from .of_fit import fit_checks
+
+#: Rule → the checks of room that it decides.
+_ROOM = {"straight_length": ("plug-room",), "supply_fan": ("supply-fan",)}
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Effect:
     """One position of a rule: what the rules then ask for [W], the next common size, how the
-    supply then reads, how many runs are refused or over."""
+    supply then reads, how many runs are refused or over, what then has no room in the case or is
+    worth a look there."""
 
     rule: str
     value: str
@@ -23,6 +29,7 @@ class Effect:
     pick_w: int | None
     verdict: SupplyVerdict | None
     bad_runs: int
+    room: tuple[FitCheck, ...]
 
 
 def effects(a: Analysis) -> tuple[Effect, ...]:
@@ -41,4 +48,5 @@ def _effects(a: Analysis) -> Iterator[Effect]:
                 needed_w=then.sizing.needed.likely if then.sizing.needed else None,
                 verdict=then.supply.verdict if then.supply else None,
                 bad_runs=sum(r.verdict == "over" for r in then.runs),
+                room=tuple(c for c in fit_checks(then) if c.id in _ROOM.get(rule, ())),
             )  # fmt: skip

@@ -12,7 +12,7 @@ from collections.abc import Callable
 from dataclasses import replace
 
 from ..base.declared import Figure
-from ..base.rounding import exceeds, percent
+from ..base.rounding import percent
 from ..base.series import Series, Span, scale, span_at
 from ..base.units import RAIL_V, RUN_STATES, TALLY_STATES, WINDOWS, Origin, State
 from ..ratings.elements import Element
@@ -22,25 +22,23 @@ from ..ratings.verdicts import rank
 from ..standards.connectors import CONNECTORS, PLUGS
 from ..standards.signals import SIGNAL_FIELDS
 from ..supplies.asked import SupplyCheck
-from ..supplies.checks import SupplyResult
 from ..supplies.uncertainty import mover
 from ..tally.spikes import SpikeRow, Spikes, spike_rows
 from ..tally.sums import Row, Sum, Tally
 from ..things.cables import Plug
 from ..things.forgotten import FORGOTTEN, unspoken
 from ..things.parts import Part
-from ..things.supply import Supply
 from ..wiring import Wired
 from . import wording
 from .facts import Analysis
 from .finding import TO_MEND, Finding, Remedy
 from .of_board import remedy_id
+from .publish_supply import sizing_answer, supply_answer
 from .register import not_built
 from .result import (
     Amount,
     Amounts,
     BoardAnswer,
-    CheckAnswer,
     Compact,
     ElementAnswer,
     Lane,
@@ -49,22 +47,17 @@ from .result import (
     Numbers,
     Overall,
     PartWatts,
-    Percents,
     PlugAnswer,
     RemedyAnswer,
     Report,
-    RideAnswer,
     RowAnswer,
-    RuleAnswer,
     RunAnswer,
     SignalAnswer,
-    SizingAnswer,
     SocketAnswer,
     SpikeAmounts,
     SpikeRowAnswer,
     StepAnswer,
     Strip,
-    SupplyAnswer,
     UnspokenAnswer,
 )
 
@@ -84,7 +77,7 @@ def compact(a: Analysis) -> Compact:
         rail_amps={r: _amounts(s, 1 / RAIL_V[r]) for r, s in a.tally.by_rail.items()},
         by_path={p: _amounts(s) for p, s in a.tally.by_path.items()},
         parts=_part_watts(a.tally),
-        sizing=_sizing(a),
+        sizing=sizing_answer(a),
         supply=supply_answer(a.build.supply, a.supply) if a.build.supply and a.supply else None,
         sockets=_sockets(a),
         lanes=tuple(_lane(a.wired, r) for r in a.runs),
@@ -114,7 +107,7 @@ def report(a: Analysis) -> Report:
 
 
 def _overall(a: Analysis) -> Overall:
-    not_checked = len(not_built()) + len(_held_against_nothing(a))
+    not_checked = len(_not_checked(a))
     return overall_of([f.severity for f in a.findings if f.severity in TO_MEND], not_checked)
 
 
@@ -139,8 +132,9 @@ def exit_status(result: Report) -> int:
 def _not_checked(a: Analysis) -> tuple[str, ...]:
     """Checks that are not built, and those of the supply that have nothing to be held against."""
     supply = (f"supply: {c.words}" for c in not_built("supply"))
+    no_case = () if a.build.case else ("room in the case, and air: no case is chosen",)
     bare = [wording.check_words(c) for c in _held_against_nothing(a)]
-    return (*supply, *(f"supply: {x}" for x in bare),
+    return (*supply, *(f"supply: {x}" for x in bare), *no_case,
             *(c.words for c in not_built() if c.family != "supply"))  # fmt: skip
 
 
@@ -196,7 +190,7 @@ def _at_most(n: float) -> int | None:
 
 def _mend(a: Analysis, f: Finding) -> Mend:
     title, text = wording.said(a, f)
-    remedies = tuple(_remedy(r) for r in f.remedies)
+    remedies = tuple(_remedy(a, r) for r in f.remedies)
     return Mend(
         id=f.id, kind=f.severity, title=title, text=text,
         fix=" ".join(r.text for r in remedies), of=f.subject.of, subject=f.subject.key,
@@ -204,9 +198,9 @@ def _mend(a: Analysis, f: Finding) -> Mend:
     )  # fmt: skip
 
 
-def _remedy(r: Remedy) -> RemedyAnswer:
+def _remedy(a: Analysis, r: Remedy) -> RemedyAnswer:
     edit = r.edit.model_dump(mode="json", exclude_none=True) if r.edit else None
-    return RemedyAnswer(id=r.id, text=wording.remedy_words(r), edit=edit)
+    return RemedyAnswer(id=r.id, text=wording.remedy_words(r, a.wired.parts), edit=edit)
 
 
 # -- amounts -------------------------------------------------------------------------------
@@ -287,66 +281,6 @@ def _part_watts(tally: Tally) -> tuple[PartWatts, ...]:
         PartWatts(part=part, path=path, watts=_amounts(drawn), assumed=(part, path) in assumed)
         for (part, path), drawn in tally.by_part.items()
     )
-
-
-# -- the supply ----------------------------------------------------------------------------
-
-
-def _sizing(a: Analysis) -> SizingAnswer:
-    sizing, house = a.sizing, a.build.house_rules
-    return SizingAnswer(
-        rules=tuple(
-            RuleAnswer(
-                id=r.id, words=wording.rule_words(house, r),
-                watts=_amount(r.watts) if r.watts else None, binding=r.binding,
-                governs=r.governs, missing=r.missing,
-            )
-            for r in sizing.rules
-        ),
-        needed=_amount(sizing.needed) if sizing.needed else None,
-        at_least_w=sizing.at_least_w,
-        pick_w=sizing.pick_w,
-    )  # fmt: skip
-
-
-def supply_answer(supply: Supply, result: SupplyResult) -> SupplyAnswer:
-    """A supply's checks in words."""
-    share = {s: percent(x) for s, x in result.share.items()}
-    by_id = {c.id: c for c in result.checks}
-    cost, wall, quiet = by_id.get("cost"), by_id.get("efficiency"), by_id.get("quiet")
-    return SupplyAnswer(
-        name=supply.name,
-        rated_w=supply.rated_w,
-        verdict=result.verdict,
-        checks=tuple(
-            CheckAnswer(
-                id=c.id, status=c.status, text=wording.check_words(c), load=c.load,
-                limit=c.limit, unit=c.unit, rail=c.rail, state=c.state,
-            )
-            for c in result.checks
-        ),
-        percent=Percents(
-            sleep=share["sleep"], idle=share["idle"], everyday=share["everyday"],
-            full=share["full"], start=share["start"], short=share["short"],
-        ),
-        rides=tuple(
-            RideAnswer(
-                window=r.window, watts=_amount(r.total), rides=r.rides,
-                holds=_holds(r.total.likely, r.rides), v12_watts=_amount(r.v12),
-                v12_rides=r.rides_v12, v12_holds=_holds(r.v12.likely, r.rides_v12),
-            )
-            for r in result.rides
-        ),
-        wall_w=wall.more.get("wall_everyday") if wall else None,
-        year_kwh=cost.load if cost else None,
-        year_price=cost.more.get("price") if cost else None,
-        fan_stands=quiet.more.get("stands") if quiet else None,
-        not_checked=tuple(c.words for c in not_built("supply")),
-    )  # fmt: skip
-
-
-def _holds(load: float, limit: float | None) -> bool | None:
-    return None if limit is None else not exceeds(load, limit)
 
 
 def _mover(a: Analysis) -> MoverAnswer | None:
@@ -449,7 +383,8 @@ def _board(wired: Wired, b: BoardElement) -> BoardAnswer:
     return BoardAnswer(
         kind=b.kind, title=wording.board_title(wired, b), load=j.load, limit=j.limit,
         unit=b.unit, share=j.share, percent=percent(j.share), verdict=j.verdict, state=j.state,
-        cause=wording.board_cause(wired, b), fix=wording.remedy_words(Remedy(id=remedy_id(b))),
+        cause=wording.board_cause(wired, b),
+        fix=wording.remedy_words(Remedy(id=remedy_id(b)), wired.parts),
         part=b.part, field=b.field,
         like=f"{b.kind} {b.part} {'' if b.kind == 'header' and j.limit is None else b.at + b.line}",
     )  # fmt: skip

@@ -12,11 +12,11 @@ from typing import Literal
 
 from ..ratings.runs import MAP_CHECKS
 from ..supplies.checks import SUPPLY_CHECKS
-from . import of_board, of_map, of_parts, of_signals, of_supply
+from . import of_board, of_fit, of_map, of_parts, of_signals, of_supply
 from .facts import Analysis
 from .finding import Finding, Severity, Subject
 
-Family = Literal["parts", "supply", "map", "board"]
+Family = Literal["parts", "supply", "map", "board", "fit"]
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -58,6 +58,8 @@ CHECKS: tuple[Check, ...] = (
               within="supply.label" if c.find else "")
         for c in SUPPLY_CHECKS
     ),
+    Check(id="fit.room", family="fit", words="room in the case and air through it",
+          needs="case", find=of_fit.room),
     Check(id="map.runs", family="map", words="every run within its rating",
           needs="map", find=of_map.runs),
     *(

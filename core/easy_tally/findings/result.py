@@ -153,6 +153,11 @@ class RideAnswer:
     v12_watts: Amount
     v12_rides: float | None
     v12_holds: bool | None
+    #: The same by the standard's worst of a card with a 16-pin socket; None where there is none.
+    worst: Amount | None = None
+    worst_holds: bool | None = None
+    v12_worst: Amount | None = None
+    v12_worst_holds: bool | None = None
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

@@ -9,9 +9,10 @@ import math
 from collections.abc import Callable
 
 from ..base.errors import EasyTallyError
-from ..editing import ChangeBuild, ChangePart, Edit
+from ..editing import AddCable, ChangeBuild, ChangePart, Edit
 from ..supplies.checks import OF_SIZE
 from ..things.build import Build
+from ..things.cables import Cable
 from ..things.parts import Card
 from .analysis import analyse
 from .facts import Analysis
@@ -21,14 +22,42 @@ from .ways import Way
 LEAST_LIMIT = 0.5
 
 
-def ways_to_stay(a: Analysis) -> tuple[Way, ...]:
-    """What lets the supply in place stay, each by itself; none where it does already, or none of
-    them is enough."""
-    if a.build.supply is None or _does(a):
+#: Cards of which a lower limit is looked for, those that draw the most: each takes some ten walks.
+MOST_CARDS = 4
+
+
+def ways_to_stay(a: Analysis, loose: tuple[Cable, ...] = ()) -> tuple[Way, ...]:
+    """What lets the supply in place stay, each by itself: a lower power limit or a house rule where
+    its size does not do, one of the `loose` cables of its family where a lead is short. None where
+    it does already, or none of them is enough."""
+    if a.build.supply is None:
         return ()
-    found = [_power_limit(a, p) for p in a.build.parts if isinstance(p, Card)]
-    found.append(_house_rule(a))
+    found: list[Way | None] = []
+    if not _does(a):
+        cards = [p for p in a.build.parts if isinstance(p, Card) and p.board_power_w is not None]
+        cards.sort(key=lambda c: -(c.board_power_w.likely if c.board_power_w else 0.0))
+        found += [_power_limit(a, card) for card in cards[:MOST_CARDS]]
+        found.append(_house_rule(a))
+    if _fails(a, "ports"):
+        found.append(_cable(a, loose))
     return tuple(w for w in found if w is not None)
+
+
+def _fails(a: Analysis, id: str) -> bool:
+    return a.supply is not None and any(c.id == id and c.status == "fail" for c in a.supply.checks)
+
+
+def _cable(a: Analysis, loose: tuple[Cable, ...]) -> Way | None:
+    """The first of some cables of the supply's family with which no lead is short."""
+    family = a.build.supply.family if a.build.supply else ""
+    for cable in loose:
+        if cable.family != family:
+            continue
+        edit = AddCable(cable=cable)
+        changed = _with(a, edit)
+        if changed is not None and not _fails(analyse(changed, a.year), "ports"):
+            return Way(id="cable", edit=edit, name=cable.name)
+    return None
 
 
 def _does(a: Analysis) -> bool:

@@ -45,6 +45,8 @@ class Asked:
     tally: Tally
     sizing: Sizing
     spikes: Spikes
+    #: The same by the worst that the standard allows; None where no card may be so.
+    worst: Spikes | None = None
     needed: frozenset[str] = frozenset()
     cables: tuple[Cable, ...] = ()
     new: bool = False

@@ -30,13 +30,16 @@ OF_SIZE = frozenset({"watts", "rating", "rail", "combined", "spikes", "too big"}
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Ride:
     """The spikes of a window [W], in all and at 12 V, and what the supply rides through; None
-    where its rating, its 12 V or its design is not known."""
+    where its rating, its 12 V or its design is not known. `worst` is by the standard's worst of a
+    card with a 16-pin socket, where there is one."""
 
     window: Window
     total: Span
     rides: float | None
     v12: Span
     rides_v12: float | None
+    worst: Span | None
+    worst_v12: Span | None
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -155,6 +158,8 @@ def _rides(supply: Supply, asked: Asked) -> Iterator[Ride]:
             window=w, total=found.total[w], v12=found.v12[w],
             rides=None if ride is None or rated is None else rated * ride[i],
             rides_v12=None if ride is None or v12_w is None else v12_w * ride[i],
+            worst=asked.worst.total[w] if asked.worst else None,
+            worst_v12=asked.worst.v12[w] if asked.worst else None,
         )  # fmt: skip
 
 

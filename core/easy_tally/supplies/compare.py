@@ -15,6 +15,16 @@ from .sizing import size
 _Of = TypeVar("_Of")
 
 
+@dataclass(frozen=True, slots=True)
+class Offered(Generic[_Of]):
+    """A supply with the cables that come with it; one that is not new has an age."""
+
+    of: _Of
+    supply: Supply
+    cables: tuple[Cable, ...]
+    new: bool = True
+
+
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Candidate(Generic[_Of]):
     """A supply judged for a build; `of` is whatever it was found by."""
@@ -24,29 +34,24 @@ class Candidate(Generic[_Of]):
     result: SupplyResult
 
 
-def compare(
-    supplies: Iterable[tuple[_Of, Supply, tuple[Cable, ...]]], asked: Asked
-) -> tuple[Candidate[_Of], ...]:
-    """New supplies with the cables in their boxes: those that do first, then those with the fewest
+def compare(supplies: Iterable[Offered[_Of]], asked: Asked) -> tuple[Candidate[_Of], ...]:
+    """Supplies with the cables in their boxes: those that do first, then those with the fewest
     warnings, then by how close their rating lies to what is needed, then by what they draw from
     the wall in a year."""
     found = [
-        Candidate(
-            of=of, supply=supply,
-            result=check_supply(supply, _as_new(asked, supply, cables)),
-        )
-        for of, supply, cables in supplies
-    ]  # fmt: skip
+        Candidate(of=o.of, supply=o.supply, result=check_supply(o.supply, asked_of(asked, o)))
+        for o in supplies
+    ]
     sizing = asked.sizing
     needed = sizing.needed.likely if sizing.needed else sizing.at_least_w
     found.sort(key=lambda c: _rank(c, needed))
     return tuple(found)
 
 
-def _as_new(asked: Asked, supply: Supply, cables: tuple[Cable, ...]) -> Asked:
-    """The same for a new supply: the spikes' rule goes by its own design."""
-    sizing = size(asked.wired, asked.tally.total, asked.spikes.total, supply)
-    return replace(asked, sizing=sizing, cables=cables, new=True)
+def asked_of(asked: Asked, offered: Offered[_Of]) -> Asked:
+    """The same for another supply: the spikes' rule goes by its own design."""
+    sizing = size(asked.wired, asked.tally.total, asked.spikes.total, offered.supply)
+    return replace(asked, sizing=sizing, cables=offered.cables, new=offered.new)
 
 
 def _rank(c: Candidate[_Of], needed_w: float) -> tuple[int, int, int, float, float]:

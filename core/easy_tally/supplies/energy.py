@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Mapping
 from itertools import pairwise
+from typing import NamedTuple
 
 from ..base.units import State
 from ..standards.efficiency import (
@@ -16,7 +17,7 @@ from ..standards.efficiency import (
     Mains,
     Points,
 )
-from ..things.place import Place
+from ..things.place import DAY_H, WEEK, WEEKEND, Day, Place
 from ..things.supply import Supply
 
 #: Days of a year.
@@ -83,11 +84,75 @@ def circuit_w(mains_v: float, breaker_a: float) -> float:
     return mains_v * breaker_a * CIRCUIT_SHARE
 
 
-def year_kwh(wall: dict[State, float], place: Place) -> float:
-    """Kilowatt-hours of a year, by the hours a day in each state."""
-    hours = place.hours
-    a_day = (
-        wall["sleep"] * hours.sleep + wall["idle"] * hours.idle
-        + wall["everyday"] * hours.everyday + wall["full"] * hours.full
-    )  # fmt: skip
-    return a_day * DAYS / 1000
+class Stretch(NamedTuple):
+    """A state that a day is in from one hour to another [h]."""
+
+    state: State
+    from_h: float
+    to_h: float
+
+
+def day_of(place: Place, day: Day) -> tuple[Stretch, ...]:
+    """A day in stretches, by the clock: from `begins_h` on everyday use, then full load, idle,
+    asleep; what is left it is off, and no stretch. What runs past midnight is put at the day's
+    own start: every day of a kind is alike."""
+    hours = place.weekend if place.weekend is not None and day in WEEKEND else place.hours
+    found: list[Stretch] = []
+    at = place.begins_h
+    for state in ("everyday", "full", "idle", "sleep"):
+        ends = at + getattr(hours, state)
+        if at < DAY_H:
+            found.append(Stretch(state, at, min(ends, DAY_H)))
+        if ends > DAY_H:
+            found.append(Stretch(state, max(at - DAY_H, 0.0), ends - DAY_H))
+        at = ends
+    return tuple(sorted((s for s in found if s.to_h > s.from_h), key=lambda s: s.from_h))
+
+
+class Billed(NamedTuple):
+    """A part of a stretch under one price: watts from the wall [W], price of a kilowatt-hour; None:
+    no price is known."""
+
+    state: State
+    from_h: float
+    to_h: float
+    wall_w: float
+    band: str
+    price: float | None
+
+    @property
+    def kwh(self) -> float:
+        """Kilowatt-hours of it."""
+        return self.wall_w * (self.to_h - self.from_h) / 1000
+
+
+def billed(place: Place, day: Day, wall: Mapping[State, float]) -> tuple[Billed, ...]:
+    """A day's stretches cut where the price changes."""
+    bands = [(*span, b) for b in place.tariff for span in b.on(day)]
+    found: list[Billed] = []
+    for s in day_of(place, day):
+        if not bands:
+            found.append(Billed(s.state, s.from_h, s.to_h, wall[s.state], "", place.price_kwh))
+        for starts, ends, band in bands:
+            first, last = max(s.from_h, starts), min(s.to_h, ends)
+            if first < last:
+                found.append(Billed(s.state, first, last, wall[s.state], band.name, band.price_kwh))
+    return tuple(sorted(found, key=lambda b: b.from_h))
+
+
+class Year(NamedTuple):
+    """Kilowatt-hours of a year, and their cost as the price is written; None: no price known."""
+
+    kwh: float
+    cost: float | None
+
+
+def year(wall: Mapping[State, float], place: Place) -> Year:
+    """A year of weeks alike: 365 days, by the hours a day in each state and the tariff."""
+    week = [b for day in WEEK for b in billed(place, day, wall)]
+    weeks = DAYS / len(WEEK)
+    kwh = sum(b.kwh for b in week) * weeks
+    costs = [None if b.price is None else b.kwh * b.price for b in week]
+    known = [c for c in costs if c is not None]
+    priced = bool(place.tariff) or place.price_kwh is not None
+    return Year(kwh, sum(known) * weeks if priced and len(known) == len(costs) else None)

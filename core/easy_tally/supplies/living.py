@@ -28,7 +28,7 @@ from .energy import (
     mains_a,
     points_of,
     wall_by_state,
-    year_kwh,
+    year,
 )
 from .room import PLUG_ROOM_MM, out_of_reach
 
@@ -95,7 +95,13 @@ def form(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
     if case is None:
         yield SupplyCheck(id="form", status="not checked")
         return
-    more = {"form": supply.form, "case": case.name, "takes": ", ".join(case.supply_forms)}
+    bracket = asked.wired.build.bracket
+    more = {
+        "form": supply.form,
+        "case": case.name,
+        "takes": ", ".join(case.supply_forms),
+        "bracket": bracket,
+    }
     missing = tuple(
         n for n, lacks in (("form", supply.form is None), ("case", not case.supply_forms)) if lacks
     )
@@ -103,7 +109,9 @@ def form(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
         yield SupplyCheck(id="form", status="unknown", missing=missing, more=more)
         return
     status: CheckStatus = "pass" if supply.form in case.supply_forms else "fail"
-    if status == "fail" and supply.form in case.brackets:
+    if status == "fail" and bracket is not None and bracket.form == supply.form:
+        status = "pass" if bracket.place in case.supply_forms else "fail"
+    elif status == "fail" and supply.form in case.brackets:
         status = "warn"
     yield SupplyCheck(id="form", status=status, more=more)
 
@@ -182,14 +190,15 @@ def quiet(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
     )  # fmt: skip
 
 
-def _lacks_for_wall(supply: Supply, asked: Asked) -> tuple[str, ...]:
+def lacks_for_wall(supply: Supply, asked: Asked) -> tuple[str, ...]:
     """What is missing to tell what it draws from the wall."""
     points = points_of(supply, asked.wired.build.place.mains_v)
     lacks = (("rated_w", not supply.rated_w), ("grade", points is None))
     return tuple(name for name, missing in lacks if missing)
 
 
-def _wall(supply: Supply, asked: Asked) -> dict[State, float] | None:
+def wall_of(supply: Supply, asked: Asked) -> dict[State, float] | None:
+    """Watts from the wall [W] by state; None where its rating or efficiency is not known."""
     points = points_of(supply, asked.wired.build.place.mains_v)
     if points is None or not supply.rated_w:
         return None
@@ -200,9 +209,9 @@ def _wall(supply: Supply, asked: Asked) -> dict[State, float] | None:
 def efficiency(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
     """What it converts, draws from the wall and warms the room by, everyday and at full."""
     points = points_of(supply, asked.wired.build.place.mains_v)
-    wall = _wall(supply, asked)
+    wall = wall_of(supply, asked)
     if points is None or wall is None:
-        lacks = _lacks_for_wall(supply, asked)
+        lacks = lacks_for_wall(supply, asked)
         yield SupplyCheck(id="efficiency", status="unknown", missing=lacks)
         return
     more: dict[str, Any] = {
@@ -219,24 +228,24 @@ def efficiency(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
 
 def cost(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
     """Kilowatt-hours of a year, and what they cost where the price is known."""
-    place, wall = asked.wired.build.place, _wall(supply, asked)
+    place, wall = asked.wired.build.place, wall_of(supply, asked)
     if wall is None:
-        lacks = _lacks_for_wall(supply, asked)
+        lacks = lacks_for_wall(supply, asked)
         yield SupplyCheck(id="cost", status="unknown", missing=lacks)
         return
-    kwh = year_kwh(wall, place)
-    price = None if place.price_kwh is None else kwh * place.price_kwh
+    found = year(wall, place)
     yield SupplyCheck(
-        id="cost", status=_by_what_is_known(asked, "pass"), load=kwh,
-        more={"price": price, "currency": place.currency},
+        id="cost", status=_by_what_is_known(asked, "pass"), load=found.kwh,
+        more={"price": found.cost, "currency": place.currency,
+              "bands": len({b.name for b in place.tariff})},
     )  # fmt: skip
 
 
 def mains(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
     """Amperes from the mains, and the circuit that it hangs on, where its breaker is known."""
-    place, wall = asked.wired.build.place, _wall(supply, asked)
+    place, wall = asked.wired.build.place, wall_of(supply, asked)
     if wall is None:
-        lacks = _lacks_for_wall(supply, asked)
+        lacks = lacks_for_wall(supply, asked)
         yield SupplyCheck(id="mains", status="unknown", missing=lacks)
         return
     amps = mains_a(wall["full"], place.mains_v)

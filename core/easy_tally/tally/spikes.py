@@ -9,7 +9,7 @@ load, and it is never below its short one. All else does not spike.
 from __future__ import annotations
 
 import math
-from collections.abc import Iterable
+from collections.abc import Collection, Iterable
 from dataclasses import dataclass
 
 from ..base.series import Span
@@ -45,6 +45,24 @@ class SpikeRow:
     watts: dict[Window, Span]
 
 
+def worst_spikes(wired: Wired, loads: tuple[Load, ...]) -> Spikes | None:
+    """The same with the worst that the standard allows of each card with a 16-pin socket whose
+    maker states no factors; None where there is no such card."""
+    may = {p.key for p in wired.build.parts if isinstance(p, Card) and _may_be_worse(p)}
+    if not may:
+        return None
+    at_12v = tuple(x for x in loads if x.rail == "v12")
+    total, v12 = (_windows(_full(of), _above(wired, of, may)) for of in (loads, at_12v))
+    return Spikes(total, v12, spikes(wired, loads).missing)
+
+
+def _may_be_worse(card: Card) -> bool:
+    return (
+        card.use == "graphics" and card.spike_factors is None
+        and any(s.kind == "16pin" for s in card.sockets)
+    )  # fmt: skip
+
+
 def spikes(wired: Wired, loads: tuple[Load, ...]) -> Spikes:
     """Spikes of a build in every window."""
     parts = wired.parts
@@ -70,11 +88,17 @@ class _Above:
     watts: list[list[float]]
 
 
-def _above(wired: Wired, loads: tuple[Load, ...]) -> dict[_Alike, _Above]:
-    """Instances spike one by one, the loads of one instance together."""
+def _above(
+    wired: Wired, loads: tuple[Load, ...], worst: Collection[str] = ()
+) -> dict[_Alike, _Above]:
+    """Instances spike one by one, the loads of one instance together; `worst`: parts that are
+    taken at the standard's worst."""
     found: dict[_Alike, _Above] = {}
     for load in loads:
-        more = _excess(wired.build.assumptions, wired.parts[load.part], load)
+        if load.part in worst:
+            more: tuple[Span, ...] | None = _times(load.net.full, CARD_WORST)
+        else:
+            more = _excess(wired.build.assumptions, wired.parts[load.part], load)
         if more is None:
             continue
         alike = (load.part, load.instances)
@@ -177,8 +201,12 @@ def _excess(assume: Assumptions, part: Part, load: Load) -> tuple[Span, ...] | N
             for a, b in zip(*processor_factors(part, assume), strict=True)
         )
     if isinstance(part, Card) and (part.use == "graphics" or part.spike_factors):
-        return tuple(full.times(f - 1) for f in card_factors(part, assume))
+        return _times(full, card_factors(part, assume))
     return None
+
+
+def _times(full: Span, factors: tuple[float, ...]) -> tuple[Span, ...]:
+    return tuple(full.times(f - 1) for f in factors)
 
 
 def card_factors(part: Card, assume: Assumptions) -> tuple[float, ...]:

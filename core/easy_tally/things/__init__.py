@@ -5,7 +5,7 @@ from __future__ import annotations
 from .assumptions import Assumptions
 from .build import FORMAT_VERSION, Build
 from .cables import Cable, Connection, Plug, RailPins, Run, SocketRef, SupplyEnd
-from .case import Case, read_case
+from .case import Case
 from .parts import (
     HEADER_WORDS,
     PART_KINDS,
@@ -29,5 +29,5 @@ __all__ = [
     "FORMAT_VERSION", "HEADER_WORDS", "PART_KINDS", "PORT_WORDS", "POSITIONS", "PRESETS",
     "Assumptions", "Board", "Build", "Cable", "Card", "Case", "Connection", "Drive", "Fan",
     "Header", "HouseRules", "Hub", "Part", "Plug", "Port", "PortGroup", "Processor", "RailPins",
-    "Run", "Slot", "Socket", "SocketRef", "Supply", "SupplyEnd", "read_case", "ties",
+    "Run", "Slot", "Socket", "SocketRef", "Supply", "SupplyEnd", "ties",
 ]  # fmt: skip

@@ -149,6 +149,17 @@ class Assumptions(Model):
         1.5, 1, 3, "×", "what pins and wires stand for the seconds of a start"
     )
     contact_mohm: float = _number(5, 0, 100, "mΩ", "one mated contact")
+    bend_radius_mm: float = _number(10, 0, 100, "mm", "radius of a cable's bend behind a plug")
+    plug_stands_mm: float = _number(
+        12, 0, 60, "mm", "how far the body of a 16-pin plug stands out of its socket"
+    )
+    plug_8pin_mm: float = _number(
+        35, 0, 100, "mm", "room that a 6- or 8-pin plug takes with the bend of its cable"
+    )
+    air_rise_degc: float = _number(10, 1, 40, "°C", "how much warmer air may leave the case")
+    fan_flow_share: float = _number(
+        0.5, 0.05, 1, "", "what a fan moves in a case, of its flow in the open"
+    )
     wire_14awg_a: float = _number(17, 1, 40, "A", "one 14 AWG conductor in a bundle")
     wire_16awg_a: float = _number(13, 1, 40, "A", "one 16 AWG conductor in a bundle")
     wire_18awg_a: float = _number(10, 1, 40, "A", "one 18 AWG conductor in a bundle")

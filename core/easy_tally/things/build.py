@@ -8,6 +8,7 @@ from typing import Annotated, Literal, Self
 from pydantic import Field, model_validator
 
 from ..base.declared import Model, Name, Note
+from .adapters import Bracket
 from .assumptions import Assumptions
 from .cables import Cable, Run, SocketRef
 from .case import Case
@@ -45,6 +46,9 @@ class Build(Model):
     ] = ()
     case: Case | None = None
     place: Place = Place()
+    bracket: Annotated[
+        Bracket | None, Field(description="by which the supply is mounted, if any")
+    ] = None
     parts: Annotated[tuple[Part, ...], Field(max_length=400)] = ()
     supply: Supply | None = None
     cables: Annotated[tuple[Cable, ...], Field(max_length=200)] = ()

@@ -6,7 +6,7 @@ from typing import Annotated, Self
 
 from pydantic import Field, model_validator
 
-from ..base.declared import Key, Model, Name, Note, Rating, rated
+from ..base.declared import Key, Model, Name, Note, Owned, Rating, rated
 from ..standards.connectors import Half, PlugKind, Sense
 from ..standards.contacts import Gauge, Grade
 from .supply import PortKind
@@ -61,6 +61,7 @@ class Cable(Model):
     conductors: RailPins = RailPins()
     insulation_degc: Rating = rated("printed on the insulation", "°C", 260)
     plugs: Annotated[tuple[Plug, ...], Field(min_length=1, max_length=12)]
+    owned: Owned = ""
 
     @model_validator(mode="after")
     def _plugs_in_order(self) -> Self:

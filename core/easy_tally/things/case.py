@@ -7,10 +7,8 @@ from typing import Annotated, Any, Literal, Self
 from pydantic import Field, model_validator
 
 from ..base.declared import Model, Name, Note, Rating, rated
-from ..base.problems import read_as
-from ..standards.forms import SupplyForm
+from ..standards.forms import Side, SupplyForm
 
-Side = Literal["front", "top", "rear", "bottom", "left", "right"]
 #: Where sockets lie, as a cable is routed to them.
 Area = Literal["main plug", "processor", "card", "board extra", "3.5-inch bays", "2.5-inch places",
                "optical bay", "fans and hubs"]  # fmt: skip
@@ -21,6 +19,14 @@ class Vent(Model):
 
     side: Side
     filtered: bool = False
+
+
+class RadiatorPlace(Model):
+    """A place for a radiator."""
+
+    side: Side
+    up_to_mm: Annotated[int, Field(ge=80, le=560, description="the largest radiator, by its fans")]
+    room_mm: Rating = rated("room for the radiator with its fans", "mm", 200)
 
 
 class Route(Model):
@@ -48,7 +54,10 @@ class Case(Model):
         tuple[SupplyForm, ...], Field(max_length=5, description="forms that it takes by a bracket")
     ] = ()
     supply_length_mm: Rating = rated("room for the supply, its plugs included", "mm", 600)
-    card_length_mm: Rating = rated("room for a card's length", "mm", 800)
+    supply_at: Annotated[
+        Literal["bottom", "top", "front"] | None, Field(description="where the supply stands")
+    ] = None
+    card_length_mm: Rating = rated("room for a card's length, no radiator in front", "mm", 800)
     card_height_mm: Rating = rated("from the slot to the side panel", "mm", 400)
     slots: Annotated[int | None, Field(ge=0, le=16, description="places for slot brackets")] = None
     bays_35: Annotated[int | None, Field(ge=0, le=60, description="3.5-inch bays")] = None
@@ -59,6 +68,10 @@ class Case(Model):
     front_audio: int | None = _front("a front audio header")
     feet_mm: Rating = rated("room under its bottom", "mm", 200)
     vents: Annotated[tuple[Vent, ...], Field(max_length=12)] = ()
+    radiators: Annotated[
+        tuple[RadiatorPlace, ...] | None,
+        Field(max_length=8, description="places for radiators; none: not known"),
+    ] = None
     routes: Annotated[tuple[Route, ...], Field(max_length=8)] = ()
 
     @model_validator(mode="after")
@@ -66,9 +79,7 @@ class Case(Model):
         areas = [r.area for r in self.routes]
         if len(set(areas)) < len(areas):
             raise ValueError("one route to each area")
+        sides = [r.side for r in self.radiators or ()]
+        if len(set(sides)) < len(sides):
+            raise ValueError("one place for a radiator on each side")
         return self
-
-
-def read_case(text: str) -> Case:
-    """The case that a catalogue file's text holds. Raises BadFile."""
-    return read_as(Case, text)

@@ -10,8 +10,9 @@ from typing import Annotated, Any, Literal, Self
 
 from pydantic import Field, model_validator
 
-from ..base.declared import Amps, Key, Model, Name, Note, Watts
+from ..base.declared import Amps, Key, Model, Name, Note, Rating, Watts, rated
 from ..standards.connectors import SocketKind, SocketVersion
+from ..standards.forms import Side
 
 
 def _known(text: str, *default_from: str, share_of: str = "", needed: bool = False) -> Any:
@@ -61,6 +62,10 @@ class Slot(Model):
     fed_by: Annotated[
         Key | None,
         Field(description="the board's socket that feeds it at 12 V, where the manual says so"),
+    ] = None
+    place: Annotated[
+        int | None,
+        Field(ge=1, le=16, description="the case's slot place that it lies behind, 1 the topmost"),
     ] = None
 
 
@@ -215,6 +220,19 @@ class Card(_Signals, _Socketed):
         float, Field(ge=0.3, le=2, description="power limit set by the builder, 1 as delivered")
     ] = 1.0
     m2_slots: int | None = _ports("M.2 slots on the card")
+    length_mm: Rating = rated("its length, without the slot bracket", "mm", 600)
+    height_mm: Rating = rated("its height above the slot, without a plug", "mm", 300)
+    covers: Annotated[int | None, Field(ge=1, le=6, description="slot places that it covers")] = (
+        None
+    )
+    support: Annotated[
+        Literal["not needed", "in the box", "needed"] | None,
+        Field(description="whether its weight asks for a support"),
+    ] = None
+    plugs_face: Annotated[
+        Literal["side panel", "front"],
+        Field(description="where its plugs stand out to"),
+    ] = "side panel"
 
     @model_validator(mode="after")
     def _spikes_fit(self) -> Self:
@@ -288,12 +306,26 @@ class _OnHeader(_Socketed):
         return ("fan", "pump")
 
 
+def _flow() -> Any:
+    """Air that a fan moves with nothing in its way."""
+    return rated("air that one of its fans moves at full speed, in the open", "m³/h", 1000)
+
+
+#: Which way a fan moves air: into the case, or out of it.
+Blows = Annotated[
+    Literal["in", "out"] | None, Field(description="whether its fans blow into the case or out")
+]
+
+
 class Fan(_OnHeader):
     """Fans."""
 
     kind: Literal["fan"] = "fan"
     size_mm: Annotated[int, Field(ge=20, le=400)] = 120
     rated_a: Amps = _known("rated current at 12 V", "fan_a")
+    flow_m3h: Rating = _flow()
+    side: Annotated[Side | None, Field(description="side of the case that it is on")] = None
+    blows: Blows = None
 
 
 class Pump(_OnHeader):
@@ -315,6 +347,14 @@ class Cooler(_OnHeader):
     fans: Annotated[int, Field(ge=0, le=12, description="fans that come with it")] = 2
     fan_a: Amps = _known("one of its fans at 12 V", "fan_a")
     controller_w: Watts = _known("its controller and lights at 5 V", "controller_w")
+    flow_m3h: Rating = _flow()
+    side: Annotated[Side | None, Field(description="side of the case its radiator is on")] = None
+    blows: Blows = None
+    radiator_mm: Annotated[
+        int | None,
+        Field(ge=0, le=560, description="its radiator, by its fans: 240, 280, 360; 0: it has none"),
+    ] = None
+    thick_mm: Rating = rated("its radiator's thickness, without the fans", "mm", 120)
     usb_lead: bool | None = _usb_lead()
 
     def may_hang_on(self) -> tuple[HeaderKind, ...]:

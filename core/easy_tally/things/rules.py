@@ -29,6 +29,14 @@ class HouseRules(Model):
         Literal["ride through", "trust headroom"],
         Field(description="short spikes against what the supply's design rides through"),
     ] = "ride through"
+    straight_length: Annotated[
+        Literal["maker", "40 mm", "35 mm"],
+        Field(description="straight length before a bend at a 16-pin plug"),
+    ] = "maker"
+    supply_fan: Annotated[
+        Literal["by the case", "down", "up"],
+        Field(description="which way the supply's fan looks"),
+    ] = "by the case"
 
 
 class Position(NamedTuple):
@@ -39,6 +47,8 @@ class Position(NamedTuple):
     text: str
 
 
+#: Straight length before a bend where no maker states one [mm]. Source: a school of builders.
+STRAIGHT_MM = 40.0
 #: What one plug of a chained cable delivers at the most, by a standard [W].
 BY_PLUG_W = grant_12v_w("pcie8")
 #: Rule → its positions, in words.
@@ -63,5 +73,17 @@ POSITIONS: dict[str, tuple[Position, ...]] = {
                  "In each of four windows the spikes stay below what its design stands."),
         Position("trust headroom", "Trust the headroom",
                  "Spikes are told as a warning, and ask for no larger supply: it may trip."),
+    ),
+    "straight_length": (
+        Position("maker", "The cable maker’s figure",
+                 f"As its maker states; {STRAIGHT_MM:g} mm where that is not known."),
+        Position("40 mm", "40 mm", "The longer of the two that are usual, whatever a maker says."),
+        Position("35 mm", "35 mm", "The shorter of the two that are usual."),
+    ),
+    "supply_fan": (
+        Position("by the case", "By the case",
+                 "Down on a filtered, raised vent; up on carpet or without a vent."),
+        Position("down", "Always down", "It draws its air from below the case."),
+        Position("up", "Always up", "It draws its air from inside the case."),
     ),
 }  # fmt: skip

@@ -8,7 +8,7 @@ from typing import Annotated, Literal, Self
 
 from pydantic import Field, model_validator
 
-from ..base.declared import Key, Model, Name, Note, Rating, rated
+from ..base.declared import Key, Model, Name, Note, Owned, Rating, rated
 from ..standards.efficiency import Grade
 from ..standards.forms import SupplyForm
 
@@ -95,8 +95,13 @@ class Supply(Model):
         float | None,
         Field(ge=0, le=1, description="share of the rating up to which its fan stands; 0: never"),
     ] = None
+    fan_side: Annotated[
+        Literal["wide", "end", "none"] | None,
+        Field(description="its fan: in a wide face, at an end, or it has none"),
+    ] = None
     hold_up_ms: Rating = rated("hold-up at full load", "ms", 200)
     made: Annotated[int | None, Field(ge=1990, le=2200, description="year made")] = None
+    owned: Owned = ""
     family: Annotated[str, Field(min_length=1, max_length=60, description="pinout family")]
     groups: tuple[PortGroup, ...] = ()
     ports: tuple[Port, ...] = ()

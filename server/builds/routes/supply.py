@@ -1,91 +1,130 @@
-"""The supply: those of the catalogue judged for a build, and one taken."""
+"""The supply: those that may be taken judged for a build, one taken, sizes, room and energy."""
 
 from __future__ import annotations
 
 from typing import Any
 
 from django.http import HttpRequest, HttpResponse
-from easy_tally import Analysis
-from easy_tally.catalogue import SupplyKit
+from easy_tally import NotThere
 from easy_tally.editing import TakeSupply
 from easy_tally.files import supplies_csv
 from easy_tally.findings import (
+    FitAnswer,
+    SizesAnswer,
+    WeekAnswer,
     effect_words,
     effects,
+    fit_answer,
+    sizes_answer,
     supply_answer,
     way_words,
     ways_to_stay,
+    week_answer,
 )
-from easy_tally.supplies import Candidate, compare
+from easy_tally.supplies import Offered, asked_of
 from ninja import Router
 from owners.models import owner_of
 
-from builds import actions, results, schemas
-from builds.routes.answering import written
-from catalogue import supplies
+from builds import actions, candidates, results, schemas
+from builds.routes.answering import dump, written
 
 router = Router()
 
 
 @router.post("/builds/{key}/supply", response=schemas.WrittenOut, operation_id="takeSupply")
 def take_supply(request: HttpRequest, key: str, body: schemas.TakeIn) -> HttpResponse:
-    """Take a supply of the catalogue, with the cables in its box."""
-    kit = supplies.kit(body.slug)
+    """Take a supply of the catalogue or of the drawer, with its cables."""
+    owner = owner_of(request)
+    kit = candidates.kit(owner, body.slug)
     edit = TakeSupply(supply=kit.supply, cables=kit.cables, release=body.release)
-    return written(actions.act(owner_of(request), key, body.base_version, edit))
+    return written(actions.act(owner, key, body.base_version, edit))
 
 
 @router.get(
     "/builds/{key}/candidates", response=list[schemas.CandidateOut], operation_id="candidates"
 )
-def candidates(request: HttpRequest, key: str) -> list[dict[str, Any]]:
-    """The supplies of the catalogue, judged for this build, best first."""
-    found = results.analysis(actions.find(owner_of(request), key))
+def list_candidates(request: HttpRequest, key: str) -> list[dict[str, Any]]:
+    """The supplies that may be taken, judged for this build, best first."""
+    owner = owner_of(request)
+    found = results.analysis(actions.find(owner, key))
     now = found.build.supply
     return [
         {
             "slug": c.of.slug,
-            "in_build": now is not None and now.slug == c.of.slug,
+            "source": c.of.source,
+            "builds": list(c.of.builds),
+            "condition": c.of.condition,
+            "lies": c.of.lies,
+            "in_build": now is not None and now.slug != "" and now.slug == c.supply.slug,
             "supply": c.supply,
             "cables": list(c.of.cables),
             "answer": supply_answer(c.supply, c.result),
         }
-        for c in _compared(found)
+        for c in candidates.judged(owner, found)
     ]
-
-
-def _compared(found: Analysis) -> tuple[Candidate[SupplyKit], ...]:
-    kits = supplies.catalogue().values()
-    return compare(((kit, kit.supply, kit.cables) for kit in kits), found.asked)
 
 
 @router.get("/builds/{key}/candidates.csv", operation_id="candidatesCsv")
 def candidates_csv(request: HttpRequest, key: str) -> HttpResponse:
-    """The supply in the build and those of the catalogue, check by check, as CSV."""
-    found = results.analysis(actions.find(owner_of(request), key))
+    """The supply in the build and those that may be taken, check by check, as CSV."""
+    owner = owner_of(request)
+    found = results.analysis(actions.find(owner, key))
     build = found.build
     own = [supply_answer(build.supply, found.supply)] if build.supply and found.supply else []
     others = [
         supply_answer(c.supply, c.result)
-        for c in _compared(found)
-        if build.supply is None or c.of.slug != build.supply.slug
+        for c in candidates.judged(owner, found)
+        if build.supply is None or not c.supply.slug or c.supply.slug != build.supply.slug
     ]
     answer = HttpResponse(supplies_csv.write([*own, *others]), content_type="text/csv")
     answer["Content-Disposition"] = 'attachment; filename="supplies.csv"'
     return answer
 
 
+def _json(kind: Any, value: Any) -> HttpResponse:
+    return HttpResponse(dump(kind, value), content_type="application/json")
+
+
+@router.get("/builds/{key}/sizes", response=SizesAnswer, operation_id="sizes")
+def sizes(request: HttpRequest, key: str) -> HttpResponse:
+    """The sizes below, at and above the one that is needed; what raised power limits add."""
+    found = results.analysis(actions.find(owner_of(request), key))
+    return _json(SizesAnswer, sizes_answer(found))
+
+
+@router.get("/builds/{key}/fit", response=FitAnswer, operation_id="fit")
+def fit(request: HttpRequest, key: str) -> HttpResponse:
+    """Room in the case and air through it, and the drawing."""
+    return _json(FitAnswer, fit_answer(results.analysis(actions.find(owner_of(request), key))))
+
+
+@router.get("/builds/{key}/week", response=WeekAnswer, operation_id="week")
+def week(request: HttpRequest, key: str, of: str = "") -> HttpResponse:
+    """A week of the supply in the build, or of the one called `of`."""
+    owner = owner_of(request)
+    found = results.analysis(actions.find(owner, key))
+    asked, supply = found.asked, found.build.supply
+    if of:
+        kit = candidates.kit(owner, of)
+        supply = kit.supply
+        asked = asked_of(asked, Offered(kit, kit.supply, kit.cables))
+    if supply is None:
+        raise NotThere("There is no supply in this build.")
+    return _json(WeekAnswer, week_answer(supply, asked))
+
+
 @router.get("/builds/{key}/stay", response=list[schemas.WayOut], operation_id="waysToStay")
 def stay(request: HttpRequest, key: str) -> list[dict[str, Any]]:
     """What would let the supply in place stay; nothing where it does already."""
-    found = results.analysis(actions.find(owner_of(request), key))
+    owner = owner_of(request)
+    found = results.analysis(actions.find(owner, key))
     return [
         {
             "id": way.id,
             "text": way_words(way),
             "edit": way.edit.model_dump(mode="json", exclude_none=True),
         }
-        for way in ways_to_stay(found)
+        for way in ways_to_stay(found, candidates.loose(owner))
     ]
 
 

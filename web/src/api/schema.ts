@@ -183,7 +183,7 @@ export interface paths {
         put?: never;
         /**
          * Take Supply
-         * @description Take a supply of the catalogue, with the cables in its box.
+         * @description Take a supply of the catalogue or of the drawer, with its cables.
          */
         post: operations["takeSupply"];
         delete?: never;
@@ -200,8 +200,8 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Candidates
-         * @description The supplies of the catalogue, judged for this build, best first.
+         * List Candidates
+         * @description The supplies that may be taken, judged for this build, best first.
          */
         get: operations["candidates"];
         put?: never;
@@ -221,9 +221,69 @@ export interface paths {
         };
         /**
          * Candidates Csv
-         * @description The supply in the build and those of the catalogue, check by check, as CSV.
+         * @description The supply in the build and those that may be taken, check by check, as CSV.
          */
         get: operations["candidatesCsv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/builds/{key}/sizes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Sizes
+         * @description The sizes below, at and above the one that is needed; what raised power limits add.
+         */
+        get: operations["sizes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/builds/{key}/fit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Fit
+         * @description Room in the case and air through it, and the drawing.
+         */
+        get: operations["fit"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/builds/{key}/week": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Week
+         * @description A week of the supply in the build, or of the one called `of`.
+         */
+        get: operations["week"];
         put?: never;
         post?: never;
         delete?: never;
@@ -554,6 +614,94 @@ export interface paths {
          * @description Keep a part as an entry of one's own.
          */
         post: operations["keepPart"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/drawer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Drawer
+         * @description Everything in the drawer.
+         */
+        get: operations["drawer"];
+        put?: never;
+        /**
+         * Put
+         * @description Put a thing in the drawer.
+         */
+        post: operations["putInDrawer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/drawer/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Read
+         * @description What lines are understood as. Writes nothing.
+         */
+        post: operations["readThing"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/drawer/{key}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Remove
+         * @description Take a thing out for good.
+         */
+        delete: operations["removeThing"];
+        options?: never;
+        head?: never;
+        /**
+         * Change
+         * @description Set some fields of a thing, or say it anew.
+         */
+        patch: operations["changeThing"];
+        trace?: never;
+    };
+    "/api/v1/loose": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Loose
+         * @description Cables, adapters, extensions and brackets that are sold by themselves.
+         */
+        get: operations["loose"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1167,6 +1315,36 @@ export interface components {
              */
             contact_mohm?: number;
             /**
+             * Bend Radius Mm
+             * @description radius of a cable's bend behind a plug
+             * @default 10
+             */
+            bend_radius_mm?: number;
+            /**
+             * Plug Stands Mm
+             * @description how far the body of a 16-pin plug stands out of its socket
+             * @default 12
+             */
+            plug_stands_mm?: number;
+            /**
+             * Plug 8Pin Mm
+             * @description room that a 6- or 8-pin plug takes with the bend of its cable
+             * @default 35
+             */
+            plug_8pin_mm?: number;
+            /**
+             * Air Rise Degc
+             * @description how much warmer air may leave the case
+             * @default 10
+             */
+            air_rise_degc?: number;
+            /**
+             * Fan Flow Share
+             * @description what a fan moves in a case, of its flow in the open
+             * @default 0.5
+             */
+            fan_flow_share?: number;
+            /**
              * Wire 14Awg A
              * @description one 14 AWG conductor in a bundle
              * @default 17
@@ -1196,6 +1374,34 @@ export interface components {
              * @default 5
              */
             wire_22awg_a?: number;
+        };
+        /**
+         * Band
+         * @description A price that holds on some days from one hour to another; over midnight where `from_h` is
+         *     the later: it belongs to the day on which it begins.
+         */
+        Band: {
+            /** Name */
+            name: string;
+            /**
+             * Days
+             * @default [
+             *       "Mon",
+             *       "Tue",
+             *       "Wed",
+             *       "Thu",
+             *       "Fri",
+             *       "Sat",
+             *       "Sun"
+             *     ]
+             */
+            days?: ("Mon" | "Tue" | "Wed" | "Thu" | "Fri" | "Sat" | "Sun")[];
+            /** From H */
+            from_h: number;
+            /** To H */
+            to_h: number;
+            /** Price Kwh */
+            price_kwh: number;
         };
         /**
          * Board
@@ -1340,6 +1546,32 @@ export interface components {
             high: number;
         };
         /**
+         * Bracket
+         * @description Holds a supply of one form in a place for another.
+         */
+        Bracket: {
+            /** Name */
+            name: string;
+            /**
+             * Form
+             * @description of the supply that it holds
+             * @enum {string}
+             */
+            form: "ATX" | "SFX" | "SFX-L" | "TFX" | "Flex ATX";
+            /**
+             * Place
+             * @description of the place that it goes into
+             * @enum {string}
+             */
+            place: "ATX" | "SFX" | "SFX-L" | "TFX" | "Flex ATX";
+            /**
+             * Owned
+             * @description the thing in the drawer that it is
+             * @default
+             */
+            owned?: string;
+        };
+        /**
          * Build
          * @description Everything that one build file holds. References are checked when it is made.
          *
@@ -1371,7 +1603,9 @@ export interface components {
              *       "chained_graphics": "by plug",
              *       "headroom": 0.2,
              *       "maker_floor": "keep",
-             *       "spikes": "ride through"
+             *       "spikes": "ride through",
+             *       "straight_length": "maker",
+             *       "supply_fan": "by the case"
              *     }
              */
             house_rules?: components["schemas"]["HouseRules"];
@@ -1575,6 +1809,11 @@ export interface components {
              *       "worst_pin_16pin": 1.1,
              *       "start_factor": 1.5,
              *       "contact_mohm": 5,
+             *       "bend_radius_mm": 10,
+             *       "plug_stands_mm": 12,
+             *       "plug_8pin_mm": 35,
+             *       "air_rise_degc": 10,
+             *       "fan_flow_share": 0.5,
              *       "wire_14awg_a": 17,
              *       "wire_16awg_a": 13,
              *       "wire_18awg_a": 10,
@@ -1604,14 +1843,20 @@ export interface components {
              *         "idle": 2,
              *         "sleep": 14
              *       },
+             *       "weekend": null,
+             *       "begins_h": 8,
              *       "price_kwh": null,
+             *       "tariff": [],
              *       "currency": "",
              *       "breaker_a": null,
              *       "other_w": 0,
-             *       "ups_transfer_ms": null
+             *       "ups_transfer_ms": null,
+             *       "stands_on": null
              *     }
              */
             place?: components["schemas"]["Place"];
+            /** @description by which the supply is mounted, if any */
+            bracket?: components["schemas"]["Bracket"] | null;
             /**
              * Parts
              * @default []
@@ -1702,6 +1947,12 @@ export interface components {
             insulation_degc?: number | null;
             /** Plugs */
             plugs: components["schemas"]["Plug"][];
+            /**
+             * Owned
+             * @description the thing in the drawer that it is
+             * @default
+             */
+            owned?: string;
         };
         /**
          * Card
@@ -1813,6 +2064,33 @@ export interface components {
              * @description M.2 slots on the card
              */
             m2_slots?: number | null;
+            /**
+             * Length Mm
+             * @description its length, without the slot bracket
+             */
+            length_mm?: number | null;
+            /**
+             * Height Mm
+             * @description its height above the slot, without a plug
+             */
+            height_mm?: number | null;
+            /**
+             * Covers
+             * @description slot places that it covers
+             */
+            covers?: number | null;
+            /**
+             * Support
+             * @description whether its weight asks for a support
+             */
+            support?: ("not needed" | "in the box" | "needed") | null;
+            /**
+             * Plugs Face
+             * @description where its plugs stand out to
+             * @default side panel
+             * @enum {string}
+             */
+            plugs_face?: "side panel" | "front";
         };
         /**
          * Case
@@ -1850,8 +2128,13 @@ export interface components {
              */
             supply_length_mm?: number | null;
             /**
+             * Supply At
+             * @description where the supply stands
+             */
+            supply_at?: ("bottom" | "top" | "front") | null;
+            /**
              * Card Length Mm
-             * @description room for a card's length
+             * @description room for a card's length, no radiator in front
              */
             card_length_mm?: number | null;
             /**
@@ -1904,6 +2187,11 @@ export interface components {
              * @default []
              */
             vents?: components["schemas"]["Vent"][];
+            /**
+             * Radiators
+             * @description places for radiators; none: not known
+             */
+            radiators?: components["schemas"]["RadiatorPlace"][] | null;
             /**
              * Routes
              * @default []
@@ -2055,6 +2343,31 @@ export interface components {
             /** @description its controller and lights at 5 V */
             controller_w?: components["schemas"]["Figure"] | null;
             /**
+             * Flow M3H
+             * @description air that one of its fans moves at full speed, in the open
+             */
+            flow_m3h?: number | null;
+            /**
+             * Side
+             * @description side of the case its radiator is on
+             */
+            side?: ("front" | "top" | "rear" | "bottom" | "left" | "right") | null;
+            /**
+             * Blows
+             * @description whether its fans blow into the case or out
+             */
+            blows?: ("in" | "out") | null;
+            /**
+             * Radiator Mm
+             * @description its radiator, by its fans: 240, 280, 360; 0: it has none
+             */
+            radiator_mm?: number | null;
+            /**
+             * Thick Mm
+             * @description its radiator's thickness, without the fans
+             */
+            thick_mm?: number | null;
+            /**
              * Usb Lead
              * @description whether its controller has a lead for an internal USB 2 header; none: not known
              */
@@ -2190,6 +2503,21 @@ export interface components {
             size_mm?: number;
             /** @description rated current at 12 V */
             rated_a?: components["schemas"]["Figure"] | null;
+            /**
+             * Flow M3H
+             * @description air that one of its fans moves at full speed, in the open
+             */
+            flow_m3h?: number | null;
+            /**
+             * Side
+             * @description side of the case that it is on
+             */
+            side?: ("front" | "top" | "rear" | "bottom" | "left" | "right") | null;
+            /**
+             * Blows
+             * @description whether its fans blow into the case or out
+             */
+            blows?: ("in" | "out") | null;
         };
         /**
          * Figure
@@ -2303,6 +2631,20 @@ export interface components {
              * @enum {string}
              */
             spikes?: "ride through" | "trust headroom";
+            /**
+             * Straight Length
+             * @description straight length before a bend at a 16-pin plug
+             * @default maker
+             * @enum {string}
+             */
+            straight_length?: "maker" | "40 mm" | "35 mm";
+            /**
+             * Supply Fan
+             * @description which way the supply's fan looks
+             * @default by the case
+             * @enum {string}
+             */
+            supply_fan?: "by the case" | "down" | "up";
         };
         /**
          * Hub
@@ -2564,7 +2906,7 @@ export interface components {
              * Of
              * @enum {string}
              */
-            of: "build" | "part" | "socket" | "cable" | "group" | "supply";
+            of: "build" | "part" | "socket" | "cable" | "group" | "supply" | "case";
             /** Subject */
             subject: string;
             /** Field */
@@ -2707,11 +3049,25 @@ export interface components {
              *     }
              */
             hours?: components["schemas"]["Hours"];
+            /** @description hours on Saturday and Sunday; none: as on other days */
+            weekend?: components["schemas"]["Hours"] | null;
+            /**
+             * Begins H
+             * @description when a day's work begins: everyday use, then full, idle, asleep, off
+             * @default 8
+             */
+            begins_h?: number;
             /**
              * Price Kwh
              * @description price of a kilowatt-hour, as written on the bill
              */
             price_kwh?: number | null;
+            /**
+             * Tariff
+             * @description prices by time of use, the whole week; none: one price
+             * @default []
+             */
+            tariff?: components["schemas"]["Band"][];
             /**
              * Currency
              * @description as written on the bill
@@ -2734,6 +3090,11 @@ export interface components {
              * @description time that a UPS takes to step in
              */
             ups_transfer_ms?: number | null;
+            /**
+             * Stands On
+             * @description what it stands on
+             */
+            stands_on?: ("table" | "hard floor" | "carpet") | null;
         };
         /**
          * Plug
@@ -2951,6 +3312,27 @@ export interface components {
             rated_a?: components["schemas"]["Figure"] | null;
         };
         /**
+         * RadiatorPlace
+         * @description A place for a radiator.
+         */
+        RadiatorPlace: {
+            /**
+             * Side
+             * @enum {string}
+             */
+            side: "front" | "top" | "rear" | "bottom" | "left" | "right";
+            /**
+             * Up To Mm
+             * @description the largest radiator, by its fans
+             */
+            up_to_mm: number;
+            /**
+             * Room Mm
+             * @description room for the radiator with its fans
+             */
+            room_mm?: number | null;
+        };
+        /**
          * RailPins
          * @description Pins or conductors per rail.
          */
@@ -3017,6 +3399,12 @@ export interface components {
             v12_rides: number | null;
             /** V12 Holds */
             v12_holds: boolean | null;
+            worst?: components["schemas"]["Amount"] | null;
+            /** Worst Holds */
+            worst_holds?: boolean | null;
+            v12_worst?: components["schemas"]["Amount"] | null;
+            /** V12 Worst Holds */
+            v12_worst_holds?: boolean | null;
         };
         /**
          * Route
@@ -3128,6 +3516,11 @@ export interface components {
              * @description the board's socket that feeds it at 12 V, where the manual says so
              */
             fed_by?: string | null;
+            /**
+             * Place
+             * @description the case's slot place that it lies behind, 1 the topmost
+             */
+            place?: number | null;
         };
         /**
          * Socket
@@ -3321,6 +3714,11 @@ export interface components {
              */
             fan_off_share?: number | null;
             /**
+             * Fan Side
+             * @description its fan: in a wide face, at an end, or it has none
+             */
+            fan_side?: ("wide" | "end" | "none") | null;
+            /**
              * Hold Up Ms
              * @description hold-up at full load
              */
@@ -3330,6 +3728,12 @@ export interface components {
              * @description year made
              */
             made?: number | null;
+            /**
+             * Owned
+             * @description the thing in the drawer that it is
+             * @default
+             */
+            owned?: string;
             /**
              * Family
              * @description pinout family
@@ -3865,17 +4269,223 @@ export interface components {
         };
         /**
          * CandidateOut
-         * @description A supply of the catalogue, judged for a build.
+         * @description A supply that may be taken, judged for a build; `builds`: keys of those that it is in.
          */
         CandidateOut: {
             /** Slug */
             slug: string;
+            /**
+             * Source
+             * @enum {string}
+             */
+            source: "owned" | "catalogue" | "looked at";
+            /** Builds */
+            builds: string[];
+            /** Condition */
+            condition: string;
+            /** Lies */
+            lies: string;
             /** In Build */
             in_build: boolean;
             supply: components["schemas"]["Supply"];
             /** Cables */
             cables: components["schemas"]["Cable"][];
             answer: components["schemas"]["SupplyAnswer"];
+        };
+        /**
+         * AddedAnswer
+         * @description What raised power limits add to a rule [W].
+         */
+        AddedAnswer: {
+            /** Rule */
+            rule: string;
+            /** Words */
+            words: string;
+            /** Watts */
+            watts: number;
+        };
+        /**
+         * SizeAnswer
+         * @description A common size [W] below, at or above the one that is needed, and what it costs in checks.
+         */
+        SizeAnswer: {
+            /** Rated W */
+            rated_w: number;
+            /** At */
+            at: string;
+            /** Text */
+            text: string;
+            /** Checks */
+            checks: components["schemas"]["CheckAnswer"][];
+        };
+        /**
+         * SizesAnswer
+         * @description The sizes beside the needed one, and what raised power limits add.
+         */
+        SizesAnswer: {
+            /** Sizes */
+            sizes: components["schemas"]["SizeAnswer"][];
+            /** Added */
+            added: components["schemas"]["AddedAnswer"][];
+        };
+        /**
+         * FitAnswer
+         * @description Every check of room and air, and the drawing [mm].
+         */
+        FitAnswer: {
+            /** Case */
+            case: string;
+            /** Checks */
+            checks: components["schemas"]["RoomAnswer"][];
+            /** Shapes */
+            shapes: components["schemas"]["Shape"][];
+            /** Not Drawn */
+            not_drawn: string[];
+        };
+        /**
+         * MeasureAnswer
+         * @description A measure that is missing, and where it is entered.
+         */
+        MeasureAnswer: {
+            /** Text */
+            text: string;
+            /**
+             * Of
+             * @enum {string}
+             */
+            of: "build" | "part" | "socket" | "cable" | "group" | "supply" | "case";
+            /** Subject */
+            subject: string;
+            /** Field */
+            field: string;
+        };
+        /**
+         * RoomAnswer
+         * @description One check of room or air: of a part by its key and name, or of the case.
+         */
+        RoomAnswer: {
+            /** Id */
+            id: string;
+            /**
+             * Status
+             * @enum {string}
+             */
+            status: "pass" | "warn" | "fail" | "unknown" | "not checked";
+            /** Part */
+            part: string;
+            /** Name */
+            name: string;
+            /** Words */
+            words: string;
+            /** Text */
+            text: string;
+            /** Load */
+            load: number | null;
+            /** Limit */
+            limit: number | null;
+            /** Unit */
+            unit: string;
+            /** Missing */
+            missing: components["schemas"]["MeasureAnswer"][];
+        };
+        /**
+         * Shape
+         * @description A rectangle [mm]; a limit has no width. `collides`: it reaches beyond its room.
+         */
+        Shape: {
+            /**
+             * View
+             * @enum {string}
+             */
+            view: "side" | "front";
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "card" | "plug" | "bend" | "radiator" | "fans" | "supply" | "supply plugs" | "limit" | "place";
+            /** X */
+            x: number;
+            /** Y */
+            y: number;
+            /** W */
+            w: number;
+            /** H */
+            h: number;
+            /**
+             * Label
+             * @default
+             */
+            label?: string;
+            /**
+             * Collides
+             * @default false
+             */
+            collides?: boolean;
+        };
+        /**
+         * BilledAnswer
+         * @description A stretch of a day in one state under one price.
+         */
+        BilledAnswer: {
+            /** State */
+            state: string;
+            /** From H */
+            from_h: number;
+            /** To H */
+            to_h: number;
+            /** Wall W */
+            wall_w: number;
+            /** Band */
+            band: string;
+            /** Price */
+            price: number | null;
+        };
+        /**
+         * DayAnswer
+         * @description A day of the week in stretches.
+         */
+        DayAnswer: {
+            /** Day */
+            day: string;
+            /** Stretches */
+            stretches: components["schemas"]["BilledAnswer"][];
+        };
+        /**
+         * SpanAnswer
+         * @description A price band on a day [h].
+         */
+        SpanAnswer: {
+            /** Day */
+            day: string;
+            /** Name */
+            name: string;
+            /** From H */
+            from_h: number;
+            /** To H */
+            to_h: number;
+            /** Price */
+            price: number;
+        };
+        /**
+         * WeekAnswer
+         * @description A week of one supply: watts from the wall by hour under the tariff's bands, and a year.
+         *     `lacks`: what is missing for it, in words; then there are no days.
+         */
+        WeekAnswer: {
+            /** Name */
+            name: string;
+            /** Days */
+            days: components["schemas"]["DayAnswer"][];
+            /** Bands */
+            bands: components["schemas"]["SpanAnswer"][];
+            /** Kwh */
+            kwh: number | null;
+            /** Cost */
+            cost: number | null;
+            /** Currency */
+            currency: string;
+            /** Lacks */
+            lacks: string;
         };
         /**
          * WayOut
@@ -4418,6 +5028,325 @@ export interface components {
             /** Part */
             part: components["schemas"]["Processor"] | components["schemas"]["Board"] | components["schemas"]["Card"] | components["schemas"]["Memory"] | components["schemas"]["M2Drive"] | components["schemas"]["Drive"] | components["schemas"]["Fan"] | components["schemas"]["Pump"] | components["schemas"]["Cooler"] | components["schemas"]["LightStrip"] | components["schemas"]["Hub"] | components["schemas"]["UsbLoad"] | components["schemas"]["Other"];
         };
+        /**
+         * Adapter
+         * @description One or more leads, each its own plug to go into it, and one or more plugs. A Y-piece, and a
+         *     lead from 4-pin to SATA, are adapters.
+         */
+        Adapter: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /**
+             * Note
+             * @default
+             */
+            note?: string;
+            /** Leads */
+            leads: components["schemas"]["Lead"][];
+            /** Plugs */
+            plugs: components["schemas"]["Plug"][];
+            /**
+             * Gauge
+             * @default 18
+             */
+            gauge?: (14 | 16 | 18 | 20 | 22) | null;
+            /**
+             * @description of one lead
+             * @default {
+             *       "v12": 0,
+             *       "v5": 0,
+             *       "v3v3": 0,
+             *       "v5sb": 0,
+             *       "ground": 0
+             *     }
+             */
+            conductors?: components["schemas"]["RailPins"];
+            /**
+             * Insulation Degc
+             * @description printed on the insulation
+             */
+            insulation_degc?: number | null;
+            /**
+             * Moulded
+             * @description 4-pin to SATA moulded over its wires, or crimped
+             */
+            moulded?: boolean | null;
+            /**
+             * Codes
+             * @description of its 16-pin plug, by leads
+             * @default []
+             */
+            codes?: components["schemas"]["CodeAt"][];
+            /**
+             * Owned
+             * @description the thing in the drawer that it is
+             * @default
+             */
+            owned?: string;
+        };
+        /**
+         * CodeAt
+         * @description What a 16-pin plug is coded for with so many leads plugged in.
+         */
+        CodeAt: {
+            /** Leads */
+            leads: number;
+            /**
+             * Watts
+             * @enum {integer}
+             */
+            watts: 150 | 300 | 450 | 600;
+        };
+        /**
+         * DrawerThing
+         * @description A thing in the drawer: what it is, how many, how old, in what condition, where it lies.
+         */
+        DrawerThing: {
+            /** Key */
+            key: string;
+            /**
+             * Standing
+             * @description owned, or one that one is looking at
+             * @default owned
+             * @enum {string}
+             */
+            standing?: "owned" | "looked at";
+            /**
+             * Count
+             * @default 1
+             */
+            count?: number;
+            /**
+             * Condition
+             * @default good
+             * @enum {string}
+             */
+            condition?: "good" | "worn" | "not to be used";
+            /**
+             * Since
+             * @description year it was bought
+             */
+            since?: number | null;
+            /**
+             * Lies
+             * @description where it lies
+             * @default
+             */
+            lies?: string;
+            /**
+             * Note
+             * @default
+             */
+            note?: string;
+            supply?: components["schemas"]["Supply"] | null;
+            /**
+             * Cables
+             * @default []
+             */
+            cables?: components["schemas"]["Cable"][];
+            /** Thing */
+            thing?: components["schemas"]["Cable"] | components["schemas"]["Adapter"] | components["schemas"]["Extension"] | components["schemas"]["Bracket"] | null;
+        };
+        /**
+         * Extension
+         * @description One lead and one plug of the same kind, wires between: its ends are standard, so it has no
+         *     pinout family.
+         */
+        Extension: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /**
+             * Note
+             * @default
+             */
+            note?: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "atx20+4" | "atx24" | "atx20" | "aux6" | "eps4+4" | "eps8" | "eps4" | "pcie6+2" | "pcie8" | "pcie6" | "16pin" | "sata" | "per4" | "fdd4";
+            /** Length Mm */
+            length_mm: number;
+            /**
+             * Gauge
+             * @default 18
+             */
+            gauge?: (14 | 16 | 18 | 20 | 22) | null;
+            /**
+             * @default {
+             *       "v12": 0,
+             *       "v5": 0,
+             *       "v3v3": 0,
+             *       "v5sb": 0,
+             *       "ground": 0
+             *     }
+             */
+            conductors?: components["schemas"]["RailPins"];
+            /**
+             * Insulation Degc
+             * @description printed on the insulation
+             */
+            insulation_degc?: number | null;
+            /**
+             * Owned
+             * @description the thing in the drawer that it is
+             * @default
+             */
+            owned?: string;
+        };
+        /**
+         * Lead
+         * @description An input of an adapter.
+         */
+        Lead: {
+            /** Key */
+            key: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "pcie8" | "pcie6" | "per4" | "sata" | "fdd4";
+            /** Pins 12V */
+            pins_12v?: number | null;
+        };
+        /**
+         * ThingOut
+         * @description A thing: what it is, its lines, the builds that its units are in, and how many are free.
+         */
+        ThingOut: {
+            thing: components["schemas"]["DrawerThing"];
+            /** Kind */
+            kind: "supply" | ("cable" | "adapter" | "extension" | "bracket");
+            /** Name */
+            name: string;
+            /** Family */
+            family: string;
+            /** Words */
+            words: string;
+            /** Lines */
+            lines: string;
+            /** Builds */
+            builds: string[];
+            /** Free */
+            free: number;
+        };
+        /**
+         * PutIn
+         * @description A thing to put in: by its lines, or by its slug in the catalogue.
+         */
+        PutIn: {
+            /** Kind */
+            kind: "supply" | ("cable" | "adapter" | "extension" | "bracket");
+            /**
+             * Text
+             * @default
+             */
+            text?: string;
+            /**
+             * Slug
+             * @default
+             */
+            slug?: string;
+            /**
+             * Standing
+             * @default owned
+             * @enum {string}
+             */
+            standing?: "owned" | "looked at";
+            /**
+             * Count
+             * @default 1
+             */
+            count?: number;
+            /**
+             * Condition
+             * @default good
+             * @enum {string}
+             */
+            condition?: "good" | "worn" | "not to be used";
+            /** Since */
+            since?: number | null;
+            /**
+             * Lies
+             * @default
+             */
+            lies?: string;
+            /**
+             * Note
+             * @default
+             */
+            note?: string;
+        };
+        /**
+         * ReadOut
+         * @description What lines were understood as, in words; or what they need.
+         */
+        ReadOut: {
+            /** Words */
+            words: string[];
+            /** Problems */
+            problems: string[];
+        };
+        /**
+         * ReadIn
+         * @description Lines being typed.
+         */
+        ReadIn: {
+            /** Kind */
+            kind: "supply" | ("cable" | "adapter" | "extension" | "bracket");
+            /** Text */
+            text: string;
+        };
+        /**
+         * ChangeIn
+         * @description Fields to set; `text` says the thing anew.
+         */
+        ChangeIn: {
+            /** Changes */
+            changes: {
+                [key: string]: unknown;
+            };
+            /**
+             * Text
+             * @default
+             */
+            text?: string;
+        };
+        /**
+         * LooseEntry
+         * @description A thing sold by itself, by slug and revision.
+         */
+        LooseEntry: {
+            /** Slug */
+            slug: string;
+            /**
+             * Revision
+             * @default 1
+             */
+            revision?: number;
+            /** Thing */
+            thing: components["schemas"]["Cable"] | components["schemas"]["Adapter"] | components["schemas"]["Extension"] | components["schemas"]["Bracket"];
+        };
+        /**
+         * LooseOut
+         * @description A thing that is sold by itself, in words.
+         */
+        LooseOut: {
+            entry: components["schemas"]["LooseEntry"];
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "cable" | "adapter" | "extension" | "bracket";
+            /** Family */
+            family: string;
+            /** Words */
+            words: string;
+        };
     };
     responses: never;
     parameters: never;
@@ -4726,6 +5655,74 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    sizes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SizesAnswer"];
+                };
+            };
+        };
+    };
+    fit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FitAnswer"];
+                };
+            };
+        };
+    };
+    week: {
+        parameters: {
+            query?: {
+                of?: string;
+            };
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeekAnswer"];
+                };
             };
         };
     };
@@ -5124,6 +6121,140 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FoundOut"];
+                };
+            };
+        };
+    };
+    drawer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ThingOut"][];
+                };
+            };
+        };
+    };
+    putInDrawer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PutIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ThingOut"];
+                };
+            };
+        };
+    };
+    readThing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReadIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadOut"];
+                };
+            };
+        };
+    };
+    removeThing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    changeThing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangeIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ThingOut"];
+                };
+            };
+        };
+    };
+    loose: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LooseOut"][];
                 };
             };
         };

@@ -8,6 +8,7 @@ const STATIONS: Record<Mend["of"], string> = {
   cable: "loom",
   group: "loom",
   supply: "supply",
+  case: "supply/fit",
 };
 
 export function placeOf(base: string, subject: Pick<Mend, "of" | "subject" | "field">): string {

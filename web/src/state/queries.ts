@@ -1,6 +1,6 @@
 import { queryOptions } from "@tanstack/react-query";
 
-import { client, take } from "../api/client";
+import { client, take, type Thing } from "../api/client";
 import type { Picked } from "./loom/pick";
 
 export const buildsKey = ["builds"] as const;
@@ -43,6 +43,50 @@ export const stayQuery = (key: string, version: number) =>
     queryKey: ["stay", key, version],
     queryFn: () => take(client.GET("/api/v1/builds/{key}/stay", at(key))),
     placeholderData: (before) => before,
+  });
+
+export const sizesQuery = (key: string, version: number) =>
+  queryOptions({
+    queryKey: ["sizes", key, version],
+    queryFn: () => take(client.GET("/api/v1/builds/{key}/sizes", at(key))),
+    placeholderData: (before) => before,
+  });
+
+export const fitQuery = (key: string, version: number) =>
+  queryOptions({
+    queryKey: ["fit", key, version],
+    queryFn: () => take(client.GET("/api/v1/builds/{key}/fit", at(key))),
+    placeholderData: (before) => before,
+  });
+
+export const weekQuery = (key: string, version: number, of: string) =>
+  queryOptions({
+    queryKey: ["week", key, version, of],
+    queryFn: () =>
+      take(client.GET("/api/v1/builds/{key}/week", { params: { path: { key }, query: { of } } })),
+    placeholderData: (before) => before,
+  });
+
+export const drawerKey = ["drawer"] as const;
+
+export const drawerQuery = queryOptions({
+  queryKey: drawerKey,
+  queryFn: () => take(client.GET("/api/v1/drawer")),
+});
+
+export const looseQuery = queryOptions({
+  queryKey: ["loose"],
+  queryFn: () => take(client.GET("/api/v1/loose")),
+  staleTime: Infinity,
+});
+
+/** What the lines of a thing for the drawer are understood as. */
+export const readThingQuery = (kind: Thing["kind"], text: string) =>
+  queryOptions({
+    queryKey: ["read-thing", kind, text],
+    enabled: text.trim() !== "",
+    queryFn: () => take(client.POST("/api/v1/drawer/read", { body: { kind, text } })),
+    staleTime: 60_000,
   });
 
 export const positionsQuery = (key: string, version: number) =>

@@ -11,6 +11,8 @@ from ...standards.connectors import CONNECTORS
 from ..facts import Analysis
 from ..finding import Finding
 from .board import blank_headers, board_cause, board_title
+from .fit import FIT_WORDS, fit_words, measure_words
+from .living import lacks
 from .parts import contradiction_words, mover_words
 from .remedies import effect_words, remedy_words, way_words
 from .runs import element_cause, element_formula, element_title, plug_warning, run_cause, run_title
@@ -26,9 +28,10 @@ from .signals import (
 from .supply import check_words, rule_words
 
 __all__ = [
-    "Said", "board_cause", "board_title", "check_words", "effect_words", "element_cause",
-    "element_formula", "element_title", "kind_words", "mover_words", "plug_warning",
-    "remedy_words", "rule_words", "run_cause", "said", "way_words", "who_needs",
+    "FIT_WORDS", "Said", "board_cause", "board_title", "check_words", "effect_words",
+    "element_cause", "element_formula", "element_title", "fit_words", "kind_words", "lacks",
+    "measure_words", "mover_words", "plug_warning", "remedy_words", "rule_words", "run_cause",
+    "said", "way_words", "who_needs",
 ]  # fmt: skip
 
 
@@ -150,6 +153,18 @@ def _speeds(a: Analysis, f: Finding, cause: Any) -> Said:
     return Said("Fan speeds", speed_words(cause, names))
 
 
+def _fit(a: Analysis, f: Finding, cause: Any) -> Said:
+    name = _part_name(a, cause.part) if cause.part else a.build.case.name if a.build.case else ""
+    text = fit_words(cause, a.wired.parts)
+    return Said(name, text[:1].upper() + text[1:] + ".")
+
+
+def _fit_unknown(a: Analysis, f: Finding, cause: Any) -> Said:
+    name = a.build.case.name if a.build.case else "The case"
+    of = ", ".join(dict.fromkeys(FIT_WORDS[c.id] for c in cause))
+    return Said(name, f"Not checked for want of measures: {of}.")
+
+
 def _broke_down(a: Analysis, f: Finding, cause: Any) -> Said:
     text = f"The check of {cause} broke down, so nothing is known of it. Please report it."
     return Said(a.build.name, text)
@@ -160,9 +175,11 @@ _BY_ID: dict[str, _Words] = {
     "build.empty": _empty, "part.no-figure": _no_figure, "part.contradiction": _contradiction,
     "part.no-way-in": _no_way_in, "part.unfed": _part_unfed, "drive.kept-off": _kept_off,
     "card.slot-share-ignored": _slot_ignored, "supply.none": _no_supply,
-    "supply.unknown": _supply_unknown,
+    "supply.unknown": _supply_unknown, "fit.unknown": _fit_unknown,
     "group.no-limit": _group, "socket.unfed": _unfed, "check.broke-down": _broke_down,
     "signal.unknown": _signal_unknown,
     "signal.keep-free": _keep_free, "signal.speeds": _speeds,
 }  # fmt: skip
-_BY_FAMILY: dict[str, _Words] = {"supply": _supply, "run": _run, "board": _board, "signal": _signal}
+_BY_FAMILY: dict[str, _Words] = {
+    "supply": _supply, "run": _run, "board": _board, "signal": _signal, "fit": _fit,
+}  # fmt: skip

@@ -51,10 +51,16 @@ def _short(s: LeadCount) -> str:
 
 
 def _form(c: SupplyCheck) -> str:
-    form, case, takes = c.more["form"], c.more["case"], c.more["takes"]
+    form, case, takes, bracket = (c.more[k] for k in ("form", "case", "takes", "bracket"))
     if c.status == "fail":
-        return f"form: {form}; {case} takes {takes}"
-    return f"form: {form}, in {case}" + (" by a bracket" if c.status == "warn" else "")
+        said = f"form: {form}; {case} takes {takes}"
+        return f"{said}, and {bracket.name} holds {bracket.form} in {bracket.place}" if (
+            bracket
+        ) else said  # fmt: skip
+    if c.status == "warn":
+        return f"form: {form}, in {case} by a bracket, which is yet to be had"
+    by = f" by {bracket.name}" if bracket and form not in takes.split(", ") else ""
+    return f"form: {form}, in {case}{by}"
 
 
 def _length(c: SupplyCheck) -> str:
@@ -66,7 +72,11 @@ def _length(c: SupplyCheck) -> str:
 def _reach(c: SupplyCheck) -> str:
     if c.status == "fail":
         way, longest = number(c.load or 0, "mm"), number(c.limit or 0, "mm")
-        return f"reach: the {c.more['area']} is {way} away, its longest plug reaches {longest}"
+        short = number((c.load or 0) - (c.limit or 0), "mm")
+        return (
+            f"reach: the {c.more['area']} is {way} away, its longest plug reaches {longest}; "
+            f"a cable or an extension longer by {short} is needed"
+        )
     return "reach: its cables reach every area by the case’s routes"
 
 
@@ -98,7 +108,8 @@ def _cost(c: SupplyCheck) -> str:
     price = c.more["price"]
     if price is None:
         return f"cost: {kwh}; no price is entered"
-    return f"cost: {kwh}, {price:,.2f} {c.more['currency']}".rstrip()
+    bands = f", over {c.more['bands']} bands of price" if c.more["bands"] else ""
+    return f"cost: {kwh}, {price:,.2f} {c.more['currency']}".rstrip() + bands
 
 
 def _mains(c: SupplyCheck) -> str:

@@ -2,12 +2,17 @@
 
 from __future__ import annotations
 
+from collections.abc import Mapping
+
 from ...base.rounding import percent
 from ...base.saying import number
+from ...supplies.fit import FitCheck, Missing
+from ...things.parts import Part
 from ..facts import Analysis
 from ..finding import Remedy
 from ..positions import Effect
 from ..ways import Way
+from .fit import fit_words, measure_words
 from .living import lacks
 
 _WORDS: dict[str, str] = {
@@ -50,6 +55,11 @@ _WORDS: dict[str, str] = {
     "leave-lead-off": "Leave {0} of the front’s leads unplugged.",
     "hang-on-hub": "Hang {0} on {1}, which has a plug of its own.",
     "add-fan-hub": "Add a fan hub with a plug of its own, and hang fans on it.",
+    "other-card-or-case": "Take a smaller card, or a larger case.",
+    "straight-less": "Take a cable or an adapter that bends sooner by its maker’s figure, or a "
+    "wider case. Never bend it closer.",
+    "other-radiator": "Mount it elsewhere, or take a smaller one.",
+    "fewer-drives": "Take fewer drives, or a case with more bays.",
     "plug-in": "Plug in {0}.",
     "no-plug": "Plug a cable in; no plug in the box fits it that is free and has a port.",
 }
@@ -62,6 +72,8 @@ def way_words(way: Way) -> str:
             f"Hold {way.name} to {way.watts} W, {percent(way.share)} % of what it draws as "
             "delivered: every check of the supply’s size then passes."
         )
+    if way.id == "cable":
+        return f"Add {way.name}, of its own family, to a free port: then no lead is short."
     return (
         f"Set the headroom to {percent(way.share)} %, as a house rule of this build: every check "
         "of the supply’s size then passes, with less to spare."
@@ -76,6 +88,9 @@ def effect_words(a: Analysis, effect: Effect) -> str:
         return (
             f"On this build: {n} {runs} over or refused." if n else "On this build: no run refused."
         )
+    if effect.rule in ("straight_length", "supply_fan"):
+        said = "; ".join(_of_room(a, c) for c in effect.room)
+        return f"On this build: {said or 'nothing that it decides'}."
     if effect.needed_w is None:
         return "On this build: not known, a figure is missing."
     size = f"next common size {effect.pick_w}" if effect.pick_w else "beyond the common sizes"
@@ -85,7 +100,16 @@ def effect_words(a: Analysis, effect: Effect) -> str:
     return said + "."
 
 
-def remedy_words(remedy: Remedy) -> str:
+def _of_room(a: Analysis, check: FitCheck) -> str:
+    part = a.wired.parts.get(check.part)
+    said = fit_words(check, a.wired.parts)
+    return f"{part.name}, {said}" if part else said
+
+
+def remedy_words(remedy: Remedy, parts: Mapping[str, Part]) -> str:
     """What to do, in a sentence."""
+    if isinstance(remedy.cause, tuple):
+        facts = [measure_words(m, parts) for m in remedy.cause if isinstance(m, Missing)]
+        return f"Measure and enter. {'; '.join(facts)}."
     names = (lacks(remedy.names),) if remedy.id == "find-out-supply" else remedy.names
     return _WORDS[remedy.id].format(*names)

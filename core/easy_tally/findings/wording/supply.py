@@ -6,7 +6,7 @@ from ...base.saying import number
 from ...base.units import RAIL_WORDS, STATE_WORDS
 from ...standards.sizes import FIFTH
 from ...supplies.asked import SupplyCheck
-from ...supplies.sizing import RuleId, SizingRule
+from ...supplies.sizing import RuleId
 from ...things.rules import HouseRules
 from .living import living_words
 
@@ -23,9 +23,9 @@ _RULES: dict[RuleId, str] = {
 _WHAT = {"rating": "the most it draws", "combined": "5 V and 3.3 V together"}
 
 
-def rule_words(house: HouseRules, rule: SizingRule) -> str:
+def rule_words(house: HouseRules, rule: RuleId) -> str:
     """A sizing rule's name."""
-    return _RULES[rule.id].format(headroom=f"{house.headroom * 100:g}")
+    return _RULES[rule].format(headroom=f"{house.headroom * 100:g}")
 
 
 def check_words(check: SupplyCheck) -> str:

@@ -28,6 +28,7 @@ export function Frame() {
             <Station key={s.to} {...s} />
           ))}
           <hr className="mx-3 my-1 border-rule-strong" />
+          <Station to="drawer" name="Drawer" icon="drawer" />
           <Station to="rules" name="House rules" icon="rules" />
         </nav>
         <main className="min-h-0 min-w-0 overflow-auto">

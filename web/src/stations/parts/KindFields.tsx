@@ -2,6 +2,7 @@ import type { Part } from "../../api/client";
 import { useBuild } from "../../state/build/contexts";
 import { SPIKES } from "../../state/format";
 import { Choice, NumberField, Tick } from "../../ui/fields";
+import { Blowing, Radiator, CardSize } from "./Measures";
 import { LANES, Outputs, Slots } from "./Outputs";
 import { Signals } from "./Signals";
 import { useWords } from "../../words";
@@ -71,6 +72,7 @@ export function KindFields({ part, set }: { part: Part; set: SetPart }) {
             onCommit={(size_mm) => set({ size_mm })}
           />
           <HangsOn part={part} set={set} />
+          <Blowing part={part} set={set} />
         </div>
       );
     case "cooler":
@@ -85,6 +87,8 @@ export function KindFields({ part, set }: { part: Part; set: SetPart }) {
           />
           <HangsOn part={part} set={set} />
           <UsbLead part={part} set={set} />
+          <Radiator part={part} set={set} />
+          <Blowing part={part} set={set} />
         </div>
       );
     case "strip":
@@ -257,6 +261,7 @@ function CardFields({ part, set }: { part: Card; set: SetPart<Card> }) {
           onCommit={(power_limit) => set({ power_limit })}
         />
       </div>
+      <CardSize part={part} set={set} />
       <Spikes part={part} set={set} />
       <Signals part={part} set={set as SetPart} />
     </div>

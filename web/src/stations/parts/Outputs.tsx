@@ -137,7 +137,7 @@ export function Slots({ board, set }: { board: Board; set: SetPart<Board> }) {
     <fieldset data-field="slots" className="grid gap-1">
       <legend className="mb-1 text-sm font-bold">Slots</legend>
       {board.slots.map((s) => (
-        <div key={s.key} className="grid grid-cols-[60px_72px_minmax(0,1fr)_auto] items-center gap-1.5">
+        <div key={s.key} className="grid grid-cols-[52px_64px_minmax(0,1fr)_56px_auto] items-center gap-1.5">
           <span className="truncate text-sm" title={s.key}>
             {s.key}
           </span>
@@ -155,6 +155,17 @@ export function Slots({ board, set }: { board: Board; set: SetPart<Board> }) {
             options={feeds}
             onChange={(v) => void change(s.key, { fed_by: v || null })}
           />
+          <NumberField
+            compact
+            narrow
+            whole
+            empty
+            label={`Place of ${s.key} in the case, 1 the topmost`}
+            unit=""
+            placeholder="place"
+            value={s.place}
+            onCommit={(place) => change(s.key, { place })}
+          />
           <Remove what={s.key} onRemove={() => void put((now) => now.filter((x) => x.key !== s.key))} />
         </div>
       ))}
@@ -171,6 +182,7 @@ export function Slots({ board, set }: { board: Board; set: SetPart<Board> }) {
               ),
               lanes: 16,
               fed_by: null,
+              place: null,
             },
           ])
         }

@@ -1,5 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { useRef } from "react";
+import { Link } from "react-router";
 
 import type { Case } from "../../api/client";
 import { useBuild, useWrite } from "../../state/build/contexts";
@@ -123,7 +124,12 @@ function Room({ of: c }: { of: Case }) {
           </div>
         ))}
       </dl>
-      <p className="border-t border-rule pt-1 text-xs text-ink-soft">Fit and reach are not checked yet.</p>
+      <Link
+        to="../supply/fit"
+        className="block border-t border-rule pt-1 font-semibold text-accent underline"
+      >
+        Whether everything has room in it
+      </Link>
     </div>
   );
 }

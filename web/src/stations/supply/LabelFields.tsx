@@ -23,12 +23,13 @@ const NUMBERS: { name: NumberName; label: string; unit: string; share?: true; wh
   { name: "hold_up_ms", label: "Hold-up at full", unit: "ms" },
   { name: "made", label: "Made in", unit: "", whole: true },
 ];
-type ChoiceName = "design" | "form" | "modular" | "regulation" | "grade";
+type ChoiceName = "design" | "form" | "modular" | "regulation" | "grade" | "fan_side";
 const CHOICES: { name: ChoiceName; label: string; options: string[] }[] = [
   { name: "design", label: "Design", options: ["3.1", "3.0", "classic"] },
   { name: "form", label: "Form", options: ["ATX", "SFX", "SFX-L", "TFX", "Flex ATX"] },
   { name: "modular", label: "Modular", options: ["fully", "semi", "not"] },
   { name: "regulation", label: "Rails regulated", options: ["independent", "group"] },
+  { name: "fan_side", label: "Its fan", options: ["wide", "end", "none"] },
   {
     name: "grade",
     label: "Efficiency grade",

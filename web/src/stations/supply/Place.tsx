@@ -1,6 +1,7 @@
 import type { Doc } from "../../api/client";
 import { useBuild, useWrite } from "../../state/build/contexts";
-import { Choice, NumberField, TextField } from "../../ui/fields";
+import { clock, hours } from "../../state/clock";
+import { Choice, NumberField, TextField, Tick } from "../../ui/fields";
 
 type Standing = Doc["place"];
 
@@ -14,7 +15,7 @@ const HOURS: { field: keyof Standing["hours"]; words: string }[] = [
 /** Where the build stands: mains, hours a day, the price of a kilowatt-hour, circuit, UPS. */
 export function Place() {
   const { place } = useBuild().doc;
-  const { act } = useWrite();
+  const { act, say } = useWrite();
   const set = (made: (now: Standing) => Partial<Standing>) =>
     act((doc) => ({
       type: "change build",
@@ -22,16 +23,9 @@ export function Place() {
       house_rules: {},
       assumptions: {},
     }));
-  const on = HOURS.map(({ field, words }) => `${place.hours[field]} h ${words}`).join(", ");
   return (
-    <details className="mt-2 border-y border-rule py-2 text-base">
-      <summary className="cursor-pointer">
-        <b>Where it stands</b>{" "}
-        <span className="text-ink-soft">
-          {place.mains_v} V; {on};{" "}
-          {place.price_kwh === null ? "no price entered" : `${place.price_kwh} ${place.currency} a kWh`}
-        </span>
-      </summary>
+    <section aria-label="Where it stands" className="mt-3 border-t border-rule pt-2 text-base">
+      <h2 className="text-base font-bold">Where it stands</h2>
       <div className="mt-2 flex flex-wrap items-end gap-x-4 gap-y-2">
         <Choice
           label="Mains"
@@ -52,10 +46,24 @@ export function Place() {
             onCommit={(h) => set((now) => ({ hours: { ...now.hours, [field]: h ?? 0 } }))}
           />
         ))}
+        <div className="w-24">
+          <TextField
+            label="A day begins at"
+            value={clock(place.begins_h)}
+            onCommit={(text) => {
+              const h = hours(text);
+              if (h === null || h >= 24) {
+                say(`The time needs to be such as 8:00; got “${text}”.`);
+                return Promise.resolve(false);
+              }
+              return set(() => ({ begins_h: h }));
+            }}
+          />
+        </div>
         <NumberField
           narrow
           empty
-          label="A kWh costs"
+          label="One price for a kWh"
           unit=""
           placeholder="?"
           value={place.price_kwh}
@@ -94,9 +102,29 @@ export function Place() {
           onCommit={(ups_transfer_ms) => set(() => ({ ups_transfer_ms }))}
         />
       </div>
+      <div className="mt-2 flex flex-wrap items-end gap-x-4 gap-y-2">
+        <Tick
+          label="Other hours on Saturday and Sunday"
+          checked={place.weekend !== null}
+          onChange={(on) => void set((now) => ({ weekend: on ? now.hours : null }))}
+        />
+        {place.weekend !== null &&
+          HOURS.map(({ field, words }) => (
+            <NumberField
+              key={field}
+              narrow
+              label={`Weekend, ${words}`}
+              unit="h"
+              value={place.weekend?.[field] ?? 0}
+              onCommit={(h) =>
+                set((now) => ({ weekend: { ...(now.weekend ?? now.hours), [field]: h ?? 0 } }))
+              }
+            />
+          ))}
+      </div>
       <p className="mt-2 text-sm text-ink-soft">
         What a circuit may carry is arithmetic here: local codes and a licensed electrician decide.
       </p>
-    </details>
+    </section>
   );
 }

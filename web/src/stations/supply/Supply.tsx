@@ -1,21 +1,23 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { useSearchParams } from "react-router";
+import { useNavigate, useSearchParams } from "react-router";
 
-import type { Action, Supply as SupplyDoc } from "../../api/client";
+import type { Action, Candidate, Supply as SupplyDoc } from "../../api/client";
 import { useBuild, useResult, useWrite } from "../../state/build/contexts";
 import { watts } from "../../state/format";
-import { candidatesQuery, stayQuery } from "../../state/queries";
+import { buildsQuery, candidatesQuery, stayQuery } from "../../state/queries";
+import { Button } from "../../ui/button";
 import { Dialog } from "../../ui/dialog";
 import { StationHead } from "../frame/Frame";
 import { AllChecks } from "./checks";
+import { MOST, OWN } from "./chosen";
+import { Filters, fits, NO_FILTER } from "./Filters";
 import { LabelFields } from "./LabelFields";
-import { Place } from "./Place";
+import { LookedAt } from "./LookedAt";
+import { Sizes } from "./Sizes";
+import { Tabs } from "./Tabs";
 import { Ticket } from "./Ticket";
 import { WattRuler } from "./WattRuler";
-
-/** What the address calls the supply in the build that no catalogue has. */
-const OWN = "in-build";
 
 /** What the rules ask for along one line of watts, and the supplies that hang on it. */
 export default function Supply() {
@@ -24,7 +26,10 @@ export default function Supply() {
   const { takeSupply } = useWrite();
   const { data } = useQuery(candidatesQuery(build.key, build.version));
   const [lit, setLit] = useState("");
+  const [filter, setFilter] = useState(NO_FILTER);
+  const [compared, setCompared] = useState<string[]>([]);
   const [params, setParams] = useSearchParams();
+  const navigate = useNavigate();
   const opened = params.get("open") ?? "";
   const field = params.get("field") ?? "";
   const open = (slug: string) => setParams(slug ? { open: slug } : {});
@@ -34,33 +39,45 @@ export default function Supply() {
   const note = needed
     ? `${governs?.words ?? "the rules"} governs: ${watts(needed.likely)} W, next common size ${pick_w ?? "beyond the common ones"}`
     : `not known yet: at least ${watts(result.sizing.at_least_w)} W`;
-  const found = (data ?? []).filter((c) => !c.in_build);
+  const all = (data ?? []).filter((c) => !c.in_build);
+  const found = all.filter((c) => fits(c, filter));
   const told =
     opened === OWN && own && result.supply
       ? { name: own.name, answer: result.supply }
-      : found.filter((c) => c.slug === opened).map((c) => ({ name: c.supply.name, answer: c.answer }))[0];
+      : all.filter((c) => c.slug === opened).map((c) => ({ name: c.supply.name, answer: c.answer }))[0];
+  const compare = (slug: string) =>
+    setCompared((now) => (now.includes(slug) ? now.filter((s) => s !== slug) : [...now, slug].slice(-MOST)));
   return (
     <div className="flex h-full min-h-0 flex-col">
       <StationHead title="Supply" note={note}>
-        <a
-          href={`/api/v1/builds/${build.key}/candidates.csv`}
-          download
-          className="inline-flex min-h-8 items-center rounded-[3px] border border-ink bg-slip px-3 font-semibold hover:bg-accent-wash"
-        >
-          Compare as CSV
-        </a>
+        <Tabs />
+        {opened === "looked-at" && <LookedAt onClose={() => open("")} />}
       </StationHead>
       <div className="min-h-0 flex-1 overflow-auto px-6 pb-5">
-        <WattRuler candidates={data ?? []} lit={lit} onLight={setLit} />
-        <Place />
-        <ul className="mt-3 grid grid-cols-3 items-start gap-4 max-[1100px]:grid-cols-2 max-[700px]:grid-cols-1">
+        <WattRuler candidates={data ?? []} lit={lit} onLight={setLit} onOpen={open} />
+        <Sizes />
+        <div className="mt-2 flex flex-wrap items-center gap-x-3 gap-y-1">
+          <Filters all={all} shown={found.length} filter={filter} onFilter={setFilter} />
+          <span className="ml-auto flex gap-2">
+            {compared.length > 1 && (
+              <Button look="main" onClick={() => void navigate(`compare?of=${compared.join(",")}`)}>
+                Compare the {compared.length}
+              </Button>
+            )}
+            <Button onClick={() => open("looked-at")}>One I am looking at</Button>
+          </span>
+        </div>
+        <ul className="mt-2 grid grid-cols-3 items-start gap-4 max-[1100px]:grid-cols-2 max-[700px]:grid-cols-1">
           {own && result.supply && (
             <Ticket
               name={own.name}
               about={aboutOf(own, build.doc.cables.length)}
               answer={result.supply}
               inBuild
-              lit={lit === own.slug}
+              from={own.owned ? "yours, in this build" : "in this build"}
+              compared={compared.includes(OWN)}
+              onCompare={() => compare(OWN)}
+              lit={lit === own.slug && own.slug !== ""}
               onLight={(on) => setLit(on ? own.slug : "")}
               onOpen={() => open(OWN)}
               stay={<Stay />}
@@ -69,13 +86,12 @@ export default function Supply() {
             </Ticket>
           )}
           {found.map((c) => (
-            <Ticket
+            <CandidateTicket
               key={c.slug}
-              name={c.supply.name}
-              about={aboutOf(c.supply, c.cables.length)}
-              answer={c.answer}
-              inBuild={false}
+              of={c}
               lit={lit === c.slug}
+              compared={compared.includes(c.slug)}
+              onCompare={() => compare(c.slug)}
               onLight={(on) => setLit(on ? c.slug : "")}
               onOpen={() => open(c.slug)}
               onTake={() => void takeSupply(c.slug)}
@@ -89,6 +105,46 @@ export default function Supply() {
         </Dialog>
       )}
     </div>
+  );
+}
+
+/** A supply that may be taken: of the drawer, of the catalogue, or one that is looked at. */
+function CandidateTicket({
+  of: c,
+  ...rest
+}: {
+  of: Candidate;
+  lit: boolean;
+  compared: boolean;
+  onCompare: () => void;
+  onLight: (on: boolean) => void;
+  onOpen: () => void;
+  onTake: () => void;
+}) {
+  const { key } = useBuild();
+  const { data: builds = [] } = useQuery(buildsQuery);
+  const elsewhere = c.builds.filter((b) => b !== key).map((b) => builds.find((x) => x.key === b)?.name ?? b);
+  const from =
+    c.source === "owned"
+      ? [
+          "yours",
+          elsewhere.length ? `in ${elsewhere.join(", ")}` : c.lies,
+          c.condition === "worn" ? "worn" : "",
+        ]
+          .filter(Boolean)
+          .join(", ")
+      : c.source === "looked at"
+        ? "looking at it"
+        : "catalogue";
+  return (
+    <Ticket
+      name={c.supply.name}
+      about={aboutOf(c.supply, c.cables.length)}
+      answer={c.answer}
+      inBuild={false}
+      from={from}
+      {...rest}
+    />
   );
 }
 

@@ -18,6 +18,9 @@ export function Ticket({
   onLight,
   onOpen,
   onTake,
+  from,
+  compared,
+  onCompare,
   stay,
   children,
 }: {
@@ -29,6 +32,10 @@ export function Ticket({
   onLight: (on: boolean) => void;
   onOpen: () => void;
   onTake?: () => void;
+  /** Whose it is, where it is no new one of the catalogue. */
+  from: string;
+  compared: boolean;
+  onCompare: () => void;
   /** What would let it stay, where it does not do. */
   stay?: ReactNode;
   children?: ReactNode;
@@ -50,7 +57,7 @@ export function Ticket({
         <b className={`text-lg whitespace-nowrap ${VERDICTS[answer.verdict]}`}>{answer.verdict}</b>
       </div>
       <p className="mb-2 text-sm text-ink-soft">
-        {inBuild ? "in this build" : "catalogue"}, {about}
+        <span className={from === "catalogue" ? "" : "font-bold text-accent"}>{from}</span>, {about}
       </p>
       <ul className="grid gap-1 text-base">
         {key.slice(0, MOST).map((c, i) => (
@@ -73,9 +80,22 @@ export function Ticket({
       </dl>
       {children}
       <div className="mt-auto flex flex-wrap gap-2 pt-3">
-        {!inBuild && onTake && <Button onClick={onTake}>Take {name}</Button>}
+        {!inBuild && onTake && (
+          <Button onClick={onTake} aria-label={`Take ${name}`}>
+            Take it
+          </Button>
+        )}
         <Button look="quiet" onClick={onOpen}>
           All {checks.length} checks
+        </Button>
+        <Button
+          look="quiet"
+          aria-pressed={compared}
+          className="ml-auto aria-pressed:bg-accent-wash aria-pressed:underline"
+          onClick={onCompare}
+          aria-label={`Compare ${name}`}
+        >
+          Compare
         </Button>
       </div>
     </li>

@@ -10,10 +10,13 @@ import { useWords } from "../../words";
 const WIDTH = 1140;
 const LEFT = 10;
 const FLAG = 24;
+/** How far candidates of one rating stand above one another. */
+const STACK = 6;
+/** Asleep it is a watt or two: a bar that nobody sees. */
+const SHOWN = STATES.filter((s) => s !== "sleep");
 /** Height of a state's row. */
 const ROW = 16;
 const BARS: Record<string, string> = {
-  sleep: "var(--bar-soft)",
   idle: "var(--bar-soft)",
   everyday: "var(--bar)",
   full: "var(--bar-dark)",
@@ -25,10 +28,12 @@ export function WattRuler({
   candidates,
   lit,
   onLight,
+  onOpen,
 }: {
   candidates: Candidate[];
   lit: string;
   onLight: (slug: string) => void;
+  onOpen: (slug: string) => void;
 }) {
   const { result } = useResult();
   const { state } = useShown();
@@ -56,19 +61,42 @@ export function WattRuler({
       })),
     WIDTH,
   );
+  // By their watts, those of one rating stacked; one stop for the Tab key, arrows from one to another.
+  const hung = candidates
+    .filter((c) => c.supply.rated_w !== null)
+    .sort((a, b) => (a.supply.rated_w ?? 0) - (b.supply.rated_w ?? 0));
+  const stop = hung.some((c) => c.slug === lit) ? lit : hung[0]?.slug;
+  const stacked = new Map(
+    hung.map((c, i) => [
+      c.slug,
+      Math.min(3, hung.slice(0, i).filter((o) => o.supply.rated_w === c.supply.rated_w).length),
+    ]),
+  );
   const rows = Math.max(1, ...flags.map((f) => f.row + 1));
-  const line = rows * (FLAG + 4) + 14;
-  const height = line + 42 + STATES.length * ROW;
+  const line = rows * (FLAG + 4) + 10 + STACK * Math.max(0, ...stacked.values());
+  const height = line + 42 + SHOWN.length * ROW;
   const ticks = spaced(
     (reference?.sizes_w ?? []).filter((w) => w <= most),
     x,
     44,
   );
+  const walk = (e: React.KeyboardEvent<SVGCircleElement>, slug: string) => {
+    const at = hung.findIndex((c) => c.slug === slug);
+    const to = { ArrowLeft: at - 1, ArrowRight: at + 1, Home: 0, End: hung.length - 1 }[e.key];
+    if (e.key === "Enter" || e.key === " ") {
+      e.preventDefault();
+      onOpen(slug);
+    } else if (to !== undefined && hung[to]) {
+      e.preventDefault();
+      const target = `[data-on-ruler="${CSS.escape(hung[to].slug)}"]`;
+      e.currentTarget.ownerSVGElement?.querySelector<SVGCircleElement>(target)?.focus();
+    }
+  };
   return (
     <svg
       viewBox={`0 0 ${WIDTH} ${height}`}
       className="block w-full"
-      role="img"
+      role="group"
       aria-label={`Watts: ${rules.map((r) => `${r.words} ${r.watts ? watts(r.watts.likely) : "not known"}`).join(", ")}`}
     >
       {flags.map((f) => (
@@ -117,24 +145,33 @@ export function WattRuler({
           </text>
         </g>
       ))}
-      {candidates.map((c) =>
+      {hung.map((c) =>
         c.supply.rated_w === null ? null : (
           <circle
             key={c.slug}
             cx={x(c.supply.rated_w)}
-            cy={line}
+            cy={line - STACK * (stacked.get(c.slug) ?? 0)}
             r={lit === c.slug || c.in_build ? 8 : 6}
             fill={c.in_build ? "var(--accent)" : "var(--slip)"}
             stroke={lit === c.slug ? "var(--accent)" : "var(--ink)"}
             strokeWidth={2}
+            tabIndex={c.slug === stop ? 0 : -1}
+            role="button"
+            aria-label={`${c.supply.name}, ${c.supply.rated_w} W: ${c.answer.verdict}`}
+            data-on-ruler={c.slug}
+            className="cursor-pointer focus-visible:outline-2 focus-visible:outline-accent"
             onMouseEnter={() => onLight(c.slug)}
             onMouseLeave={() => onLight("")}
+            onFocus={() => onLight(c.slug)}
+            onBlur={() => onLight("")}
+            onClick={() => onOpen(c.slug)}
+            onKeyDown={(e) => walk(e, c.slug)}
           >
-            <title>{c.supply.name}</title>
+            <title>{`${c.supply.name}, ${c.supply.rated_w} W`}</title>
           </circle>
         ),
       )}
-      {STATES.map((s, i) => {
+      {SHOWN.map((s, i) => {
         const a = result.strip.watts[s];
         const y = line + 27 + i * ROW;
         return (
@@ -153,7 +190,7 @@ export function WattRuler({
           </g>
         );
       })}
-      <Spikes x={x} y={line + 32 + STATES.length * ROW} />
+      <Spikes x={x} y={line + 32 + SHOWN.length * ROW} />
     </svg>
   );
 }

@@ -53,6 +53,7 @@ export function Line({ status, text }: { status: string; text: string }) {
 
 /** Every check of a supply, and the spikes of each window beside what it rides through. */
 export function AllChecks({ answer }: { answer: SupplyAnswer }) {
+  const worst = answer.rides.some((r) => r.worst !== null);
   return (
     <>
       <ul className="grid gap-1.5 text-base">
@@ -65,20 +66,24 @@ export function AllChecks({ answer }: { answer: SupplyAnswer }) {
         <thead>
           <tr className="text-left text-sm text-ink-soft">
             <th className="py-1 font-normal">for</th>
-            <th className="font-normal">in all</th>
-            <th className="font-normal">rides through</th>
-            <th className="font-normal">at 12 V</th>
-            <th className="font-normal">rides through</th>
+            <th className="font-normal">in all, usual</th>
+            {worst && <th className="font-normal">by the standard’s worst</th>}
+            <th className="font-normal">it rides through</th>
+            <th className="font-normal">at 12 V, usual</th>
+            {worst && <th className="font-normal">by the standard’s worst</th>}
+            <th className="font-normal">it rides through</th>
           </tr>
         </thead>
         <tbody className="font-mono">
           {answer.rides.map((r) => (
             <tr key={r.window} className="border-t border-rule">
               <th className="py-1 text-left font-sans font-normal">{r.window} ms</th>
-              <td>{amount(r.watts)} W</td>
-              <Rides most={r.rides} holds={r.holds} />
-              <td>{amount(r.v12_watts)} W</td>
-              <Rides most={r.v12_rides} holds={r.v12_holds} />
+              <Spike watts={amount(r.watts)} holds={r.holds} />
+              {r.worst && <Spike watts={amount(r.worst)} holds={r.worst_holds} />}
+              <Rides most={r.rides} />
+              <Spike watts={amount(r.v12_watts)} holds={r.v12_holds} />
+              {r.v12_worst && <Spike watts={amount(r.v12_worst)} holds={r.v12_worst_holds} />}
+              <Rides most={r.v12_rides} />
             </tr>
           ))}
         </tbody>
@@ -88,10 +93,11 @@ export function AllChecks({ answer }: { answer: SupplyAnswer }) {
   );
 }
 
-function Rides({ most, holds }: { most: number | null; holds: boolean | null }) {
-  if (most === null) return <td className="text-unknown">not known</td>;
+function Spike({ watts: said, holds }: { watts: string; holds: boolean | null }) {
   const short = holds === false;
-  return (
-    <td className={short ? "font-bold text-over" : ""}>{`${watts(most)} W${short ? ", too little" : ""}`}</td>
-  );
+  return <td className={short ? "font-bold text-over" : ""}>{`${said} W${short ? ", too much" : ""}`}</td>;
+}
+
+function Rides({ most }: { most: number | null }) {
+  return most === null ? <td className="text-unknown">not known</td> : <td>{`${watts(most)} W`}</td>;
 }

@@ -1,0 +1,163 @@
+"""What a builder owns, or is looking at: supplies with their cables, loose cables, adapters,
+extensions, brackets. One thing is in one build at a time."""
+
+from __future__ import annotations
+
+from collections import Counter
+from collections.abc import Collection
+from typing import Annotated, Literal, Self
+
+from pydantic import Field, model_validator
+
+from ..base.declared import Key, Model, Note
+from ..entry.kits import read_kit_lines, say_cable, say_supply
+from ..standards.connectors import CONNECTORS, PLUGS
+from ..things.adapters import Adapter, Bracket, Extension
+from ..things.build import Build
+from ..things.cables import Cable, Plug
+from ..things.supply import PORT_WORDS, Supply
+from .loose import NO_FAMILY, LooseKind, LooseThing, kind_of, read_thing, say_thing
+
+DrawerKind = Literal["supply"] | LooseKind
+
+
+class DrawerThing(Model):
+    """A thing in the drawer: what it is, how many, how old, in what condition, where it lies."""
+
+    key: Key
+    standing: Annotated[
+        Literal["owned", "looked at"], Field(description="owned, or one that one is looking at")
+    ] = "owned"
+    count: Annotated[int, Field(ge=1, le=64)] = 1
+    condition: Literal["good", "worn", "not to be used"] = "good"
+    since: Annotated[int | None, Field(ge=1990, le=2200, description="year it was bought")] = None
+    lies: Annotated[str, Field(max_length=80, description="where it lies")] = ""
+    note: Note = ""
+    supply: Supply | None = None
+    cables: Annotated[tuple[Cable, ...], Field(max_length=40)] = ()
+    thing: LooseThing | None = None
+
+    @model_validator(mode="after")
+    def _one_thing(self) -> Self:
+        if (self.supply is None) == (self.thing is None):
+            raise ValueError("a supply, or a thing sold by itself: one of them")
+        if self.supply is not None and self.count != 1:
+            raise ValueError("a count of 1 for a supply: each has its own age and build")
+        if self.standing == "looked at" and self.supply is None:
+            raise ValueError("a supply, to be looked at")
+        if self.supply is not None and any(c.family != self.supply.family for c in self.cables):
+            raise ValueError("cables of the supply's own pinout family")
+        return self
+
+    @property
+    def kind(self) -> DrawerKind:
+        """What kind of thing it is."""
+        return "supply" if self.thing is None else kind_of(self.thing)
+
+    @property
+    def name(self) -> str:
+        """Its name."""
+        of = self.supply or self.thing
+        return of.name if of else ""
+
+    @property
+    def family(self) -> str:
+        """Its pinout family; `any` where its ends are standard."""
+        return getattr(self.supply or self.thing, "family", NO_FAMILY)
+
+
+def read_drawer(kind: DrawerKind, text: str) -> tuple[Supply | None, tuple[Cable, ...], object]:
+    """Supply and cables, or the thing, that a text says. Raises BadInput."""
+    if kind == "supply":
+        return (*read_kit_lines(text), None)
+    return None, (), read_thing(kind, text, NO_FAMILY)
+
+
+def say_drawer(of: DrawerThing) -> str:
+    """The lines of a thing; they read back to the same."""
+    if of.thing is not None:
+        family = f' family:"{of.family}"' if of.kind == "cable" else ""
+        return say_thing(of.thing) + family
+    if of.supply is None:
+        return ""
+    return "\n".join([say_supply(of.supply), *map(say_cable, of.cables)])
+
+
+def used_of(build: Build) -> Counter[str]:
+    """Keys of the drawer's things that a build uses, and how many of each."""
+    of = [c.owned for c in build.cables]
+    of += [build.supply.owned] if build.supply else []
+    of += [build.bracket.owned] if build.bracket else []
+    return Counter(key for key in of if key)
+
+
+def without(build: Build, keys: Collection[str]) -> Build:
+    """The build with its own copies in place of the drawer's things: a file says what it is of, but
+    the thing itself is in one build."""
+    gone = set(keys)
+    changes: dict[str, object] = {
+        "cables": tuple(
+            c.model_copy(update={"owned": ""}) if c.owned in gone else c for c in build.cables
+        )
+    }
+    if build.supply and build.supply.owned in gone:
+        changes["supply"] = build.supply.model_copy(update={"owned": ""})
+    if build.bracket and build.bracket.owned in gone:
+        changes["bracket"] = build.bracket.model_copy(update={"owned": ""})
+    return build.model_copy(update=changes)
+
+
+# -- words ---------------------------------------------------------------------------------
+
+
+def drawer_words(of: DrawerThing) -> tuple[str, ...]:
+    """What a thing is, in a few phrases: of a supply its label, its ports, its cables."""
+    if of.thing is not None:
+        return (thing_words(of.thing),)
+    s = of.supply
+    if s is None:
+        return ()
+    label = [
+        f"{s.rated_w:g} W" if s.rated_w is not None else "rating not known",
+        f"{s.v12_a:g} A at 12 V" if s.v12_a is not None else "12 V not known",
+        s.form or "form not known", f"design {s.design}" if s.design else "design not known",
+        *([f"{s.length_mm:g} mm"] if s.length_mm is not None else []),
+        *([s.grade] if s.grade else []),
+    ]  # fmt: skip
+    kinds = Counter(p.kind for p in s.ports)
+    ports = [f"{n} {PORT_WORDS[k]}" for k, n in kinds.items()]
+    return (
+        ", ".join(label), f"ports: {', '.join(ports) or 'none, its cables are fixed'}",
+        *(f"{c.name}: {thing_words(c)}" for c in of.cables),
+    )  # fmt: skip
+
+
+def thing_words(thing: LooseThing) -> str:
+    """A cable, an adapter, an extension or a bracket in a few words."""
+    match thing:
+        case Cable():
+            ends = _plugs(thing.plugs, "at")
+            by = " and ".join(PORT_WORDS[n] for n in thing.needs)
+            return f"{ends}{_gauge(thing.gauge)}; {f'in {by}' if by else 'fixed'}"
+        case Adapter():
+            leads = Counter(CONNECTORS[lead.kind].words for lead in thing.leads)
+            said = " and ".join(f"{n} × {w}" for w, n in leads.items())
+            codes = ", ".join(f"{c.watts} W with {c.leads} leads" for c in thing.codes)
+            return f"from {said} to {_plugs(thing.plugs, 'after')}" + (
+                f"; {codes}" if codes else ""
+            )
+        case Extension():
+            words = PLUGS[thing.kind].words
+            return f"{words}, {thing.length_mm:g} mm{_gauge(thing.gauge)}"
+        case Bracket():
+            return f"holds {thing.form} in a place for {thing.place}"
+
+
+def _gauge(gauge: int | None) -> str:
+    return f", {gauge} AWG" if gauge is not None else ", gauge not known"
+
+
+def _plugs(plugs: tuple[Plug, ...], at: str) -> str:
+    kinds = Counter(PLUGS[p.kind].words for p in plugs)
+    said = " and ".join(f"{n} × {w}" if n > 1 else w for w, n in kinds.items())
+    return f"{said} {at} {', '.join(f'{p.at_mm:g}' for p in plugs)} mm"

@@ -1,0 +1,56 @@
+"""What is sold, or lies in a drawer, by itself: cables, adapters, extensions, brackets."""
+
+from __future__ import annotations
+
+from typing import Annotated, Literal
+
+from pydantic import Field
+
+from ..base.declared import Model
+from ..entry.kits import read_cable, read_loose, say_cable, say_loose
+from ..things.adapters import Adapter, Bracket, Extension
+from ..things.cables import Cable
+from .entries import Slug
+
+LooseKind = Literal["cable", "adapter", "extension", "bracket"]
+LooseThing = Cable | Adapter | Extension | Bracket
+#: Of what no family is: its ends are standard.
+NO_FAMILY = "any"
+
+
+class LooseEntry(Model):
+    """A thing sold by itself, by slug and revision."""
+
+    slug: Slug
+    revision: Annotated[int, Field(ge=1, le=9999)] = 1
+    thing: LooseThing
+
+    @property
+    def kind(self) -> LooseKind:
+        """Which of them it is."""
+        return kind_of(self.thing)
+
+
+def kind_of(thing: LooseThing) -> LooseKind:
+    """Which of them a thing is."""
+    match thing:
+        case Cable():
+            return "cable"
+        case Adapter():
+            return "adapter"
+        case Extension():
+            return "extension"
+        case Bracket():
+            return "bracket"
+
+
+def read_thing(kind: str, line: str, family: str) -> LooseThing:
+    """A thing by its kind, its line, and of a cable its pinout family. Raises BadInput."""
+    if kind == "cable":
+        return read_cable(line, family)[1]
+    return read_loose(kind, line)
+
+
+def say_thing(thing: LooseThing) -> str:
+    """The line of a thing."""
+    return say_cable(thing) if isinstance(thing, Cable) else say_loose(thing)

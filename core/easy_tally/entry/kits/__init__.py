@@ -1,0 +1,14 @@
+"""Supplies, their cables and cases, said in lines: read, and printed so that they read back."""
+
+from __future__ import annotations
+
+from .cables import read_cable, say_cable
+from .cases import CASE_WORDS, read_case_line, say_case
+from .lines import Unread
+from .loose import read_loose, say_loose
+from .supplies import SUPPLY_WORDS, read_kit_lines, read_supply, say_supply
+
+__all__ = [
+    "CASE_WORDS", "SUPPLY_WORDS", "Unread", "read_cable", "read_case_line", "read_kit_lines",
+    "read_loose", "read_supply", "say_cable", "say_case", "say_loose", "say_supply",
+]  # fmt: skip

@@ -1,0 +1,304 @@
+"""A cable said in a line, as a box lists it: `2 processor 4+4 700mm`, `sata x4 450+120mm 18awg`.
+
+What a box does not say is what is usual for the plug (pins and conductors), or not known (gauge).
+"""
+
+from __future__ import annotations
+
+import re
+from dataclasses import dataclass
+from itertools import accumulate
+from typing import Any, get_args
+
+from ...standards.connectors import PINS, PLUGS, PlugKind, Sense
+from ...things.cables import Cable, Plug, RailPins, SupplyEnd
+from ...things.supply import PortKind
+from ..lexer import QUOTED, quoted, unquoted
+from ..printer import number_word
+from .lines import Unread, made, number, one_of
+
+#: Word of a plug → its kind. Longer ones first: `20+4` before `4`.
+_PLUG_WORDS: dict[str, PlugKind] = {
+    "20+4": "atx20+4", "24": "atx24", "20": "atx20", "aux6": "aux6", "aux": "aux6",
+    "auxiliary": "aux6", "4+4": "eps4+4", "cpu8": "eps8", "cpu4": "eps4", "6+2": "pcie6+2",
+    "pcie8": "pcie8", "pcie6": "pcie6", "16": "16pin", "12v-2x6": "16pin", "sata": "sata",
+    "peripheral": "per4", "4": "per4", "floppy": "fdd4",
+}  # fmt: skip
+#: Which cable it is, by the word in front of its plugs; the plug where none is said.
+_CABLES: dict[str, PlugKind] = {
+    "board": "atx20+4", "processor": "eps4+4", "cpu": "eps4+4", "card": "pcie6+2",
+    "graphics": "pcie6+2", "drive": "sata",
+}  # fmt: skip
+_NEEDS: dict[str, tuple[PortKind, ...]] = {
+    "atx": ("board-a", "board-b"), "eps": ("processor",), "pcie": ("graphics",),
+    "16pin": ("16pin",), "sata": ("drive",), "per4": ("drive",), "fdd4": ("drive",), "aux6": (),
+}  # fmt: skip
+_NAMES = {
+    "atx": "Board cable", "eps": "Processor cable", "pcie": "Graphics cable",
+    "16pin": "16-pin cable", "sata": "SATA cable", "per4": "4-pin cable", "fdd4": "Floppy cable",
+    "aux6": "Auxiliary cable",
+}  # fmt: skip
+_KEYS = {
+    "atx": "board", "eps": "processor", "pcie": "graphics", "16pin": "sixteen",
+    "per4": "peripheral", "fdd4": "floppy",
+}  # fmt: skip
+_CODES: dict[str, Sense] = {
+    "600": "both_grounded", "450": "sense1_grounded", "300": "sense0_grounded", "150": "joined",
+}  # fmt: skip
+_RAILS = {"12v": "v12", "5v": "v5", "3.3v": "v3v3", "5vsb": "v5sb", "ground": "ground"}
+_MOST = 12
+
+
+@dataclass(frozen=True, slots=True)
+class Usual:
+    """What a cable has where nothing else is said: by the kind of its first plug."""
+
+    stem: str
+    needs: tuple[PortKind, ...]
+    circuits: int
+    pins: RailPins
+
+
+def usual(kind: PlugKind) -> Usual:
+    """What is usual: as many pins and conductors as the plug has; of a drive lead one a rail and
+    two of ground. Source: the usual cables of the field."""
+    stem = re.sub(r"^(atx|eps|pcie).*", r"\1", kind)
+    whole = PINS[PLUGS[kind].whole]
+    pins = RailPins(**whole)
+    if stem in ("sata", "per4", "fdd4"):
+        pins = RailPins(v12=1, v5=1, v3v3=int(stem == "sata"), ground=2)
+    circuits = {"atx": 18, "16pin": 12, "eps": 8, "pcie": 8}.get(stem, 6)
+    return Usual(stem, _NEEDS[stem], circuits, pins)
+
+
+# -- reading -----------------------------------------------------------------------------------
+
+
+def read_cable(line: str, family: str) -> tuple[int, Cable]:
+    """How many, and the cable. Raises Unread."""
+    words = _Words(line)
+    name, count = words.name(), words.count()
+    settings = words.settings()
+    gauge, insulation = words.number(r"([0-9]{2}) ?awg"), words.number(r"([0-9.]{2,5}) ?°?c")
+    plugs = read_plugs(settings.pop("plugs")) if "plugs" in settings else words.plugs()
+    kind: PlugKind = plugs[0]["kind"]
+    own = usual(kind)
+    chained = ", chained" if own.stem == "pcie" and len(plugs) > 1 else ""
+    ends, wires = settings.pop("end", None), settings.pop("wires", None)
+    fixed = words.flag("fixed")
+    needs = settings.pop("needs", None)
+    fields: dict[str, Any] = {
+        "key": settings.pop("key", _KEYS.get(own.stem, own.stem)),
+        "family": settings.pop("family", family),
+        "name": name or _NAMES[own.stem] + chained,
+        "note": settings.pop("note", ""),
+        "needs": () if fixed else own.needs if needs is None else needs.split("+"),
+        "supply_end": _end(ends) if ends else {} if fixed else _usual_end(own),
+        "conductors": read_pins(wires) if wires else own.pins,
+        "gauge": gauge, "plugs": plugs, "insulation_degc": insulation,
+    }  # fmt: skip
+    words.nothing_left()
+    return count, made(Cable, fields)
+
+
+def _usual_end(own: Usual) -> dict[str, Any]:
+    grade = "high" if own.stem == "16pin" else "standard"
+    return {"circuits": own.circuits, "pins": own.pins, "grade": grade}
+
+
+class _Words:
+    """A line whose words are taken out one after the other."""
+
+    def __init__(self, line: str) -> None:
+        self.line = line
+        self.rest = line
+
+    def _take(self, pattern: str) -> re.Match[str] | None:
+        found = re.search(pattern, self.rest, re.IGNORECASE)
+        if found:
+            self.rest = f"{self.rest[: found.start()]} {self.rest[found.end() :]}".strip()
+        return found
+
+    def name(self) -> str:
+        found = self._take(rf"(?<![:\S]){QUOTED}")
+        self.rest = self.rest.replace("−", "-").replace("×", "x")
+        return unquoted(found.group()) if found else ""
+
+    def count(self) -> int:
+        """`2x ` or `2 processor` in front; `3 sata cables`."""
+        kinds = "|".join(_CABLES)
+        found = self._take(
+            rf"^([0-9]{{1,2}})(?: ?x(?= )| (?=(?:{kinds})\b)| (?=\S+(?:-pin)? cables?\b)"
+            r"| (?=\S+ (?:x ?[0-9]|[0-9]{1,2} plugs)))"
+        )
+        n = int(found[1]) if found else 1
+        if not 1 <= n <= _MOST:
+            raise Unread([("count", f"1 to {_MOST} cables", str(n))])
+        return n
+
+    def settings(self) -> dict[str, str]:
+        found = {}
+        while m := self._take(rf"(?<!\S)(key|family|needs|end|wires|plugs|note):({QUOTED}|\S+)"):
+            found[m[1].lower()] = unquoted(m[2]) if m[2].startswith('"') else m[2]
+        return found
+
+    def flag(self, word: str) -> bool:
+        return self._take(rf"\b{word}\b") is not None
+
+    def number(self, pattern: str) -> float | None:
+        found = self._take(rf"(?<![\w.]){pattern}(?!\w)")
+        return float(found[1]) if found else None
+
+    def plugs(self) -> list[dict[str, Any]]:
+        """Plugs in order, each with its distance from the supply."""
+        away = self._distances()
+        code = self._take(r"(?<!\w)(150|300|450|600) ?w(?:atts?)?\b")
+        straight = self._take(r"\bstraight[: ] ?([0-9.]+) ?(?:mm)?")
+        cable = self._take(rf"\b({'|'.join(_CABLES)})\b")
+        kinds = self._kinds() or ([_CABLES[cable[1].lower()]] if cable else [])
+        several = self._take(r"\b([0-9]{1,2}) plugs?\b")
+        if not kinds:
+            raise Unread([("plug", f"one of {', '.join(_PLUG_WORDS)}", repr(self.line)[:60])])
+        if several and len(kinds) == 1:
+            kinds = kinds * int(several[1])
+        if not away:
+            what = "the distance of its plugs, as 600 mm, or 600/750 or 600+150 for several"
+            raise Unread([("length", what, repr(self.line)[:60])])
+        self._take(r"\bcables?\b")
+        self._take(r"\b(?:each|plugs?|chained|with|of|pin)\b")
+        plugs = [
+            {"key": f"p{i + 1}", "kind": kind, "at_mm": at}
+            for i, (kind, at) in enumerate(zip(kinds, _spread(away, len(kinds)), strict=True))
+        ]
+        for plug in plugs:
+            if plug["kind"] == "16pin":
+                plug |= {"grade": "high", "sense": _CODES[code[1]] if code else None}
+                plug |= {"straight_mm": float(straight[1])} if straight else {}
+        return plugs
+
+    def _kinds(self) -> list[PlugKind]:
+        """`sata x4`, `4 sata`, `2x 6+2`, `3 sata + 1 peripheral`."""
+        words = "|".join(re.escape(w) for w in sorted(_PLUG_WORDS, key=len, reverse=True))
+        item = (
+            rf"(?<![\w.+])(?:([0-9]{{1,2}})(?: ?x ?| ))?({words})(?:[- ]?pins?)?(?![\w.+])"
+            r"(?: ?x ?([0-9]{1,2}))?"
+        )
+        found: list[PlugKind] = []
+        while m := self._take(item):
+            found += [_PLUG_WORDS[m[2].lower()]] * int(m[1] or m[3] or 1)
+            if len(found) > _MOST:
+                raise Unread([("plugs", f"at most {_MOST} plugs", str(len(found)))])
+        return found
+
+    def _distances(self) -> list[float]:
+        """`600 mm`, `600/750 mm` from the supply, `600+150+150 mm` from plug to plug."""
+        n = r"[0-9]{2,4}(?:\.[0-9]+)?"
+        found = self._take(rf"(?<![\w.+])({n}(?: ?mm)?(?: ?[/+,] ?{n}(?: ?mm)?)*) ?mm\b")
+        if found is None:
+            return []
+        text = re.sub(r"mm|\s", "", found[1])
+        if "+" in text:
+            return list(accumulate(float(t) for t in text.split("+")))
+        return [float(t) for t in re.split("[/,]", text)]
+
+    def nothing_left(self) -> None:
+        rest = re.sub(r"[,;+]", " ", self.rest).strip()
+        if rest:
+            raise Unread([(rest[:60], "words of a cable: its plugs, mm, awg, W", "not understood")])
+
+
+def _spread(away: list[float], plugs: int) -> list[float]:
+    """Distances of so many plugs; where fewer are said, the last step again and again."""
+    if len(away) == 1 and plugs > 1:
+        what = f"the distance of each of its {plugs} plugs, as 450+120"
+        raise Unread([("length", what, f"{away[0]:g} mm")])
+    if len(away) > plugs:
+        raise Unread([("length", f"{plugs} distances, as it has plugs", str(len(away)))])
+    step = away[-1] - away[-2] if len(away) > 1 else 0.0
+    return away + [away[-1] + step * (i + 1) for i in range(plugs - len(away))]
+
+
+def read_plugs(text: str) -> list[dict[str, Any]]:
+    """`a=pcie6+2@600!high,…` with what else is known of each behind `!`."""
+    found = []
+    for item in text.split(","):
+        head, *more = item.split("!")
+        match = re.fullmatch(r"([a-z0-9-]+)=(.+)@([0-9.]+)", head)
+        if match is None:
+            raise Unread([("plugs", "key=kind@mm, commas between", repr(item)[:60])])
+        plug: dict[str, Any] = {
+            "key": match[1], "kind": one_of(*get_args(PlugKind))(match[2]),
+            "at_mm": number(match[3]),
+        }  # fmt: skip
+        for word in more:
+            name, _, value = word.partition("=")
+            if name not in _PLUG_MORE:
+                raise Unread([("plugs", f"one of {', '.join(_PLUG_MORE)}", repr(word)[:60])])
+            plug[_PLUG_MORE[name]] = None if value == "?" else value
+        found.append(plug)
+    return found
+
+
+#: Word → field of a plug, in the long form.
+_PLUG_MORE = {
+    "grade": "grade", "pins": "pins_12v", "amps": "contact_a", "sense": "sense",
+    "straight": "straight_mm", "matings": "matings",
+}  # fmt: skip
+
+
+def read_pins(text: str) -> dict[str, int]:
+    """`12v=3,ground=3`."""
+    found = {}
+    for item in text.split(","):
+        rail, _, n = item.partition("=")
+        if rail not in _RAILS or not n.isdigit():
+            raise Unread([("pins", f"{', '.join(_RAILS)} with a number", repr(item)[:60])])
+        found[_RAILS[rail]] = int(n)
+    return found
+
+
+def _end(text: str) -> dict[str, Any]:
+    """`8!high!12v=3,ground=3`."""
+    circuits, grade, pins = [*text.split("!"), "", ""][:3]
+    if not circuits.isdigit():
+        raise Unread([("end", "circuits!grade!12v=…", repr(text)[:60])])
+    more = {"pins": read_pins(pins)} if pins else {}
+    return {"circuits": int(circuits), "grade": None if grade == "?" else grade, **more}
+
+
+# -- printing ----------------------------------------------------------------------------------
+
+
+def say_cable(cable: Cable) -> str:
+    """The line of a cable, in the long form; it reads back to the same."""
+    own = usual(cable.plugs[0].kind)
+    words = [quoted(cable.name), f"key:{cable.key}"]
+    if not cable.needs:
+        words.append("fixed")
+    elif cable.needs != own.needs:
+        words.append("needs:" + "+".join(cable.needs))
+    if cable.supply_end != (made(SupplyEnd, _usual_end(own)) if cable.needs else SupplyEnd()):
+        end = cable.supply_end
+        pins = say_pins(end.pins)
+        words.append(f"end:{end.circuits}!{end.grade or '?'}" + (f"!{pins}" if pins else ""))
+    if cable.conductors != own.pins:
+        words.append(f"wires:{say_pins(cable.conductors) or 'ground=0'}")
+    words += [f"{cable.gauge}awg"] if cable.gauge is not None else []
+    if cable.insulation_degc is not None:
+        words.append(f"{number_word(cable.insulation_degc)}c")
+    words.append("plugs:" + ",".join(map(say_plug, cable.plugs)))
+    words += ["note:" + quoted(cable.note)] if cable.note else []
+    return " ".join(words)
+
+
+def say_pins(pins: RailPins) -> str:
+    return ",".join(f"{w}={n}" for w, rail in _RAILS.items() if (n := pins.of(rail)))
+
+
+def say_plug(plug: Plug) -> str:
+    more = [
+        f"!{w}={'?' if v is None else number_word(v) if isinstance(v, int | float) else v}"
+        for w, f in _PLUG_MORE.items()
+        if (v := getattr(plug, f)) != Plug.model_fields[f].get_default()
+    ]
+    return f"{plug.key}={plug.kind}@{number_word(plug.at_mm)}{''.join(more)}"

@@ -1,0 +1,98 @@
+"""What goes between a cable and a socket, or between a supply and its case: adapters, extensions
+and brackets, declared once."""
+
+from __future__ import annotations
+
+from typing import Annotated, Literal, Self
+
+from pydantic import Field, model_validator
+
+from ..base.declared import Key, Model, Name, Note, Owned, Rating, rated
+from ..standards.connectors import PlugKind
+from ..standards.contacts import Gauge
+from ..standards.forms import SupplyForm
+from .cables import Plug, RailPins
+
+#: What a lead of an adapter takes: the socket that a plug goes into.
+LeadKind = Literal["pcie8", "pcie6", "per4", "sata", "fdd4"]
+
+
+class Lead(Model):
+    """An input of an adapter."""
+
+    key: Key
+    kind: LeadKind
+    pins_12v: Annotated[int | None, Field(ge=1, le=6)] = None
+
+
+class CodeAt(Model):
+    """What a 16-pin plug is coded for with so many leads plugged in."""
+
+    leads: Annotated[int, Field(ge=1, le=4)]
+    watts: Literal[150, 300, 450, 600]
+
+
+class Adapter(Model):
+    """One or more leads, each its own plug to go into it, and one or more plugs. A Y-piece, and a
+    lead from 4-pin to SATA, are adapters."""
+
+    key: Key
+    name: Name
+    note: Note = ""
+    leads: Annotated[tuple[Lead, ...], Field(min_length=1, max_length=4)]
+    plugs: Annotated[tuple[Plug, ...], Field(min_length=1, max_length=8)]
+    gauge: Gauge | None = 18
+    conductors: Annotated[RailPins, Field(description="of one lead")] = RailPins()
+    insulation_degc: Rating = rated("printed on the insulation", "°C", 260)
+    moulded: Annotated[
+        bool | None, Field(description="4-pin to SATA moulded over its wires, or crimped")
+    ] = None
+    codes: Annotated[
+        tuple[CodeAt, ...], Field(max_length=4, description="of its 16-pin plug, by leads")
+    ] = ()
+    owned: Owned = ""
+
+    @model_validator(mode="after")
+    def _in_order(self) -> Self:
+        keys = [*(lead.key for lead in self.leads), *(plug.key for plug in self.plugs)]
+        if len(set(keys)) < len(keys):
+            raise ValueError("every lead and every plug of an adapter a key of its own")
+        leads = [c.leads for c in self.codes]
+        if leads != sorted(set(leads)):
+            raise ValueError("its codes by leads in rising order, each number once")
+        if leads and leads[-1] > len(self.leads):
+            raise ValueError(f"codes for its {len(self.leads)} leads, none for {leads[-1]}")
+        watts = [c.watts for c in self.codes]
+        if watts != sorted(watts):
+            raise ValueError("no less watts with more leads plugged in")
+        return self
+
+
+class Extension(Model):
+    """One lead and one plug of the same kind, wires between: its ends are standard, so it has no
+    pinout family."""
+
+    key: Key
+    name: Name
+    note: Note = ""
+    kind: PlugKind
+    length_mm: Annotated[float, Field(gt=0, le=3000, json_schema_extra={"unit": "mm"})]
+    gauge: Gauge | None = 18
+    conductors: RailPins = RailPins()
+    insulation_degc: Rating = rated("printed on the insulation", "°C", 260)
+    owned: Owned = ""
+
+
+class Bracket(Model):
+    """Holds a supply of one form in a place for another."""
+
+    name: Name
+    form: Annotated[SupplyForm, Field(description="of the supply that it holds")]
+    place: Annotated[SupplyForm, Field(description="of the place that it goes into")]
+    owned: Owned = ""
+
+    @model_validator(mode="after")
+    def _of_two_forms(self) -> Self:
+        if self.form == self.place:
+            raise ValueError(f"a bracket between two forms, not from {self.form} to itself")
+        return self

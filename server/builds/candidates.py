@@ -1,0 +1,95 @@
+"""Supplies that a build may take: what the builder owns first, then the catalogue, then those that
+one is looking at."""
+
+from __future__ import annotations
+
+from typing import Literal, NamedTuple
+
+from drawer import store as drawer
+from easy_tally import Analysis, NotThere
+from easy_tally.catalogue import DrawerThing
+from easy_tally.supplies import Candidate, Offered, compare
+from easy_tally.things import Cable, Supply
+from owners.models import Owner
+
+from catalogue import supplies
+
+Source = Literal["owned", "catalogue", "looked at"]
+#: In front of the key of a thing in the drawer, where a supply is called by a slug.
+OF_DRAWER = "drawer:"
+_ORDER: dict[Source, int] = {"owned": 0, "catalogue": 1, "looked at": 2}
+
+
+class Kit(NamedTuple):
+    """A supply and its cables, by its slug; `builds`: those that it is in."""
+
+    slug: str
+    source: Source
+    supply: Supply
+    cables: tuple[Cable, ...]
+    builds: tuple[str, ...] = ()
+    condition: str = ""
+    lies: str = ""
+
+
+def every(owner: Owner) -> list[Kit]:
+    """Every supply that may be taken."""
+    things = drawer.every(owner)
+    own = [_owned(t, b, things) for t, b in things if t.supply and t.condition != "not to be used"]
+    shipped = supplies.catalogue().values()
+    return [*own, *(Kit(k.slug, "catalogue", k.supply, k.cables) for k in shipped)]
+
+
+def _owned(
+    thing: DrawerThing, builds: list[str], things: list[tuple[DrawerThing, list[str]]]
+) -> Kit:
+    """A supply of the drawer, with its own cables and those of its family that lie loose."""
+    if thing.supply is None:
+        raise NotThere(f"{thing.name} is no supply.")
+    if thing.standing == "looked at":
+        return Kit(OF_DRAWER + thing.key, "looked at", thing.supply, thing.cables)
+    supply = thing.supply.model_copy(
+        update={"owned": thing.key, "made": thing.supply.made or thing.since, "slug": ""}
+    )
+    loose = [
+        t.thing.model_copy(update={"owned": t.key})
+        for t, used in things
+        if isinstance(t.thing, Cable) and t.thing.family == supply.family
+        and t.condition != "not to be used"
+        for _ in range(t.count - len(used))
+    ]  # fmt: skip
+    return Kit(
+        OF_DRAWER + thing.key, "owned", supply, (*thing.cables, *loose), tuple(builds),
+        thing.condition, thing.lies,
+    )  # fmt: skip
+
+
+def kit(owner: Owner, slug: str) -> Kit:
+    """The supply called `slug`. Raises NotThere."""
+    if not slug.startswith(OF_DRAWER):
+        found = supplies.kit(slug)
+        return Kit(slug, "catalogue", found.supply, found.cables)
+    things = drawer.every(owner)
+    thing = drawer.one(owner, slug.removeprefix(OF_DRAWER))
+    return _owned(thing, next(b for t, b in things if t.key == thing.key), things)
+
+
+def judged(owner: Owner, found: Analysis) -> list[Candidate[Kit]]:
+    """Every supply judged for a build, those that do first; of those alike what one owns before the
+    catalogue, that before what one is looking at. The one in the build is left out."""
+    now = found.build.supply
+    kits = [k for k in every(owner) if now is None or not now.owned or k.supply.owned != now.owned]
+    offered = (Offered(k, k.supply, k.cables, new=k.source != "owned") for k in kits)
+    ranked = compare(offered, found.asked)
+    return sorted(ranked, key=lambda c: _ORDER[c.of.source])
+
+
+def loose(owner: Owner) -> tuple[Cable, ...]:
+    """Cables that could be added: those in the drawer that are free, then those that are sold."""
+    own = [
+        t.thing.model_copy(update={"owned": t.key})
+        for t, used in drawer.every(owner)
+        if isinstance(t.thing, Cable) and t.count > len(used) and t.condition != "not to be used"
+    ]
+    sold = (e.thing for e in supplies.loose().values())
+    return (*own, *(c for c in sold if isinstance(c, Cable)))

@@ -1,0 +1,68 @@
+"""What goes in and out of the drawer's part of the interface."""
+
+from __future__ import annotations
+
+from typing import Any, Literal
+
+from easy_tally.catalogue import DrawerKind, DrawerThing, LooseEntry, LooseKind
+from ninja import Schema
+from pydantic import Field
+
+Condition = Literal["good", "worn", "not to be used"]
+
+
+class ThingOut(Schema):
+    """A thing: what it is, its lines, the builds that its units are in, and how many are free."""
+
+    thing: DrawerThing
+    kind: DrawerKind
+    name: str
+    family: str
+    words: str
+    lines: str
+    builds: list[str]
+    free: int
+
+
+class PutIn(Schema):
+    """A thing to put in: by its lines, or by its slug in the catalogue."""
+
+    kind: DrawerKind
+    text: str = Field(default="", max_length=8_000)
+    slug: str = Field(default="", max_length=60)
+    standing: Literal["owned", "looked at"] = "owned"
+    count: int = 1
+    condition: Condition = "good"
+    since: int | None = None
+    lies: str = Field(default="", max_length=80)
+    note: str = Field(default="", max_length=2_000)
+
+
+class ChangeIn(Schema):
+    """Fields to set; `text` says the thing anew."""
+
+    changes: dict[str, Any]
+    text: str = Field(default="", max_length=8_000)
+
+
+class ReadIn(Schema):
+    """Lines being typed."""
+
+    kind: DrawerKind
+    text: str = Field(max_length=8_000)
+
+
+class ReadOut(Schema):
+    """What lines were understood as, in words; or what they need."""
+
+    words: list[str]
+    problems: list[str]
+
+
+class LooseOut(Schema):
+    """A thing that is sold by itself, in words."""
+
+    entry: LooseEntry
+    kind: LooseKind
+    family: str
+    words: str

@@ -1,0 +1,233 @@
+import { useQuery } from "@tanstack/react-query";
+
+import type { Case, Doc } from "../../api/client";
+import { useBuild, useWrite } from "../../state/build/contexts";
+import { casesQuery, looseQuery } from "../../state/queries";
+import { Button } from "../../ui/button";
+import { Choice, NumberField, Tick } from "../../ui/fields";
+import { Remove } from "../parts/Outputs";
+
+const MEASURES: { name: keyof Case & `${string}_mm`; label: string }[] = [
+  { name: "card_length_mm", label: "Room for a card’s length" },
+  { name: "card_height_mm", label: "Slot to side panel" },
+  { name: "supply_length_mm", label: "Room for the supply, plugs too" },
+  { name: "feet_mm", label: "Room under its bottom" },
+];
+const COUNTS: { name: "slots" | "bays_35" | "bays_25"; label: string }[] = [
+  { name: "slots", label: "Slot places" },
+  { name: "bays_35", label: "3.5-inch bays" },
+  { name: "bays_25", label: "2.5-inch places" },
+];
+const SIDES = ["front", "top", "rear", "bottom", "left", "right"] as const;
+const UNKNOWN = { value: "", words: "not known" };
+
+/** The case of the build: which it is, its measures, vents and places for radiators. */
+export function CaseFields() {
+  const { case: now, place, bracket } = useBuild().doc;
+  const { act } = useWrite();
+  const { data: cases = [] } = useQuery(casesQuery);
+  const change = (made: (doc: Doc) => Record<string, unknown>) =>
+    act((doc) => ({ type: "change build", changes: made(doc), house_rules: {}, assumptions: {} }));
+  const set = (made: Partial<Case> | ((c: Case) => Partial<Case>)) =>
+    change((doc) => ({
+      case: doc.case && { ...doc.case, ...(typeof made === "function" ? made(doc.case) : made) },
+    }));
+  const known = cases.some((c) => c.slug === now?.slug);
+  return (
+    <aside aria-label="The case" className="grid content-start gap-3 border border-rule bg-slip p-3">
+      <Choice
+        label="Case"
+        value={now?.slug ?? ""}
+        options={[
+          { value: "", words: "none chosen" },
+          ...(now && !known ? [{ value: now.slug, words: now.name }] : []),
+          ...cases.map((c) => ({ value: c.slug, words: c.name })),
+        ]}
+        onChange={(slug) => void change(() => ({ case: cases.find((c) => c.slug === slug) ?? null }))}
+      />
+      {now && (
+        <>
+          <div className="grid grid-cols-2 gap-x-3 gap-y-2">
+            {MEASURES.map((m) => (
+              <span key={m.name} data-field={m.name}>
+                <NumberField
+                  empty
+                  label={m.label}
+                  unit="mm"
+                  placeholder="?"
+                  value={now[m.name] as number | null}
+                  onCommit={(v) => set({ [m.name]: v })}
+                />
+              </span>
+            ))}
+            {COUNTS.map((m) => (
+              <span key={m.name} data-field={m.name}>
+                <NumberField
+                  empty
+                  whole
+                  label={m.label}
+                  unit=""
+                  placeholder="?"
+                  value={now[m.name]}
+                  onCommit={(v) => set({ [m.name]: v })}
+                />
+              </span>
+            ))}
+            <span data-field="supply_at">
+              <Choice
+                label="Its supply stands at the"
+                value={now.supply_at ?? ""}
+                options={[UNKNOWN, ...["bottom", "top", "front"].map((v) => ({ value: v, words: v }))]}
+                onChange={(v) => void set({ supply_at: (v || null) as Case["supply_at"] })}
+              />
+            </span>
+          </div>
+          <Vents now={now} set={set} />
+          <Radiators now={now} set={set} />
+        </>
+      )}
+      <div data-field="stands_on">
+        <Choice
+          label="It stands on"
+          value={place.stands_on ?? ""}
+          options={[UNKNOWN, ...["table", "hard floor", "carpet"].map((v) => ({ value: v, words: v }))]}
+          onChange={(v) => void change((doc) => ({ place: { ...doc.place, stands_on: v || null } }))}
+        />
+      </div>
+      <BracketChoice now={bracket} set={(b) => change(() => ({ bracket: b }))} />
+    </aside>
+  );
+}
+
+type SetCase = (made: Partial<Case> | ((c: Case) => Partial<Case>)) => Promise<unknown>;
+
+function Vents({ now, set }: { now: Case; set: SetCase }) {
+  return (
+    <fieldset data-field="vents">
+      <legend className="mb-1 text-sm font-bold">Vents</legend>
+      <div className="grid grid-cols-2 gap-x-3">
+        {SIDES.map((side) => {
+          const vent = now.vents.find((v) => v.side === side);
+          return (
+            <span key={side} className="flex flex-wrap gap-x-3">
+              <Tick
+                label={side}
+                checked={vent !== undefined}
+                onChange={(on) =>
+                  void set((c) => ({
+                    vents: on
+                      ? [...c.vents, { side, filtered: false }]
+                      : c.vents.filter((v) => v.side !== side),
+                  }))
+                }
+              />
+              {vent && (
+                <Tick
+                  label={`filter, ${side}`}
+                  checked={vent.filtered}
+                  onChange={(filtered) =>
+                    void set((c) => ({
+                      vents: c.vents.map((v) => (v.side === side ? { side, filtered } : v)),
+                    }))
+                  }
+                />
+              )}
+            </span>
+          );
+        })}
+      </div>
+    </fieldset>
+  );
+}
+
+function Radiators({ now, set }: { now: Case; set: SetCase }) {
+  const places = now.radiators ?? [];
+  const free = SIDES.filter((s) => !places.some((r) => r.side === s));
+  return (
+    <fieldset data-field="radiators" className="grid gap-1">
+      <legend className="mb-1 text-sm font-bold">
+        Places for radiators{now.radiators === null && <span className="text-unknown">: not known</span>}
+      </legend>
+      {places.map((r) => (
+        <div key={r.side} className="flex flex-wrap items-center gap-x-2">
+          <span className="w-14">{r.side}</span>
+          <NumberField
+            compact
+            narrow
+            whole
+            label={`Largest radiator at the ${r.side}`}
+            unit="mm by"
+            value={r.up_to_mm}
+            onCommit={(v) =>
+              set((c) => ({
+                radiators:
+                  c.radiators?.map((x) => (x.side === r.side ? { ...x, up_to_mm: v ?? 0 } : x)) ?? null,
+              }))
+            }
+          />
+          <NumberField
+            compact
+            narrow
+            empty
+            label={`Thickness with fans at the ${r.side}`}
+            unit="mm"
+            placeholder="?"
+            value={r.room_mm}
+            onCommit={(v) =>
+              set((c) => ({
+                radiators: c.radiators?.map((x) => (x.side === r.side ? { ...x, room_mm: v } : x)) ?? null,
+              }))
+            }
+          />
+          <Remove
+            what={`place for a radiator at the ${r.side}`}
+            onRemove={() =>
+              void set((c) => ({ radiators: c.radiators?.filter((x) => x.side !== r.side) ?? null }))
+            }
+          />
+        </div>
+      ))}
+      <div className="flex flex-wrap gap-1">
+        {free.map((side) => (
+          <Button
+            key={side}
+            look="quiet"
+            onClick={() =>
+              void set((c) => ({
+                radiators: [...(c.radiators ?? []), { side, up_to_mm: 240, room_mm: null }],
+              }))
+            }
+          >
+            Add {side}
+          </Button>
+        ))}
+        {now.radiators === null && (
+          <Button look="quiet" onClick={() => void set({ radiators: [] })}>
+            It has none
+          </Button>
+        )}
+      </div>
+    </fieldset>
+  );
+}
+
+/** The bracket that the supply is mounted by, from the catalogue. */
+function BracketChoice({ now, set }: { now: Doc["bracket"]; set: (b: Doc["bracket"]) => Promise<unknown> }) {
+  const { data: loose = [] } = useQuery(looseQuery);
+  const brackets = loose.flatMap((l) =>
+    l.kind === "bracket" ? [l.entry.thing as NonNullable<Doc["bracket"]>] : [],
+  );
+  const known = brackets.some((b) => b.name === now?.name);
+  return (
+    <Choice
+      label="The supply is mounted by"
+      value={now?.name ?? ""}
+      options={[
+        { value: "", words: "no bracket" },
+        ...(now && !known ? [{ value: now.name, words: now.name }] : []),
+        ...brackets.map((b) => ({ value: b.name, words: b.name })),
+      ]}
+      onChange={(name) => void set(brackets.find((b) => b.name === name) ?? null)}
+    />
+  );
+}
