@@ -9,7 +9,20 @@ from easy_tally.findings import analyse, effect_words, effects, ways_to_stay
 from easy_tally.findings.stay import _does
 from easy_tally.things.build import Build
 
-from .helpers import board, build, card, exact, graphics_cable, rules, run, supply
+from .helpers import (
+    apply,
+    board,
+    board_cable,
+    build,
+    card,
+    exact,
+    graphics_cable,
+    processor,
+    processor_cable,
+    rules,
+    run,
+    supply,
+)
 
 
 def _build(rated_w: float, power: float = 400, **more: float) -> Build:
@@ -97,3 +110,17 @@ class Positions(unittest.TestCase):
         supplied = analyse(b).supply
         assert supplied is not None
         self.assertEqual([c.status for c in supplied.checks if c.id == "spikes"], ["warn"])
+
+
+class Cables(unittest.TestCase):
+    def test_one_more_cable_of_its_family(self) -> None:
+        """Two 8-pin sockets, one lead: a graphics cable of the family does, one of another not."""
+        cables = (board_cable(), processor_cable(), graphics_cable("g1", count=1))
+        b = build(board(), processor(), card(), cables=cables)
+        other = graphics_cable("g2", count=1, family="Other")
+        own = graphics_cable("g3", count=1, name="One more")
+        ways = ways_to_stay(analyse(b), (other, own))
+        self.assertEqual([(w.id, w.name) for w in ways], [("cable", "One more")])
+        self.assertEqual(ways_to_stay(analyse(b), (other,)), ())
+        then = analyse(apply(b, ways[0].edit))
+        self.assertNotIn("fail", [c.status for c in then.supply.checks])  # type: ignore[union-attr]

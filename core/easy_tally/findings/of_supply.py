@@ -6,6 +6,7 @@ from collections.abc import Iterator
 
 from ..supplies.asked import CheckStatus, SupplyCheck
 from ..supplies.checks import OF_SIZE
+from ..things.labels import label_problems
 from .facts import Analysis
 from .finding import Finding, Remedy, Severity, Subject
 
@@ -23,6 +24,13 @@ def label(a: Analysis) -> Iterator[Finding]:
                 remedies=(Remedy(id="take-supply", find=at),),
             )  # fmt: skip
         return
+    for name, required, got in label_problems(a.build.supply) if a.build.supply else ():
+        field = Subject(of="supply", field=name)
+        yield Finding(
+            id="supply.contradiction", severity="unknown", subject=field,
+            numbers={"required": required, "got": got},
+            remedies=(Remedy(id="set-right", find=field),),
+        )  # fmt: skip
     for check in a.supply.checks:
         severity = _SEVERITY.get(check.status)
         if severity is None or (severity == "unknown" and _told_elsewhere(check)):

@@ -181,7 +181,10 @@ def quiet(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
         n for n, v in (("rated_w", supply.rated_w), ("fan_off_share", limit)) if v is None
     )
     if missing or load is None or limit is None:
-        yield SupplyCheck(id="quiet", status="unknown", load=load, limit=limit, missing=missing)
+        yield SupplyCheck(
+            id="quiet", status="unknown", load=load, limit=limit, missing=missing,
+            more={"degc": supply.fan_off_degc},
+        )  # fmt: skip
         return
     loud = exceeds(load, max(limit, QUIET_SHARE))
     yield SupplyCheck(

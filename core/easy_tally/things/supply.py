@@ -95,6 +95,7 @@ class Supply(Model):
         float | None,
         Field(ge=0, le=1, description="share of the rating up to which its fan stands; 0: never"),
     ] = None
+    fan_off_degc: Rating = rated("its fan stands until its inside is so warm", "°C", 120)
     fan_side: Annotated[
         Literal["wide", "end", "none"] | None,
         Field(description="its fan: in a wide face, at an end, or it has none"),

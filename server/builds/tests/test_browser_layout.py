@@ -77,7 +77,7 @@ class Others(_Looks):
 
     def test_supply(self) -> None:
         page = self.go(self.heron(), "supply")
-        expect(page.locator("[data-ticket]")).to_have_count(9)
+        expect(page.locator("[data-ticket]")).to_have_count(28)
         self._look(page, "supply", dark=True)
         page.get_by_text("Its label says otherwise?").click()
         self._look(page, "supply, label")

@@ -80,7 +80,7 @@ class Entry(BrowserCase):
         # Three of 0.18 A × 12 V: 6.48 W more, 824.9 W.
         expect(self.figure("full")).to_have_text("825 W")
         held = page.get_by_role("region", name="Part in hand: Spurrey 120")
-        expect(held).to_contain_text("From the catalogue: spurrey-120, revision 1")
+        expect(held).to_contain_text("From the catalogue: spurrey-120, revision 2")
         line.fill("spurrey 140 x2")
         expect(options).to_have_count(1)
         line.press("Enter")
@@ -236,7 +236,7 @@ class Editing(BrowserCase):
     def test_name_and_case_of_the_build(self) -> None:
         page = self.go(self.heron(), "parts")
         own = page.get_by_role("region", name="This build")
-        expect(own).to_contain_text("390 mm long, 172 mm to the side panel")
+        expect(own).to_contain_text("390 mm long, 202 mm to the side panel")
         own.get_by_label("Case").select_option("Spit small case")
         expect(own).to_contain_text("322 mm long")
         own.get_by_label("Name of the build").fill("Heron, smaller")

@@ -18,7 +18,7 @@ class Saying(ApiCase):
         self.assertEqual(found["said"]["unknown"], ["spurrey"])
         self.assertEqual([o["slug"] for o in found["offers"]], ["spurrey-140"])
         part = found["offers"][0]["part"]
-        self.assertEqual((part["count"], part["catalogue"]), (3, "spurrey-140@1"))
+        self.assertEqual((part["count"], part["catalogue"]), (3, "spurrey-140@2"))
 
     def test_what_a_page_leaves_out_is_told(self) -> None:
         _, found = self.call("get", "/catalogue?text=knot+s")
@@ -114,7 +114,7 @@ class Files(ApiCase):
 class Cases(ApiCase):
     def test_cases_and_a_build_without_one(self) -> None:
         _, found = self.call("get", "/cases")
-        self.assertEqual(len(found), 5)
+        self.assertEqual(len(found), 12)
         _, built = self.call("post", "/builds", {"name": "Egret"})
         for case in (found[0], None, found[1]):
             changes = {"case": case}

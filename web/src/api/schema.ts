@@ -3714,6 +3714,11 @@ export interface components {
              */
             fan_off_share?: number | null;
             /**
+             * Fan Off Degc
+             * @description its fan stands until its inside is so warm
+             */
+            fan_off_degc?: number | null;
+            /**
              * Fan Side
              * @description its fan: in a wide face, at an end, or it has none
              */

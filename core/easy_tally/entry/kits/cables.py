@@ -77,8 +77,8 @@ def usual(kind: PlugKind) -> Usual:
 def read_cable(line: str, family: str) -> tuple[int, Cable]:
     """How many, and the cable. Raises Unread."""
     words = _Words(line)
-    name, count = words.name(), words.count()
-    settings = words.settings()
+    name, settings = words.name(), words.settings()
+    count = words.count()
     gauge, insulation = words.number(r"([0-9]{2}) ?awg"), words.number(r"([0-9.]{2,5}) ?°?c")
     plugs = read_plugs(settings.pop("plugs")) if "plugs" in settings else words.plugs()
     kind: PlugKind = plugs[0]["kind"]
@@ -121,11 +121,11 @@ class _Words:
 
     def name(self) -> str:
         found = self._take(rf"(?<![:\S]){QUOTED}")
-        self.rest = self.rest.replace("−", "-").replace("×", "x")
         return unquoted(found.group()) if found else ""
 
     def count(self) -> int:
         """`2x ` or `2 processor` in front; `3 sata cables`."""
+        self.rest = self.rest.replace("−", "-").replace("×", "x")
         kinds = "|".join(_CABLES)
         found = self._take(
             rf"^([0-9]{{1,2}})(?: ?x(?= )| (?=(?:{kinds})\b)| (?=\S+(?:-pin)? cables?\b)"

@@ -8,6 +8,7 @@ from typing import Any, get_args
 from ...standards.efficiency import Grade
 from ...standards.forms import SupplyForm
 from ...things.cables import Cable, SupplyEnd
+from ...things.labels import label_problems
 from ...things.supply import EfficiencyPoint, Port, PortGroup, PortKind, Supply
 from ..printer import number_word
 from .cables import read_cable
@@ -109,6 +110,7 @@ SUPPLY_WORDS: tuple[Word, ...] = (
     Word("grade", "grade", "", one_of(*get_args(Grade))),
     Word("efficiency", "efficiency", "%", several(_point), listed(_say_point)),
     Word("fan-stands-to", "fan_off_share", "%", percent, said_percent),
+    numbers("fan-stands-to-temp", "fan_off_degc", "°C"),
     Word("fan-side", "fan_side", "", one_of("wide", "end", "none")),
     numbers("hold-up", "hold_up_ms", "ms"), Word("made", "made", "", whole),
     Word("telemetry", "telemetry_lead", "", yes, said_yes), Word("family", "family"),
@@ -134,6 +136,8 @@ _SAID: tuple[tuple[str, str], ...] = (
     (rf"\bcombined[: ]*{_N} ?w\b", r" combined:\1 "),
     (rf"\bhold[- ]?up[: ]*{_N} ?ms\b", r" hold-up:\1 "),
     (rf"\bfan (?:off|stands|stops)(?: to| up to| until| below)? {_N} ?%", r" fan-stands-to:\1 "),
+    (rf"\bfan (?:off|stands|stops)(?: to| up to| until| below)? {_N} ?°c\b",
+     r" fan-stands-to-temp:\1 "),
     (r"\b(?:made|built)(?: in)? ([12][0-9]{3})\b", r" made:\1 "),
     (r"\btelemetry(?: lead)?\b(?!:)", " telemetry:yes "),
     (rf"(?<![\w.]){_N} ?mm(?: long)?\b", r" length:\1 "),
@@ -170,32 +174,12 @@ def supply_of(values: dict[str, str], ports: list[dict[str, Any]] | None = None)
     fields.setdefault("family", f"of {fields['name']}"[:60])
     fields.setdefault("ports", ports or [])
     supply = made(Supply, fields)
-    contradicted = list(label_problems(supply))
+    contradicted = label_problems(supply)
+    if supply.modular in ("fully", "semi") and not supply.ports:
+        contradicted.append(("ports", "the ports of a supply whose cables come off", "none"))
     if contradicted:
         raise Unread(contradicted)
     return supply
-
-
-def label_problems(s: Supply) -> list[tuple[str, str, str]]:
-    """Rails that contradict the rated watts, each as (field, required, got): one rail alone over
-    the rating, or all rails together not reaching half of it."""
-    if not s.rated_w:
-        return []
-    found = []
-    for field, volts in (("v12_a", 12.0), ("v5_a", 5.0), ("v3v3_a", 3.3)):
-        amps = getattr(s, field)
-        # A label rounds its amperes: a twentieth over is a rounding.
-        if amps is not None and amps * volts > s.rated_w * 1.05:
-            most = f"at most {s.rated_w:g} W ÷ {volts:g} V = {s.rated_w / volts:.1f} A"
-            found.append((field, most, f"{amps:g} A"))
-    if s.combined_w is not None and s.combined_w > s.rated_w:
-        found.append(("combined_w", f"at most its {s.rated_w:g} W", f"{s.combined_w:g} W"))
-    if s.v12_a is not None and s.combined_w is not None:
-        most_w = s.v12_a * 12 + s.combined_w + 5 * (s.v5sb_a or 0) + 12 * (s.vneg12_a or 0)
-        if most_w < s.rated_w * 0.95:
-            got = f"{s.rated_w:g} W"
-            found.append(("rated_w", f"at most what its rails give together, {most_w:.0f} W", got))
-    return found
 
 
 def _ports_said(line: str) -> tuple[list[dict[str, Any]], str]:
@@ -302,5 +286,5 @@ def say_supply(supply: Supply) -> str:
     return line_of(supply.name, values)
 
 
-__all__ = ["SUPPLY_WORDS", "label_problems", "read_kit_lines", "read_supply",
+__all__ = ["SUPPLY_WORDS", "read_kit_lines", "read_supply",
            "say_supply", "supply_of"]  # fmt: skip

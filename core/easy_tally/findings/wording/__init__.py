@@ -102,6 +102,14 @@ def _supply(a: Analysis, f: Finding, cause: Any) -> Said:
     return Said(name, check_words(cause) + ".")
 
 
+def _label(a: Analysis, f: Finding, cause: Any) -> Said:
+    name = a.build.supply.name if a.build.supply else "The supply"
+    field = f.subject.field.removesuffix("_a").removesuffix("_w")
+    rail = {"v12": "12 V", "v5": "5 V", "v3v3": "3.3 V", "rated": "its rating"}.get(field, field)
+    text = f"Its label contradicts itself: {rail}: {f.numbers['required']}, got {f.numbers['got']}."
+    return Said(name, text)
+
+
 def _supply_unknown(a: Analysis, f: Finding, cause: Any) -> Said:
     name = a.build.supply.name if a.build.supply else "The supply"
     return Said(name, f"Not checked for want of figures: {', '.join(c.id for c in cause)}.")
@@ -175,6 +183,7 @@ _BY_ID: dict[str, _Words] = {
     "build.empty": _empty, "part.no-figure": _no_figure, "part.contradiction": _contradiction,
     "part.no-way-in": _no_way_in, "part.unfed": _part_unfed, "drive.kept-off": _kept_off,
     "card.slot-share-ignored": _slot_ignored, "supply.none": _no_supply,
+    "supply.contradiction": _label,
     "supply.unknown": _supply_unknown, "fit.unknown": _fit_unknown,
     "group.no-limit": _group, "socket.unfed": _unfed, "check.broke-down": _broke_down,
     "signal.unknown": _signal_unknown,

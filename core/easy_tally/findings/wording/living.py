@@ -157,7 +157,11 @@ def living_words(check: SupplyCheck) -> str | None:
     if check.status == "not checked":
         return _NOT_THERE[check.id]
     if check.missing:
-        return f"{check.id}: not known without {lacks(check.missing)}"
+        warm = check.more.get("degc")
+        said = f"{check.id}: not known without {lacks(check.missing)}"
+        if warm is None:
+            return said
+        return f"{said}; its fan stands until it is {warm:g} °C inside, at what load nobody states"
     if check.status == "unknown" and not check.more:
         return f"{check.id}: not worked out, the check broke down"
     said = says(check)

@@ -124,8 +124,8 @@ function Row({ of: t, buildKey }: { of: Thing; buildKey: string }) {
         </dl>
         <div className="flex flex-wrap justify-end gap-1">
           {cable && (
-            <Button onClick={() => void add()} aria-label={`Put ${t.name} into this build`}>
-              Into this build
+            <Button onClick={() => void add()}>
+              Into this build<span className="sr-only">: {t.name}</span>
             </Button>
           )}
           {t.kind === "supply" && t.free > 0 && (
@@ -137,14 +137,10 @@ function Row({ of: t, buildKey }: { of: Thing; buildKey: string }) {
             </Link>
           )}
           <Button look="quiet" aria-expanded={open} onClick={() => setOpen(!open)}>
-            Change
+            Change<span className="sr-only">: {t.name}</span>
           </Button>
-          <Button
-            look="quiet"
-            aria-label={`Take ${t.name} out of the drawer`}
-            onClick={() => setAsking(true)}
-          >
-            Take out
+          <Button look="quiet" onClick={() => setAsking(true)}>
+            Take out<span className="sr-only">: {t.name}</span>
           </Button>
         </div>
       </div>

@@ -20,6 +20,7 @@ const NUMBERS: { name: NumberName; label: string; unit: string; share?: true; wh
   { name: "vneg5_a", label: "−5 V", unit: "A" },
   { name: "length_mm", label: "Length without plugs", unit: "mm" },
   { name: "fan_off_share", label: "Its fan stands to", unit: "% of its rating", share: true },
+  { name: "fan_off_degc", label: "Or until inside it is", unit: "°C" },
   { name: "hold_up_ms", label: "Hold-up at full", unit: "ms" },
   { name: "made", label: "Made in", unit: "", whole: true },
 ];

@@ -81,8 +81,8 @@ export function Ticket({
       {children}
       <div className="mt-auto flex flex-wrap gap-2 pt-3">
         {!inBuild && onTake && (
-          <Button onClick={onTake} aria-label={`Take ${name}`}>
-            Take it
+          <Button onClick={onTake}>
+            Take<span className="sr-only"> {name}</span>
           </Button>
         )}
         <Button look="quiet" onClick={onOpen}>
@@ -93,9 +93,8 @@ export function Ticket({
           aria-pressed={compared}
           className="ml-auto aria-pressed:bg-accent-wash aria-pressed:underline"
           onClick={onCompare}
-          aria-label={`Compare ${name}`}
         >
-          Compare
+          Compare<span className="sr-only"> {name}</span>
         </Button>
       </div>
     </li>

@@ -73,7 +73,7 @@ export function WattRuler({
     ]),
   );
   const rows = Math.max(1, ...flags.map((f) => f.row + 1));
-  const line = rows * (FLAG + 4) + 10 + STACK * Math.max(0, ...stacked.values());
+  const line = rows * (FLAG + 4) + 10 + 3 * STACK;
   const height = line + 42 + SHOWN.length * ROW;
   const ticks = spaced(
     (reference?.sizes_w ?? []).filter((w) => w <= most),
