@@ -17,6 +17,7 @@ from catalogue import supplies
 Source = Literal["owned", "catalogue", "looked at"]
 #: In front of the key of a thing in the drawer, where a supply is called by a slug.
 OF_DRAWER = "drawer:"
+_NOT = ("too small", "does not fit")
 _ORDER: dict[Source, int] = {"owned": 0, "catalogue": 1, "looked at": 2}
 
 
@@ -75,13 +76,13 @@ def kit(owner: Owner, slug: str) -> Kit:
 
 
 def judged(owner: Owner, found: Analysis) -> list[Candidate[Kit]]:
-    """Every supply judged for a build, those that do first; of those alike what one owns before the
-    catalogue, that before what one is looking at. The one in the build is left out."""
+    """Every supply judged for a build: those that do before those that do not, of each what one
+    owns before the catalogue, that before what one is looking at; without the one in the build."""
     now = found.build.supply
     kits = [k for k in every(owner) if now is None or not now.owned or k.supply.owned != now.owned]
     offered = (Offered(k, k.supply, k.cables, new=k.source != "owned") for k in kits)
     ranked = compare(offered, found.asked)
-    return sorted(ranked, key=lambda c: _ORDER[c.of.source])
+    return sorted(ranked, key=lambda c: (c.result.verdict in _NOT, _ORDER[c.of.source]))
 
 
 def loose(owner: Owner) -> tuple[Cable, ...]:

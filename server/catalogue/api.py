@@ -6,7 +6,7 @@ from typing import Annotated, Any
 
 from django.http import HttpRequest, HttpResponse
 from easy_tally.catalogue import FIGURE_WORDS, CatalogueEntry, lacks
-from easy_tally.entry import parse, parse_list, understood
+from easy_tally.entry import parse, parse_list, read_case_line, understood
 from easy_tally.files import parts_csv
 from easy_tally.things import Case
 from ninja import Query, Router
@@ -55,6 +55,12 @@ def entries(request: HttpRequest, body: schemas.ListIn) -> list[dict[str, Any]]:
 def list_cases(request: HttpRequest) -> tuple[Case, ...]:
     """The cases of the catalogue."""
     return cases.shipped()
+
+
+@router.post("/cases/read", response=Case, operation_id="readCase")
+def read_case(request: HttpRequest, body: schemas.SayIn) -> Case:
+    """The case that a line says. Writes nothing."""
+    return read_case_line(body.text)
 
 
 @router.get("/catalogue", response=schemas.CatalogueOut, operation_id="catalogue")

@@ -4,17 +4,19 @@ from __future__ import annotations
 
 from typing import Any
 
-from django.http import HttpRequest
-from easy_tally import BadInput, NotThere
+from django.http import HttpRequest, HttpResponse
+from easy_tally import BadInput
 from easy_tally.catalogue import (
     DrawerKind,
     DrawerThing,
     LooseEntry,
+    SupplyKit,
     drawer_words,
     read_drawer,
     say_drawer,
     thing_words,
 )
+from easy_tally.files import kits_csv
 from ninja import Router
 from owners.models import owner_of
 
@@ -45,18 +47,8 @@ def drawer(request: HttpRequest) -> list[dict[str, Any]]:
 def put(request: HttpRequest, body: schemas.PutIn) -> tuple[int, dict[str, Any]]:
     """Put a thing in the drawer."""
     fields = body.model_dump(exclude={"text", "slug", "kind"})
-    fields |= _of_slug(body.kind, body.slug) if body.slug else _of_text(body.kind, body.text)
+    fields |= store.of_slug(body.kind, body.slug) if body.slug else _of_text(body.kind, body.text)
     return 201, _out(store.put(owner_of(request), fields), [])
-
-
-def _of_slug(kind: DrawerKind, slug: str) -> dict[str, Any]:
-    if kind == "supply":
-        kit = supplies.kit(slug)
-        return {"supply": kit.supply, "cables": kit.cables}
-    entry = supplies.loose().get(slug)
-    if entry is None:
-        raise NotThere(f"There is nothing called {slug} in the catalogue.")
-    return {"thing": entry.thing}
 
 
 def _of_text(kind: DrawerKind, text: str) -> dict[str, Any]:
@@ -72,6 +64,38 @@ def read(request: HttpRequest, body: schemas.ReadIn) -> dict[str, Any]:
     except BadInput as error:
         return {"words": [], "problems": [f"{f}: needs {r}, got {g}" for f, r, g in error.problems]}
     return {"words": list(drawer_words(thing)), "problems": []}
+
+
+@router.get("/drawer/supplies.csv", operation_id="suppliesFile")
+def save_supplies(request: HttpRequest) -> HttpResponse:
+    """The supplies of the drawer, and those of the catalogue, as CSV."""
+    own = [
+        SupplyKit(slug=t.key, supply=t.supply.model_copy(update={"slug": t.key}), cables=t.cables)
+        for t, _ in store.every(owner_of(request))
+        if t.supply is not None
+    ]
+    text = kits_csv.SUPPLIES.write([*own, *supplies.catalogue().values()])
+    answer = HttpResponse(text, content_type="text/csv; charset=utf-8")
+    answer["Content-Disposition"] = 'attachment; filename="easy-tally-supplies.csv"'
+    return answer
+
+
+@router.post(
+    "/drawer/supplies", response={201: list[schemas.ThingOut]}, operation_id="readSupplies"
+)
+def read_supplies(request: HttpRequest, body: schemas.FileIn) -> tuple[int, list[dict[str, Any]]]:
+    """Take every supply of a CSV in, whole or not at all; what the catalogue has is left out."""
+    shipped = supplies.catalogue()
+    kits = [k for k in kits_csv.SUPPLIES.read(body.text) if k.slug not in shipped]
+    made = store.put_all(
+        owner_of(request),
+        [
+            {"supply": k.supply.model_copy(update={"slug": ""}), "cables": k.cables,
+             "standing": body.standing}
+            for k in kits
+        ],
+    )  # fmt: skip
+    return 201, [_out(thing, []) for thing in made]
 
 
 @router.patch("/drawer/{key}", response=schemas.ThingOut, operation_id="changeThing")

@@ -5,6 +5,7 @@ from __future__ import annotations
 from typing import Any, Literal
 
 from easy_tally.catalogue import DrawerKind, DrawerThing, LooseEntry, LooseKind
+from easy_tally.files import kits_csv
 from ninja import Schema
 from pydantic import Field
 
@@ -43,6 +44,13 @@ class ChangeIn(Schema):
 
     changes: dict[str, Any]
     text: str = Field(default="", max_length=8_000)
+
+
+class FileIn(Schema):
+    """A CSV file's text, and what its supplies are."""
+
+    text: str = Field(max_length=kits_csv.MOST_CHARACTERS)
+    standing: Literal["owned", "looked at"] = "looked at"
 
 
 class ReadIn(Schema):

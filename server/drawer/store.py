@@ -11,10 +11,11 @@ from typing import Any
 from django.db import transaction
 from easy_tally import BadInput, NotThere, Refused
 from easy_tally.base import problems_of
-from easy_tally.catalogue import DrawerThing
+from easy_tally.catalogue import DrawerKind, DrawerThing
 from owners.models import Owner
 from pydantic import ValidationError
 
+from catalogue import supplies
 from drawer.models import Thing, Use
 
 #: Most things of one owner.
@@ -74,6 +75,12 @@ def put(owner: Owner, fields: Mapping[str, Any]) -> DrawerThing:
 
 
 @transaction.atomic
+def put_all(owner: Owner, several: list[dict[str, Any]]) -> list[DrawerThing]:
+    """Put some things in, all or none. Raises BadInput."""
+    return [put(owner, fields) for fields in several]
+
+
+@transaction.atomic
 def change(owner: Owner, key: str, changes: Mapping[str, Any]) -> DrawerThing:
     """Set some fields of a thing. Raises BadInput, NotThere, Refused."""
     row = _row(owner, key)
@@ -94,6 +101,17 @@ def remove(owner: Owner, key: str) -> None:
     if use is not None:
         raise InUse(_read(row).name, use.build, _read(row).count)
     row.delete()
+
+
+def of_slug(kind: DrawerKind, slug: str) -> dict[str, Any]:
+    """A thing of the catalogue, as fields. Raises NotThere."""
+    if kind == "supply":
+        kit = supplies.kit(slug)
+        return {"supply": kit.supply, "cables": kit.cables}
+    entry = supplies.loose().get(slug)
+    if entry is None:
+        raise NotThere(f"There is nothing called {slug} in the catalogue.")
+    return {"thing": entry.thing}
 
 
 # -- use -----------------------------------------------------------------------------------

@@ -178,7 +178,9 @@ def quiet(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
     load = _share(supply, asked, "everyday")
     limit = supply.fan_off_share
     missing = tuple(
-        n for n, v in (("rated_w", supply.rated_w), ("fan_off_share", limit)) if v is None
+        n
+        for n, lacks in (("rated_w", not supply.rated_w), ("fan_off_share", limit is None))
+        if lacks
     )
     if missing or load is None or limit is None:
         yield SupplyCheck(

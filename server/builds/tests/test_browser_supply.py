@@ -186,6 +186,7 @@ class Choosing(BrowserCase):
         for _ in range(3):
             page.keyboard.press("ArrowRight")
         page.keyboard.press("End")
-        expect(page.locator("[data-on-ruler='thrift-1600']")).to_be_focused()
+        last = page.locator("[data-on-ruler]").last
+        expect(last).to_be_focused()
         page.keyboard.press("Enter")
-        expect(page.get_by_role("dialog", name="Thrift 1600, every check")).to_be_visible()
+        expect(page.get_by_role("dialog", name=re.compile("every check$"))).to_be_visible()

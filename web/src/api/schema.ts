@@ -492,6 +492,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/cases/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Read Case
+         * @description The case that a line says. Writes nothing.
+         */
+        post: operations["readCase"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/catalogue": {
         parameters: {
             query?: never;
@@ -658,6 +678,46 @@ export interface paths {
          * @description What lines are understood as. Writes nothing.
          */
         post: operations["readThing"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/drawer/supplies.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Save Supplies
+         * @description The supplies of the drawer, and those of the catalogue, as CSV.
+         */
+        get: operations["suppliesFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/drawer/supplies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Read Supplies
+         * @description Take every supply of a CSV in, whole or not at all; what the catalogue has is left out.
+         */
+        post: operations["readSupplies"];
         delete?: never;
         options?: never;
         head?: never;
@@ -5019,11 +5079,17 @@ export interface components {
         };
         /**
          * FileIn
-         * @description A CSV file's text.
+         * @description A CSV file's text, and what its supplies are.
          */
         FileIn: {
             /** Text */
             text: string;
+            /**
+             * Standing
+             * @default looked at
+             * @enum {string}
+             */
+            standing?: "owned" | "looked at";
         };
         /**
          * KeepIn
@@ -5956,6 +6022,30 @@ export interface operations {
             };
         };
     };
+    readCase: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SayIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Case"];
+                };
+            };
+        };
+    };
     catalogue: {
         parameters: {
             query?: {
@@ -6194,6 +6284,48 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ReadOut"];
+                };
+            };
+        };
+    };
+    suppliesFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    readSupplies: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FileIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ThingOut"][];
                 };
             };
         };

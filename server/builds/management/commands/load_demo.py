@@ -2,12 +2,14 @@
 
 from __future__ import annotations
 
+import json
 from argparse import ArgumentParser
 from typing import Any
 
 from django.conf import settings
 from django.core.management import call_command
 from django.core.management.base import BaseCommand
+from drawer import store as drawer
 from owners.models import current_owner
 
 from builds import actions
@@ -15,7 +17,7 @@ from builds.models import Build
 
 
 class Command(BaseCommand):
-    """Loads every file in demo/builds into an empty database; keeps what a user has."""
+    """Loads demo builds and a drawer into an empty database; keeps what a user has."""
 
     help = "Load the demo builds into an empty database."
 
@@ -31,3 +33,6 @@ class Command(BaseCommand):
         for file in sorted((settings.DEMO / "builds").glob("*.tally.json")):
             actions.open_file(current_owner(), file.read_text(encoding="utf-8"))
             self.stdout.write(f"Loaded {file.name}.")
+        for thing in json.loads((settings.DEMO / "drawer.json").read_text(encoding="utf-8")):
+            fields = drawer.of_slug(thing.pop("kind"), thing.pop("slug"))
+            drawer.put(current_owner(), thing | fields)

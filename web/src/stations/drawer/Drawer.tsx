@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useState } from "react";
+import { useRef, useState } from "react";
 import { Link } from "react-router";
 
 import { client, take, type Thing } from "../../api/client";
@@ -25,6 +25,15 @@ export default function Drawer() {
   const build = useBuild();
   const { data: things = [] } = useQuery(drawerQuery);
   const [text, setText] = useState("");
+  const file = useRef<HTMLInputElement>(null);
+  const { say } = useWrite();
+  const queries = useQueryClient();
+  const reading = useMutation({
+    mutationFn: async (f: File) =>
+      take(client.POST("/api/v1/drawer/supplies", { body: { text: await f.text(), standing: "looked at" } })),
+    onSuccess: () => queries.invalidateQueries({ queryKey: drawerKey }),
+    onError: (e) => say(e.message),
+  });
   const [putting, setPutting] = useState<Thing["kind"] | null>(null);
   const found = things.filter((t) =>
     `${t.name} ${t.family} ${t.words} ${t.thing.lies} ${t.thing.condition}`
@@ -44,6 +53,28 @@ export default function Drawer() {
           className="field w-60 text-base"
           value={text}
           onChange={(e) => setText(e.target.value)}
+        />
+        <Button onClick={() => file.current?.click()} disabled={reading.isPending}>
+          Read a CSV of supplies
+        </Button>
+        <a
+          href="/api/v1/drawer/supplies.csv"
+          download
+          className="inline-flex min-h-8 items-center rounded-[3px] border border-ink bg-slip px-3 font-semibold hover:bg-accent-wash"
+        >
+          Save as CSV
+        </a>
+        <input
+          ref={file}
+          type="file"
+          accept=".csv,text/csv"
+          className="hidden"
+          aria-label="CSV of supplies"
+          onChange={(e) => {
+            const chosen = e.target.files?.[0];
+            if (chosen) reading.mutate(chosen);
+            e.target.value = "";
+          }}
         />
       </StationHead>
       <div className="min-h-0 flex-1 overflow-auto px-6 pb-5">

@@ -20,8 +20,8 @@ export function Frame() {
   const { key = "" } = useParams();
   return (
     <BuildProvider key={key} buildKey={key}>
-      <div className="grid h-full grid-cols-[76px_minmax(0,1fr)] grid-rows-[minmax(0,1fr)_auto]">
-        <nav aria-label="Stations" className="flex flex-col border-r border-rule">
+      <div className="grid h-full grid-cols-[76px_minmax(0,1fr)] grid-rows-[minmax(0,1fr)_auto] print:block print:h-auto">
+        <nav aria-label="Stations" className="flex flex-col border-r border-rule print:hidden">
           <Station to="/" name="Builds" icon="builds" end />
           <hr className="mx-3 my-1 border-rule-strong" />
           {STATIONS.map((s) => (
@@ -31,7 +31,7 @@ export function Frame() {
           <Station to="drawer" name="Drawer" icon="drawer" />
           <Station to="rules" name="House rules" icon="rules" />
         </nav>
-        <main className="min-h-0 min-w-0 overflow-auto">
+        <main className="min-h-0 min-w-0 overflow-auto print:overflow-visible">
           <Suspense fallback={<p className="p-8 text-ink-soft">One moment…</p>}>
             <Outlet />
           </Suspense>
@@ -83,7 +83,7 @@ export function StationHead({
       {children}
       <Button
         look="quiet"
-        className="px-2"
+        className="px-2 print:hidden"
         disabled={!back}
         onClick={() => void undo()}
         aria-label={back ? `Undo: ${back}` : "Undo"}
@@ -93,7 +93,7 @@ export function StationHead({
       </Button>
       <Button
         look="quiet"
-        className="px-2"
+        className="px-2 print:hidden"
         disabled={!forth}
         onClick={() => void redo()}
         aria-label={forth ? `Redo: ${forth}` : "Redo"}

@@ -22,7 +22,7 @@ export function Strip() {
     <footer
       aria-label="Tally"
       data-typing={typing}
-      className="on-dark col-span-2 flex flex-wrap items-stretch bg-strip text-strip-ink"
+      className="on-dark col-span-2 flex flex-wrap items-stretch bg-strip text-strip-ink print:hidden"
     >
       <ToMend />
       {shown.map((st) => (

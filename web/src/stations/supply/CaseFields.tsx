@@ -1,8 +1,9 @@
-import { useQuery } from "@tanstack/react-query";
+import { useMutation, useQuery } from "@tanstack/react-query";
+import { useId, useState } from "react";
 
-import type { Case, Doc } from "../../api/client";
+import { client, take, type Case, type Doc } from "../../api/client";
 import { useBuild, useWrite } from "../../state/build/contexts";
-import { casesQuery, looseQuery } from "../../state/queries";
+import { casesQuery, drawerQuery, looseQuery } from "../../state/queries";
 import { Button } from "../../ui/button";
 import { Choice, NumberField, Tick } from "../../ui/fields";
 import { Remove } from "../parts/Outputs";
@@ -19,6 +20,7 @@ const COUNTS: { name: "slots" | "bays_35" | "bays_25"; label: string }[] = [
   { name: "bays_25", label: "2.5-inch places" },
 ];
 const SIDES = ["front", "top", "rear", "bottom", "left", "right"] as const;
+type Bracket = NonNullable<Doc["bracket"]>;
 const UNKNOWN = { value: "", words: "not known" };
 
 /** The case of the build: which it is, its measures, vents and places for radiators. */
@@ -45,6 +47,7 @@ export function CaseFields() {
         ]}
         onChange={(slug) => void change(() => ({ case: cases.find((c) => c.slug === slug) ?? null }))}
       />
+      <CaseLine key={now?.slug ?? ""} put={(c) => change(() => ({ case: c }))} />
       {now && (
         <>
           <div className="grid grid-cols-2 gap-x-3 gap-y-2">
@@ -96,6 +99,49 @@ export function CaseFields() {
       </div>
       <BracketChoice now={bracket} set={(b) => change(() => ({ bracket: b }))} />
     </aside>
+  );
+}
+
+/** A case of one's own, said in a line. */
+function CaseLine({ put }: { put: (c: Case) => Promise<unknown> }) {
+  const [text, setText] = useState("");
+  const read = useMutation({
+    mutationFn: () => take(client.POST("/api/v1/cases/read", { body: { text } })),
+    onSuccess: (found) => put(found as Case).then(() => setText("")),
+  });
+  const id = useId();
+  return (
+    <details className="text-base">
+      <summary className="cursor-pointer">One of my own, in a line</summary>
+      <form
+        className="mt-1 grid gap-1"
+        onSubmit={(e) => {
+          e.preventDefault();
+          read.mutate();
+        }}
+      >
+        <label htmlFor={id} className="sr-only">
+          A case in a line
+        </label>
+        <textarea
+          id={id}
+          rows={3}
+          spellCheck={false}
+          className="field h-auto w-full font-mono text-sm"
+          placeholder={`"My case" forms:ATX supply-room:180 card-room:340 panel:165 slots:7 bays-35:2 radiators:front+360+60`}
+          value={text}
+          onChange={(e) => setText(e.target.value)}
+        />
+        {read.error && (
+          <p role="alert" className="text-sm font-semibold text-over">
+            {read.error.message}
+          </p>
+        )}
+        <Button type="submit" className="justify-self-start" disabled={!text.trim() || read.isPending}>
+          Use this case
+        </Button>
+      </form>
+    </details>
   );
 }
 
@@ -214,20 +260,27 @@ function Radiators({ now, set }: { now: Case; set: SetCase }) {
 /** The bracket that the supply is mounted by, from the catalogue. */
 function BracketChoice({ now, set }: { now: Doc["bracket"]; set: (b: Doc["bracket"]) => Promise<unknown> }) {
   const { data: loose = [] } = useQuery(looseQuery);
-  const brackets = loose.flatMap((l) =>
-    l.kind === "bracket" ? [l.entry.thing as NonNullable<Doc["bracket"]>] : [],
+  const { data: things = [] } = useQuery(drawerQuery);
+  const sold = loose.flatMap((l) => (l.kind === "bracket" ? [l.entry.thing as Bracket] : []));
+  // One's own first; each is in one build at a time, so one that is elsewhere is not offered.
+  const own = things.flatMap((t) =>
+    t.kind === "bracket" && (t.free > 0 || t.thing.key === now?.owned)
+      ? [{ ...(t.thing.thing as unknown as Bracket), owned: t.thing.key }]
+      : [],
   );
-  const known = brackets.some((b) => b.name === now?.name);
+  const brackets = [...own, ...sold];
+  const called = (b: Bracket) => `${b.owned}/${b.name}`;
+  const known = brackets.some((b) => now && called(b) === called(now));
   return (
     <Choice
       label="The supply is mounted by"
-      value={now?.name ?? ""}
+      value={now ? called(now) : ""}
       options={[
         { value: "", words: "no bracket" },
-        ...(now && !known ? [{ value: now.name, words: now.name }] : []),
-        ...brackets.map((b) => ({ value: b.name, words: b.name })),
+        ...(now && !known ? [{ value: called(now), words: now.name }] : []),
+        ...brackets.map((b) => ({ value: called(b), words: b.owned ? `${b.name}, yours` : b.name })),
       ]}
-      onChange={(name) => void set(brackets.find((b) => b.name === name) ?? null)}
+      onChange={(v) => void set(brackets.find((b) => called(b) === v) ?? null)}
     />
   );
 }

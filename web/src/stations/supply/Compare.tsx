@@ -125,6 +125,15 @@ export default function Compare() {
   );
 }
 
+const RAILS: [string, string][] = [
+  ["vneg12", "−12 V"],
+  ["vneg5", "−5 V"],
+  ["v12", "12 V"],
+  ["v5sb", "standby"],
+  ["v3v3", "3.3 V"],
+  ["v5", "5 V"],
+];
+
 type Check = SupplyAnswer["checks"][number];
 interface Row {
   key: string;
@@ -145,11 +154,7 @@ function rowsOf(answers: SupplyAnswer[]): Row[] {
   return rows
     .sort((a, b) => a.rank - b.rank)
     .map(({ key, cells, rank }) => ({
-      key: key
-        .replace("v12", "12 V")
-        .replace("v5sb", "standby")
-        .replace("v3v3", "3.3 V")
-        .replace("v5", "5 V"),
+      key: RAILS.reduce((k, [rail, words]) => k.replace(rail, words), key),
       cells,
       differs: rank < 2,
     }));

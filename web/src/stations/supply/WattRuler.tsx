@@ -40,12 +40,15 @@ export function WattRuler({
   const { data: reference } = useQuery(referenceQuery);
   const { rules } = result.sizing;
   const words = useWords();
+  // Beyond three times what is needed nothing is decided: those supplies are counted at the end.
+  const needed = result.sizing.needed?.likely ?? result.sizing.at_least_w;
   const ratings = candidates.map((c) => c.supply.rated_w ?? 0);
   const most =
     1.06 *
     Math.max(
       600,
-      ...ratings,
+      Math.min(3 * needed, Math.max(...ratings)),
+      ...candidates.filter((c) => c.in_build).map((c) => c.supply.rated_w ?? 0),
       ...rules.map((r) => r.watts?.likely ?? 0),
       ...STATES.map((s) => result.strip.watts[s].likely),
       ...SPIKES.map(([k]) => result.strip.spikes[k].likely),
@@ -63,7 +66,7 @@ export function WattRuler({
   );
   // By their watts, those of one rating stacked; one stop for the Tab key, arrows from one to another.
   const hung = candidates
-    .filter((c) => c.supply.rated_w !== null)
+    .filter((c) => c.supply.rated_w !== null && c.supply.rated_w <= most)
     .sort((a, b) => (a.supply.rated_w ?? 0) - (b.supply.rated_w ?? 0));
   const stop = hung.some((c) => c.slug === lit) ? lit : hung[0]?.slug;
   const stacked = new Map(
@@ -145,6 +148,11 @@ export function WattRuler({
           </text>
         </g>
       ))}
+      {ratings.some((w) => w > most) && (
+        <text x={WIDTH} y={line - 8} textAnchor="end" className="text-sm" fill="var(--ink-soft)">
+          {ratings.filter((w) => w > most).length} larger
+        </text>
+      )}
       {hung.map((c) =>
         c.supply.rated_w === null ? null : (
           <circle
