@@ -120,7 +120,7 @@ class Overall(unittest.TestCase):
 
     def test_what_is_not_checked_is_listed(self) -> None:
         found = compact(analyse(_bench()))
-        self.assertTrue(any("spikes" in x for x in found.not_checked))
+        self.assertTrue(any("full mapping" in x for x in found.not_checked))
         self.assertTrue(found.supply and found.supply.not_checked)
 
     def test_exit_status(self) -> None:
@@ -142,7 +142,7 @@ class Published(unittest.TestCase):
 
     def test_the_printout_says_what_is_refused_and_not_checked(self) -> None:
         text = print_report(report(analyse(_heron())))
-        for piece in ("819 W", "refused  C5", "Not checked yet", "reach along the routes"):
+        for piece in ("819 W", "refused  C5", "Not checked yet", "by a full mapping"):
             self.assertIn(piece, text)
 
     def test_the_printout_rounds_as_the_application_does(self) -> None:

@@ -105,22 +105,25 @@ class RunPort(models.Model):
 
 
 class Connection(models.Model):
-    """The use of a plug and a socket. Deleted and inserted, never updated."""
+    """The use of a plug's half and an input: a socket of an instance of a part, or a lead of what
+    stands in between, by its key. Deleted and inserted, never updated."""
 
     id: int
+    build = models.ForeignKey(Build, on_delete=models.CASCADE)
     run = models.ForeignKey(Run, on_delete=models.CASCADE, related_name="connections")
-    plug = models.OneToOneField(Plug, on_delete=models.CASCADE)
+    plug = models.ForeignKey(Plug, on_delete=models.CASCADE)
     half = models.CharField(max_length=8)
-    part = models.ForeignKey(Part, on_delete=models.CASCADE)
+    target = models.CharField(max_length=40)
     instance = models.PositiveIntegerField()
     socket = models.CharField(max_length=40)
 
     class Meta:
-        ordering = ("plug__position",)
+        ordering = ("plug__position", "half")
         constraints = (
             models.UniqueConstraint(
-                fields=("part", "instance", "socket"), name="one_plug_in_a_socket"
+                fields=("build", "target", "instance", "socket"), name="one_plug_in_an_input"
             ),
+            models.UniqueConstraint(fields=("plug", "half"), name="one_use_of_a_half"),
         )
 
 

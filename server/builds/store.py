@@ -75,7 +75,7 @@ def _image_of_all(row: models.Build) -> Image:
     ports = list(models.Port.objects.filter(build_id=pk))
     cables = list(models.Cable.objects.filter(build_id=pk).prefetch_related("plugs"))
     runs = models.Run.objects.filter(build_id=pk).prefetch_related(
-        "run_ports__port", "connections__plug", "connections__part"
+        "run_ports__port", "connections__plug"
     )
     by_cable = {run.cable_id: run for run in runs}
     image: Image = row.header | {
@@ -131,7 +131,7 @@ def _run_image(cable: models.Cable, run: models.Run) -> Image:
             {
                 "plug": c.plug.key,
                 "half": c.half,
-                "socket": {"part": c.part.key, "instance": c.instance, "socket": c.socket},
+                "socket": {"part": c.target, "instance": c.instance, "socket": c.socket},
             }
             for c in run.connections.all()
         ],
@@ -235,14 +235,13 @@ def _write_run(row: models.Build, image: Image) -> None:
         models.RunPort(run=run, port=ports[key], position=i) for i, key in enumerate(image["ports"])
     )
     plugs = {p.key: p for p in models.Plug.objects.filter(cable=cable)}
-    wanted = [c["socket"]["part"] for c in image["connections"]]
-    parts = {p.key: p for p in models.Part.objects.filter(build_id=row.pk, key__in=wanted)}
     models.Connection.objects.bulk_create(
         models.Connection(
+            build_id=row.pk,
             run=run,
             plug=plugs[c["plug"]],
             half=c["half"],
-            part=parts[c["socket"]["part"]],
+            target=c["socket"]["part"],
             instance=c["socket"]["instance"],
             socket=c["socket"]["socket"],
         )

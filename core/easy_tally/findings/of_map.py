@@ -88,7 +88,7 @@ def unfed(a: Analysis) -> Iterator[Finding]:
     needed = a.needed
     offers: dict[tuple[str, ...], Offer | None] = {}
     for ref, into in a.wired.inputs.items():
-        if ref in needed and ref not in a.wired.feeds:
+        if ref in needed and ref not in a.wired.live:
             like = (into.socket.kind, into.socket.version)
             if like not in offers:
                 offers[like] = first_offer(a.wired, into)

@@ -18,7 +18,7 @@ def label(a: Analysis) -> Iterator[Finding]:
     at = Subject(of="supply")
     if a.supply is None:
         if a.build.parts:
-            unfed = len(a.needed - a.wired.feeds.keys())
+            unfed = len(a.needed - a.wired.live)
             yield Finding(
                 id="supply.none", severity="unfed", subject=at, numbers={"sockets": unfed},
                 remedies=(Remedy(id="take-supply", find=at),),

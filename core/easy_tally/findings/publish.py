@@ -148,7 +148,7 @@ def _strip(a: Analysis, open_topics: tuple[UnspokenAnswer, ...]) -> Strip:
     unthought = tuple(u.words for u in open_topics if u.draws)
     total = replace(a.tally.total, missing=(*a.tally.total.missing, *unthought))
     spiking = replace(a.spikes, missing=(*a.spikes.missing, *unthought))
-    fed, needed = a.wired.feeds, a.needed
+    fed, needed = a.wired.live, a.needed
     counts = Counter(f.severity for f in a.findings if f.severity in TO_MEND)
     return Strip(
         watts=_amounts(total),

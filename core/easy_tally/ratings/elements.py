@@ -6,25 +6,30 @@ from collections.abc import Iterator, Mapping
 from typing import Literal, NamedTuple
 
 from ..base.series import NO_SERIES, Series, scale
-from ..base.units import GROUND, LINES, RAIL_V, Line, Rail
+from ..base.units import GROUND, LINES, RAIL_V, RUN_STATES, Line, Rail
 from ..standards.connectors import CONNECTORS, SENSE_GRANT_W
 from ..standards.contacts import contact_limit_a, derating
 from ..standards.margins import WITHIN_GRANT, WITHIN_RATING
 from ..standards.wires import DROP_OVER, DROP_WITHIN, WIRE_MOHM_PER_M
+from ..things.adapters import Adapter
 from ..things.assumptions import Assumptions
 from ..things.cables import Cable, Plug
 from ..things.parts import Socket
 from ..things.rules import BY_PLUG_W
 from ..things.supply import Port
+from ..wiring import Between, Carrier
 from .flows import Flow
 from .verdicts import Judgement, judge
 
 ElementKind = Literal[
     "grant", "plug pins", "supply-end pins", "port pins", "wire", "drop", "group", "house rule",
-    "not worked out",
+    "lead pins", "forbidden", "reach", "group spike", "not worked out",
 ]  # fmt: skip
-ElementUnit = Literal["A", "W", "V", "plugs"]
+ElementUnit = Literal["A", "W", "V", "plugs", "mm"]
 
+#: What one lead of an adapter brings at the most [W]: an 8-pin graphics plug's grant. Source: PCI
+#: Express CEM.
+LEAD_W = 150.0
 _NO_TERMS: Mapping[str, float] = {}
 
 
@@ -76,7 +81,7 @@ def grants(plug: Plug, mated: str, socket: Socket, flow: Flow) -> Iterator[Eleme
 # -- contacts ------------------------------------------------------------------------------
 
 
-def _heat(cable: Cable, assume: Assumptions) -> float:
+def _heat(cable: Carrier, assume: Assumptions) -> float:
     insulation = assume.insulation_degc if cable.insulation_degc is None else cable.insulation_degc
     return derating(assume.room_degc + assume.plug_air_rise_degc, insulation)
 
@@ -93,7 +98,7 @@ class _Contacts(NamedTuple):
 
 
 def _contacts(
-    of: _Contacts, flow: Flow, cable: Cable, assume: Assumptions, only: tuple[Line, ...] = LINES
+    of: _Contacts, flow: Flow, cable: Carrier, assume: Assumptions, only: tuple[Line, ...] = LINES
 ) -> Iterator[Element]:
     heat = _heat(cable, assume)
     rating = None if of.each_a is None else of.each_a * heat
@@ -114,7 +119,12 @@ def _contacts(
 
 
 def plug_pins(
-    plug: Plug, mated: str, pins: Mapping[str, int], cable: Cable, flow: Flow, assume: Assumptions
+    plug: Plug,
+    mated: str,
+    pins: Mapping[str, int],
+    cable: Carrier,
+    flow: Flow,
+    assume: Assumptions,
 ) -> Iterator[Element]:
     """Amperes a pin of a plug against its contact; `pins` are those wired on both sides."""
     circuits = CONNECTORS[mated].circuits
@@ -171,13 +181,15 @@ def port_pins(
 
 
 def wires(
-    cable: Cable, from_mm: float, to_mm: float, flow: Flow, assume: Assumptions
+    cable: Carrier, from_mm: float, to_mm: float, flow: Flow, assume: Assumptions
 ) -> Iterator[Element]:
     """Amperes a conductor on one stretch of a cable."""
     each_a = None if cable.gauge is None else float(getattr(assume, f"wire_{cable.gauge}awg_a"))
     for line, loads, missing in flow.lines():
-        n = cable.conductors.of(line)
+        n = 1 if cable.conductors is None else cable.conductors.of(line)
         each, limit = (1 / n, each_a) if n else (1.0, 0.0)
+        if cable.conductors is None:
+            limit = None
         judged = judge(loads, limit, WITHIN_RATING, assume.start_factor, missing, each=each)
         yield Element(
             kind="wire", line=line, at="", judged=judged, unit="A",
@@ -186,9 +198,9 @@ def wires(
         )  # fmt: skip
 
 
-def path_mohm(cable: Cable, length_mm: float, line: str) -> float | None:
+def path_mohm(cable: Carrier, length_mm: float, line: str) -> float | None:
     """mΩ of one line over a stretch of wire, parallel conductors divided; None if not known."""
-    n = cable.conductors.of(line)
+    n = 0 if cable.conductors is None else cable.conductors.of(line)
     if cable.gauge is None or n == 0:
         return None
     return WIRE_MOHM_PER_M[cable.gauge] * length_mm / 1000 / n
@@ -203,6 +215,79 @@ def drop(plug: Plug, rail: Rail, lost_v: Series | None, missing: bool) -> Elemen
     return Element(
         kind="drop", line=rail, at=plug.key, judged=judged, unit="V",
         source=f"ATX design guide: ±{DROP_OVER * 100:g} %", terms={"volts": RAIL_V[rail]},
+    )  # fmt: skip
+
+
+# -- what stands in between -------------------------------------------------------------------
+
+
+def lead_pins(
+    lead: Socket, pins: Mapping[str, int], of: Between, flow: Flow, assume: Assumptions
+) -> Iterator[Element]:
+    """Amperes a pin of a lead against its own contact: of its adapter's gauge, standard grade."""
+    circuits = CONNECTORS[lead.kind].circuits
+    each_a = contact_limit_a(lead.kind, circuits, of.gauge, "standard")
+    if lead.kind == "16pin" and each_a is None:
+        return  # what the plug's own contact is judged by; an extension states no more
+    contacts = _Contacts(
+        kind="lead pins", at=lead.key, pins=pins, each_a=each_a,
+        uneven=assume.worst_pin_16pin if lead.kind == "16pin" else 1.0,
+        source=_contact_source(lead.kind, circuits),
+    )  # fmt: skip
+    yield from _contacts(contacts, flow, of, assume)
+
+
+def adapter_grant(plug: Plug, adapter: Adapter, leads: int, version: str, flow: Flow) -> Element:
+    """What a 16-pin plug of an adapter may give: the smaller of its code and 150 W a lead; nothing
+    with fewer leads than its least, the card does not start. None known: unknown."""
+    coded = [c.watts for c in adapter.codes if c.leads <= leads]
+    least = min((c.leads for c in adapter.codes), default=1)
+    code: float | None = None
+    if adapter.codes:
+        code = float(max(coded, default=0))
+    elif plug.sense is not None:
+        code = SENSE_GRANT_W[(plug.sense, version)]  # type: ignore[index]
+    limit = None if code is None else min(code, LEAD_W * leads)
+    terms = {"leads": float(leads), "least": float(least)} | (
+        {} if code is None else {"code": code}
+    )
+    judged = judge(flow.watts(), limit, WITHIN_GRANT, missing="v12" in flow.missing)
+    return Element(
+        kind="grant", line="v12", at=plug.key, judged=judged, unit="W", terms=terms,
+        source="maker's data: its code by leads; PCI Express CEM: 150 W a lead",
+    )  # fmt: skip
+
+
+def forbidden(reason: str, known: bool = True) -> Element:
+    """A way of feeding that is never allowed, whatever flows: over; unknown where nobody says
+    whether it is one."""
+    judged = judge((1.0,) * len(NO_SERIES), 0.0 if known else None, WITHIN_GRANT)
+    return Element(
+        kind="forbidden", line="v12", at=reason, judged=judged, unit="plugs", refused=known,
+        source="house rule under every school: never allowed",
+    )  # fmt: skip
+
+
+def reach(at: str, way_mm: float | None, reaches_mm: float) -> Element:
+    """How far a plug reaches, against the way to its socket with slack; unknown without a route."""
+    loads = scale((1.0,) * len(NO_SERIES), way_mm or 0.0)
+    judged = judge(loads, reaches_mm if way_mm is not None else None, WITHIN_GRANT)
+    return Element(
+        kind="reach", line="v12", at=at, judged=judged, unit="mm",
+        source="the case's routes; 40 mm of slack: assumption",
+    )  # fmt: skip
+
+
+def group_spike(key: str, window: str, limit_a: float, flow: Flow) -> Element:
+    """Amperes of a group in a spike against its over-current limit: beyond it it may trip, though
+    nothing is damaged, so `tight` at worst."""
+    judged = judge(flow.of("v12"), limit_a, WITHIN_GRANT, missing="v12" in flow.missing,
+                   states=RUN_STATES)  # fmt: skip
+    if judged.verdict == "over":
+        judged = judged._replace(verdict="tight")
+    return Element(
+        kind="group spike", line="v12", at=f"{key} {window}", judged=judged, unit="A",
+        source="maker's data: over-current limit",
     )  # fmt: skip
 
 

@@ -9,7 +9,7 @@ from functools import reduce
 from ..base.series import NO_SERIES, Series, add, likelies, scale
 from ..base.units import GROUND, RAIL_V, RUN_RAILS, Line, Rail
 from ..tally.demand import Carried, Demand
-from ..wiring import Feed, Stretch, Wired, WiredRun
+from ..wiring import Feed, Input, Stretch, Wired, WiredRun
 
 #: What spinning up adds, by rail.
 Surge = Mapping[Rail, Series]
@@ -133,9 +133,25 @@ class CarriedRun:
         return [n / whole if whole else 1 / len(pins) for n in pins]
 
 
-def carried_run(run: WiredRun, carried: Carried, at_once: int | None) -> CarriedRun:
+def input_flow(wired: Wired, carried: Carried, into: Input, at_once: int | None) -> Flow:
+    """What one input carries: of a socket its demand; of a lead of something in between its share
+    of all that is plugged in beyond it."""
+    if into.between is None:
+        return flow_of(carried.of(into.ref))
+    key = into.socket.key
+    beyond = (
+        input_flow(wired, carried, f.input, at_once).share(wired.lead_share(f, key))
+        for f in wired.onward(into)
+        if key in wired.leads_in_use(into.between, f.plug.key)
+    )
+    return together(beyond, at_once)
+
+
+def carried_run(wired: Wired, run: WiredRun, carried: Carried, at_once: int | None) -> CarriedRun:
     """What flows through one run."""
-    lives = tuple(Live(feed=f, flow=flow_of(carried.of(f.input.ref))) for f in run.feeds)
+    lives = tuple(
+        Live(feed=f, flow=input_flow(wired, carried, f.input, at_once)) for f in run.feeds
+    )
     flows: list[tuple[Stretch, Flow]] = []
     beyond = Flow()
     for stretch in reversed(run.stretches):

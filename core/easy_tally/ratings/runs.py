@@ -7,20 +7,23 @@ what is not built yet too.
 from __future__ import annotations
 
 from collections.abc import Callable, Iterator, Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 
 from ..base.rounding import percent
 from ..base.series import NO_SERIES, Series, add, scale
-from ..base.units import GROUND, RAIL_V, Line
+from ..base.units import GROUND, RAIL_V, Line, Window
 from ..tally.demand import Carried
+from ..things.cables import Cable
 from ..things.parts import Drive
 from ..things.supply import Port
 from ..wiring import Feed, Wired, WiredRun
+from . import onward
 from .elements import (
     Element,
     drop,
     grants,
     group,
+    group_spike,
     house_rule,
     not_worked_out,
     path_mohm,
@@ -30,7 +33,9 @@ from .elements import (
     wires,
 )
 from .flows import CarriedRun, Flow, Live, carried_run, group_flows
+from .onward import Onward, onwards
 from .profile import Step, profile
+from .reach import reaches
 from .verdicts import Verdict, rank
 
 
@@ -72,6 +77,10 @@ class Ground:
     wired: Wired
     run: CarriedRun
     groups: Mapping[str, Flow]
+    #: Plugs of adapters, extensions and backplanes on its way.
+    beyond: tuple[Onward, ...] = ()
+    #: What each group carries in the spikes of 10 and 100 ms.
+    spikes: Mapping[Window, Mapping[str, Flow]] = field(default_factory=dict)
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -83,17 +92,38 @@ class MapCheck:
     find: Callable[[Ground], Iterator[Element]] | None
 
 
-def check_runs(wired: Wired, carried: Carried) -> tuple[RunResult, ...]:
-    """Judge every run of a build with what its inputs carry, in the order of its runs."""
+def check_runs(
+    wired: Wired, carried: Carried, spiking: Mapping[Window, Carried] | None = None
+) -> tuple[RunResult, ...]:
+    """Judge every run of a build with what its inputs carry, in the order of its runs; `spiking` is
+    what they carry in a spike, by window."""
     at_once = wired.build.spin_up_at_once
-    runs = [carried_run(r, carried, at_once) for r in wired.runs]
+    runs = [carried_run(wired, r, carried, at_once) for r in wired.runs]
     groups = group_flows(wired, runs)
-    return tuple(_judged(Ground(wired=wired, run=r, groups=groups)) for r in runs)
+    spikes = {w: _group_flows(wired, of) for w, of in (spiking or {}).items()}
+    return tuple(
+        _judged(
+            Ground(
+                wired=wired,
+                run=r,
+                groups=groups,
+                spikes=spikes,
+                beyond=tuple(onwards(wired, r, carried)) if wired.betweens else (),
+            )
+        )
+        for r in runs
+    )
+
+
+def _group_flows(wired: Wired, carried: Carried) -> dict[str, Flow]:
+    at_once = wired.build.spin_up_at_once
+    return group_flows(wired, [carried_run(wired, r, carried, at_once) for r in wired.runs])
 
 
 def _judged(ground: Ground) -> RunResult:
     found = [e for check in MAP_CHECKS for e in _find(check, ground)]
-    found.sort(key=lambda e: rank(e.judged.verdict, e.judged.share))
+    # A reach that does is no share of anything that wears or heats: behind the others.
+    found.sort(key=lambda e: _order(e))
     run = ground.run
     return RunResult(
         wired=run.wired,
@@ -105,6 +135,11 @@ def _judged(ground: Ground) -> RunResult:
         },
         unlimited=tuple(k for k in _groups_of(run) if _limit_a(ground.wired, k) is None),
     )  # fmt: skip
+
+
+def _order(e: Element) -> tuple[int, bool, float]:
+    worst, share = rank(e.judged.verdict, e.judged.share)
+    return worst, e.kind == "reach" and e.judged.verdict == "within", share
 
 
 def _find(check: MapCheck, ground: Ground) -> list[Element]:
@@ -122,7 +157,10 @@ def _find(check: MapCheck, ground: Ground) -> list[Element]:
 def _grants(g: Ground) -> Iterator[Element]:
     for live in g.run.lives:
         f = live.feed
-        yield from grants(f.plug, f.mated, f.input.socket, live.flow)
+        # What its sense contacts say goes on to the card's own socket, and is judged there.
+        if f.input.between is None or f.mated != "16pin":
+            yield from grants(f.plug, f.mated, f.input.socket, live.flow)
+    yield from onward.grants_of(g.wired, g.beyond)
 
 
 def _plug_pins(g: Ground) -> Iterator[Element]:
@@ -130,6 +168,29 @@ def _plug_pins(g: Ground) -> Iterator[Element]:
         f = live.feed
         assume = g.wired.build.assumptions
         yield from plug_pins(f.plug, f.mated, f.pins, f.cable, live.flow, assume)
+    yield from onward.plug_pins_of(g.beyond, g.wired.build.assumptions)
+
+
+def _lead_pins(g: Ground) -> Iterator[Element]:
+    yield from onward.lead_pins_of(g.wired, g.run, g.beyond)
+
+
+def _forbidden(g: Ground) -> Iterator[Element]:
+    yield from onward.forbidden_of(g.wired, g.run, g.beyond)
+
+
+def _reach(g: Ground) -> Iterator[Element]:
+    yield from reaches(g.wired, g.run, g.beyond)
+
+
+def _group_spikes(g: Ground) -> Iterator[Element]:
+    if not g.run.lives:
+        return
+    for key in _groups_of(g.run):
+        limit = _limit_a(g.wired, key)
+        for window, flows in g.spikes.items():
+            if limit is not None:
+                yield group_spike(key, window, limit, flows[key])
 
 
 def _supply_end_pins(g: Ground) -> Iterator[Element]:
@@ -145,6 +206,7 @@ def _wires(g: Ground) -> Iterator[Element]:
     cable, assume = g.run.wired.cable, g.wired.build.assumptions
     for stretch, flow in g.run.stretches:
         yield from wires(cable, stretch.from_mm, stretch.to_mm, flow, assume)
+    yield from onward.wires_of(g.wired, g.beyond)
 
 
 def _drops(g: Ground) -> Iterator[Element]:
@@ -163,6 +225,21 @@ def _drops(g: Ground) -> Iterator[Element]:
             out = _lost_at(live, wire[line][at], mohm, line)
             missing = GROUND in run.whole.missing
             yield drop(live.feed.plug, line, add(out, back) if out and back else None, missing)
+    if g.beyond:
+        yield from onward.drops_of(g.wired, g.beyond, _roots(run, wire, ends, mohm))
+
+
+def _roots(
+    run: CarriedRun, wire: dict[Line, list[Series | None]], ends: dict[float, int], mohm: float
+) -> dict[str, onward.Lost]:
+    """Volts lost by line up to behind each plug of the cable."""
+    return {
+        live.feed.plug.key: {
+            line: _lost_at(live, wire[line][ends[live.feed.plug.at_mm]], mohm, line)
+            for line, _, _ in live.flow.lines()
+        }
+        for live in run.lives
+    }
 
 
 def _groups(g: Ground) -> Iterator[Element]:
@@ -193,9 +270,10 @@ MAP_CHECKS: tuple[MapCheck, ...] = (
     MapCheck(id="drop", words="volts lost", find=_drops),
     MapCheck(id="group", words="port groups", find=_groups),
     MapCheck(id="house-rule", words="house rule for chained plugs", find=_house_rule),
-    MapCheck(id="reach", words="reach along the routes", find=None),
-    MapCheck(id="adapter", words="adapters and Y-pieces", find=None),
-    MapCheck(id="group-spike", words="spikes against port groups", find=None),
+    MapCheck(id="lead-pins", words="leads of adapters and extensions", find=_lead_pins),
+    MapCheck(id="forbidden", words="what is never allowed", find=_forbidden),
+    MapCheck(id="reach", words="reach along the routes", find=_reach),
+    MapCheck(id="group-spike", words="spikes against port groups", find=_group_spikes),
 )
 
 
@@ -248,7 +326,10 @@ def kept_off(feed: Feed) -> bool:
     part = feed.input.part
     if not isinstance(part, Drive) or not part.power_disable or feed.mated != "sata":
         return False
-    return feed.cable.conductors.v3v3 > 0
+    if isinstance(feed.cable, Cable):
+        return feed.cable.conductors.v3v3 > 0
+    own = feed.cable.conductors
+    return own is None or own.v3v3 > 0
 
 
 def _safety(found: list[Element], live: Live) -> float | None:

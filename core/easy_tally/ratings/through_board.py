@@ -18,7 +18,7 @@ from ..tally.demand import Carried
 from ..tally.loads import Load
 from ..things.cables import Cable, Plug
 from ..things.parts import ON_HEADER, Board, Card, Header, Part
-from ..wiring import Feed, Input, Wired
+from ..wiring import Carrier, Feed, Input, Wired
 from .elements import plug_pins
 from .flows import Flow
 from .verdicts import Judgement, judge
@@ -107,7 +107,7 @@ def _nothing_feeds(wired: Wired, loads: tuple[Load, ...]) -> Iterator[BoardEleme
     )  # fmt: skip
 
 
-def _plug_in(wired: Wired, main: Input) -> tuple[Plug, Cable, str, dict[str, int]]:
+def _plug_in(wired: Wired, main: Input) -> tuple[Plug, Carrier, str, dict[str, int]]:
     """The plug in the main socket, or a standard one of 18 AWG where there is none yet."""
     feed: Feed | None = wired.feeds.get(main.ref)
     if feed is not None:

@@ -4,33 +4,14 @@ from __future__ import annotations
 
 from collections.abc import Iterable
 
-from ..standards.connectors import SocketKind
+from ..ratings.reach import SLACK_MM, area_of
 from ..things.cables import Cable
 from ..things.case import Area, Case
 from ..things.fits import goes_into
-from ..things.parts import Board, Card, Drive, Part
 from ..wiring import Input
 
-#: Slack that a plug takes at its socket [mm]. Source: assumption.
-SLACK_MM = 40.0
 #: How far modular plugs stand out of the panel, their bend included [mm]. Source: assumption.
 PLUG_ROOM_MM = 25.0
-
-
-def area_of(part: Part, kind: SocketKind) -> Area:
-    """Where in the case a socket lies."""
-    if isinstance(part, Board):
-        if kind in ("atx24", "atx20"):
-            return "main plug"
-        return "processor" if kind in ("eps8", "eps4") else "board extra"
-    if isinstance(part, Card):
-        return "card"
-    if isinstance(part, Drive):
-        return {
-            "3.5": "3.5-inch bays", "2.5": "2.5-inch places", "optical": "optical bay",
-            "floppy": "3.5-inch bays",
-        }[part.form]  # type: ignore[return-value]  # fmt: skip
-    return "fans and hubs"
 
 
 def out_of_reach(

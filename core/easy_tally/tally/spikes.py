@@ -10,7 +10,7 @@ from __future__ import annotations
 
 import math
 from collections.abc import Collection, Iterable
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from ..base.series import Span
 from ..base.units import WINDOWS, Rail, Window
@@ -69,6 +69,21 @@ def spikes(wired: Wired, loads: tuple[Load, ...]) -> Spikes:
     at_12v = tuple(x for x in loads if x.rail == "v12")
     missing = tuple(dict.fromkeys(parts[x.part].name for x in loads if x.missing))
     return Spikes(spikes_of(wired, loads), spikes_of(wired, at_12v), missing)
+
+
+def spiking_loads(wired: Wired, loads: tuple[Load, ...], window: Window) -> tuple[Load, ...]:
+    """Loads as they are in a spike: what a run takes for full is full and the excess."""
+    i = WINDOWS.index(window)
+    assume = wired.build.assumptions
+    found = []
+    for load in loads:
+        more = _excess(assume, wired.parts[load.part], load)
+        factor = 1.0
+        if more is not None and load.net.full.likely > 0:
+            factor = 1 + more[i].likely / load.net.full.likely
+        spans = load.spans._replace(short=load.spans.full.times(factor))
+        found.append(replace(load, spans=spans))
+    return tuple(found)
 
 
 def spikes_of(wired: Wired, loads: tuple[Load, ...]) -> dict[Window, Span]:

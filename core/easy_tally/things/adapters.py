@@ -1,5 +1,5 @@
-"""What goes between a cable and a socket, or between a supply and its case: adapters, extensions
-and brackets, declared once."""
+"""What goes between a cable and a socket: adapters, extensions, backplanes; and brackets, between a
+supply and its case. Declared once."""
 
 from __future__ import annotations
 
@@ -11,10 +11,14 @@ from ..base.declared import Key, Model, Name, Note, Owned, Rating, rated
 from ..standards.connectors import PlugKind
 from ..standards.contacts import Gauge
 from ..standards.forms import SupplyForm
-from .cables import Plug, RailPins
+from .cables import Connection, Plug, RailPins
 
 #: What a lead of an adapter takes: the socket that a plug goes into.
 LeadKind = Literal["pcie8", "pcie6", "per4", "sata", "fdd4"]
+
+
+#: What the plugs (or bays) of a thing in between are plugged into.
+Plugged = Annotated[tuple[Connection, ...], Field(max_length=64)]
 
 
 class Lead(Model):
@@ -51,6 +55,7 @@ class Adapter(Model):
         tuple[CodeAt, ...], Field(max_length=4, description="of its 16-pin plug, by leads")
     ] = ()
     owned: Owned = ""
+    connections: Plugged = ()
 
     @model_validator(mode="after")
     def _in_order(self) -> Self:
@@ -81,6 +86,35 @@ class Extension(Model):
     conductors: RailPins = RailPins()
     insulation_degc: Rating = rated("printed on the insulation", "°C", 260)
     owned: Owned = ""
+    connections: Plugged = ()
+
+
+class BackplaneInput(Model):
+    """A power input of a backplane, and the bays that it feeds."""
+
+    key: Key
+    kind: Literal["sata", "per4"]
+    bays: Annotated[tuple[Key, ...], Field(min_length=1, max_length=16)]
+
+
+class Backplane(Model):
+    """A drive cage: drives stand in its bays and reach the supply through its inputs."""
+
+    key: Key
+    name: Name
+    note: Note = ""
+    inputs: Annotated[tuple[BackplaneInput, ...], Field(min_length=1, max_length=8)]
+    owned: Owned = ""
+    connections: Annotated[
+        Plugged, Field(description="a bay, and the drive that stands in it")
+    ] = ()
+
+    @model_validator(mode="after")
+    def _each_once(self) -> Self:
+        keys = [i.key for i in self.inputs] + [b for i in self.inputs for b in i.bays]
+        if len(set(keys)) < len(keys):
+            raise ValueError("every input and every bay a key of its own, each bay of one input")
+        return self
 
 
 class Bracket(Model):

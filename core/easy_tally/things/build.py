@@ -8,7 +8,7 @@ from typing import Annotated, Literal, Self
 from pydantic import Field, model_validator
 
 from ..base.declared import Model, Name, Note
-from .adapters import Bracket
+from .adapters import Adapter, Backplane, Bracket, Extension
 from .assumptions import Assumptions
 from .cables import Cable, Run, SocketRef
 from .case import Case
@@ -52,6 +52,9 @@ class Build(Model):
     parts: Annotated[tuple[Part, ...], Field(max_length=400)] = ()
     supply: Supply | None = None
     cables: Annotated[tuple[Cable, ...], Field(max_length=200)] = ()
+    adapters: Annotated[tuple[Adapter, ...], Field(max_length=60)] = ()
+    extensions: Annotated[tuple[Extension, ...], Field(max_length=60)] = ()
+    backplanes: Annotated[tuple[Backplane, ...], Field(max_length=20)] = ()
     runs: tuple[Run, ...] = ()
 
     def part(self, key: str) -> Part | None:

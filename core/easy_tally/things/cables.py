@@ -74,7 +74,8 @@ class Cable(Model):
 
 
 class SocketRef(Model):
-    """One socket of one instance of a part."""
+    """One input: a socket of one instance of a part, or a lead of an adapter, an extension or a
+    backplane, called by its key in place of the part's."""
 
     part: Key
     instance: Annotated[int, Field(ge=1, le=64)] = 1

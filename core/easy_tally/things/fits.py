@@ -32,6 +32,8 @@ class Fit:
 def fit(plug: PlugKind, half: Half, socket: SocketKind, eps4_in_eps8: bool = False) -> Fit:
     """Tell whether `half` of `plug` goes into `socket`, and what it then counts as."""
     shape = PLUGS[plug]
+    if half == "loose" and plug == "eps4+4" and socket == "eps4":
+        return Fit(True, "eps4", warning="The second 4 of a 4+4-pin plug, in a socket of its own.")
     if half == "loose":
         return Fit(False, reason=_loose_reason(plug, socket))
     as_kind = shape.whole if half == "whole" else shape.marked

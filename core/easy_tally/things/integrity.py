@@ -6,7 +6,9 @@ from collections import Counter
 from collections.abc import Iterator
 from typing import TYPE_CHECKING
 
-from .cables import Cable, Run, SocketRef
+from ..standards.connectors import PLUGS, PlugKind, SocketKind
+from .adapters import Adapter, Backplane, Extension
+from .cables import Cable, Connection, Run, SocketRef
 from .fits import fit
 from .parts import (
     HEADER_WORDS,
@@ -18,7 +20,6 @@ from .parts import (
     M2Drive,
     OnHeader,
     Part,
-    Socket,
 )
 from .supply import Port, Supply, port_takes
 
@@ -46,6 +47,10 @@ def _twins(build: Build) -> Iterator[str]:
         ("part", [p.key for p in build.parts]),
         ("cable", [c.key for c in build.cables]),
         ("run", [r.cable for r in build.runs]),
+        (
+            "part, adapter, extension or backplane",
+            [x.key for x in (*build.parts, *build.adapters, *build.extensions, *build.backplanes)],
+        ),
     ):
         if len(set(keys)) < len(keys):
             twice = min(k for k, n in Counter(keys).items() if n > 1)
@@ -136,14 +141,14 @@ def _fed_by_header(hub: Hub, parts: dict[str, Part]) -> bool:
 
 
 def _run_problems(build: Build, board: Board | None) -> Iterator[str]:
-    if not build.runs:
+    between = list(_between(build))
+    if not build.runs and not between:
         return
     cables = {c.key: c for c in build.cables}
     ports = {p.key: p for p in build.supply.ports} if build.supply else {}
-    sockets = dict(build.sockets())
     allows = board is not None and board.eps4_in_eps8
+    plugging = _Plugging(_inputs(build, between), allows)
     seen_ports: set[str] = set()
-    seen_sockets: set[SocketRef] = set()
     for run in build.runs:
         cable = cables.get(run.cable)
         if cable is None:
@@ -153,35 +158,100 @@ def _run_problems(build: Build, board: Board | None) -> Iterator[str]:
             yield f"{cable.name}: a supply to be plugged into"
             return
         yield from _port_problems(cable, build.supply, run, ports, seen_ports)
-        yield from _connection_problems(cable, run, sockets, allows, seen_sockets)
+        kinds = {p.key: p.kind for p in cable.plugs}
+        yield from plugging.problems(cable.name, kinds, run.connections)
+    for of in between:
+        kinds = _plugs_of(of)
+        yield from plugging.problems(of.name, kinds, of.connections)
+    yield from _circles(between)
 
 
-def _connection_problems(
-    cable: Cable,
-    run: Run,
-    sockets: dict[SocketRef, Socket],
-    allows: bool,
-    seen: set[SocketRef],
-) -> Iterator[str]:
-    plugs = {p.key: p for p in cable.plugs}
-    used: set[str] = set()
-    for connection in run.connections:
-        plug, socket = plugs.get(connection.plug), sockets.get(connection.socket)
-        if plug is None:
-            yield f"{cable.name}: a plug that it has; it has no {connection.plug}"
-            continue
-        if socket is None:
-            yield f"{cable.name}: a socket in this build; there is no {connection.socket}"
-            continue
-        if connection.plug in used:
-            yield f"{cable.name}: one use of plug {connection.plug}"
-        if connection.socket in seen:
-            yield f"{connection.socket}: one plug in a socket"
-        used.add(connection.plug)
-        seen.add(connection.socket)
-        answer = fit(plug.kind, connection.half, socket.kind, allows)
-        if not answer.fits:
-            yield f"{cable.name} in {connection.socket}: a plug that fits; {answer.reason}"
+_Between = Adapter | Extension | Backplane
+
+
+def _between(build: Build) -> Iterator[_Between]:
+    yield from build.adapters
+    yield from build.extensions
+    yield from build.backplanes
+
+
+def _plugs_of(of: _Between) -> dict[str, PlugKind]:
+    """Key → kind of its plugs, or bays."""
+    match of:
+        case Adapter():
+            return {p.key: p.kind for p in of.plugs}
+        case Extension():
+            return {"out": of.kind}
+        case Backplane():
+            return {bay: "sata" for i in of.inputs for bay in i.bays}
+
+
+def _leads_of(of: _Between) -> dict[str, SocketKind]:
+    """Key → kind of what its leads are plugged with."""
+    match of:
+        case Adapter():
+            return {lead.key: lead.kind for lead in of.leads}
+        case Extension():
+            return {"in": PLUGS[of.kind].whole}
+        case Backplane():
+            return {i.key: i.kind for i in of.inputs}
+
+
+def _inputs(build: Build, between: list[_Between]) -> dict[SocketRef, SocketKind]:
+    """Every input of a build, and its kind."""
+    found = {ref: socket.kind for ref, socket in build.sockets()}
+    for of in between:
+        for key, kind in _leads_of(of).items():
+            found[SocketRef.model_construct(part=of.key, instance=1, socket=key)] = kind
+    return found
+
+
+class _Plugging:
+    """What is plugged into what, each input and each half of a plug once."""
+
+    def __init__(self, inputs: dict[SocketRef, SocketKind], eps4_in_eps8: bool) -> None:
+        self._inputs = inputs
+        self._allows = eps4_in_eps8
+        self._seen: set[SocketRef] = set()
+
+    def problems(
+        self, name: str, kinds: dict[str, PlugKind], connections: tuple[Connection, ...]
+    ) -> Iterator[str]:
+        """What does not hold of what a cable, or a thing in between, is plugged into."""
+        used: set[tuple[str, str]] = set()
+        for c in connections:
+            plug, into = kinds.get(c.plug), self._inputs.get(c.socket)
+            if plug is None:
+                yield f"{name}: a plug that it has; it has no {c.plug}"
+                continue
+            if into is None:
+                yield f"{name}: a socket in this build; there is no {c.socket}"
+                continue
+            halves = {h for key, h in used if key == c.plug}
+            if c.half in halves or (halves and "whole" in {*halves, c.half}):
+                yield f"{name}: one use of plug {c.plug}"
+            if c.socket in self._seen:
+                yield f"{c.socket}: one plug in a socket"
+            used.add((c.plug, c.half))
+            self._seen.add(c.socket)
+            answer = fit(plug, c.half, into, self._allows)
+            if not answer.fits:
+                yield f"{name} in {c.socket}: a plug that fits; {answer.reason}"
+
+
+def _circles(between: list[_Between]) -> Iterator[str]:
+    """Things in between that feed themselves in the end."""
+    onward = {of.key: {c.socket.part for c in of.connections} for of in between}
+    for of in between:
+        seen: set[str] = set()
+        waiting = [*onward[of.key]]
+        while waiting:
+            key = waiting.pop()
+            if key in onward and key not in seen:
+                seen.add(key)
+                waiting += onward[key]
+        if of.key in seen:
+            yield f"{of.name}: fed by the supply, not by itself"
 
 
 def _port_problems(

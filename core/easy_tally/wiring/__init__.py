@@ -2,10 +2,11 @@
 
 from __future__ import annotations
 
+from .between import Between
 from .offers import Offer, Offers, first_offer, offers_for_plug, offers_for_socket
-from .wired import Feed, Input, Stretch, Wired, WiredRun
+from .wired import Carrier, Feed, Input, Stretch, Wired, WiredRun
 
 __all__ = [
-    "Feed", "Input", "Offer", "Offers", "Stretch", "Wired", "WiredRun", "first_offer",
-    "offers_for_plug", "offers_for_socket",
+    "Between", "Carrier", "Feed", "Input", "Offer", "Offers", "Stretch", "Wired", "WiredRun",
+    "first_offer", "offers_for_plug", "offers_for_socket",
 ]  # fmt: skip

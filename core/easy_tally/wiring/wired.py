@@ -7,7 +7,7 @@ wired on both sides. What has no plug of its own is led to the part whose socket
 
 from __future__ import annotations
 
-from collections.abc import Iterator, Mapping
+from collections.abc import Container, Iterator, Mapping
 from dataclasses import dataclass
 from functools import cached_property
 
@@ -17,6 +17,7 @@ from ..things.cables import Cable, Connection, Plug, Run, SocketRef
 from ..things.fits import fit
 from ..things.parts import ON_HEADER, Board, Card, Header, Hub, Part, Slot, Socket
 from ..things.supply import Port
+from .between import Between, betweens
 
 #: Kinds of the board's main socket, of its processor sockets, and of those that relieve the main
 #: plug of what the slots draw. A 6-pin auxiliary relieves nothing: assumption.
@@ -25,22 +26,34 @@ PROCESSOR = ("eps8", "eps4")
 EXTRA = ("pcie8", "pcie6", "sata", "per4")
 
 
+#: Whose inputs and plugs there are: of parts and of what stands in between; of cables.
+Owner = Part | Between
+Carrier = Cable | Between
+
+
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Input:
-    """Something that a plug goes into: a socket of one instance of a part."""
+    """Something that a plug goes into: a socket of one instance of a part, or a lead of what stands
+    in between."""
 
     ref: str
     at: SocketRef
-    part: Part
+    part: Owner
     socket: Socket
+
+    @property
+    def between(self) -> Between | None:
+        """What stands in between, where this is a lead of it."""
+        return self.part if isinstance(self.part, Between) else None
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Feed:
-    """A plug in an input: the pin-out that then counts, and the pins wired on both sides."""
+    """A plug in an input: the pin-out that then counts, and the pins wired on both sides. `cable`
+    is what the plug is of: a cable, or what stands in between."""
 
     input: Input
-    cable: Cable
+    cable: Carrier
     plug: Plug
     connection: Connection
     mated: SocketKind
@@ -83,9 +96,15 @@ class Wired:
         self.ports: dict[str, Port] = {p.key: p for p in build.supply.ports} if build.supply else {}
         self.board: Board | None = build.board()
         self.eps4_in_eps8 = self.board is not None and self.board.eps4_in_eps8
+        self.betweens: dict[str, Between] = {b.key: b for b in betweens(build)}
         self.inputs: dict[str, Input] = {i.ref: i for i in _inputs(build)}
+        self.inputs |= {i.ref: i for b in self.betweens.values() for i in _leads(b)}
         self.runs: tuple[WiredRun, ...] = tuple(self._run(r) for r in build.runs)
         self.feeds: dict[str, Feed] = {f.input.ref: f for r in self.runs for f in r.feeds}
+        for b in self.betweens.values():
+            plugs = {p.key: p for p in b.plugs}
+            own = (self._feed(b, plugs[c.plug], c) for c in b.connections)
+            self.feeds |= {f.input.ref: f for f in own}
 
     def _run(self, run: Run) -> WiredRun:
         cable = self.cables[run.cable]
@@ -97,7 +116,7 @@ class Wired:
             feeds=tuple(feeds), stretches=tuple(_stretches(feeds)),
         )  # fmt: skip
 
-    def _feed(self, cable: Cable, plug: Plug, connection: Connection) -> Feed:
+    def _feed(self, cable: Carrier, plug: Plug, connection: Connection) -> Feed:
         into = self.inputs[str(connection.socket)]
         answer = fit(plug.kind, connection.half, into.socket.kind, self.eps4_in_eps8)
         mated = answer.mated or into.socket.kind
@@ -105,6 +124,71 @@ class Wired:
             input=into, cable=cable, plug=plug, connection=connection, mated=mated,
             pins=pins_wired(mated, plug, into.socket), warning=answer.warning,
         )  # fmt: skip
+
+    # -- what stands in between ----------------------------------------------------------
+
+    @cached_property
+    def live(self) -> frozenset[str]:
+        """Inputs that a plug is in and whose way back ends at the supply: by one lead at least of
+        what stands in between."""
+        found = {f.input.ref for r in self.runs for f in r.feeds}
+        waiting = list(self.betweens.values())
+        while True:
+            new = {
+                ref
+                for b in waiting
+                for ref in self._fed_through(b)
+                if ref not in found and self.leads_in_use(b, self.feeds[ref].plug.key, found)
+            }
+            if not new:
+                return frozenset(found)
+            found |= new
+
+    def _fed_through(self, b: Between) -> list[str]:
+        return [str(c.socket) for c in b.connections if str(c.socket) in self.feeds]
+
+    def leads_in_use(
+        self, b: Between, plug: str, live: Container[str] | None = None
+    ) -> tuple[str, ...]:
+        """Keys of the leads that feed one of its plugs and are plugged in."""
+        there = self.live if live is None else live
+        return tuple(k for k in b.fed_by[plug] if f"{b.key}#1/{k}" in there)
+
+    def onward(self, into: Input) -> tuple[Feed, ...]:
+        """What is plugged in beyond a lead of what stands in between."""
+        b = into.between
+        if b is None:
+            return ()
+        return tuple(
+            self.feeds[str(c.socket)]
+            for c in b.connections
+            if into.socket.key in b.fed_by[c.plug] and self.feeds[str(c.socket)].cable is b
+        )
+
+    def lead_share(self, feed: Feed, lead: str) -> float:
+        """The share of what a plug of something in between carries that comes by one of its leads:
+        by the 12 V pins of those plugged in, evenly where none has any. Source: assumption."""
+        b = feed.cable
+        if not isinstance(b, Between):
+            raise TypeError(f"a plug of something in between, got one of {b.name}")
+        pins = {
+            k: self.pins_12v(self.inputs[f"{b.key}#1/{k}"])
+            for k in self.leads_in_use(b, feed.plug.key)
+        }
+        whole = sum(pins.values())
+        return pins[lead] / whole if whole else 1 / len(pins)
+
+    def cables_to(self, ref: str) -> tuple[Cable, ...]:
+        """The cables by which an input is fed in the end, several where an adapter has several
+        leads."""
+        feed = self.feeds.get(ref)
+        if feed is None:
+            return ()
+        if isinstance(feed.cable, Cable):
+            return (feed.cable,)
+        leads = self.leads_in_use(feed.cable, feed.plug.key)
+        found = (c for k in leads for c in self.cables_to(f"{feed.cable.key}#1/{k}"))
+        return tuple({c.key: c for c in found}.values())
 
     # -- inputs of parts ---------------------------------------------------------------
 
@@ -122,7 +206,7 @@ class Wired:
     def ways_in(self, inputs: tuple[Input, ...]) -> tuple[Input, ...]:
         """Those of some inputs that share what comes through them: fed, or required and so to be
         fed. None where all are optional and nothing feeds them."""
-        return tuple(i for i in inputs if i.ref in self.feeds or i.socket.required)
+        return tuple(i for i in inputs if i.ref in self.live or i.socket.required)
 
     def pins_12v(self, into: Input) -> int:
         """12 V pins in use at an input: wired on both sides where a plug is in, else its own."""
@@ -146,9 +230,7 @@ class Wired:
     @cached_property
     def extras(self) -> tuple[Input, ...]:
         """The board's fed sockets that take slot load off its main plug."""
-        return tuple(
-            i for i in self._board_inputs if i.socket.kind in EXTRA and i.ref in self.feeds
-        )
+        return tuple(i for i in self._board_inputs if i.socket.kind in EXTRA and i.ref in self.live)
 
     @cached_property
     def needed(self) -> frozenset[str]:
@@ -256,6 +338,12 @@ def _inputs(build: Build) -> Iterator[Input]:
     parts = {p.key: p for p in build.parts}
     for at, socket in build.sockets():
         yield Input(ref=str(at), at=at, part=parts[at.part], socket=socket)
+
+
+def _leads(b: Between) -> Iterator[Input]:
+    for socket in b.sockets:
+        at = SocketRef.model_construct(part=b.key, instance=1, socket=socket.key)
+        yield Input(ref=str(at), at=at, part=b, socket=socket)
 
 
 def _stretches(feeds: list[Feed]) -> Iterator[Stretch]:

@@ -875,6 +875,69 @@ export interface components {
             };
         };
         /**
+         * Adapter
+         * @description One or more leads, each its own plug to go into it, and one or more plugs. A Y-piece, and a
+         *     lead from 4-pin to SATA, are adapters.
+         */
+        Adapter: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /**
+             * Note
+             * @default
+             */
+            note?: string;
+            /** Leads */
+            leads: components["schemas"]["Lead"][];
+            /** Plugs */
+            plugs: components["schemas"]["Plug"][];
+            /**
+             * Gauge
+             * @default 18
+             */
+            gauge?: (14 | 16 | 18 | 20 | 22) | null;
+            /**
+             * @description of one lead
+             * @default {
+             *       "v12": 0,
+             *       "v5": 0,
+             *       "v3v3": 0,
+             *       "v5sb": 0,
+             *       "ground": 0
+             *     }
+             */
+            conductors?: components["schemas"]["RailPins"];
+            /**
+             * Insulation Degc
+             * @description printed on the insulation
+             */
+            insulation_degc?: number | null;
+            /**
+             * Moulded
+             * @description 4-pin to SATA moulded over its wires, or crimped
+             */
+            moulded?: boolean | null;
+            /**
+             * Codes
+             * @description of its 16-pin plug, by leads
+             * @default []
+             */
+            codes?: components["schemas"]["CodeAt"][];
+            /**
+             * Owned
+             * @description the thing in the drawer that it is
+             * @default
+             */
+            owned?: string;
+            /**
+             * Connections
+             * @default []
+             */
+            connections?: components["schemas"]["Connection"][];
+        };
+        /**
          * Assumptions
          * @description What is taken where the builder has no figure.
          */
@@ -1436,6 +1499,50 @@ export interface components {
             wire_22awg_a?: number;
         };
         /**
+         * Backplane
+         * @description A drive cage: drives stand in its bays and reach the supply through its inputs.
+         */
+        Backplane: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /**
+             * Note
+             * @default
+             */
+            note?: string;
+            /** Inputs */
+            inputs: components["schemas"]["BackplaneInput"][];
+            /**
+             * Owned
+             * @description the thing in the drawer that it is
+             * @default
+             */
+            owned?: string;
+            /**
+             * Connections
+             * @description a bay, and the drive that stands in it
+             * @default []
+             */
+            connections?: components["schemas"]["Connection"][];
+        };
+        /**
+         * BackplaneInput
+         * @description A power input of a backplane, and the bays that it feeds.
+         */
+        BackplaneInput: {
+            /** Key */
+            key: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "sata" | "per4";
+            /** Bays */
+            bays: string[];
+        };
+        /**
          * Band
          * @description A price that holds on some days from one hour to another; over midnight where `from_h` is
          *     the later: it belongs to the day on which it begins.
@@ -1929,6 +2036,21 @@ export interface components {
              */
             cables?: components["schemas"]["Cable"][];
             /**
+             * Adapters
+             * @default []
+             */
+            adapters?: components["schemas"]["Adapter"][];
+            /**
+             * Extensions
+             * @default []
+             */
+            extensions?: components["schemas"]["Extension"][];
+            /**
+             * Backplanes
+             * @default []
+             */
+            backplanes?: components["schemas"]["Backplane"][];
+            /**
              * Runs
              * @default []
              */
@@ -2287,6 +2409,19 @@ export interface components {
             state?: ("sleep" | "idle" | "everyday" | "full" | "start" | "short") | null;
         };
         /**
+         * CodeAt
+         * @description What a 16-pin plug is coded for with so many leads plugged in.
+         */
+        CodeAt: {
+            /** Leads */
+            leads: number;
+            /**
+             * Watts
+             * @enum {integer}
+             */
+            watts: 150 | 300 | 450 | 600;
+        };
+        /**
          * Compact
          * @description What every edit returns.
          */
@@ -2509,6 +2644,60 @@ export interface components {
              * @description efficiency
              */
             value: number;
+        };
+        /**
+         * Extension
+         * @description One lead and one plug of the same kind, wires between: its ends are standard, so it has no
+         *     pinout family.
+         */
+        Extension: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /**
+             * Note
+             * @default
+             */
+            note?: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "atx20+4" | "atx24" | "atx20" | "aux6" | "eps4+4" | "eps8" | "eps4" | "pcie6+2" | "pcie8" | "pcie6" | "16pin" | "sata" | "per4" | "fdd4";
+            /** Length Mm */
+            length_mm: number;
+            /**
+             * Gauge
+             * @default 18
+             */
+            gauge?: (14 | 16 | 18 | 20 | 22) | null;
+            /**
+             * @default {
+             *       "v12": 0,
+             *       "v5": 0,
+             *       "v3v3": 0,
+             *       "v5sb": 0,
+             *       "ground": 0
+             *     }
+             */
+            conductors?: components["schemas"]["RailPins"];
+            /**
+             * Insulation Degc
+             * @description printed on the insulation
+             */
+            insulation_degc?: number | null;
+            /**
+             * Owned
+             * @description the thing in the drawer that it is
+             * @default
+             */
+            owned?: string;
+            /**
+             * Connections
+             * @default []
+             */
+            connections?: components["schemas"]["Connection"][];
         };
         /**
          * Fan
@@ -2794,6 +2983,21 @@ export interface components {
             steps: components["schemas"]["StepAnswer"][];
             /** Plugs */
             plugs: components["schemas"]["PlugAnswer"][];
+        };
+        /**
+         * Lead
+         * @description An input of an adapter.
+         */
+        Lead: {
+            /** Key */
+            key: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "pcie8" | "pcie6" | "per4" | "sata" | "fdd4";
+            /** Pins 12V */
+            pins_12v?: number | null;
         };
         /**
          * LightStrip
@@ -3643,7 +3847,8 @@ export interface components {
         };
         /**
          * SocketRef
-         * @description One socket of one instance of a part.
+         * @description One input: a socket of one instance of a part, or a lead of an adapter, an extension or a
+         *     backplane, called by its key in place of the part's.
          */
         SocketRef: {
             /** Part */
@@ -5100,77 +5305,6 @@ export interface components {
             part: components["schemas"]["Processor"] | components["schemas"]["Board"] | components["schemas"]["Card"] | components["schemas"]["Memory"] | components["schemas"]["M2Drive"] | components["schemas"]["Drive"] | components["schemas"]["Fan"] | components["schemas"]["Pump"] | components["schemas"]["Cooler"] | components["schemas"]["LightStrip"] | components["schemas"]["Hub"] | components["schemas"]["UsbLoad"] | components["schemas"]["Other"];
         };
         /**
-         * Adapter
-         * @description One or more leads, each its own plug to go into it, and one or more plugs. A Y-piece, and a
-         *     lead from 4-pin to SATA, are adapters.
-         */
-        Adapter: {
-            /** Key */
-            key: string;
-            /** Name */
-            name: string;
-            /**
-             * Note
-             * @default
-             */
-            note?: string;
-            /** Leads */
-            leads: components["schemas"]["Lead"][];
-            /** Plugs */
-            plugs: components["schemas"]["Plug"][];
-            /**
-             * Gauge
-             * @default 18
-             */
-            gauge?: (14 | 16 | 18 | 20 | 22) | null;
-            /**
-             * @description of one lead
-             * @default {
-             *       "v12": 0,
-             *       "v5": 0,
-             *       "v3v3": 0,
-             *       "v5sb": 0,
-             *       "ground": 0
-             *     }
-             */
-            conductors?: components["schemas"]["RailPins"];
-            /**
-             * Insulation Degc
-             * @description printed on the insulation
-             */
-            insulation_degc?: number | null;
-            /**
-             * Moulded
-             * @description 4-pin to SATA moulded over its wires, or crimped
-             */
-            moulded?: boolean | null;
-            /**
-             * Codes
-             * @description of its 16-pin plug, by leads
-             * @default []
-             */
-            codes?: components["schemas"]["CodeAt"][];
-            /**
-             * Owned
-             * @description the thing in the drawer that it is
-             * @default
-             */
-            owned?: string;
-        };
-        /**
-         * CodeAt
-         * @description What a 16-pin plug is coded for with so many leads plugged in.
-         */
-        CodeAt: {
-            /** Leads */
-            leads: number;
-            /**
-             * Watts
-             * @enum {integer}
-             */
-            watts: 150 | 300 | 450 | 600;
-        };
-        /**
          * DrawerThing
          * @description A thing in the drawer: what it is, how many, how old, in what condition, where it lies.
          */
@@ -5219,70 +5353,6 @@ export interface components {
             cables?: components["schemas"]["Cable"][];
             /** Thing */
             thing?: components["schemas"]["Cable"] | components["schemas"]["Adapter"] | components["schemas"]["Extension"] | components["schemas"]["Bracket"] | null;
-        };
-        /**
-         * Extension
-         * @description One lead and one plug of the same kind, wires between: its ends are standard, so it has no
-         *     pinout family.
-         */
-        Extension: {
-            /** Key */
-            key: string;
-            /** Name */
-            name: string;
-            /**
-             * Note
-             * @default
-             */
-            note?: string;
-            /**
-             * Kind
-             * @enum {string}
-             */
-            kind: "atx20+4" | "atx24" | "atx20" | "aux6" | "eps4+4" | "eps8" | "eps4" | "pcie6+2" | "pcie8" | "pcie6" | "16pin" | "sata" | "per4" | "fdd4";
-            /** Length Mm */
-            length_mm: number;
-            /**
-             * Gauge
-             * @default 18
-             */
-            gauge?: (14 | 16 | 18 | 20 | 22) | null;
-            /**
-             * @default {
-             *       "v12": 0,
-             *       "v5": 0,
-             *       "v3v3": 0,
-             *       "v5sb": 0,
-             *       "ground": 0
-             *     }
-             */
-            conductors?: components["schemas"]["RailPins"];
-            /**
-             * Insulation Degc
-             * @description printed on the insulation
-             */
-            insulation_degc?: number | null;
-            /**
-             * Owned
-             * @description the thing in the drawer that it is
-             * @default
-             */
-            owned?: string;
-        };
-        /**
-         * Lead
-         * @description An input of an adapter.
-         */
-        Lead: {
-            /** Key */
-            key: string;
-            /**
-             * Kind
-             * @enum {string}
-             */
-            kind: "pcie8" | "pcie6" | "per4" | "sata" | "fdd4";
-            /** Pins 12V */
-            pins_12v?: number | null;
         };
         /**
          * ThingOut

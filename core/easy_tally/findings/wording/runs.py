@@ -14,8 +14,22 @@ from ...wiring import Feed, Wired
 
 def plug_words(wired: Wired, run: RunResult, plug: str) -> str:
     """What a plug of a run feeds."""
-    feed = next((f for f in run.wired.feeds if f.plug.key == plug), None)
+    key, _, own = plug.rpartition("/")
+    if key:
+        return _between_words(wired, key, own)
+    feed = next((f for f in run.wired.feeds if f.plug.key == own), None)
     return wired.words(feed.input.ref) if feed else plug
+
+
+def _between_words(wired: Wired, key: str, own: str) -> str:
+    """A plug of something in between by what it feeds; a lead by whose it is."""
+    of = wired.betweens.get(key)
+    if of is None:
+        return f"{key} · {own}"
+    feed = wired.in_use.get((key, own))
+    if feed is not None:
+        return f"{wired.words(feed.input.ref)}, by {of.name}"
+    return wired.words(f"{key}#1/{own}")
 
 
 def run_title(run: RunResult) -> str:
@@ -58,25 +72,40 @@ def element_title(wired: Wired, run: RunResult, e: Element) -> str:
             label = next((p.label for p in run.ports if p.key == e.at), e.at)
             return f"Port {label}, {counted(terms['pins'], 'pin')} of {line}"
         case "wire":
-            gauge = f"{run.wired.cable.gauge} AWG" if run.wired.cable.gauge else "gauge not known"
+            of = wired.betweens.get(e.at.partition("/")[0]) if e.at else None
+            awg = of.gauge if of else run.wired.cable.gauge
+            gauge = f"{awg} AWG" if awg else "gauge not known"
+            where = f" of {of.name}" if of else ""
             return (
-                f"Wires {e.from_mm:.0f}–{e.to_mm:.0f} mm, {gauge}, "
+                f"Wires{where} {e.from_mm:.0f}–{e.to_mm:.0f} mm, {gauge}, "
                 f"{terms['conductors']:.0f} of {line}"
             )
         case "drop":
             return f"Volts lost at {at}, {line}"
         case "group":
-            supply = wired.build.supply
-            label = (
-                next((g.label for g in supply.groups if g.key == e.at), e.at) if supply else e.at
-            )
-            return f"Port group {label}"
+            return f"Port group {_group_label(wired, e.at)}"
         case "house rule":
             if e.unit == "plugs":
                 return "House rule: never both plugs of a chain"
             return "House rule: one plug’s worth a cable"
+        case "lead pins":
+            return f"Lead pins of {at}, {terms['pins']:.0f} of {line}"
+        case "forbidden":
+            return "Never allowed"
+        case "reach":
+            if e.at.endswith(" span"):
+                return f"Between the plugs, to {plug_words(wired, run, e.at.removesuffix(' span'))}"
+            return f"Reach to {at}"
+        case "group spike":
+            key, _, window = e.at.rpartition(" ")
+            return f"Port group {_group_label(wired, key)}, spike of {window} ms"
         case "not worked out":
             return f"Not worked out: {e.at}"
+
+
+def _group_label(wired: Wired, key: str) -> str:
+    groups = wired.build.supply.groups if wired.build.supply else ()
+    return next((g.label for g in groups if g.key == key), key)
 
 
 def element_formula(run: RunResult, e: Element) -> str:
@@ -100,9 +129,14 @@ def element_formula(run: RunResult, e: Element) -> str:
             f"{judged.load / terms['volts'] * 100:.1f} % of {terms['volts']:g} V; "
             f"within to {DROP_WITHIN * 100:g} %, over beyond {DROP_OVER * 100:g} %"
         )
-    if e.kind == "grant" and e.unit == "W":
-        plug = next(f.plug for f in run.wired.feeds if f.plug.key == e.at)
-        if plug.kind == "16pin":
+    if "leads" in terms:
+        leads, code = terms["leads"], terms.get("code")
+        coded = "its code not known" if code is None else f"coded for {code:.0f} W"
+        most = f"150 W a lead: {150 * leads:.0f} W"
+        parts.append(f"{counted(leads, 'lead')} plugged in, {coded}; {most}")
+    elif e.kind == "grant" and e.unit == "W":
+        plug = next((f.plug for f in run.wired.feeds if f.plug.key == e.at), None)
+        if plug is not None and plug.kind == "16pin":
             parts.append(SENSE_WORDS[plug.sense] if plug.sense else "sense coding not known")
     if judged.limit is not None and judged.rated is not None and judged.limit != judged.rated:
         parts.append(
@@ -111,12 +145,29 @@ def element_formula(run: RunResult, e: Element) -> str:
     return "; ".join(parts)
 
 
+def _reach_words(title: str, e: Element) -> str:
+    if e.judged.limit is None:
+        return f"{title}: the case states no route to it."
+    reaches, way = number(e.judged.limit, "mm"), number(e.judged.load, "mm")
+    if e.judged.verdict == "over":
+        short = number(e.judged.load - e.judged.limit, "mm")
+        return f"{title}: {reaches}, and the way is {way}; it is {short} short."
+    return f"{title}: {reaches} for a way of {way}."
+
+
 def element_cause(wired: Wired, run: RunResult, e: Element) -> str:
     """One sentence with the numbers: why the verdict is what it is."""
     judged, title = e.judged, element_title(wired, run, e)
     load = number(judged.load, e.unit)
     if e.kind == "not worked out":
         return f"{title}. The check broke down, so nothing is known of it."
+    if e.kind == "forbidden":
+        return f"{title}: {e.at}."
+    if e.kind == "reach":
+        return _reach_words(title, e)
+    if e.terms.get("leads", 9) < e.terms.get("least", 0):
+        least = counted(e.terms["least"], "lead")
+        return f"{title}: the card does not start, it needs at least {least} plugged in."
     if judged.limit is None:
         return f"{title}: {load}, but no limit is known."
     if "pins" in e.terms and not e.terms["pins"]:

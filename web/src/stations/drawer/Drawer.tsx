@@ -125,7 +125,7 @@ function Row({ of: t, buildKey }: { of: Thing; buildKey: string }) {
   };
   return (
     <li data-thing={t.thing.key} className="border-b border-rule py-2">
-      <div className="grid grid-cols-[minmax(0,1fr)_210px_auto] items-start gap-4">
+      <div className="grid grid-cols-[minmax(0,1fr)_210px_300px] items-start gap-4">
         <div>
           <b className="text-md">{t.thing.count > 1 ? `${t.thing.count} × ${t.name}` : t.name}</b>
           {t.thing.standing === "looked at" && (
