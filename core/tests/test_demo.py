@@ -93,6 +93,7 @@ class Cormorant(unittest.TestCase):
         assert cable is not None
         plugs = [p.model_dump() for p in cable.plugs]
         plugs.append(plugs[-1] | {"key": "p5", "at_mm": 800})
+        b = b.model_copy(update={"runs": (), "backplanes": ()})
         change = edits.ChangeCable(cable="sata-1", changes={"plugs": plugs})
         b = apply(b, change)
         for i in range(1, 6):

@@ -88,6 +88,8 @@ def used_of(build: Build) -> Counter[str]:
     of = [c.owned for c in build.cables]
     of += [build.supply.owned] if build.supply else []
     of += [build.bracket.owned] if build.bracket else []
+    of += [t.owned for t in build.adapters] + [t.owned for t in build.extensions]
+    of += [t.owned for t in build.backplanes]
     return Counter(key for key in of if key)
 
 
@@ -100,6 +102,11 @@ def without(build: Build, keys: Collection[str]) -> Build:
             c.model_copy(update={"owned": ""}) if c.owned in gone else c for c in build.cables
         )
     }
+    for name in ("adapters", "extensions", "backplanes"):
+        changes[name] = tuple(
+            t.model_copy(update={"owned": ""}) if t.owned in gone else t
+            for t in getattr(build, name)
+        )
     if build.supply and build.supply.owned in gone:
         changes["supply"] = build.supply.model_copy(update={"owned": ""})
     if build.bracket and build.bracket.owned in gone:

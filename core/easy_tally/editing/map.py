@@ -2,7 +2,8 @@
 
 from __future__ import annotations
 
-from typing import Literal
+from collections.abc import Callable
+from typing import Any, Literal
 
 from ..base.declared import Key
 from ..base.errors import NotThere, Refused
@@ -11,10 +12,12 @@ from ..things.build import Build
 from ..things.cables import Cable, Connection, Plug, Run, SocketRef
 from ..things.fits import best_half, fit
 from ..things.supply import port_takes
-from ..wiring import Wired
-from ..wiring.offers import free_ports_for, why_no_port, why_not_here
+from ..wiring import Carrier, Feed, Wired, never_allowed
+from ..wiring.never import why_never
+from ..wiring.offers import free_half, free_ports_for, why_no_port, why_not_here
 from .base import EditBase
 from .cables import cable_of, name_of
+from .released import BETWEEN
 from .valid import remade
 
 
@@ -32,23 +35,20 @@ class Connect(EditBase):
     def apply(self, build: Build) -> Build:
         """With the plug in the socket."""
         wired = Wired(build)
-        cable = cable_of(build, self.cable)
-        plug, into = _plug(cable, self.plug), wired.inputs.get(str(self.socket))
+        carrier = _carrier(wired, self.cable)
+        plug, into = _plug(carrier, self.plug), wired.inputs.get(str(self.socket))
         if into is None:
             raise NotThere(f"There is no socket {self.socket} in this build.")
-        allows = wired.eps4_in_eps8
-        half = self.half or best_half(plug.kind, into.socket.kind, allows)
-        answer = fit(plug.kind, half, into.socket.kind, allows)
-        if not answer.fits:
-            raise Refused(answer.reason)
-        ports = _seat(wired, cable, self.ports)
-        cleared = [_without(r, cable, plug, self.socket) for r in build.runs]
+        half = self.half or free_half(wired, carrier, plug, into)
+        answer = fit(plug.kind, half, into.socket.kind, wired.eps4_in_eps8)
+        reason = "" if answer.fits else answer.reason
+        if reason := reason or why_never(wired, carrier, plug, into):
+            raise Refused(reason)
         new = Connection(plug=plug.key, half=half, socket=self.socket)
-        old = next((r for r in cleared if r.cable == cable.key), None)
-        connections = (*(old.connections if old else ()), new)
-        run = Run(cable=cable.key, ports=ports, connections=connections)
-        others = [r for r in cleared if r.cable != cable.key]
-        return remade(build, runs=_ordered(build, others, run))
+        if isinstance(carrier, Cable):
+            ports = _seat(wired, carrier, self.ports)
+            return _plugged(build, carrier.key, new, ports)
+        return _plugged(build, carrier.key, new, None)
 
     def title(self, build: Build) -> str:
         """The cable's name."""
@@ -69,15 +69,16 @@ class Park(EditBase):
 
     def apply(self, build: Build) -> Build:
         """With the plug parked."""
-        cable = cable_of(build, self.cable)
-        _plug(cable, self.plug)
-        run = build.run(cable.key)
-        if run is None or all(c.plug != self.plug for c in run.connections):
-            raise Refused(f"Plug {self.plug} of {cable.name} is parked already.")
-        left = tuple(c for c in run.connections if c.plug != self.plug)
-        others = [r for r in build.runs if r.cable != cable.key]
-        parked = run.model_copy(update={"connections": left})
-        return remade(build, runs=_ordered(build, others, parked))
+        carrier = _carrier(Wired(build), self.cable)
+        _plug(carrier, self.plug)
+
+        def left(key: str, of: Connections) -> Connections:
+            return tuple(c for c in of if key != carrier.key or c.plug != self.plug)
+
+        parked = _each(build, left)
+        if parked == build:
+            raise Refused(f"Plug {self.plug} of {carrier.name} is parked already.")
+        return parked
 
     def title(self, build: Build) -> str:
         """The cable's name."""
@@ -124,21 +125,128 @@ class Unplug(EditBase):
         return f"unplug {name_of(build, self.cable)}"
 
 
-def _plug(cable: Cable, key: str) -> Plug:
-    plug = next((p for p in cable.plugs if p.key == key), None)
+class SwapPlugs(EditBase):
+    """Put each of two plugs in use where the other is."""
+
+    type: Literal["swap plugs"] = "swap plugs"
+    cable: Key
+    plug: Key
+    other_cable: Key
+    other_plug: Key
+
+    def apply(self, build: Build) -> Build:
+        """With the two in each other's sockets."""
+        wired = Wired(build)
+        one = _in_use(wired, self.cable, self.plug)
+        two = _in_use(wired, self.other_cable, self.other_plug)
+        allows = wired.eps4_in_eps8
+        moved: dict[tuple[str, str], Connection] = {}
+        for feed, to in ((one, two), (two, one)):
+            half = best_half(feed.plug.kind, to.input.socket.kind, allows)
+            answer = fit(feed.plug.kind, half, to.input.socket.kind, allows)
+            if not answer.fits:
+                raise Refused(answer.reason)
+            moved[feed.cable.key, feed.plug.key] = Connection(
+                plug=feed.plug.key, half=half, socket=to.input.at
+            )
+
+        def swapped(key: str, of: Connections) -> Connections:
+            return tuple(moved.get((key, c.plug), c) for c in of)
+
+        made = _each(build, swapped)
+        now = Wired(made)
+        for run in now.runs:
+            if reasons := set(never_allowed(now, run)) - _allowed_before(wired, run.cable.key):
+                raise Refused(f"{min(reasons)}.")
+        return made
+
+    def title(self, build: Build) -> str:
+        """Both cables' names."""
+        return f"swap {name_of(build, self.cable)} and {name_of(build, self.other_cable)}"
+
+    def asks_for(self) -> tuple[str, ...]:
+        """Both plugs."""
+        return (f"plug:{self.cable}/{self.plug}", f"plug:{self.other_cable}/{self.other_plug}")
+
+
+Connections = tuple[Connection, ...]
+
+
+def _allowed_before(wired: Wired, cable: str) -> set[str]:
+    return {r for run in wired.runs if run.cable.key == cable for r in never_allowed(wired, run)}
+
+
+def _in_use(wired: Wired, cable: str, plug: str) -> Feed:
+    carrier = _carrier(wired, cable)
+    _plug(carrier, plug)
+    feed = wired.in_use.get((cable, plug))
+    if feed is None:
+        raise Refused(f"Plug {plug} of {carrier.name} is parked: there is nothing to swap.")
+    return feed
+
+
+def _carrier(wired: Wired, key: str) -> Carrier:
+    """The cable, adapter, extension or backplane called `key`. Raises NotThere."""
+    found: Carrier | None = wired.cables.get(key) or wired.betweens.get(key)
+    if found is None:
+        raise NotThere(f"There is no cable {key} in this build.")
+    return found
+
+
+def _plug(carrier: Carrier, key: str) -> Plug:
+    plug = next((p for p in carrier.plugs if p.key == key), None)
     if plug is None:
-        raise NotThere(f"{cable.name} has no plug {key}.")
+        raise NotThere(f"{carrier.name} has no plug {key}.")
     return plug
 
 
-def _without(run: Run, cable: Cable, plug: Plug, socket: SocketRef) -> Run:
-    """A run without what holds a socket, and without the use of one plug."""
-    left = tuple(
-        c
-        for c in run.connections
-        if c.socket != socket and not (run.cable == cable.key and c.plug == plug.key)
-    )
-    return run.model_copy(update={"connections": left})
+def _each(build: Build, made: Callable[[str, Connections], Connections]) -> Build:
+    """A build with the connections of every run and of all that stands in between made anew, by
+    whose they are."""
+    runs = [r.model_copy(update={"connections": made(r.cable, r.connections)}) for r in build.runs]
+    between: dict[str, Any] = {
+        name: tuple(
+            t.model_copy(update={"connections": made(t.key, t.connections)})
+            for t in getattr(build, name)
+        )
+        for name in BETWEEN
+    }
+    fixed = {c.key for c in build.cables if not c.needs}
+    # A fixed cable that feeds nothing is not a run: it hangs there anyway.
+    kept = tuple(r for r in runs if r.connections or r.cable not in fixed)
+    return remade(build, runs=kept, **between)
+
+
+def _plugged(build: Build, key: str, new: Connection, ports: tuple[str, ...] | None) -> Build:
+    """With one more connection of a cable in `ports`, or of something in between (None): what held
+    its socket, or that half of its plug, lets go."""
+
+    def others(whose: str, of: Connections) -> Connections:
+        return tuple(
+            c for c in of
+            if c.socket != new.socket
+            and not (whose == key and c.plug == new.plug and _meet(c.half, new.half))
+        )  # fmt: skip
+
+    cleared = _each(build, others)
+    if ports is None:
+        for name in BETWEEN:
+            things = getattr(cleared, name)
+            if any(t.key == key for t in things):
+                more = tuple(
+                    t.model_copy(update={"connections": (*t.connections, new)})
+                    if t.key == key else t
+                    for t in things
+                )  # fmt: skip
+                changed: dict[str, Any] = {name: more}
+                return remade(cleared, **changed)
+    old = cleared.run(key)
+    run = Run(cable=key, ports=ports or (), connections=(*(old.connections if old else ()), new))
+    return remade(cleared, runs=_ordered(build, [r for r in cleared.runs if r.cable != key], run))
+
+
+def _meet(one: Half, two: Half) -> bool:
+    return one == two or "whole" in (one, two)
 
 
 def _seat(wired: Wired, cable: Cable, wanted: tuple[str, ...] | None) -> tuple[str, ...]:
@@ -178,7 +286,7 @@ def _ordered(build: Build, others: list[Run], run: Run) -> tuple[Run, ...]:
     """Runs in the order of the cables, connections in the order of the plugs."""
     cables = {c.key: (i, c) for i, c in enumerate(build.cables)}
     plugs = {p.key: i for i, p in enumerate(cables[run.cable][1].plugs)}
-    connections = tuple(sorted(run.connections, key=lambda c: plugs[c.plug]))
+    connections = tuple(sorted(run.connections, key=lambda c: (plugs[c.plug], c.half)))
     run = run.model_copy(update={"connections": connections})
     # A fixed cable that feeds nothing is not a run: it hangs there anyway.
     kept = [r for r in [*others, run] if r.connections or cables[r.cable][1].needs]

@@ -11,7 +11,7 @@ from ..base.errors import BadInput, NotThere
 from ..things.build import Build
 from ..things.parts import Part, ties
 from .base import EditBase, Release
-from .valid import fresh_key, remade, set_fields, settle
+from .valid import fresh_key, keys_of, remade, set_fields, settle
 
 
 class AddPart(EditBase):
@@ -121,7 +121,7 @@ def _name(build: Build, key: str) -> str:
 
 
 def _added(build: Build, part: Part) -> Build:
-    key = fresh_key(part.key, {p.key for p in build.parts})
+    key = fresh_key(part.key, keys_of(build))
     return remade(build, key, parts=(*build.parts, part.model_copy(update={"key": key})))
 
 

@@ -5,10 +5,16 @@ Each is named, so that a builder consents before it goes.
 
 from __future__ import annotations
 
+from collections.abc import Mapping
+from typing import Any, TypeVar
+
+from ..base.declared import Model
 from ..things.build import Build
 from ..things.cables import Run
 from ..things.parts import IN_SLOTS, ON_HEADER, Board, Hub, Part
 from ..wiring import Wired
+
+_T = TypeVar("_T", bound=Model)
 
 
 def let_go(before: Build, parts: tuple[Part, ...]) -> tuple[tuple[Part, ...], list[str]]:
@@ -65,3 +71,33 @@ def surviving(bare: Build, kept: list[Run], run: Run, before: Wired) -> tuple[li
 
 def _holds(bare: Build, runs: list[Run]) -> bool:
     return not bare.model_copy(update={"runs": tuple(runs)}).problems()
+
+
+# -- what stands in between --------------------------------------------------------------------
+
+#: Fields of a build that hold what stands in between.
+BETWEEN = ("adapters", "extensions", "backplanes")
+
+
+def unplugged(thing: _T) -> _T:
+    """A thing in between without what it is plugged into."""
+    return thing.model_copy(update={"connections": ()})
+
+
+def replugged(
+    bare: Build, between: Mapping[str, tuple[Any, ...]], before: Wired
+) -> tuple[Build, list[str]]:
+    """`bare` with all that still holds of what its things in between are plugged into, and what
+    they let go of."""
+    lost: list[str] = []
+    for name, things in between.items():
+        for i, thing in enumerate(things):
+            for c in thing.connections:
+                now = getattr(bare, name)
+                more = now[i].model_copy(update={"connections": (*now[i].connections, c)})
+                tried = bare.model_copy(update={name: (*now[:i], more, *now[i + 1 :])})
+                if tried.problems():
+                    lost.append(f"{thing.name} from {before.words(str(c.socket))}")
+                else:
+                    bare = tried
+    return bare, lost

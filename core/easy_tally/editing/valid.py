@@ -13,7 +13,7 @@ from ..base.problems import problems_of
 from ..things.build import Build
 from ..things.cables import Run
 from ..wiring import Wired
-from .released import let_go, surviving
+from .released import BETWEEN, let_go, replugged, surviving, unplugged
 
 _M = TypeVar("_M", bound=Model)
 
@@ -49,13 +49,17 @@ def settle(build: Build, release: bool, where: str, **changes: Any) -> Build:
     Raises BadInput, or WouldRelease where something would be let go without `release`."""
     parts, lost = let_go(build, changes.get("parts", build.parts))
     rest = {k: v for k, v in changes.items() if k != "runs"} | {"parts": parts}
-    bare = remade(build, where, **rest, runs=())
+    between = {name: rest.get(name, getattr(build, name)) for name in BETWEEN}
+    alone = {name: tuple(map(unplugged, things)) for name, things in between.items()}
+    bare = remade(build, where, **rest | alone, runs=())
     runs: tuple[Run, ...] = changes.get("runs", build.runs)
-    whole = bare.model_copy(update={"runs": runs})
+    whole = bare.model_copy(update={"runs": runs, **between})
     if not lost and not whole.problems():
         return whole  # the usual case: every run holds
     kept: list[Run] = []
     before = Wired(build)
+    bare, gone = replugged(bare, between, before)
+    lost += gone
     for run in runs:
         stays, gone = surviving(bare, kept, run, before)
         kept += stays
@@ -63,6 +67,12 @@ def settle(build: Build, release: bool, where: str, **changes: Any) -> Build:
     if lost and not release:
         raise WouldRelease(lost)
     return remade(bare, where, runs=tuple(kept))
+
+
+def keys_of(build: Build) -> set[str]:
+    """Keys by which an input may be named: of parts, and of what stands in between."""
+    several = (build.parts, *(getattr(build, name) for name in BETWEEN))
+    return {thing.key for things in several for thing in things}
 
 
 def fresh_key(wanted: str, taken: set[str]) -> str:

@@ -74,7 +74,7 @@ def in_order(build: Build) -> Build:
     runs = []
     for run in sorted(build.runs, key=lambda r: cables[r.cable]):
         plugs = {p.key: i for i, p in enumerate(build.cables[cables[run.cable]].plugs)}
-        connections = tuple(sorted(run.connections, key=lambda c: plugs[c.plug]))
+        connections = tuple(sorted(run.connections, key=lambda c: (plugs[c.plug], c.half)))
         runs.append(run.model_copy(update={"connections": connections}))
     return build.model_copy(update={"runs": tuple(runs)})
 

@@ -5,6 +5,7 @@ from __future__ import annotations
 from .analysis import analyse
 from .facts import Analysis
 from .finding import SEVERITY_WORDS, TO_MEND, Finding, Remedy, Subject
+from .judged_offers import judged
 from .positions import Effect, effects
 from .publish import (
     compact,
@@ -37,7 +38,7 @@ __all__ = [
     "CHECKS", "SEVERITY_WORDS", "TO_MEND", "Amount", "Analysis", "Check", "Compact", "Effect",
     "Finding", "FitAnswer", "Overall", "Remedy", "Report", "RowAnswer", "RunAnswer",
     "SizesAnswer", "SpikeRowAnswer", "Strip", "Subject", "SupplyAnswer", "Way", "WeekAnswer",
-    "analyse", "compact", "effect_words", "effects", "exit_status", "fit_answer", "not_built",
-    "overall_of", "report", "run_answer", "sizes_answer", "spike_rows_of", "supply_answer",
-    "tally_rows", "way_words", "ways_to_stay", "week_answer",
+    "analyse", "compact", "effect_words", "effects", "exit_status", "fit_answer", "judged",
+    "not_built", "overall_of", "report", "run_answer", "sizes_answer", "spike_rows_of",
+    "supply_answer", "tally_rows", "way_words", "ways_to_stay", "week_answer",
 ]  # fmt: skip

@@ -29,6 +29,7 @@ from ..things.cables import Plug
 from ..things.forgotten import FORGOTTEN, unspoken
 from ..things.parts import Part
 from ..wiring import Wired
+from ..wiring.never import never
 from . import wording
 from .facts import Analysis
 from .finding import TO_MEND, Finding, Remedy
@@ -38,10 +39,12 @@ from .register import not_built
 from .result import (
     Amount,
     Amounts,
+    BetweenAnswer,
     BoardAnswer,
     Compact,
     ElementAnswer,
     Lane,
+    LeadAnswer,
     Mend,
     MoverAnswer,
     Numbers,
@@ -80,6 +83,7 @@ def compact(a: Analysis) -> Compact:
         sizing=sizing_answer(a),
         supply=supply_answer(a.build.supply, a.supply) if a.build.supply and a.supply else None,
         sockets=_sockets(a),
+        betweens=_betweens(a.wired),
         lanes=tuple(_lane(a.wired, r) for r in a.runs),
         through_board=tuple(_board(a.wired, b) for b in sorted(a.board, key=_worst_first)),
         moves_most=_mover(a),
@@ -294,19 +298,49 @@ def _mover(a: Analysis) -> MoverAnswer | None:
 
 
 def _sockets(a: Analysis) -> tuple[SocketAnswer, ...]:
-    runs = {f.input.ref: r for r in a.wired.runs for f in r.feeds}
-    needed = a.needed
+    wired, needed = a.wired, a.needed
+    ports = {r.cable.key: " ".join(p.label for p in r.ports) for r in wired.runs}
     found = []
-    for ref, into in a.wired.inputs.items():
-        run, feed = runs.get(ref), a.wired.feeds.get(ref)
-        labels = " ".join(p.label for p in run.ports) if run else ""
+    for ref, into in wired.inputs.items():
+        feed = wired.feeds.get(ref)
+        cables = wired.cables_to(ref)
+        fed_by = ", ".join(ports.get(c.key) or c.name for c in cables)
+        through = feed.cable.name if feed and feed.cable.key in wired.betweens else ""
         found.append(
             SocketAnswer(
-                ref=ref, part=into.at.part, words=a.wired.words(ref),
-                own_words=a.wired.own_words(ref), kind=into.socket.kind,
+                ref=ref, part=into.at.part, words=wired.words(ref),
+                own_words=wired.own_words(ref), kind=into.socket.kind,
                 kind_words=CONNECTORS[into.socket.kind].words, required=ref in needed,
-                cable=run.cable.key if run else None, plug=feed.plug.key if feed else None,
-                fed_by=(labels or run.cable.name) if run else "",
+                cable=cables[0].key if cables else None, plug=feed.plug.key if feed else None,
+                carrier=feed.cable.key if feed else None, fed_by=fed_by, through=through,
+            )
+        )  # fmt: skip
+    return tuple(found)
+
+
+def _betweens(wired: Wired) -> tuple[BetweenAnswer, ...]:
+    ports = {r.cable.key: " ".join(p.label for p in r.ports) for r in wired.runs}
+    found = []
+    for b in wired.betweens.values():
+        leads = []
+        cables: dict[str, None] = {}
+        for socket in b.sockets:
+            ref = f"{b.key}#1/{socket.key}"
+            ways = wired.cables_to(ref)
+            cables |= dict.fromkeys(c.key for c in ways)
+            leads.append(
+                LeadAnswer(
+                    ref=ref, kind=socket.kind, kind_words=CONNECTORS[socket.kind].words,
+                    words=wired.own_words(ref) or socket.key,
+                    fed_by=", ".join(ports.get(c.key) or c.name for c in ways),
+                    cable=ways[0].key if ways else None,
+                )
+            )  # fmt: skip
+        found.append(
+            BetweenAnswer(
+                key=b.key, kind=type(b.of).__name__.lower(), name=b.name, leads=tuple(leads),
+                plugs=tuple(_plug(wired, b.key, p, None) for p in b.plugs), cables=tuple(cables),
+                wrong=next(never(b), ""),
             )
         )  # fmt: skip
     return tuple(found)
@@ -330,19 +364,21 @@ def _lane(wired: Wired, run: RunResult) -> Lane:
             )
             for s in run.steps
         ),
-        plugs=tuple(_plug(wired, run, p) for p in cable.plugs),
+        plugs=tuple(_plug(wired, cable.key, p, run) for p in cable.plugs),
     )  # fmt: skip
 
 
-def _plug(wired: Wired, run: RunResult, plug: Plug) -> PlugAnswer:
-    feed = wired.in_use.get((run.wired.cable.key, plug.key))
-    ref = feed.input.ref if feed else ""
+def _plug(wired: Wired, carrier: str, plug: Plug, run: RunResult | None) -> PlugAnswer:
+    feeds = wired.uses_of(carrier, plug.key)
+    feed = feeds[0] if feeds else None
     return PlugAnswer(
         key=plug.key, kind=plug.kind, face=feed.mated if feed else PLUGS[plug.kind].whole,
-        at_mm=plug.at_mm, half=feed.half if feed else "", socket=ref,
-        feeds=wired.words(ref) if feed else "", tag=wired.tag(ref) if feed else "",
+        at_mm=plug.at_mm, half=feed.half if feed else "",
+        socket=feed.input.ref if feed else "",
+        feeds=" and ".join(wired.words(f.input.ref) for f in feeds),
+        tag=" + ".join(wired.tag(f.input.ref) for f in feeds),
         warning=wording.plug_warning(wired, feed) if feed else "",
-        safety=run.safety.get(plug.key),
+        safety=run.safety.get(plug.key) if run else None,
     )  # fmt: skip
 
 

@@ -191,9 +191,13 @@ class SocketAnswer:
     kind: str
     kind_words: str
     required: bool
+    #: The cable that feeds it in the end, and the plug that is in it with what that is of.
     cable: str | None = None
     plug: str | None = None
+    carrier: str | None = None
+    #: By which ports, or cable; and through what stands in between, by its name.
     fed_by: str = ""
+    through: str = ""
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -237,6 +241,32 @@ class Lane:
     cause: str
     steps: tuple[StepAnswer, ...]
     plugs: tuple[PlugAnswer, ...]
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class LeadAnswer:
+    """A lead of something in between: its input, and the cable that feeds it."""
+
+    ref: str
+    kind: str
+    kind_words: str
+    words: str
+    fed_by: str
+    cable: str | None
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class BetweenAnswer:
+    """An adapter, an extension or a backplane: its leads, its plugs (or bays), the cables that it
+    hangs on; `wrong` says why it is never allowed by itself."""
+
+    key: str
+    kind: str
+    name: str
+    leads: tuple[LeadAnswer, ...]
+    plugs: tuple[PlugAnswer, ...]
+    cables: tuple[str, ...]
+    wrong: str
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -400,6 +430,7 @@ class Compact:
     supply: SupplyAnswer | None
     sockets: tuple[SocketAnswer, ...]
     lanes: tuple[Lane, ...]
+    betweens: tuple[BetweenAnswer, ...]
     through_board: tuple[BoardAnswer, ...]
     moves_most: MoverAnswer | None
     mend: tuple[Mend, ...]

@@ -8,9 +8,9 @@ from dataclasses import dataclass
 from ..base.series import Series, add, scale
 from ..base.units import GROUND, Line
 from ..tally.demand import Carried
-from ..things.adapters import Adapter, Backplane
+from ..things.adapters import Adapter
 from ..things.assumptions import Assumptions
-from ..wiring import Between, Feed, Wired
+from ..wiring import Between, Feed, Wired, never_allowed, nobody_says
 from .elements import (
     Element,
     adapter_grant,
@@ -23,8 +23,6 @@ from .elements import (
     wires,
 )
 from .flows import CarriedRun, Flow, input_flow, together
-
-_GRAPHICS = ("pcie8", "pcie6", "16pin")
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -179,55 +177,9 @@ def _before(x: Onward, roots: dict[str, Lost], lost: dict[tuple[str, str, str], 
 # -- what is never allowed ---------------------------------------------------------------------
 
 
-def forbidden_of(wired: Wired, run: CarriedRun, found: tuple[Onward, ...]) -> Iterator[Element]:
-    """Ways of feeding by something in between that are never allowed."""
-    for reason in dict.fromkeys(_reasons(wired, run, found)):
+def forbidden_of(wired: Wired, run: CarriedRun) -> Iterator[Element]:
+    """Ways of feeding that are never allowed, and those that may be such."""
+    for reason in never_allowed(wired, run.wired):
         yield forbidden(reason)
-    for of in {x.between.key: x.between for x in found}.values():
-        if not_known(of):
-            reason = f"{of.name}: moulded or crimped, nobody says; moulded ones are known to burn"
-            yield forbidden(reason, known=False)
-
-
-def _reasons(wired: Wired, run: CarriedRun, found: tuple[Onward, ...]) -> Iterator[str]:
-    by_adapter: dict[str, set[str]] = {}
-    for live in run.lives:
-        of = live.feed.input.between
-        if of is not None and isinstance(of.of, Adapter):
-            by_adapter.setdefault(of.key, set()).add(live.feed.plug.key)
-    for key, plugs in by_adapter.items():
-        of = wired.betweens[key]
-        if not any(p.kind in ("16pin", "pcie6+2", "pcie8", "pcie6") for p in of.plugs):
-            continue
-        others = [
-            x for x in run.lives if x.feed.plug.key not in plugs and x.feed.mated in _GRAPHICS
-        ]
-        if len(plugs) > 1 or others:
-            yield f"{of.name}: each of its leads needs a cable of its own"
-    for of in {x.between.key: x.between for x in found}.values():
-        yield from never(of)
-
-
-def never(of: Between) -> Iterator[str]:
-    """What is wrong with a thing in between by itself, whatever it feeds."""
-    if isinstance(of.of, Backplane):
-        return
-    leads, plugs = {s.kind for s in of.sockets}, {p.kind for p in of.plugs}
-    if "sata" in leads and plugs & {"pcie6+2", "pcie8", "pcie6", "16pin"}:
-        yield f"{of.name}: a SATA plug brings 54 W, a graphics socket may draw more"
-    if isinstance(of.of, Adapter) and "per4" in leads and "sata" in plugs and of.of.moulded:
-        yield f"{of.name}: moulded adapters from 4-pin to SATA are known to burn"
-
-
-def not_known(of: Between) -> bool:
-    """Whether nobody says how a lead from 4-pin to SATA is made: moulded ones are never allowed."""
-    return (
-        isinstance(of.of, Adapter) and of.of.moulded is None
-        and any(s.kind == "per4" for s in of.sockets) and any(p.kind == "sata" for p in of.plugs)
-    )  # fmt: skip
-
-
-__all__ = [
-    "Lost", "Onward", "drops_of", "forbidden_of", "grants_of", "lead_pins_of", "never", "not_known",
-    "onwards", "plug_pins_of", "wires_of",
-]  # fmt: skip
+    for reason in nobody_says(wired, run.wired):
+        yield forbidden(reason, known=False)

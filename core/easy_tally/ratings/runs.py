@@ -176,7 +176,7 @@ def _lead_pins(g: Ground) -> Iterator[Element]:
 
 
 def _forbidden(g: Ground) -> Iterator[Element]:
-    yield from onward.forbidden_of(g.wired, g.run, g.beyond)
+    yield from onward.forbidden_of(g.wired, g.run)
 
 
 def _reach(g: Ground) -> Iterator[Element]:

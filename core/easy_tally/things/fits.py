@@ -39,6 +39,9 @@ def fit(plug: PlugKind, half: Half, socket: SocketKind, eps4_in_eps8: bool = Fal
     as_kind = shape.whole if half == "whole" else shape.marked
     if as_kind is None:
         return Fit(False, reason=f"{a(shape.words)} has no halves.")
+    if as_kind == "fdd4" and socket == "fdd4":
+        one_off = "It sits on bare pins: look that it is not one pin off before power-on."
+        return Fit(True, as_kind, warning=one_off)
     if as_kind == socket:
         return Fit(True, as_kind)
     if as_kind == "atx20" and socket == "atx24":

@@ -9,7 +9,9 @@ from ..standards.connectors import CONNECTORS, PLUGS, Half
 from ..things.cables import Cable, Plug, SocketRef
 from ..things.fits import best_half, fit
 from ..things.supply import PORT_WORDS, Port, port_takes
-from .wired import Input, Wired
+from .between import Between
+from .never import why_never
+from .wired import Carrier, Input, Wired
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -27,6 +29,10 @@ class Offer:
     note: str
     reason: str
     spare: bool
+    #: What it would make of the run: its verdict and worst share; where that is worked out.
+    verdict: str = ""
+    percent: int | None = None
+    refused_by_rule: bool = False
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -65,8 +71,10 @@ def why_no_port(wired: Wired, cable: Cable) -> str:
     return f"It needs {cable.needs.count(need)} {words} port; {free[need]} of {have} free."
 
 
-def why_not_here(wired: Wired, cable: Cable) -> str:
+def why_not_here(wired: Wired, cable: Carrier) -> str:
     """Why a cable can't be used with this supply at all; empty where it can."""
+    if isinstance(cable, Between):
+        return ""
     supply = wired.build.supply
     if supply is None:
         return "There is no supply to plug it into."
@@ -84,9 +92,10 @@ def offers_for_socket(wired: Wired, ref: SocketRef) -> Offers:
     into = wired.inputs.get(str(ref))
     if into is None:
         raise NotThere(f"There is no socket {ref} in this build.")
+    carriers: list[Carrier] = [*wired.cables.values(), *wired.betweens.values()]
     found = [
         offer
-        for cable in wired.cables.values()
+        for cable in carriers
         for plug in cable.plugs
         for offer in _offers(wired, cable, plug, into)
     ]
@@ -95,7 +104,7 @@ def offers_for_socket(wired: Wired, ref: SocketRef) -> Offers:
 
 def offers_for_plug(wired: Wired, cable_key: str, plug_key: str) -> Offers:
     """Every socket of the build against one plug."""
-    cable = wired.cables.get(cable_key)
+    cable = wired.cables.get(cable_key) or wired.betweens.get(cable_key)
     plug = next((p for p in cable.plugs if p.key == plug_key), None) if cable else None
     if cable is None or plug is None:
         raise NotThere(f"There is no plug {plug_key} on a cable {cable_key} in this build.")
@@ -124,6 +133,19 @@ def first_offer(wired: Wired, into: Input) -> Offer | None:
     return kept
 
 
+def free_half(wired: Wired, cable: Carrier, plug: Plug, into: Input) -> Half:
+    """The half of a plug to use in an input: the second of a 4+4 where the first feeds another."""
+    half = best_half(plug.kind, into.socket.kind, wired.eps4_in_eps8)
+    in_use = [
+        f.half for f in wired.feeds.values()
+        if f.cable is cable and f.plug.key == plug.key and f.input.ref != into.ref
+    ]  # fmt: skip
+    second = half == "marked" and in_use == ["marked"]
+    if second and fit(plug.kind, "loose", into.socket.kind, wired.eps4_in_eps8).fits:
+        return "loose"
+    return half
+
+
 def _sorted(wired: Wired, picked: str, found: list[Offer]) -> Offers:
     """Plugs that feed nothing before those that would have to move, cables in use before others."""
     fitting = sorted(
@@ -135,21 +157,21 @@ def _sorted(wired: Wired, picked: str, found: list[Offer]) -> Offers:
     )
 
 
-def _offers(wired: Wired, cable: Cable, plug: Plug, into: Input) -> list[Offer]:
-    half = best_half(plug.kind, into.socket.kind, wired.eps4_in_eps8)
+def _offers(wired: Wired, cable: Carrier, plug: Plug, into: Input) -> list[Offer]:
+    half = free_half(wired, cable, plug, into)
     found = [_offer(wired, cable, plug, half, into)]
     if plug.kind == "atx20+4" and into.socket.kind == "eps4":
         found.append(_offer(wired, cable, plug, "loose", into))
     return found
 
 
-def _offer(wired: Wired, cable: Cable, plug: Plug, half: Half, into: Input) -> Offer:
+def _offer(wired: Wired, cable: Carrier, plug: Plug, half: Half, into: Input) -> Offer:
     answer = fit(plug.kind, half, into.socket.kind, wired.eps4_in_eps8)
     run = wired.build.run(cable.key)
     ports: tuple[str, ...] = run.ports if run else ()
     reason = "" if answer.fits else answer.reason
-    reason = reason or why_not_here(wired, cable)
-    if not reason and run is None:
+    reason = reason or why_not_here(wired, cable) or why_never(wired, cable, plug, into)
+    if not reason and run is None and isinstance(cable, Cable):
         free = free_ports_for(wired, cable)
         if free is None:
             reason = why_no_port(wired, cable)
@@ -160,11 +182,11 @@ def _offer(wired: Wired, cable: Cable, plug: Plug, half: Half, into: Input) -> O
         at=into.at, ports=ports,
         text=_text(wired, cable, plug, half, ports),
         note="" if reason else _note(wired, cable, plug, into, answer.warning),
-        reason=reason, spare=run is None,
+        reason=reason, spare=run is None and isinstance(cable, Cable),
     )  # fmt: skip
 
 
-def _text(wired: Wired, cable: Cable, plug: Plug, half: Half, ports: tuple[str, ...]) -> str:
+def _text(wired: Wired, cable: Carrier, plug: Plug, half: Half, ports: tuple[str, ...]) -> str:
     where = " ".join(wired.ports[k].label if k in wired.ports else k for k in ports)
     shape = PLUGS[plug.kind]
     words = shape.words
@@ -176,7 +198,7 @@ def _text(wired: Wired, cable: Cable, plug: Plug, half: Half, ports: tuple[str, 
     return f"{where + ' · ' if where else ''}{cable.name} · {words}{several} at {plug.at_mm:.0f} mm"
 
 
-def _note(wired: Wired, cable: Cable, plug: Plug, into: Input, warning: str) -> str:
+def _note(wired: Wired, cable: Carrier, plug: Plug, into: Input, warning: str) -> str:
     notes = [warning] if warning else []
     feeds = wired.in_use.get((cable.key, plug.key))
     fed_by = wired.feeds.get(into.ref)

@@ -307,6 +307,18 @@ class Wired:
         """(cable, plug) → its feed, of every plug that is connected."""
         return {(f.cable.key, f.plug.key): f for f in self.feeds.values()}
 
+    def uses_of(self, carrier: str, plug: str) -> tuple[Feed, ...]:
+        """What a plug feeds: one input, or two where its halves go apart."""
+        return self._uses.get((carrier, plug), ())
+
+    @cached_property
+    def _uses(self) -> dict[tuple[str, str], tuple[Feed, ...]]:
+        found: dict[tuple[str, str], tuple[Feed, ...]] = {}
+        for f in self.feeds.values():
+            at = (f.cable.key, f.plug.key)
+            found[at] = (*found.get(at, ()), f)
+        return found
+
     # -- names -------------------------------------------------------------------------
 
     def words(self, ref: str) -> str:

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from django.http import HttpRequest, HttpResponse
 from easy_tally import BadInput, SocketRef
+from easy_tally.findings import judged
 from easy_tally.wiring import Offers, offers_for_plug, offers_for_socket
 from ninja import Router
 from owners.models import owner_of
@@ -24,7 +25,8 @@ def offers(
 ) -> HttpResponse:
     """What a picked socket, or a picked plug, can be connected with."""
     row = actions.find(owner_of(request), key)
-    wired = results.analysis(row).wired
+    found_of = results.analysis(row)
+    wired = found_of.wired
     if socket is not None:
         try:
             ref = SocketRef.read(socket)
@@ -35,4 +37,6 @@ def offers(
         found = offers_for_plug(wired, cable, plug)
     else:
         raise BadInput([("socket", "a socket, or a cable and its plug", "neither")])
-    return answer(("version", dump(int, row.version)), ("offers", dump(Offers, found)))
+    return answer(
+        ("version", dump(int, row.version)), ("offers", dump(Offers, judged(found_of, found)))
+    )

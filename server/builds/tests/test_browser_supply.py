@@ -145,6 +145,7 @@ class Choosing(BrowserCase):
         ticket = page.locator("[data-ticket='Marram 850']", has_text="yours")
         expect(ticket).to_contain_text("yours, top shelf")
         ticket.get_by_role("button", name="Take Marram 850").click()
+        page.get_by_role("alertdialog").get_by_role("button", name="Unplug and go on").click()
         own = page.locator("[data-in-build=true]")
         expect(own).to_contain_text("yours, in this build")
         self.go(heron, "supply")

@@ -1571,6 +1571,27 @@ export interface components {
             price_kwh: number;
         };
         /**
+         * BetweenAnswer
+         * @description An adapter, an extension or a backplane: its leads, its plugs (or bays), the cables that it
+         *     hangs on; `wrong` says why it is never allowed by itself.
+         */
+        BetweenAnswer: {
+            /** Key */
+            key: string;
+            /** Kind */
+            kind: string;
+            /** Name */
+            name: string;
+            /** Leads */
+            leads: components["schemas"]["LeadAnswer"][];
+            /** Plugs */
+            plugs: components["schemas"]["PlugAnswer"][];
+            /** Cables */
+            cables: string[];
+            /** Wrong */
+            wrong: string;
+        };
+        /**
          * Board
          * @description The board: main plug, processor sockets, extra sockets, slots, headers.
          */
@@ -2450,6 +2471,8 @@ export interface components {
             sockets: components["schemas"]["SocketAnswer"][];
             /** Lanes */
             lanes: components["schemas"]["Lane"][];
+            /** Betweens */
+            betweens: components["schemas"]["BetweenAnswer"][];
             /** Through Board */
             through_board: components["schemas"]["BoardAnswer"][];
             moves_most: components["schemas"]["MoverAnswer"] | null;
@@ -2998,6 +3021,24 @@ export interface components {
             kind: "pcie8" | "pcie6" | "per4" | "sata" | "fdd4";
             /** Pins 12V */
             pins_12v?: number | null;
+        };
+        /**
+         * LeadAnswer
+         * @description A lead of something in between: its input, and the cable that feeds it.
+         */
+        LeadAnswer: {
+            /** Ref */
+            ref: string;
+            /** Kind */
+            kind: string;
+            /** Kind Words */
+            kind_words: string;
+            /** Words */
+            words: string;
+            /** Fed By */
+            fed_by: string;
+            /** Cable */
+            cable: string | null;
         };
         /**
          * LightStrip
@@ -3839,11 +3880,18 @@ export interface components {
             cable?: string | null;
             /** Plug */
             plug?: string | null;
+            /** Carrier */
+            carrier?: string | null;
             /**
              * Fed By
              * @default
              */
             fed_by?: string;
+            /**
+             * Through
+             * @default
+             */
+            through?: string;
         };
         /**
          * SocketRef
@@ -4220,7 +4268,20 @@ export interface components {
             /** Base Version */
             base_version: number;
             /** Action */
-            action: components["schemas"]["AddPart"] | components["schemas"]["AddParts"] | components["schemas"]["ChangePart"] | components["schemas"]["TakeEntry"] | components["schemas"]["RemovePart"] | components["schemas"]["ChangeBuild"] | components["schemas"]["TakeSupply"] | components["schemas"]["ChangeSupply"] | components["schemas"]["AddCable"] | components["schemas"]["ChangeCable"] | components["schemas"]["RemoveCable"] | components["schemas"]["Connect"] | components["schemas"]["Park"] | components["schemas"]["PlugIn"] | components["schemas"]["Unplug"];
+            action: components["schemas"]["AddPart"] | components["schemas"]["AddParts"] | components["schemas"]["ChangePart"] | components["schemas"]["TakeEntry"] | components["schemas"]["RemovePart"] | components["schemas"]["ChangeBuild"] | components["schemas"]["TakeSupply"] | components["schemas"]["ChangeSupply"] | components["schemas"]["AddCable"] | components["schemas"]["ChangeCable"] | components["schemas"]["RemoveCable"] | components["schemas"]["AddBetween"] | components["schemas"]["ChangeBetween"] | components["schemas"]["RemoveBetween"] | components["schemas"]["Connect"] | components["schemas"]["Park"] | components["schemas"]["PlugIn"] | components["schemas"]["SwapPlugs"] | components["schemas"]["Unplug"];
+        };
+        /**
+         * AddBetween
+         * @description Add an adapter, an extension or a backplane, plugged into nothing.
+         */
+        AddBetween: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "add adapter";
+            /** Thing */
+            thing: components["schemas"]["Adapter"] | components["schemas"]["Extension"] | components["schemas"]["Backplane"];
         };
         /**
          * AddCable
@@ -4259,6 +4320,29 @@ export interface components {
             type: "add parts";
             /** Parts */
             parts: (components["schemas"]["Processor"] | components["schemas"]["Board"] | components["schemas"]["Card"] | components["schemas"]["Memory"] | components["schemas"]["M2Drive"] | components["schemas"]["Drive"] | components["schemas"]["Fan"] | components["schemas"]["Pump"] | components["schemas"]["Cooler"] | components["schemas"]["LightStrip"] | components["schemas"]["Hub"] | components["schemas"]["UsbLoad"] | components["schemas"]["Other"])[];
+        };
+        /**
+         * ChangeBetween
+         * @description Set some fields of an adapter, an extension or a backplane.
+         */
+        ChangeBetween: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "change adapter";
+            /** Key */
+            key: string;
+            /** Changes */
+            changes: {
+                [key: string]: unknown;
+            };
+            /**
+             * Release
+             * @description consent to unplug what the edit takes the ground from
+             * @default false
+             */
+            release?: boolean;
         };
         /**
          * ChangeBuild
@@ -4411,6 +4495,25 @@ export interface components {
             ports?: string[] | null;
         };
         /**
+         * RemoveBetween
+         * @description Take an adapter, an extension or a backplane out.
+         */
+        RemoveBetween: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "remove adapter";
+            /** Key */
+            key: string;
+            /**
+             * Release
+             * @description consent to unplug what the edit takes the ground from
+             * @default false
+             */
+            release?: boolean;
+        };
+        /**
          * RemoveCable
          * @description Take a cable out of the bag.
          */
@@ -4447,6 +4550,25 @@ export interface components {
              * @default false
              */
             release?: boolean;
+        };
+        /**
+         * SwapPlugs
+         * @description Put each of two plugs in use where the other is.
+         */
+        SwapPlugs: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "swap plugs";
+            /** Cable */
+            cable: string;
+            /** Plug */
+            plug: string;
+            /** Other Cable */
+            other_cable: string;
+            /** Other Plug */
+            other_plug: string;
         };
         /**
          * TakeEntry
@@ -4957,6 +5079,18 @@ export interface components {
             reason: string;
             /** Spare */
             spare: boolean;
+            /**
+             * Verdict
+             * @default
+             */
+            verdict?: string;
+            /** Percent */
+            percent?: number | null;
+            /**
+             * Refused By Rule
+             * @default false
+             */
+            refused_by_rule?: boolean;
         };
         /**
          * Offers

@@ -16,15 +16,27 @@ export function Panel({
   const kinds = useWords().ports;
   const used = new Set(runs.flatMap((r) => r.ports));
   const columns = Math.max(0, ...supply.ports.map((p) => p.column)) + 1;
+  const groups = alike(supply.ports);
   const widest = Math.max(0, ...supply.ports.map((p) => Math.min(p.circuits * 2.5 + 5, 26)));
   return (
     <div
       data-sideways
       role="group"
       aria-label={`Panel of ${supply.name}, cable side`}
-      className="on-dark grid content-center overflow-x-auto gap-x-1 gap-y-4 rounded-[4px] bg-panel px-2 py-2.5 text-panel-ink"
-      style={{ gridTemplateColumns: `repeat(${columns}, minmax(${Math.max(24, 8 + widest)}px, 1fr))` }}
+      className="on-dark grid content-center overflow-auto gap-x-1 rounded-[4px] bg-panel px-2 py-1.5 text-panel-ink"
+      style={{ gridTemplateColumns: `repeat(${columns}, ${Math.max(58, 10 + widest)}px)` }}
     >
+      {groups.map((g) => (
+        <span
+          key={`${g.row} ${g.from}`}
+          aria-hidden="true"
+          style={{ gridRow: 2 * g.row + 1, gridColumn: `${g.from + 1} / ${g.to + 2}` }}
+          className="self-end truncate border-b border-white/40 text-center text-xs"
+          title={kinds[g.kind]}
+        >
+          {kinds[g.kind] ?? g.kind}
+        </span>
+      ))}
       {supply.ports.map((p) => {
         const free = !used.has(p.key);
         return (
@@ -34,7 +46,7 @@ export function Panel({
             data-port={p.key}
             data-free={free}
             data-chosen={chosen.includes(p.key)}
-            style={{ gridRow: p.row + 1, gridColumn: p.column + 1 }}
+            style={{ gridRow: 2 * p.row + 2, gridColumn: p.column + 1 }}
             aria-label={`Port ${p.label}, ${kinds[p.kind]}, ${free ? "free" : "in use"}`}
             onClick={() => onPort(p.key, free)}
             className="group grid min-h-11 justify-items-center gap-0.5 rounded-[3px] px-0.5 py-1 hover:bg-white/15 data-[chosen=true]:bg-white/15 data-[chosen=true]:outline-2 data-[chosen=true]:outline-in-hand"
@@ -46,6 +58,25 @@ export function Panel({
       })}
     </div>
   );
+}
+
+interface Group {
+  kind: string;
+  row: number;
+  from: number;
+  to: number;
+}
+
+/** Ports of one kind that stand side by side. */
+function alike(ports: Supply["ports"]): Group[] {
+  const found: Group[] = [];
+  for (const p of [...ports].sort((a, b) => a.row - b.row || a.column - b.column)) {
+    const last = found.at(-1);
+    const kind = p.kind.startsWith("board-") ? "board" : p.kind;
+    if (last && last.row === p.row && last.kind === kind && last.to === p.column - 1) last.to = p.column;
+    else found.push({ kind, row: p.row, from: p.column, to: p.column });
+  }
+  return found;
 }
 
 function PortFace({ circuits, free }: { circuits: number; free: boolean }) {

@@ -20,14 +20,17 @@ export function Frame() {
   const { key = "" } = useParams();
   return (
     <BuildProvider key={key} buildKey={key}>
-      <div className="grid h-full grid-cols-[76px_minmax(0,1fr)] grid-rows-[minmax(0,1fr)_auto] print:block print:h-auto">
-        <nav aria-label="Stations" className="flex flex-col border-r border-rule print:hidden">
+      <div className="grid h-full grid-cols-[76px_minmax(0,1fr)] grid-rows-[minmax(0,1fr)_auto] max-[700px]:grid-cols-1 max-[700px]:grid-rows-[auto_minmax(0,1fr)_auto] print:block print:h-auto">
+        <nav
+          aria-label="Stations"
+          className="flex flex-col border-r border-rule max-[700px]:flex-row max-[700px]:overflow-x-auto max-[700px]:border-r-0 max-[700px]:border-b print:hidden"
+        >
           <Station to="/" name="Builds" icon="builds" end />
-          <hr className="mx-3 my-1 border-rule-strong" />
+          <hr className="mx-3 my-1 border-rule-strong max-[700px]:hidden" />
           {STATIONS.map((s) => (
             <Station key={s.to} {...s} />
           ))}
-          <hr className="mx-3 my-1 border-rule-strong" />
+          <hr className="mx-3 my-1 border-rule-strong max-[700px]:hidden" />
           <Station to="drawer" name="Drawer" icon="drawer" />
           <Station to="rules" name="House rules" icon="rules" />
         </nav>
@@ -50,7 +53,7 @@ function Station({ to, name, icon, end = false }: { to: string; name: string; ic
     <NavLink
       to={to}
       end={end}
-      className="relative flex flex-col items-center gap-1 px-1 py-3 text-center text-sm leading-tight text-ink-soft hover:bg-accent-wash aria-[current=page]:bg-slip aria-[current=page]:font-bold aria-[current=page]:text-ink aria-[current=page]:before:absolute aria-[current=page]:before:inset-y-2 aria-[current=page]:before:left-0 aria-[current=page]:before:w-[5px] aria-[current=page]:before:bg-accent"
+      className="relative flex flex-col items-center gap-1 px-1 py-3 max-[700px]:min-w-16 max-[700px]:shrink-0 max-[700px]:py-1.5 text-center text-sm leading-tight text-ink-soft hover:bg-accent-wash aria-[current=page]:bg-slip aria-[current=page]:font-bold aria-[current=page]:text-ink aria-[current=page]:before:absolute aria-[current=page]:before:inset-y-2 aria-[current=page]:before:left-0 aria-[current=page]:before:w-[5px] aria-[current=page]:before:bg-accent"
     >
       <Icon name={icon} />
       {name}
@@ -75,9 +78,9 @@ export function StationHead({
     document.title = `${title} · ${build.doc.name} · Easy Tally`;
   }, [title, build.doc.name]);
   return (
-    <header className="flex flex-wrap items-center gap-x-3 gap-y-2 px-6 pt-4 pb-3">
+    <header className="flex flex-wrap items-center gap-x-3 gap-y-2 px-6 pt-4 pb-3 max-[700px]:px-3 max-[700px]:pt-2">
       <h1 className="text-2xl leading-none font-bold">{title}</h1>
-      <p className="min-w-0 flex-1 pt-1 text-md leading-tight text-ink-soft">
+      <p className="min-w-0 flex-1 pt-1 text-md leading-tight text-ink-soft max-[700px]:order-last max-[700px]:basis-full">
         {build.doc.name} · {note}
       </p>
       {children}

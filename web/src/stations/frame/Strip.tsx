@@ -22,7 +22,7 @@ export function Strip() {
     <footer
       aria-label="Tally"
       data-typing={typing}
-      className="on-dark col-span-2 flex flex-wrap items-stretch bg-strip text-strip-ink print:hidden"
+      className="on-dark col-span-2 flex flex-wrap items-stretch max-[700px]:col-span-1 max-[700px]:flex-nowrap max-[700px]:overflow-x-auto bg-strip text-strip-ink print:hidden"
     >
       <ToMend />
       {shown.map((st) => (
@@ -95,7 +95,7 @@ function Cell({
       </span>
     </>
   );
-  const look = "border-r border-white/15 px-3.5 py-2.5";
+  const look = "shrink-0 border-r border-white/15 px-3.5 py-2.5 max-[700px]:py-1";
   return to ? (
     <Link to={to} onClick={onClick} className={`${look} hover:bg-white/10`}>
       {inside}

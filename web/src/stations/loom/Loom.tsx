@@ -9,9 +9,12 @@ import { drawnLanes, rulerLength } from "../../state/loom/lanes";
 import { PickMachine, type Next, type Picked } from "../../state/loom/pick";
 import { offersQuery, referenceQuery } from "../../state/queries";
 import { useWords } from "../../words";
+import { Button } from "../../ui/button";
 import { StationHead, usePlace } from "../frame/Frame";
 import { LaneRow, Ruler } from "./LaneRow";
 import { OffersList } from "./OffersList";
+import { AddLoose } from "./AddLoose";
+import { Betweens } from "./Betweens";
 import { SocketList } from "./SocketList";
 import { WhyPanel } from "./WhyPanel";
 
@@ -39,6 +42,7 @@ export default function Loom() {
   const chosen = lanes.find((d) => d.cable.key === (feeding ?? place)) ?? null;
   const choose = (cable: string) => setParams(cable ? { at: cable } : {}, { replace: true });
   const [focus, setFocus] = useState("");
+  const [adding, setAdding] = useState(false);
 
   // A link to an unfed socket opens what fits it.
   const [followed, setFollowed] = useState("");
@@ -119,10 +123,13 @@ export default function Loom() {
       <StationHead
         title="Loom"
         note={`currents at ${words.states[runState] ?? runState}, in ${doc.supply.name}`}
-      />
-      <div className="flex min-h-0 flex-1 gap-4 px-6 pb-3">
-        <div className="flex min-h-0 min-w-0 flex-1 flex-col gap-2">
-          <div className="grid h-[196px] shrink-0 grid-cols-[minmax(220px,38%)_minmax(0,1fr)] gap-3">
+      >
+        <Button onClick={() => setAdding(true)}>Add a cable or adapter</Button>
+      </StationHead>
+      {adding && <AddLoose onClose={() => setAdding(false)} />}
+      <div className="flex min-h-0 flex-1 gap-4 px-6 pb-3 max-[700px]:flex-col max-[700px]:overflow-auto max-[700px]:px-3">
+        <div className="flex min-h-0 min-w-0 flex-1 flex-col gap-2 max-[700px]:flex-none">
+          <div className="grid min-h-[150px] max-h-[196px] shrink-0 grid-cols-[minmax(0,auto)_minmax(320px,1fr)] gap-3 max-[700px]:max-h-none max-[700px]:grid-cols-1">
             <Panel supply={doc.supply} runs={doc.runs} chosen={chosen?.lane?.ports ?? []} onPort={onPort} />
             <WhyPanel drawn={chosen} />
           </div>
@@ -143,11 +150,20 @@ export default function Loom() {
                 }
               />
             ))}
+            <Betweens
+              things={result.betweens}
+              picked={picked}
+              offers={offers}
+              onPlug={(key, plug) =>
+                void offersNow().then((o) => step(new PickMachine(picked, o).hitPlug(key, plug)))
+              }
+              onLead={(ref) => void offersNow().then((o) => step(new PickMachine(picked, o).hitSocket(ref)))}
+            />
           </ul>
         </div>
         <aside
           aria-label="Sockets"
-          className="flex min-h-0 w-[272px] shrink-0 flex-col border border-rule bg-slip max-[1100px]:w-[248px]"
+          className="flex min-h-0 w-[272px] shrink-0 flex-col border border-rule bg-slip max-[1100px]:w-[248px] max-[700px]:w-full"
         >
           {picked?.kind === "socket" ? (
             <OffersList

@@ -1,8 +1,9 @@
 import { useEffect, useRef } from "react";
 
-import type { Offer, Offers } from "../../api/client";
+import type { Offer, Offers, Verdict } from "../../api/client";
 import { Face } from "../../drawing/Face";
 import { useResult } from "../../state/build/contexts";
+import { VERDICT_TEXT } from "../../state/format";
 import { Button } from "../../ui/button";
 import { walkList } from "../../ui/walk";
 
@@ -41,10 +42,10 @@ export function OffersList({
           </p>
         )}
         <div className="mt-1 flex gap-1">
-          {socket?.cable && socket.plug && (
+          {socket?.carrier && socket.plug && (
             <Button
               className="min-h-7 text-sm"
-              onClick={() => socket.cable && socket.plug && void onPark(socket.cable, socket.plug)}
+              onClick={() => socket.carrier && socket.plug && void onPark(socket.carrier, socket.plug)}
             >
               Park its plug
             </Button>
@@ -65,7 +66,18 @@ export function OffersList({
                 onClick={() => onPut(o)}
                 className="block min-h-11 w-full border-b border-rule px-3 py-1.5 text-left text-base leading-snug font-semibold outline-offset-[-3px] hover:bg-accent-wash"
               >
-                {o.text}
+                <span className="flex justify-between gap-2">
+                  <span>{o.text}</span>
+                  {o.verdict && (
+                    <span
+                      data-verdict-of-offer={o.verdict}
+                      className={`text-sm whitespace-nowrap ${VERDICT_TEXT[o.verdict as Verdict]}`}
+                    >
+                      {o.refused_by_rule ? "refused" : o.verdict}
+                      {o.percent !== null && ` ${o.percent} %`}
+                    </span>
+                  )}
+                </span>
                 {o.note && <span className="block text-xs font-normal text-tight">{o.note}</span>}
                 {o.spare && <span className="block text-xs font-normal text-ink-soft">out of the bag</span>}
               </button>

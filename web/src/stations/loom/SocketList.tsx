@@ -120,6 +120,7 @@ function SocketLine({
           <span className="min-w-0 text-sm leading-tight">
             <span className="block">{words}</span>
             {!s.required && <span className="text-xs text-ink-soft">optional</span>}
+            {s.through && <span className="block text-xs text-ink-soft">by {s.through}</span>}
           </span>
         </span>
         <span

@@ -1,0 +1,109 @@
+import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+
+import type { Action, LooseOut, Thing } from "../../api/client";
+import { useBuild, useWrite } from "../../state/build/contexts";
+import { drawerKey, drawerQuery, looseQuery } from "../../state/queries";
+import { Button } from "../../ui/button";
+import { Dialog } from "../../ui/dialog";
+
+interface Item {
+  id: string;
+  name: string;
+  words: string;
+  from: string;
+  kind: string;
+  edit: Action;
+}
+
+/** Cables of the supply's family, adapters, extensions: of the drawer first, then what is sold. */
+export function AddLoose({ onClose }: { onClose: () => void }) {
+  const { doc } = useBuild();
+  const { act } = useWrite();
+  const queries = useQueryClient();
+  const { data: things = [] } = useQuery(drawerQuery);
+  const { data: loose = [] } = useQuery(looseQuery);
+  const [text, setText] = useState("");
+  const [done, setDone] = useState("");
+  const family = doc.supply?.family;
+  const items = [...things.flatMap(owned), ...loose.flatMap(sold)].filter(
+    (i) =>
+      (i.kind !== "cable" || i.from.includes(family ?? "")) &&
+      `${i.name} ${i.words}`.toLowerCase().includes(text.toLowerCase()),
+  );
+  const add = async (item: Item) => {
+    if (await act(item.edit)) {
+      setDone(item.name);
+      void queries.invalidateQueries({ queryKey: drawerKey });
+    }
+  };
+  return (
+    <Dialog open onClose={onClose} title="Add a cable or adapter" wide>
+      <input
+        type="search"
+        aria-label="Search cables and adapters"
+        placeholder="Search: 16-pin, SATA, extension"
+        className="field mb-2 w-full text-md"
+        value={text}
+        onChange={(e) => setText(e.target.value)}
+      />
+      <p role="status" className="min-h-6 text-base font-semibold text-within">
+        {done && `${done} is in the build now; its ends are parked.`}
+      </p>
+      <ul>
+        {items.map((i) => (
+          <li key={i.id} data-loose={i.id} className="flex items-center gap-3 border-b border-rule py-1.5">
+            <span className="min-w-0 flex-1">
+              <b>{i.name}</b> <span className="text-sm text-ink-soft">{i.from}</span>
+              <span className="block text-sm text-ink-soft">{i.words}</span>
+            </span>
+            <Button onClick={() => void add(i)}>
+              Add<span className="sr-only"> {i.name}</span>
+            </Button>
+          </li>
+        ))}
+        {items.length === 0 && <li className="py-3 text-ink-soft">Nothing of this name for this supply.</li>}
+      </ul>
+      <p className="mt-3 text-sm text-ink-soft">
+        Only cables of the supply’s own pinout family ({family}) are listed: never use another’s unless its
+        maker states the same pinout.
+      </p>
+    </Dialog>
+  );
+}
+
+function editOf(kind: string, thing: unknown, owned: string): Action {
+  const own = { ...(thing as Record<string, unknown>), owned };
+  return (
+    kind === "cable" ? { type: "add cable", cable: own } : { type: "add adapter", thing: own }
+  ) as Action;
+}
+
+function owned(t: Thing): Item[] {
+  if (["supply", "bracket"].includes(t.kind) || t.free < 1 || t.thing.condition === "not to be used")
+    return [];
+  return [
+    {
+      id: `drawer:${t.thing.key}`,
+      name: t.name,
+      words: t.words,
+      from: ["yours", t.family === "any" ? "" : t.family, t.thing.lies].filter(Boolean).join(", "),
+      kind: t.kind,
+      edit: editOf(t.kind, t.thing.thing, t.thing.key),
+    },
+  ];
+}
+
+function sold(l: LooseOut): Item[] {
+  if (l.kind === "bracket") return [];
+  return [
+    {
+      id: l.entry.slug,
+      name: l.entry.thing.name,
+      words: l.words,
+      from: ["to be had", l.family].filter(Boolean).join(", "),
+      kind: l.kind,
+      edit: editOf(l.kind, l.entry.thing, ""),
+    },
+  ];
+}
