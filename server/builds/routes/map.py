@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from django.http import HttpRequest, HttpResponse
 from easy_tally import BadInput, SocketRef
+from easy_tally.files import loom_svg, map_csv
 from easy_tally.findings import judged
 from easy_tally.wiring import Offers, offers_for_plug, offers_for_socket
 from ninja import Router
@@ -13,6 +14,24 @@ from builds import actions, results, schemas
 from builds.routes.answering import answer, dump
 
 router = Router()
+
+
+@router.get("/builds/{key}/map.csv", operation_id="mapCsv")
+def map_file(request: HttpRequest, key: str) -> HttpResponse:
+    """The connection list as CSV."""
+    found = results.analysis(actions.find(owner_of(request), key))
+    response = HttpResponse(map_csv.write(found), content_type="text/csv; charset=utf-8")
+    response["Content-Disposition"] = 'attachment; filename="connections.csv"'
+    return response
+
+
+@router.get("/builds/{key}/loom.svg", operation_id="loomSvg")
+def loom_picture(request: HttpRequest, key: str) -> HttpResponse:
+    """The Loom as SVG."""
+    found = results.worked(actions.find(owner_of(request), key))
+    response = HttpResponse(loom_svg.write(found.result), content_type="image/svg+xml")
+    response["Content-Disposition"] = 'attachment; filename="loom.svg"'
+    return response
 
 
 @router.get("/builds/{key}/offers", response=schemas.OffersOut, operation_id="offers")

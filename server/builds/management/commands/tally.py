@@ -1,4 +1,4 @@
-"""`manage.py tally FILE [--json]`: the whole result of a build file, without a server."""
+"""`manage.py tally FILE`: the whole result of a build file, without a server."""
 
 from __future__ import annotations
 
@@ -10,7 +10,7 @@ from typing import Any
 from django.core.management.base import BaseCommand
 from django.utils import timezone
 from easy_tally import BadFile, Report, analyse, exit_status, report
-from easy_tally.files import build_file, print_report, to_text
+from easy_tally.files import build_file, loom_svg, map_csv, print_report, to_text
 from pydantic import TypeAdapter
 
 
@@ -21,13 +21,17 @@ class Command(BaseCommand):
 
     def add_arguments(self, parser: ArgumentParser) -> None:
         parser.add_argument("file")
-        parser.add_argument("--json", action="store_true", help="as data, see docs/build-file.md")
+        kind = parser.add_mutually_exclusive_group()
+        kind.add_argument("--json", action="store_true", help="as data, see docs/build-file.md")
+        kind.add_argument("--csv", action="store_true", help="the connection list as CSV")
+        kind.add_argument("--svg", action="store_true", help="the Loom as a picture")
 
     def handle(self, *args: Any, **options: Any) -> None:
         path = options["file"]
         try:
             build = build_file.read(Path(path).read_text(encoding="utf-8"))
-            found = report(analyse(build, timezone.now().year))
+            analysis = analyse(build, timezone.now().year)
+            found = report(analysis)
         except (OSError, UnicodeDecodeError) as error:
             self.stderr.write(f"{path}: can't be read: {error}")
             sys.exit(2)
@@ -37,6 +41,10 @@ class Command(BaseCommand):
             sys.exit(2)
         if options["json"]:
             self.stdout.write(to_text(TypeAdapter(Report).dump_python(found, mode="json")))
+        elif options["csv"]:
+            self.stdout.write(map_csv.write(analysis), ending="")
+        elif options["svg"]:
+            self.stdout.write(loom_svg.write(found.result), ending="")
         else:
             self.stdout.write(print_report(found))
         sys.exit(exit_status(found))

@@ -76,7 +76,7 @@ export default function Catalogue() {
           </MenuItem>
         </Menu>
       </StationHead>
-      <div className="flex min-h-0 flex-1 gap-5 px-6 pb-4">
+      <div className="flex min-h-0 flex-1 gap-5 px-6 pb-4 max-[700px]:flex-col max-[700px]:overflow-auto max-[700px]:px-3">
         <div className="flex min-h-0 min-w-0 flex-1 flex-col">
           <label htmlFor={id} className="sr-only">
             Search the catalogue

@@ -108,6 +108,12 @@ export function StationHead({
         <MenuItem onSelect={() => window.location.assign(`/api/v1/builds/${build.key}/file`)}>
           Save the build file
         </MenuItem>
+        <MenuItem onSelect={() => window.location.assign(`/api/v1/builds/${build.key}/map.csv`)}>
+          Save the connection list, CSV
+        </MenuItem>
+        <MenuItem onSelect={() => window.location.assign(`/api/v1/builds/${build.key}/loom.svg`)}>
+          Save the Loom as a picture, SVG
+        </MenuItem>
       </Menu>
     </header>
   );

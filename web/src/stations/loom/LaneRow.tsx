@@ -1,3 +1,4 @@
+import { useDraggable } from "@dnd-kit/core";
 import { useEffect, useRef } from "react";
 
 import type { Lane, Offers, PlugAnswer } from "../../api/client";
@@ -201,8 +202,14 @@ function PlugMark({
     picked?.kind === "socket" &&
     offers?.fitting.some((o) => o.cable === drawn.cable.key && o.plug === plug.key);
   const parked = plug.socket === "";
+  const { setNodeRef, listeners } = useDraggable({
+    id: `${drawn.cable.key}/${plug.key}`,
+    data: { cable: drawn.cable.key, plug: plug.key },
+  });
   return (
     <button
+      ref={setNodeRef}
+      {...listeners}
       type="button"
       onClick={onHit}
       data-plug={plug.key}

@@ -1,3 +1,12 @@
+import {
+  DndContext,
+  MeasuringStrategy,
+  MouseSensor,
+  pointerWithin,
+  TouchSensor,
+  useSensor,
+  useSensors,
+} from "@dnd-kit/core";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
 import { Link, useSearchParams } from "react-router";
@@ -69,7 +78,8 @@ export default function Loom() {
         ports: offer.ports,
       });
       // What was picked meanwhile is what is in hand: nothing moves under the pointer then.
-      if (done && latest.current === picked) {
+      const dragged = latest.current?.kind === "plug" && latest.current.cable === offer.cable;
+      if (done && (latest.current === picked || dragged)) {
         setFocus(offer.socket);
         setPicked(null);
         choose(offer.cable);
@@ -89,6 +99,20 @@ export default function Loom() {
     } catch (error) {
       say(reason(error));
       return undefined;
+    }
+  };
+  // A mouse has to move a little, a finger to rest: a tap stays a tap, a scroll a scroll.
+  const sensors = useSensors(
+    useSensor(MouseSensor, { activationConstraint: { distance: 8 } }),
+    useSensor(TouchSensor, { activationConstraint: { delay: 200, tolerance: 8 } }),
+  );
+  const dropped = async (plug: Picked, onto: string | null) => {
+    if (!onto) return setPicked(null);
+    try {
+      const found = await queries.fetchQuery(offersQuery(build.key, build.version, plug));
+      await step(new PickMachine(plug, found.offers).hitSocket(onto));
+    } catch (error) {
+      say(reason(error));
     }
   };
   const onPort = (port: string, free: boolean) => {
@@ -116,80 +140,108 @@ export default function Loom() {
       </>
     );
   return (
-    <div
-      className="flex h-full min-h-0 flex-col"
-      onKeyDown={(e) => e.key === "Escape" && picked && setPicked(null)}
+    <DndContext
+      sensors={sensors}
+      collisionDetection={pointerWithin}
+      autoScroll={false}
+      // The list of sockets makes room for what is in hand: where each stands is asked anew.
+      measuring={{ droppable: { strategy: MeasuringStrategy.Always } }}
+      accessibility={{ screenReaderInstructions: { draggable: "" } }}
+      onDragStart={({ active }) => void step({ do: "pick", picked: plugOf(active.data.current) })}
+      onDragCancel={() => setPicked(null)}
+      onDragEnd={({ active, over }) => void dropped(plugOf(active.data.current), over && String(over.id))}
     >
-      <StationHead
-        title="Loom"
-        note={`currents at ${words.states[runState] ?? runState}, in ${doc.supply.name}`}
+      <div
+        className="flex h-full min-h-0 flex-col"
+        onKeyDown={(e) => e.key === "Escape" && picked && setPicked(null)}
       >
-        <Button onClick={() => setAdding(true)}>Add a cable or adapter</Button>
-      </StationHead>
-      {adding && <AddLoose onClose={() => setAdding(false)} />}
-      <div className="flex min-h-0 flex-1 gap-4 px-6 pb-3 max-[700px]:flex-col max-[700px]:overflow-auto max-[700px]:px-3">
-        <div className="flex min-h-0 min-w-0 flex-1 flex-col gap-2 max-[700px]:flex-none">
-          <div className="grid min-h-[150px] max-h-[196px] shrink-0 grid-cols-[minmax(0,auto)_minmax(320px,1fr)] gap-3 max-[700px]:max-h-none max-[700px]:grid-cols-1">
-            <Panel supply={doc.supply} runs={doc.runs} chosen={chosen?.lane?.ports ?? []} onPort={onPort} />
-            <WhyPanel drawn={chosen} />
+        <StationHead
+          title="Loom"
+          note={`currents at ${words.states[runState] ?? runState}, in ${doc.supply.name}`}
+        >
+          <Button onClick={() => setAdding(true)}>Add a cable or adapter</Button>
+        </StationHead>
+        {adding && <AddLoose onClose={() => setAdding(false)} />}
+        <div className="flex min-h-0 flex-1 gap-4 px-6 pb-3 max-[700px]:flex-col max-[700px]:overflow-auto max-[700px]:px-3">
+          <div className="flex min-h-0 min-w-0 flex-1 flex-col gap-2 max-[700px]:flex-none">
+            <div className="grid min-h-[150px] max-h-[196px] shrink-0 grid-cols-[minmax(0,auto)_minmax(320px,1fr)] gap-3 max-[700px]:max-h-none max-[700px]:grid-cols-1">
+              <Panel supply={doc.supply} runs={doc.runs} chosen={chosen?.lane?.ports ?? []} onPort={onPort} />
+              <WhyPanel drawn={chosen} />
+            </div>
+            <div className="flex min-h-0 flex-1 flex-col gap-2 max-[700px]:overflow-x-auto">
+              <div className="contents max-[700px]:block max-[700px]:w-[700px]">
+                <Ruler length={length} />
+                <ul
+                  aria-label="Cables"
+                  className="min-h-0 flex-1 overflow-x-hidden overflow-y-auto max-[700px]:overflow-visible"
+                >
+                  {lanes.map((d, i) => (
+                    <LaneRow
+                      key={d.cable.key}
+                      drawn={d}
+                      length={length}
+                      chosen={chosen?.cable.key === d.cable.key}
+                      firstInBag={d.where === "bag" && lanes[i - 1]?.where !== "bag"}
+                      picked={picked}
+                      offers={offers}
+                      onChoose={() => choose(d.cable.key)}
+                      onPlug={(plug) =>
+                        void offersNow().then((o) =>
+                          step(new PickMachine(picked, o).hitPlug(d.cable.key, plug)),
+                        )
+                      }
+                    />
+                  ))}
+                  <Betweens
+                    things={result.betweens}
+                    picked={picked}
+                    offers={offers}
+                    onPlug={(key, plug) =>
+                      void offersNow().then((o) => step(new PickMachine(picked, o).hitPlug(key, plug)))
+                    }
+                    onLead={(ref) =>
+                      void offersNow().then((o) => step(new PickMachine(picked, o).hitSocket(ref)))
+                    }
+                  />
+                </ul>
+              </div>
+            </div>
           </div>
-          <Ruler length={length} />
-          <ul aria-label="Cables" className="min-h-0 flex-1 overflow-x-hidden overflow-y-auto">
-            {lanes.map((d, i) => (
-              <LaneRow
-                key={d.cable.key}
-                drawn={d}
-                length={length}
-                chosen={chosen?.cable.key === d.cable.key}
-                firstInBag={d.where === "bag" && lanes[i - 1]?.where !== "bag"}
+          <aside
+            aria-label="Sockets"
+            className="flex min-h-0 w-[272px] shrink-0 flex-col border border-rule bg-slip max-[1100px]:w-[248px] max-[700px]:w-full"
+          >
+            {picked?.kind === "socket" ? (
+              <OffersList
+                ref_={picked.ref}
+                offers={offers}
+                onPut={(offer) => void step({ do: "put", offer })}
+                onPark={park}
+                onBack={() => {
+                  setFocus(picked.ref);
+                  setPicked(null);
+                }}
+              />
+            ) : (
+              <SocketList
                 picked={picked}
                 offers={offers}
-                onChoose={() => choose(d.cable.key)}
-                onPlug={(plug) =>
-                  void offersNow().then((o) => step(new PickMachine(picked, o).hitPlug(d.cable.key, plug)))
+                focus={focus}
+                onSocket={(ref) =>
+                  void offersNow().then((o) => step(new PickMachine(picked, o).hitSocket(ref)))
                 }
+                onPark={park}
+                onBack={() => setPicked(null)}
               />
-            ))}
-            <Betweens
-              things={result.betweens}
-              picked={picked}
-              offers={offers}
-              onPlug={(key, plug) =>
-                void offersNow().then((o) => step(new PickMachine(picked, o).hitPlug(key, plug)))
-              }
-              onLead={(ref) => void offersNow().then((o) => step(new PickMachine(picked, o).hitSocket(ref)))}
-            />
-          </ul>
+            )}
+          </aside>
         </div>
-        <aside
-          aria-label="Sockets"
-          className="flex min-h-0 w-[272px] shrink-0 flex-col border border-rule bg-slip max-[1100px]:w-[248px] max-[700px]:w-full"
-        >
-          {picked?.kind === "socket" ? (
-            <OffersList
-              ref_={picked.ref}
-              offers={offers}
-              onPut={(offer) => void step({ do: "put", offer })}
-              onPark={park}
-              onBack={() => {
-                setFocus(picked.ref);
-                setPicked(null);
-              }}
-            />
-          ) : (
-            <SocketList
-              picked={picked}
-              offers={offers}
-              focus={focus}
-              onSocket={(ref) =>
-                void offersNow().then((o) => step(new PickMachine(picked, o).hitSocket(ref)))
-              }
-              onPark={park}
-              onBack={() => setPicked(null)}
-            />
-          )}
-        </aside>
       </div>
-    </div>
+    </DndContext>
   );
+}
+
+/** The plug that is dragged. */
+function plugOf(data: Record<string, unknown> | undefined): Picked {
+  return { kind: "plug", cable: String(data?.cable), plug: String(data?.plug) };
 }

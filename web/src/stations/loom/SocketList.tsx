@@ -1,3 +1,4 @@
+import { useDroppable } from "@dnd-kit/core";
 import { useEffect, useRef } from "react";
 
 import type { Offers, SocketAnswer } from "../../api/client";
@@ -105,8 +106,9 @@ function SocketLine({
   onHit: () => void;
 }) {
   const fits = offers?.fitting.some((o) => o.socket === s.ref);
+  const { setNodeRef, isOver } = useDroppable({ id: s.ref });
   return (
-    <li>
+    <li ref={setNodeRef} className={isOver ? "outline-2 outline-accent" : ""}>
       <button
         type="button"
         data-socket={s.ref}

@@ -2,6 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 
 import type { Element } from "../../api/client";
+import { Face } from "../../drawing/Face";
 import { useBuild, useWrite } from "../../state/build/contexts";
 import { inUnit, percent, sentence, VERDICT_TEXT, verdictWord } from "../../state/format";
 import type { Drawn } from "../../state/loom/lanes";
@@ -90,6 +91,7 @@ export function WhyPanel({ drawn }: { drawn: Drawn | null }) {
         title={`What limits ${drawn.cable.name}${drawn.labels && ` in ${drawn.labels}`}`}
         wide
       >
+        <Pins elements={elements} drawn={drawn} />
         <EveryLimit elements={elements} />
         <p className="mt-3 text-sm text-ink-soft">Not checked yet: {build.result.not_checked.join(", ")}.</p>
       </Dialog>
@@ -121,6 +123,42 @@ function Share({ element: e }: { element: Element }) {
       />
       <span className="absolute inset-y-[-1px] border-l-2 border-ink" style={{ left: "66.6%" }} />
     </span>
+  );
+}
+
+const LINES: Record<string, string> = {
+  v12: "12 V",
+  v5: "5 V",
+  v3v3: "3.3 V",
+  v5sb: "standby",
+  ground: "ground",
+};
+
+/** Which pin of each plug carries what: its face large, and the amperes of one pin by line. */
+function Pins({ elements, drawn }: { elements: Element[]; drawn: Drawn }) {
+  const plugs = drawn.plugs.filter((p) => p.socket !== "");
+  if (!plugs.length) return null;
+  return (
+    <section aria-label="Pin by pin" className="mb-3">
+      <h3 className="mb-1 text-base font-bold">Pin by pin, seen into each plug’s mated face</h3>
+      <ul className="flex flex-wrap gap-x-8 gap-y-3">
+        {plugs.map((p) => (
+          <li key={p.key} data-pins={p.key} className="grid justify-items-start gap-1">
+            <b className="text-sm">{p.feeds}</b>
+            <Face kind={p.face} size="large" />
+            <ul className="text-sm">
+              {elements
+                .filter((e) => e.kind === "plug pins" && e.at === p.key)
+                .map((e) => (
+                  <li key={e.line} className={VERDICT_TEXT[e.verdict]}>
+                    {LINES[e.line] ?? e.line}: {inUnit(e.load, e.unit)} a pin of {inUnit(e.limit, e.unit)}
+                  </li>
+                ))}
+            </ul>
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 

@@ -45,7 +45,7 @@ export default function Parts() {
         </Link>
         <PasteList key={`list-${begun.n}`} begun={begun.list} />
       </StationHead>
-      <div className="flex min-h-0 flex-1 gap-5 px-6 pb-4">
+      <div className="flex min-h-0 flex-1 gap-5 px-6 pb-4 max-[700px]:flex-col max-[700px]:overflow-auto max-[700px]:px-3">
         <div className="@container flex min-h-0 min-w-0 flex-1 flex-col gap-3">
           <AddPart key={`line-${begun.n}`} begun={begun.line} onAdded={choose} />
           {empty ? (
@@ -67,7 +67,7 @@ export default function Parts() {
         </div>
         <aside
           aria-label="Watts and part in hand"
-          className="flex w-[330px] shrink-0 flex-col gap-3 overflow-auto max-[1100px]:w-[296px]"
+          className="flex w-[330px] shrink-0 flex-col gap-3 overflow-auto max-[1100px]:w-[296px] max-[700px]:w-full max-[700px]:overflow-visible"
         >
           <Stacks folds={part !== undefined} onOpen={open} />
           {part ? (

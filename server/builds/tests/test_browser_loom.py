@@ -1,0 +1,100 @@
+"""The Loom in a real browser: adapters end by end, a plug dragged, offers judged, files out."""
+
+from __future__ import annotations
+
+import re
+
+from owners.models import current_owner
+from playwright.sync_api import Locator, Page, expect
+
+from builds import actions
+from builds.tests.browser import BrowserCase
+from builds.tests.support import ROOT
+
+
+class Laying(BrowserCase):
+    def _demo(self, name: str) -> str:
+        text = (ROOT / f"demo/builds/{name}.tally.json").read_text(encoding="utf-8")
+        return actions.open_file(current_owner(), text).key
+
+    def _drag(self, page: Page, what: Locator, onto: Locator) -> None:
+        a = what.bounding_box()
+        assert a
+        page.mouse.move(a["x"] + a["width"] / 2, a["y"] + a["height"] / 2)
+        page.mouse.down()
+        page.mouse.move(a["x"] + 30, a["y"] + 10, steps=4)
+        # The list makes room for what is in hand; then it is known where its sockets stand.
+        expect(page.get_by_role("heading", name="Where does it go?")).to_be_visible()
+        onto.scroll_into_view_if_needed()
+        b = onto.bounding_box()
+        assert b
+        page.mouse.move(b["x"] + b["width"] / 2, b["y"] + b["height"] / 2, steps=8)
+        page.wait_for_timeout(200)
+        page.mouse.up()
+
+    def test_a_plug_is_dragged_onto_a_socket_and_refused_where_it_does_not_fit(self) -> None:
+        page = self.go(self._demo("heron"), "loom")
+        plug = page.locator("[data-lane=sata-1] [data-plug=p3]")
+        self._drag(page, plug, page.locator('[data-socket="card-2#1/a"]'))
+        expect(page.get_by_role("alert").first).to_contain_text("A SATA power plug is granted")
+        page.keyboard.press("Escape")
+        self._drag(page, plug, page.locator('[data-socket="disk#3/power"]'))
+        expect(page.locator('[data-socket="disk#3/power"]')).to_have_attribute("data-fed", "true")
+        expect(self.figure("mend")).not_to_contain_text("not fed")
+
+    def test_offers_say_what_they_would_do(self) -> None:
+        """The second plug of the chain is refused by the rule; the cable in the bag does."""
+        page = self.go(self._demo("heron"), "loom")
+        page.locator('[data-socket="card-2#1/b"]').click()
+        first = page.get_by_role("list", name="Fits").get_by_role("button").first
+        expect(first).to_contain_text(re.compile("within [0-9]+ %"))
+        expect(page.locator("[data-verdict-of-offer=over]").first).to_contain_text("refused")
+
+    def test_an_adapter_from_the_catalogue_is_put_in_end_by_end_by_keyboard(self) -> None:
+        page = self.go(self._demo("curlew"), "loom")
+        page.get_by_role("button", name="Add a cable or adapter").press("Enter")
+        page.get_by_label("Search cables and adapters").fill("y-piece")
+        page.get_by_role("button", name="Add SATA Y-piece").press("Enter")
+        expect(page.get_by_role("status").last).to_contain_text("SATA Y-piece is in the build now")
+        page.keyboard.press("Escape")
+        thing = page.locator("[data-between=y-sata]")
+        thing.locator("[data-plug=x]").press("Enter")
+        page.locator('[data-socket="disk#1/power"]').press("Enter")
+        expect(self.figure("mend")).to_contain_text("1 not fed")
+        thing.locator("[data-lead='y-sata#1/a']").press("Enter")
+        page.get_by_role("list", name="Fits").get_by_role("button").first.press("Enter")
+        expect(self.figure("mend")).not_to_contain_text("not fed")
+        expect(page.locator('[data-socket="disk#1/power"]')).to_contain_text("by SATA Y-piece")
+        thing.get_by_role("button", name="Take SATA Y-piece out").press("Enter")
+        page.get_by_role("alertdialog").get_by_role("button", name="Unplug and go on").press(
+            "Enter"
+        )
+        expect(thing).to_have_count(0)
+        page.get_by_role("button", name=re.compile("Undo")).click()
+        expect(page.locator('[data-socket="disk#1/power"]')).to_contain_text("by SATA Y-piece")
+
+    def test_why_shows_each_pin_and_the_files_go_out(self) -> None:
+        page = self.go(self._demo("heron"), "loom?at=sixteen-1")
+        page.get_by_role("button", name=re.compile("^Every limit")).click()
+        pins = page.locator("[data-pins=a]")
+        expect(pins).to_contain_text(re.compile("12 V: [0-9.]+ A a pin of [0-9.]+ A"))
+        page.keyboard.press("Escape")
+        for name, starts in (
+            ("connection list, CSV", "cable,family,port"),
+            ("picture, SVG", "<svg"),
+        ):
+            with page.expect_download() as download:
+                page.get_by_role("button", name="File").click()
+                page.get_by_role("menuitem", name=re.compile(name)).click()
+            self.assertTrue(download.value.path().read_text(encoding="utf-8").startswith(starts))
+
+    def test_it_is_read_on_a_phone(self) -> None:
+        page = self.window(viewport={"width": 360, "height": 760})
+        self.go(self._demo("cormorant"), "loom", page)
+        for text in ("Loom", "Add a cable or adapter"):
+            box = page.get_by_text(text, exact=True).first.bounding_box()
+            assert box
+            self.assertLess(box["height"], 60, text)
+        note = page.locator("header p").first.bounding_box()
+        assert note
+        self.assertGreater(note["width"], 200)
