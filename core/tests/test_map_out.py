@@ -7,7 +7,8 @@ import io
 import unittest
 from xml.etree import ElementTree
 
-from easy_tally.files import loom_svg, map_csv
+from easy_tally.files import loom_pdf, loom_svg, map_csv
+from easy_tally.files.loom_drawing import Stroke, drawing
 from easy_tally.findings import analyse, compact
 from easy_tally.things.build import Build
 
@@ -68,9 +69,29 @@ class Picture(unittest.TestCase):
             "G1",
             "within",
             "Between cable and socket",
-            "Adapter: a by G1, b by G2 → Card",
+            "Adapter: a by G1, b by G2; feeds Card",
         ):
             self.assertIn(words, said)
+
+    def test_as_pdf_the_same_bytes_each_time(self) -> None:
+        result = compact(analyse(by_adapter(290, 2, 2)))
+        page = loom_pdf.write(result)
+        self.assertEqual((page[:5], page), (b"%PDF-", loom_pdf.write(result)))
+
+    def test_a_lead_of_an_adapter_hangs_below_its_cable(self) -> None:
+        """Two leads of 300 mm behind plugs at 600 mm: each from 600 to 900 mm."""
+        result = compact(analyse(by_adapter(290, 2, 2)))
+        ways = [(o.from_mm, o.to_mm, o.plug.feeds) for x in result.lanes for o in x.onward]
+        long_mm = ways[0][1] - ways[0][0]
+        self.assertEqual(ways, [(ways[0][0], ways[0][0] + long_mm, "Card")] * 2)
+        dashed = [s for s in drawing(result).shapes if isinstance(s, Stroke) and s.width == 2]
+        self.assertEqual(len(dashed), 4)
+
+    def test_the_current_goes_on_through_it(self) -> None:
+        """240 W over two leads: 10 A each, along the cable and along the lead."""
+        lane = compact(analyse(by_adapter(290, 2, 2))).lanes[0]
+        amps = [(s.through != "", round(s.amps["full"], 6)) for s in lane.steps if s.rail == "v12"]
+        self.assertEqual(amps, [(False, 10.0), (True, 10.0)])
 
     def test_a_name_can_not_break_it(self) -> None:
         b = build(board(), name='<script>"&')

@@ -14,9 +14,9 @@ from django.db import transaction
 from drawer import store as drawer
 from easy_tally import Build, Refused, SocketRef
 from easy_tally.catalogue import used_of, without
-from easy_tally.editing import Edit
+from easy_tally.editing import ChangeBuild, Edit
 from easy_tally.files import build_file
-from easy_tally.things import FORMAT_VERSION
+from easy_tally.things import FORMAT_VERSION, HouseRules
 from owners.models import Owner
 
 from builds import models, results, store
@@ -58,6 +58,15 @@ def find(owner: Owner, key: str) -> models.Build:
         return models.Build.objects.defer("header").get(owner=owner, key=key)
     except models.Build.DoesNotExist:
         raise NoBuild(f"There is no build {key}; it may have been removed.") from None
+
+
+def readable(row: models.Build) -> bool:
+    """Whether the build of a row can be read."""
+    try:
+        results.current(row)
+    except store.Unreadable:
+        return False
+    return True
 
 
 def name_of(owner: Owner, key: str) -> str:
@@ -130,6 +139,20 @@ def act(owner: Owner, key: str, base_version: int, edit: Edit) -> Written:
         images=touched,
     )
     return _write(row, touched, after)
+
+
+@transaction.atomic
+def set_rules(owner: Owner, rules: HouseRules, everywhere: bool) -> int:
+    """Set the house rules of new builds, and with `everywhere` of every build that can be read, as
+    a change of its own in each, to be undone there. Returns how many builds changed."""
+    owner.house_rules = rules.model_dump(mode="json")
+    owner.save(update_fields=["house_rules"])
+    if not everywhere:
+        return 0
+    edit = ChangeBuild(house_rules=owner.house_rules)
+    rows = models.Build.objects.filter(owner=owner).defer("header")
+    done = [act(owner, row.key, row.version, edit) for row in rows if readable(row)]
+    return sum(bool(d.changed) for d in done)
 
 
 @transaction.atomic
@@ -211,6 +234,8 @@ def _run_uses(image: store.Image | None) -> dict[str, Any]:
         return {}
     cable = image["cable"]
     uses: dict[str, Any] = {f"port:{p}": cable for p in image["ports"]}
+    if image.get("pinned"):
+        uses[f"pin:{cable}"] = True
     for c in image["connections"]:
         ref = str(SocketRef.model_construct(**c["socket"]))
         uses |= {f"socket:{ref}": f"{cable} {c['plug']}", f"plug:{cable}/{c['plug']}": ref}
@@ -259,5 +284,5 @@ def _values(build: Build) -> dict[str, Any]:
 
 __all__ = [
     "NoBuild", "StaleEdit", "Written", "act", "create", "find", "name_of", "open_file",
-    "paths", "preview", "redo", "remove", "undo",
+    "paths", "preview", "readable", "redo", "remove", "set_rules", "undo",
 ]  # fmt: skip

@@ -90,6 +90,7 @@ class Run(models.Model):
     id: int
     build = models.ForeignKey(Build, on_delete=models.CASCADE)
     cable = models.OneToOneField(Cable, on_delete=models.CASCADE)
+    pinned = models.BooleanField(default=False)
 
 
 class RunPort(models.Model):

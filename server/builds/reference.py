@@ -22,7 +22,9 @@ def reference() -> schemas.ReferenceOut:
     """Connectors, plugs, templates, figures of each kind, assumptions, common sizes."""
     return schemas.ReferenceOut(
         connectors=[
-            schemas.ConnectorOut(kind=c.kind, words=c.words, face=list(c.face), side=c.side)
+            schemas.ConnectorOut(
+                kind=c.kind, words=c.words, face=list(c.face), side=c.side, latch=c.latch
+            )
             for c in CONNECTORS.values()
         ],
         plugs={kind: shape.words for kind, shape in PLUGS.items()},

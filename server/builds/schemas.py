@@ -16,7 +16,7 @@ from easy_tally.findings import (
     Strip,
     SupplyAnswer,
 )
-from easy_tally.things import Cable, Part, Supply
+from easy_tally.things import Cable, HouseRules, Part, Supply
 from easy_tally.wiring import Offers
 from ninja import Schema
 from pydantic import Field
@@ -167,6 +167,20 @@ class EffectOut(Schema):
     text: str
 
 
+class RulesOut(Schema):
+    """House rules of new builds; `changed`: how many builds were brought to them."""
+
+    house_rules: HouseRules
+    changed: int = 0
+
+
+class RulesIn(Schema):
+    """House rules for new builds, and for those that are there too."""
+
+    house_rules: HouseRules
+    everywhere: bool = False
+
+
 class WayOut(Schema):
     """What would let the supply in place stay, in words, and the edit that does it."""
 
@@ -182,6 +196,8 @@ class ConnectorOut(Schema):
     words: str
     face: list[str]
     side: str
+    #: Whether its latch stands on the side of the last row.
+    latch: bool
 
 
 class TemplateOut(Schema):

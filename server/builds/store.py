@@ -135,6 +135,7 @@ def _run_image(cable: models.Cable, run: models.Run) -> Image:
             }
             for c in run.connections.all()
         ],
+        "pinned": run.pinned,
     }
 
 
@@ -229,7 +230,7 @@ def _write_cable(row: models.Build, key: str, at: int, image: Image | None) -> N
 
 def _write_run(row: models.Build, image: Image) -> None:
     cable = models.Cable.objects.get(build_id=row.pk, key=image["cable"])
-    run = models.Run.objects.create(build_id=row.pk, cable=cable)
+    run = models.Run.objects.create(build_id=row.pk, cable=cable, pinned=image.get("pinned", False))
     ports = {p.key: p for p in models.Port.objects.filter(build_id=row.pk)}
     models.RunPort.objects.bulk_create(
         models.RunPort(run=run, port=ports[key], position=i) for i, key in enumerate(image["ports"])

@@ -11,6 +11,8 @@ class Owner(models.Model):
 
     id: int
     name = models.CharField(max_length=80, unique=True)
+    #: House rules that a new build starts with, where they differ from the defaults.
+    house_rules = models.JSONField(default=dict)
 
     class Meta:
         #: Owners stood among the builds first; their rows stay where they are.

@@ -13,19 +13,19 @@ from pydantic import Field
 from .between import AddBetween, ChangeBetween, RemoveBetween
 from .build import ChangeBuild
 from .cables import AddCable, ChangeCable, RemoveCable
-from .map import Connect, Park, PlugIn, SwapPlugs, Unplug
+from .map import Connect, Park, Pin, PlugIn, SwapPlugs, Unplug
 from .parts import AddPart, AddParts, ChangePart, RemovePart, TakeEntry
 from .supply import ChangeSupply, TakeSupply
 
 Edit = Annotated[
     AddPart | AddParts | ChangePart | TakeEntry | RemovePart | ChangeBuild | TakeSupply
     | ChangeSupply | AddCable | ChangeCable | RemoveCable | AddBetween | ChangeBetween
-    | RemoveBetween | Connect | Park | PlugIn | SwapPlugs | Unplug,
+    | RemoveBetween | Connect | Park | Pin | PlugIn | SwapPlugs | Unplug,
     Field(discriminator="type"),
 ]  # fmt: skip
 
 __all__ = [
     "AddBetween", "AddCable", "AddPart", "AddParts", "ChangeBetween", "ChangeBuild", "ChangeCable",
-    "ChangePart", "ChangeSupply", "Connect", "Edit", "Park", "PlugIn", "RemoveBetween",
+    "ChangePart", "ChangeSupply", "Connect", "Edit", "Park", "Pin", "PlugIn", "RemoveBetween",
     "RemoveCable", "RemovePart", "SwapPlugs", "TakeEntry", "TakeSupply", "Unplug",
 ]  # fmt: skip

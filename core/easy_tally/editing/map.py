@@ -99,7 +99,7 @@ class PlugIn(EditBase):
             raise Refused(f"{cable.name} is fixed to the supply.")
         run = build.run(cable.key)
         ports = _seat(Wired(build), cable, self.ports)
-        new = Run(cable=cable.key, ports=ports, connections=run.connections if run else ())
+        new = (run or Run(cable=cable.key)).model_copy(update={"ports": ports})
         return remade(build, runs=_ordered(build, [r for r in build.runs if r is not run], new))
 
     def title(self, build: Build) -> str:
@@ -123,6 +123,27 @@ class Unplug(EditBase):
     def title(self, build: Build) -> str:
         """The cable's name."""
         return f"unplug {name_of(build, self.cable)}"
+
+
+class Pin(EditBase):
+    """Keep a run as it is when the rest is mapped, or let it go."""
+
+    type: Literal["pin"] = "pin"
+    cable: Key
+    pinned: bool = True
+
+    def apply(self, build: Build) -> Build:
+        """With the run pinned, or not."""
+        cable = cable_of(build, self.cable)
+        run = build.run(cable.key)
+        if run is None:
+            raise Refused(f"{cable.name} is in the bag: there is nothing to keep as it is.")
+        new = run.model_copy(update={"pinned": self.pinned})
+        return remade(build, runs=tuple(new if r is run else r for r in build.runs))
+
+    def title(self, build: Build) -> str:
+        """The cable's name."""
+        return f"{'keep' if self.pinned else 'let go of'} {name_of(build, self.cable)}"
 
 
 class SwapPlugs(EditBase):
@@ -241,7 +262,8 @@ def _plugged(build: Build, key: str, new: Connection, ports: tuple[str, ...] | N
                 changed: dict[str, Any] = {name: more}
                 return remade(cleared, **changed)
     old = cleared.run(key)
-    run = Run(cable=key, ports=ports or (), connections=(*(old.connections if old else ()), new))
+    was = old or Run(cable=key)
+    run = was.model_copy(update={"ports": ports or (), "connections": (*was.connections, new)})
     return remade(cleared, runs=_ordered(build, [r for r in cleared.runs if r.cable != key], run))
 
 

@@ -2,11 +2,11 @@
 
 from __future__ import annotations
 
-from . import build_file, kits_csv, loom_svg, map_csv, parts_csv, supplies_csv
+from . import build_file, kits_csv, loom_pdf, loom_svg, map_csv, parts_csv, supplies_csv
 from .canonical import to_text
 from .printout import print_report
 
 __all__ = [
-    "build_file", "kits_csv", "loom_svg", "map_csv", "parts_csv", "print_report", "supplies_csv",
-    "to_text",
+    "build_file", "kits_csv", "loom_pdf", "loom_svg", "map_csv", "parts_csv", "print_report",
+    "supplies_csv", "to_text",
 ]  # fmt: skip

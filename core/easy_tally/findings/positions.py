@@ -11,6 +11,7 @@ from ..supplies.fit import FitCheck
 from ..things.rules import POSITIONS
 from .analysis import analyse
 from .facts import Analysis
+from .finding import Finding
 from .of_fit import fit_checks
 
 #: Rule → the checks of room that it decides.
@@ -30,6 +31,8 @@ class Effect:
     verdict: SupplyVerdict | None
     bad_runs: int
     room: tuple[FitCheck, ...]
+    #: What it would tell of, beside a verdict.
+    told: tuple[Finding, ...] = ()
 
 
 def effects(a: Analysis) -> tuple[Effect, ...]:
@@ -49,4 +52,5 @@ def _effects(a: Analysis) -> Iterator[Effect]:
                 verdict=then.supply.verdict if then.supply else None,
                 bad_runs=sum(r.verdict == "over" for r in then.runs),
                 room=tuple(c for c in fit_checks(then) if c.id in _ROOM.get(rule, ())),
+                told=tuple(f for f in then.findings if f.id == f"rule.{rule}"),
             )  # fmt: skip

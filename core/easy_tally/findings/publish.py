@@ -16,6 +16,7 @@ from ..base.rounding import percent
 from ..base.series import Series, Span, scale, span_at
 from ..base.units import RAIL_V, RUN_STATES, TALLY_STATES, WINDOWS, Origin, State
 from ..ratings.elements import Element
+from ..ratings.onward import Onward
 from ..ratings.runs import RunResult
 from ..ratings.through_board import BoardElement
 from ..ratings.verdicts import rank
@@ -48,6 +49,7 @@ from .result import (
     Mend,
     MoverAnswer,
     Numbers,
+    OnwardAnswer,
     Overall,
     PartWatts,
     PlugAnswer,
@@ -360,11 +362,21 @@ def _lane(wired: Wired, run: RunResult) -> Lane:
         steps=tuple(
             StepAnswer(
                 rail=s.line, from_mm=s.from_mm, to_mm=s.to_mm,
-                amps=_numbers(s.amps.__getitem__), limit_a=_finite(s.limit_a),
+                amps=_numbers(s.amps.__getitem__), limit_a=_finite(s.limit_a), through=s.through,
             )
             for s in run.steps
         ),
         plugs=tuple(_plug(wired, cable.key, p, run) for p in cable.plugs),
+        onward=tuple(_onward(wired, x) for x in run.beyond),
+        pinned=run.wired.run.pinned,
+    )  # fmt: skip
+
+
+def _onward(wired: Wired, x: Onward) -> OnwardAnswer:
+    long_mm = 0.0 if x.between.is_backplane else x.feed.plug.at_mm
+    return OnwardAnswer(
+        between=x.between.key, name=x.between.name, kind=type(x.between.of).__name__.lower(),
+        from_mm=x.mm - long_mm, to_mm=x.mm, plug=_plug(wired, x.between.key, x.feed.plug, None),
     )  # fmt: skip
 
 

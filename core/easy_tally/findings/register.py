@@ -12,7 +12,7 @@ from typing import Literal
 
 from ..ratings.runs import MAP_CHECKS
 from ..supplies.checks import SUPPLY_CHECKS
-from . import of_board, of_fit, of_map, of_parts, of_signals, of_supply
+from . import of_board, of_fit, of_map, of_parts, of_rules, of_signals, of_supply
 from .facts import Analysis
 from .finding import Finding, Severity, Subject
 
@@ -71,6 +71,8 @@ CHECKS: tuple[Check, ...] = (
           needs="map", find=of_map.kept_off_drives),
     Check(id="map.group-limit", family="map", words="limits of port groups",
           needs="map", find=of_map.unlimited_groups),
+    Check(id="map.rules", family="map", words="house rules for adapters, port groups and fans",
+          needs="map", find=of_rules.told),
     Check(id="board.through", family="board", words="what comes through the board",
           needs="board", find=of_board.through),
     Check(id="socket.unfed", family="map", words="sockets that have to be fed",

@@ -209,6 +209,8 @@ class StepAnswer:
     to_mm: float
     amps: Numbers
     limit_a: float | None
+    #: The adapter or extension whose lead it is, by its key; empty along the cable itself.
+    through: str = ""
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -228,6 +230,19 @@ class PlugAnswer:
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
+class OnwardAnswer:
+    """A plug of something in between, on the way of a run: from where to where along the whole
+    way [mm]."""
+
+    between: str
+    name: str
+    kind: str
+    from_mm: float
+    to_mm: float
+    plug: PlugAnswer
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Lane:
     """One cable in its ports: verdict, governing element in words, profile, plugs."""
 
@@ -241,6 +256,8 @@ class Lane:
     cause: str
     steps: tuple[StepAnswer, ...]
     plugs: tuple[PlugAnswer, ...]
+    onward: tuple[OnwardAnswer, ...]
+    pinned: bool
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 from dataclasses import dataclass
+from typing import NamedTuple
 
 from ..base.series import Series, add, scale
 from ..base.units import GROUND, Line
@@ -109,17 +110,40 @@ def lead_pins_of(wired: Wired, run: CarriedRun, found: tuple[Onward, ...]) -> It
 def wires_of(wired: Wired, found: tuple[Onward, ...]) -> Iterator[Element]:
     """Wires of the leads that a run goes into, stretch by stretch."""
     assume, at_once = wired.build.assumptions, wired.build.spin_up_at_once
+    for s in lead_stretches(found, at_once):
+        for e in wires(s.between, s.from_mm, s.to_mm, s.flow, assume):
+            yield e._replace(at=s.at)
+
+
+class LeadStretch(NamedTuple):
+    """A length of a lead of something in between [mm from the plug that is in it], with what flows
+    in it; `base_mm` is how far from the supply the lead begins."""
+
+    between: Between
+    lead: str
+    base_mm: float
+    from_mm: float
+    to_mm: float
+    flow: Flow
+
+    @property
+    def at(self) -> str:
+        """How the lead is called where an element says where it is."""
+        return f"{self.between.key}/{self.lead}"
+
+
+def lead_stretches(found: tuple[Onward, ...], at_once: int | None) -> Iterator[LeadStretch]:
+    """The leads on the way of a run, stretch by stretch; those of a backplane have no length."""
     by_lead: dict[tuple[str, str], list[Onward]] = {}
     for x in found:
         if not x.between.is_backplane:
             by_lead.setdefault((x.between.key, x.lead), []).append(x)
-    for (key, lead), of in by_lead.items():
+    for (_, lead), of in by_lead.items():
         ends = sorted({x.feed.plug.at_mm for x in of})
+        base = of[0].mm - of[0].feed.plug.at_mm
         for start, end in zip([0.0, *ends], ends, strict=False):
             beyond = [x.flow.share(x.share) for x in of if x.feed.plug.at_mm >= end]
-            flow = together(beyond, at_once)
-            for e in wires(of[0].between, start, end, flow, assume):
-                yield e._replace(at=f"{key}/{lead}")
+            yield LeadStretch(of[0].between, lead, base, start, end, together(beyond, at_once))
 
 
 def _leads(run: CarriedRun, found: tuple[Onward, ...]) -> Iterator[tuple[Feed, Between, Flow]]:

@@ -10,22 +10,28 @@ from ..base.series import likelies
 from ..base.units import GROUND, RAIL_V, RUN_STATES, Line, State
 from .elements import Element
 from .flows import CarriedRun
+from .onward import LeadStretch
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Step:
     """One stretch of the current profile: amperes [A] on a rail in each state, against the
-    tightest limit [A] that this same current meets, or None where that is not known."""
+    tightest limit [A] that this same current meets, or None where that is not known. `through` is
+    the adapter or extension whose lead it is, by its key; empty along the cable itself."""
 
     line: Line
     from_mm: float
     to_mm: float
     amps: dict[State, float]
     limit_a: float | None
+    through: str = ""
 
 
-def profile(run: CarriedRun, found: list[Element]) -> Iterator[Step]:
-    """The staircase, each step against the tightest limit that the same current meets."""
+def profile(
+    run: CarriedRun, found: list[Element], beyond: tuple[LeadStretch, ...] = ()
+) -> Iterator[Step]:
+    """The staircase along the cable and through the leads beyond, each step against the tightest
+    limit that the same current meets."""
     lives = run.lives
     met: dict[tuple[Line, object], list[float | None]] = {}
     for e in found:
@@ -48,6 +54,23 @@ def profile(run: CarriedRun, found: list[Element]) -> Iterator[Step]:
                 amps=dict(zip(RUN_STATES, likelies(loads), strict=True)),
                 limit_a=min(known) if known and len(known) == len(limits) else None,
             )  # fmt: skip
+    for s in beyond:
+        yield from _through(s, found)
+
+
+def _through(s: LeadStretch, found: list[Element]) -> Iterator[Step]:
+    for line, loads, _ in s.flow.lines():
+        if line == GROUND:
+            continue
+        limits = [
+            _rail_limit_a(e) for e in found
+            if e.kind == "wire" and e.line == line and e.at == s.at and e.from_mm == s.from_mm
+        ]  # fmt: skip
+        yield Step(
+            line=line, from_mm=s.base_mm + s.from_mm, to_mm=s.base_mm + s.to_mm,
+            amps=dict(zip(RUN_STATES, likelies(loads), strict=True)),
+            limit_a=limits[0] if limits else None, through=s.between.key,
+        )  # fmt: skip
 
 
 def _met_at(element: Element) -> object:

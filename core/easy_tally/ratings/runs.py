@@ -14,7 +14,7 @@ from ..base.series import NO_SERIES, Series, add, scale
 from ..base.units import GROUND, RAIL_V, Line, Window
 from ..tally.demand import Carried
 from ..things.cables import Cable
-from ..things.parts import Drive
+from ..things.parts import Card, Drive
 from ..things.supply import Port
 from ..wiring import Feed, Wired, WiredRun
 from . import onward
@@ -33,7 +33,7 @@ from .elements import (
     wires,
 )
 from .flows import CarriedRun, Flow, Live, carried_run, group_flows
-from .onward import Onward, onwards
+from .onward import Onward, lead_stretches, onwards
 from .profile import Step, profile
 from .reach import reaches
 from .verdicts import Verdict, rank
@@ -53,6 +53,8 @@ class RunResult:
     steps: tuple[Step, ...]
     safety: dict[str, float]
     unlimited: tuple[str, ...]
+    #: Plugs of adapters, extensions and backplanes on its way.
+    beyond: tuple[Onward, ...] = ()
 
     @property
     def ports(self) -> tuple[Port, ...]:
@@ -124,16 +126,17 @@ def _judged(ground: Ground) -> RunResult:
     found = [e for check in MAP_CHECKS for e in _find(check, ground)]
     # A reach that does is no share of anything that wears or heats: behind the others.
     found.sort(key=lambda e: _order(e))
-    run = ground.run
+    run, at_once = ground.run, ground.wired.build.spin_up_at_once
     return RunResult(
         wired=run.wired,
         verdict=found[0].judged.verdict if found else "within",
         elements=tuple(found),
-        steps=tuple(profile(run, found)),
+        steps=tuple(profile(run, found, tuple(lead_stretches(ground.beyond, at_once)))),
         safety={
             x.feed.plug.key: s for x in run.lives if (s := _safety(found, x)) is not None
         },
         unlimited=tuple(k for k in _groups_of(run) if _limit_a(ground.wired, k) is None),
+        beyond=ground.beyond,
     )  # fmt: skip
 
 
@@ -254,6 +257,11 @@ def _groups(g: Ground) -> Iterator[Element]:
 def _house_rule(g: Ground) -> Iterator[Element]:
     chained = sum(x.feed.mated in ("pcie8", "pcie6") for x in g.run.lives)
     rule = g.wired.build.house_rules.chained_graphics
+    if rule == "as delivered":
+        raised = any(
+            isinstance(p := x.feed.input.part, Card) and p.power_limit > 1 for x in g.run.lives
+        )
+        rule = "never" if raised else "by pins"
     whole = g.run.whole
     found = house_rule(rule, chained, whole.watts(), "v12" in whole.missing)
     if found is not None:

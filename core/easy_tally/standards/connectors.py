@@ -41,6 +41,8 @@ class Connector:
     grant_w: float | None = None
     grant_rail_a: float | None = None
     side: str = ""
+    #: Its latch stands on the side of the last row of `face`; not said where it has none there.
+    latch: bool = False
     source: str = ""
 
     def count(self, letter: str) -> int:
@@ -59,13 +61,17 @@ _CEM = "PCI Express card electromechanical specification"
 CONNECTORS: dict[str, Connector] = {
     c.kind: c
     for c in (
-        Connector("atx24", "24-pin board", ("ookrkrksvyyo", "omkskkknrrrk"), source=_ATX),
-        Connector("atx20", "20-pin board", ("ookrkrksvy", "omkskkknrr"), source=_ATX),
+        Connector(
+            "atx24", "24-pin board", ("ookrkrksvyyo", "omkskkknrrrk"), latch=True, source=_ATX
+        ),
+        Connector("atx20", "20-pin board", ("ookrkrksvy", "omkskkknrr"), latch=True, source=_ATX),
         Connector("aux6", "6-pin auxiliary", ("kkkoor",), source=_ATX),
-        Connector("eps8", "8-pin processor", ("kkkk", "yyyy"), source=_ATX),
-        Connector("eps4", "4-pin processor", ("kk", "yy"), source=_ATX),
-        Connector("pcie8", "8-pin graphics", ("yyys", "kskk"), grant_w=150, source=_CEM),
-        Connector("pcie6", "6-pin graphics", ("yyy", "ksk"), grant_w=75, source=_CEM),
+        Connector("eps8", "8-pin processor", ("kkkk", "yyyy"), latch=True, source=_ATX),
+        Connector("eps4", "4-pin processor", ("kk", "yy"), latch=True, source=_ATX),
+        Connector(
+            "pcie8", "8-pin graphics", ("yyys", "kskk"), grant_w=150, latch=True, source=_CEM
+        ),
+        Connector("pcie6", "6-pin graphics", ("yyy", "ksk"), grant_w=75, latch=True, source=_CEM),
         Connector(
             "16pin", "16-pin graphics", ("yyyyyy", "kkkkkk"), grant_w=600, side="ssss", source=_CEM
         ),

@@ -106,3 +106,6 @@ class Run(Model):
     cable: Key
     ports: tuple[Key, ...] = ()
     connections: tuple[Connection, ...] = ()
+    pinned: Annotated[
+        bool, Field(description="mapping leaves its ports and connections as they are")
+    ] = False

@@ -15,7 +15,7 @@ class HouseRules(Model):
     """Where good builders disagree: the positions this build is judged by."""
 
     chained_graphics: Annotated[
-        Literal["never", "by plug", "by pins"],
+        Literal["never", "by plug", "as delivered", "by pins"],
         Field(description="both plugs of one chained graphics cable"),
     ] = "by plug"
     headroom: Annotated[
@@ -37,6 +37,22 @@ class HouseRules(Model):
         Literal["by the case", "down", "up"],
         Field(description="which way the supply's fan looks"),
     ] = "by the case"
+    adapter_16pin: Annotated[
+        Literal["native first", "fine"],
+        Field(description="a 16-pin socket fed by an adapter"),
+    ] = "native first"
+    port_groups: Annotated[
+        Literal["by what is known", "keep together", "spread"],
+        Field(description="one device's cables in port groups"),
+    ] = "by what is known"
+    fans: Annotated[
+        Literal["headers first", "on a hub"],
+        Field(description="where fans hang"),
+    ] = "headers first"
+    card_first: Annotated[
+        Literal["mount then plug", "plug then mount"],
+        Field(description="a card, and then its cable"),
+    ] = "mount then plug"
 
 
 class Position(NamedTuple):
@@ -59,6 +75,9 @@ POSITIONS: dict[str, tuple[Position, ...]] = {
         Position("by plug", "One plug’s worth a cable",
                  f"Both plugs together carry no more than the {BY_PLUG_W:.0f} W that a standard "
                  "grants one. The strictest figure that a standard states."),
+        Position("as delivered", "By pins while the card runs as delivered",
+                 "As pins and wires allow, at its maker’s power limit or below; one plug a cable "
+                 "once it is raised."),
         Position("by pins", "As far as pins and wires allow",
                  "Only pins, wires and the supply end limit it."),
     ),
@@ -85,5 +104,28 @@ POSITIONS: dict[str, tuple[Position, ...]] = {
                  "Down on a filtered, raised vent; up on carpet or without a vent."),
         Position("down", "Always down", "It draws its air from below the case."),
         Position("up", "Always up", "It draws its air from inside the case."),
+    ),
+    "adapter_16pin": (
+        Position("native first", "A native cable where there is one",
+                 "An adapter is told where a 16-pin cable and a port for it are free."),
+        Position("fine", "An adapter is fine", "As long as each lead has a cable of its own."),
+    ),
+    "port_groups": (
+        Position("by what is known", "By what is known",
+                 "Spread by amperes where every group’s limit is known; together where only the "
+                 "marking is."),
+        Position("keep together", "Keep together", "A device’s cables in one group of ports."),
+        Position("spread", "Spread", "A device’s cables over several groups."),
+    ),
+    "fans": (
+        Position("headers first", "On the board’s headers",
+                 "Their speed is seen; a hub where the headers’ amperes do not last."),
+        Position("on a hub", "On a hub or a drive lead", "The board carries no fan."),
+    ),
+    "card_first": (
+        Position("mount then plug", "Mount it, then plug it",
+                 "Its plugs are pushed home where one sees them, unless they can’t be reached."),
+        Position("plug then mount", "Plug it, then mount it",
+                 "Its plugs are pushed home on the table."),
     ),
 }  # fmt: skip

@@ -2,10 +2,10 @@
 
 from ninja import Router
 
-from . import builds, details, edits, map, reference, supply
+from . import builds, details, edits, map, reference, rules, supply
 
 router = Router()
-for part in (builds, edits, supply, details, map, reference):
+for part in (builds, edits, supply, details, map, rules, reference):
     router.add_router("", part.router)
 
 __all__ = ["router"]

@@ -8,6 +8,7 @@ from urllib.parse import quote
 from django.http import HttpRequest, HttpResponse
 from easy_tally import BadInput, Build
 from easy_tally.files import build_file, to_text
+from easy_tally.things import HouseRules
 from ninja import Router
 from owners.models import owner_of
 
@@ -28,7 +29,9 @@ def create_build(request: HttpRequest, body: schemas.NewIn) -> HttpResponse:
     """Make an empty build."""
     if not body.name.strip():
         raise BadInput([("name", "a name of 1 to 80 characters", repr(body.name))])
-    return whole(actions.create(owner_of(request), Build(name=body.name.strip())), 201)
+    owner = owner_of(request)
+    rules = HouseRules.model_validate(owner.house_rules)
+    return whole(actions.create(owner, Build(name=body.name.strip(), house_rules=rules)), 201)
 
 
 @router.post("/builds/open", response={201: schemas.BuildOut}, operation_id="openBuild")

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from django.http import HttpRequest, HttpResponse
 from easy_tally import BadInput, SocketRef
-from easy_tally.files import loom_svg, map_csv
+from easy_tally.files import loom_pdf, loom_svg, map_csv
 from easy_tally.findings import judged
 from easy_tally.wiring import Offers, offers_for_plug, offers_for_socket
 from ninja import Router
@@ -31,6 +31,15 @@ def loom_picture(request: HttpRequest, key: str) -> HttpResponse:
     found = results.worked(actions.find(owner_of(request), key))
     response = HttpResponse(loom_svg.write(found.result), content_type="image/svg+xml")
     response["Content-Disposition"] = 'attachment; filename="loom.svg"'
+    return response
+
+
+@router.get("/builds/{key}/loom.pdf", operation_id="loomPdf")
+def loom_page(request: HttpRequest, key: str) -> HttpResponse:
+    """The Loom as PDF."""
+    found = results.worked(actions.find(owner_of(request), key))
+    response = HttpResponse(loom_pdf.write(found.result), content_type="application/pdf")
+    response["Content-Disposition"] = 'attachment; filename="loom.pdf"'
     return response
 
 

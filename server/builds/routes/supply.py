@@ -12,8 +12,6 @@ from easy_tally.findings import (
     FitAnswer,
     SizesAnswer,
     WeekAnswer,
-    effect_words,
-    effects,
     fit_answer,
     sizes_answer,
     supply_answer,
@@ -125,13 +123,4 @@ def stay(request: HttpRequest, key: str) -> list[dict[str, Any]]:
             "edit": way.edit.model_dump(mode="json", exclude_none=True),
         }
         for way in ways_to_stay(found, candidates.loose(owner))
-    ]
-
-
-@router.get("/builds/{key}/positions", response=list[schemas.EffectOut], operation_id="positions")
-def positions(request: HttpRequest, key: str) -> list[dict[str, Any]]:
-    """What each position of each house rule would make of this build."""
-    found = results.analysis(actions.find(owner_of(request), key))
-    return [
-        {"rule": e.rule, "value": e.value, "text": effect_words(found, e)} for e in effects(found)
     ]

@@ -82,11 +82,50 @@ class Laying(BrowserCase):
         for name, starts in (
             ("connection list, CSV", "cable,family,port"),
             ("picture, SVG", "<svg"),
+            ("page, PDF", "%PDF-"),
         ):
             with page.expect_download() as download:
                 page.get_by_role("button", name="File").click()
                 page.get_by_role("menuitem", name=re.compile(name)).click()
-            self.assertTrue(download.value.path().read_text(encoding="utf-8").startswith(starts))
+            self.assertTrue(download.value.path().read_bytes().startswith(starts.encode()))
+
+    def test_two_plugs_are_swapped_and_a_run_is_kept_as_it_is(self) -> None:
+        page = self.go(self._demo("heron"), "loom?at=sata-1")
+        first, second = "disk#1/power", "disk#2/power"
+        before = [self._plug_in(page, s) for s in (first, second)]
+        lane, plug = before[0].split("/")
+        page.locator(f"[data-lane={lane}] [data-plug={plug}]").press("Enter")
+        page.get_by_label("Swap it with the plug that is there").check()
+        page.locator(f'[data-socket="{second}"]').press("Enter")
+        expect(page.get_by_role("heading", name="Sockets")).to_be_visible()
+        self.assertEqual([self._plug_in(page, s) for s in (second, first)], before)
+        page.get_by_label("Keep as it is").click()
+        expect(page.locator(f"[data-lane={lane}]")).to_contain_text("kept as it is")
+        page.get_by_role("button", name=re.compile("Undo")).click()
+        expect(page.locator(f"[data-lane={lane}]")).not_to_contain_text("kept as it is")
+
+    def _plug_in(self, page: Page, socket: str) -> str:
+        """`cable/plug` of what is in a socket, as the page has it from the server."""
+        key = page.url.split("/b/")[1].split("/")[0]
+        found = page.request.get(f"{self.live_server_url}/api/v1/builds/{key}").json()
+        of = next(s for s in found["result"]["sockets"] if s["ref"] == socket)
+        return f"{of['carrier']}/{of['plug']}"
+
+    def test_house_rules_for_all_builds_and_what_is_assumed(self) -> None:
+        key, other = self._demo("heron"), self._demo("curlew")
+        page = self.go(key, "rules")
+        never = page.get_by_role("radio", name=re.compile("Never both plugs"))
+        expect(never).to_contain_text("1 run over or refused")
+        page.get_by_role("radio", name=re.compile("As far as pins")).click()
+        expect(page.get_by_text(re.compile("1 of .* differ"))).to_be_visible()
+        page.get_by_role("button", name="Set these in every build").click()
+        expect(page.get_by_text("same rules as this one")).to_be_visible()
+        found = actions.results.current(actions.find(current_owner(), other))
+        self.assertEqual(found.house_rules.chained_graphics, "by pins")
+        page.get_by_label("Search what is assumed").fill("16 awg")
+        row = page.locator("[data-assumption=wire_16awg_a]")
+        expect(row).to_contain_text("1 run")
+        expect(page.locator("[data-assumption]")).to_have_count(1)
 
     def test_it_is_read_on_a_phone(self) -> None:
         page = self.window(viewport={"width": 360, "height": 760})

@@ -33,6 +33,7 @@ export type FieldOf = Reference["fields"][string][number];
 export type SpikeRow = Whole<Schemas["SpikeRowAnswer"]>;
 export type Found = Whole<Schemas["FoundOut"]>;
 export type FileChange = Whole<Schemas["Change"]>;
+export type Onward = Whole<Schemas["OnwardAnswer"]>;
 export type Between = Whole<Schemas["BetweenAnswer"]>;
 export type Fit = Whole<Schemas["FitAnswer"]>;
 export type Room = Fit["checks"][number];

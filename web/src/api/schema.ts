@@ -312,26 +312,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/v1/builds/{key}/positions": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Positions
-         * @description What each position of each house rule would make of this build.
-         */
-        get: operations["positions"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/v1/builds/{key}/runs/{cable}": {
         parameters: {
             query?: never;
@@ -432,6 +412,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/builds/{key}/loom.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Loom Page
+         * @description The Loom as PDF.
+         */
+        get: operations["loomPdf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/builds/{key}/offers": {
         parameters: {
             query?: never;
@@ -445,6 +445,70 @@ export interface paths {
          */
         get: operations["offers"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/builds/{key}/positions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Positions
+         * @description What each position of each house rule would make of this build.
+         */
+        get: operations["positions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/builds/{key}/assumptions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Uses
+         * @description Where each assumption counts in this build, in words.
+         */
+        get: operations["assumptionUses"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/house-rules": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * House Rules
+         * @description The house rules that a new build starts with.
+         */
+        get: operations["houseRules"];
+        /**
+         * Set House Rules
+         * @description Set the house rules of new builds, and with `everywhere` of every build that is there.
+         */
+        put: operations["setHouseRules"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1833,7 +1897,11 @@ export interface components {
              *       "maker_floor": "keep",
              *       "spikes": "ride through",
              *       "straight_length": "maker",
-             *       "supply_fan": "by the case"
+             *       "supply_fan": "by the case",
+             *       "adapter_16pin": "native first",
+             *       "port_groups": "by what is known",
+             *       "fans": "headers first",
+             *       "card_first": "mount then plug"
              *     }
              */
             house_rules?: components["schemas"]["HouseRules"];
@@ -2922,7 +2990,7 @@ export interface components {
              * @default by plug
              * @enum {string}
              */
-            chained_graphics?: "never" | "by plug" | "by pins";
+            chained_graphics?: "never" | "by plug" | "as delivered" | "by pins";
             /**
              * Headroom
              * @description share added to the sustained load
@@ -2957,6 +3025,34 @@ export interface components {
              * @enum {string}
              */
             supply_fan?: "by the case" | "down" | "up";
+            /**
+             * Adapter 16Pin
+             * @description a 16-pin socket fed by an adapter
+             * @default native first
+             * @enum {string}
+             */
+            adapter_16pin?: "native first" | "fine";
+            /**
+             * Port Groups
+             * @description one device's cables in port groups
+             * @default by what is known
+             * @enum {string}
+             */
+            port_groups?: "by what is known" | "keep together" | "spread";
+            /**
+             * Fans
+             * @description where fans hang
+             * @default headers first
+             * @enum {string}
+             */
+            fans?: "headers first" | "on a hub";
+            /**
+             * Card First
+             * @description a card, and then its cable
+             * @default mount then plug
+             * @enum {string}
+             */
+            card_first?: "mount then plug" | "plug then mount";
         };
         /**
          * Hub
@@ -3046,6 +3142,10 @@ export interface components {
             steps: components["schemas"]["StepAnswer"][];
             /** Plugs */
             plugs: components["schemas"]["PlugAnswer"][];
+            /** Onward */
+            onward: components["schemas"]["OnwardAnswer"][];
+            /** Pinned */
+            pinned: boolean;
         };
         /**
          * Lead
@@ -3287,6 +3387,24 @@ export interface components {
             full: number;
             /** Start */
             start: number;
+        };
+        /**
+         * OnwardAnswer
+         * @description A plug of something in between, on the way of a run: from where to where along the whole
+         *     way [mm].
+         */
+        OnwardAnswer: {
+            /** Between */
+            between: string;
+            /** Name */
+            name: string;
+            /** Kind */
+            kind: string;
+            /** From Mm */
+            from_mm: number;
+            /** To Mm */
+            to_mm: number;
+            plug: components["schemas"]["PlugAnswer"];
         };
         /**
          * Other
@@ -3798,6 +3916,12 @@ export interface components {
              * @default []
              */
             connections?: components["schemas"]["Connection"][];
+            /**
+             * Pinned
+             * @description mapping leaves its ports and connections as they are
+             * @default false
+             */
+            pinned?: boolean;
         };
         /**
          * SignalAnswer
@@ -3963,6 +4087,11 @@ export interface components {
             amps: components["schemas"]["Numbers"];
             /** Limit A */
             limit_a: number | null;
+            /**
+             * Through
+             * @default
+             */
+            through?: string;
         };
         /**
          * Supply
@@ -4308,7 +4437,7 @@ export interface components {
             /** Base Version */
             base_version: number;
             /** Action */
-            action: components["schemas"]["AddPart"] | components["schemas"]["AddParts"] | components["schemas"]["ChangePart"] | components["schemas"]["TakeEntry"] | components["schemas"]["RemovePart"] | components["schemas"]["ChangeBuild"] | components["schemas"]["TakeSupply"] | components["schemas"]["ChangeSupply"] | components["schemas"]["AddCable"] | components["schemas"]["ChangeCable"] | components["schemas"]["RemoveCable"] | components["schemas"]["AddBetween"] | components["schemas"]["ChangeBetween"] | components["schemas"]["RemoveBetween"] | components["schemas"]["Connect"] | components["schemas"]["Park"] | components["schemas"]["PlugIn"] | components["schemas"]["SwapPlugs"] | components["schemas"]["Unplug"];
+            action: components["schemas"]["AddPart"] | components["schemas"]["AddParts"] | components["schemas"]["ChangePart"] | components["schemas"]["TakeEntry"] | components["schemas"]["RemovePart"] | components["schemas"]["ChangeBuild"] | components["schemas"]["TakeSupply"] | components["schemas"]["ChangeSupply"] | components["schemas"]["AddCable"] | components["schemas"]["ChangeCable"] | components["schemas"]["RemoveCable"] | components["schemas"]["AddBetween"] | components["schemas"]["ChangeBetween"] | components["schemas"]["RemoveBetween"] | components["schemas"]["Connect"] | components["schemas"]["Park"] | components["schemas"]["Pin"] | components["schemas"]["PlugIn"] | components["schemas"]["SwapPlugs"] | components["schemas"]["Unplug"];
         };
         /**
          * AddBetween
@@ -4518,6 +4647,24 @@ export interface components {
             cable: string;
             /** Plug */
             plug: string;
+        };
+        /**
+         * Pin
+         * @description Keep a run as it is when the rest is mapped, or let it go.
+         */
+        Pin: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "pin";
+            /** Cable */
+            cable: string;
+            /**
+             * Pinned
+             * @default true
+             */
+            pinned?: boolean;
         };
         /**
          * PlugIn
@@ -4934,18 +5081,6 @@ export interface components {
             };
         };
         /**
-         * EffectOut
-         * @description What a position of a house rule would make of a build, in words.
-         */
-        EffectOut: {
-            /** Rule */
-            rule: string;
-            /** Value */
-            value: string;
-            /** Text */
-            text: string;
-        };
-        /**
          * ElementAnswer
          * @description One limit on a run. `share` 1.0 is 100 %; `loads` are of every state.
          */
@@ -5154,6 +5289,42 @@ export interface components {
             offers: components["schemas"]["Offers"];
         };
         /**
+         * EffectOut
+         * @description What a position of a house rule would make of a build, in words.
+         */
+        EffectOut: {
+            /** Rule */
+            rule: string;
+            /** Value */
+            value: string;
+            /** Text */
+            text: string;
+        };
+        /**
+         * RulesOut
+         * @description House rules of new builds; `changed`: how many builds were brought to them.
+         */
+        RulesOut: {
+            house_rules: components["schemas"]["HouseRules"];
+            /**
+             * Changed
+             * @default 0
+             */
+            changed?: number;
+        };
+        /**
+         * RulesIn
+         * @description House rules for new builds, and for those that are there too.
+         */
+        RulesIn: {
+            house_rules: components["schemas"]["HouseRules"];
+            /**
+             * Everywhere
+             * @default false
+             */
+            everywhere?: boolean;
+        };
+        /**
          * AssumptionOut
          * @description An assumption, as declared.
          */
@@ -5185,6 +5356,8 @@ export interface components {
             face: string[];
             /** Side */
             side: string;
+            /** Latch */
+            latch: boolean;
         };
         /**
          * FieldOut
@@ -6063,28 +6236,6 @@ export interface operations {
             };
         };
     };
-    positions: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                key: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["EffectOut"][];
-                };
-            };
-        };
-    };
     why: {
         parameters: {
             query?: never;
@@ -6192,6 +6343,26 @@ export interface operations {
             };
         };
     };
+    loomPdf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     offers: {
         parameters: {
             query?: {
@@ -6214,6 +6385,96 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["OffersOut"];
+                };
+            };
+        };
+    };
+    positions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EffectOut"][];
+                };
+            };
+        };
+    };
+    assumptionUses: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        [key: string]: string[];
+                    };
+                };
+            };
+        };
+    };
+    houseRules: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RulesOut"];
+                };
+            };
+        };
+    };
+    setHouseRules: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RulesIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RulesOut"];
                 };
             };
         };

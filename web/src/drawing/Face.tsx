@@ -55,26 +55,39 @@ export const Face = memo(function Face({
   if (!found) return null;
   const rows = found.side ? [...found.face, ` ${found.side} `] : found.face;
   const columns = Math.max(...found.face.map((r) => r.length));
-  const [w, h] = [columns * (pin + 1) + 5, rows.length * (pin + 1) + 5];
+  const body = rows.length * (pin + 1) + 5;
+  const [w, h] = [columns * (pin + 1) + 5, body + (found.latch ? 3 : 0)];
+  const tab = Math.max(5, Math.min(w / 3, 4 * pin));
   return (
     <svg
       width={w}
       height={h}
       viewBox={`0 0 ${w} ${h}`}
       role="img"
-      aria-label={found.words}
+      aria-label={found.latch ? `${found.words}, latch below` : found.words}
       className="block h-auto max-w-full shrink-0"
     >
       <rect
         x={0.5}
         y={0.5}
         width={w - 1}
-        height={h - 1}
+        height={body - 1}
         rx={2}
         fill={hollow ? "none" : "var(--pin-body)"}
         stroke={hollow ? "var(--ink-soft)" : "var(--pin-body)"}
         strokeDasharray={hollow ? "2 2" : undefined}
       />
+      {found.latch && (
+        <rect
+          x={(w - tab) / 2}
+          y={body - 0.5}
+          width={tab}
+          height={2.5}
+          fill={hollow ? "none" : "var(--pin-body)"}
+          stroke={hollow ? "var(--ink-soft)" : "var(--pin-body)"}
+          strokeWidth={0.6}
+        />
+      )}
       {rows.flatMap((row, y) =>
         [...row].map((letter, x) =>
           letter === " " ? null : (

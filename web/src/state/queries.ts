@@ -96,6 +96,20 @@ export const positionsQuery = (key: string, version: number) =>
     placeholderData: (before) => before,
   });
 
+export const usesQuery = (key: string, version: number) =>
+  queryOptions({
+    queryKey: ["assumption-uses", key, version],
+    queryFn: () => take(client.GET("/api/v1/builds/{key}/assumptions", at(key))),
+    placeholderData: (before) => before,
+  });
+
+export const houseRulesKey = ["house-rules"] as const;
+
+export const houseRulesQuery = queryOptions({
+  queryKey: houseRulesKey,
+  queryFn: () => take(client.GET("/api/v1/house-rules")),
+});
+
 export const whyQuery = (key: string, version: number, cable: string) =>
   queryOptions({
     queryKey: ["why", key, version, cable],

@@ -131,6 +131,34 @@ def _group(a: Analysis, f: Finding, cause: Any) -> Said:
     return Said(f"Port group {label}", "Its limit is not known; its ports are by its marking.")
 
 
+def _adapter(a: Analysis, f: Finding, cause: Any) -> Said:
+    adapter, native = cause
+    where = a.wired.words(f.subject.key)
+    text = (
+        f"It is fed by {adapter}, and {native} lies in the bag with a free port for it. By your "
+        "house rule a native cable comes first."
+    )
+    return Said(where, text)
+
+
+def _one_group(a: Analysis, f: Finding, cause: Any) -> Said:
+    (part, instance, path), n, rule = cause
+    name = _part_name(a, part)
+    name = f"{name} {instance}" if a.wired.parts[part].count > 1 else name
+    name = f"the processor sockets of {name}" if path else name
+    said = (
+        f"The cables of {name} stand in {n} port groups; your house rule keeps them in one."
+        if rule == "keep together" else
+        f"The cables of {name} stand in one port group; your house rule spreads them."
+    )  # fmt: skip
+    return Said(_part_name(a, part), said)
+
+
+def _fans(a: Analysis, f: Finding, cause: Any) -> Said:
+    fans = "1 fan hangs" if cause == 1 else f"{cause} fans hang"
+    return Said("Fans", f"{fans} on the board’s headers; your house rule has them on a hub.")
+
+
 def _unfed(a: Analysis, f: Finding, cause: Any) -> Said:
     words = CONNECTORS[cause.socket.kind].words
     why = "is required" if cause.socket.required else "is the only way in of what it carries"
@@ -185,6 +213,7 @@ _BY_ID: dict[str, _Words] = {
     "card.slot-share-ignored": _slot_ignored, "supply.none": _no_supply,
     "supply.contradiction": _label,
     "supply.unknown": _supply_unknown, "fit.unknown": _fit_unknown,
+    "rule.adapter_16pin": _adapter, "rule.port_groups": _one_group, "rule.fans": _fans,
     "group.no-limit": _group, "socket.unfed": _unfed, "check.broke-down": _broke_down,
     "signal.unknown": _signal_unknown,
     "signal.keep-free": _keep_free, "signal.speeds": _speeds,

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping
+from collections.abc import Callable, Mapping
 
 from ...base.rounding import percent
 from ...base.saying import number
@@ -65,6 +65,28 @@ _WORDS: dict[str, str] = {
 }
 
 
+_ORDERS = {
+    "mount then plug": "At the bench: the card, then its cables.",
+    "plug then mount": "At the bench: its cables, then the card.",
+}
+
+
+def _fans_told(n: int, effect: Effect) -> str:
+    if not n:
+        return "nothing to move"
+    fans = effect.told[0].cause
+    return f"{fans} fan to move to a hub" if fans == 1 else f"{fans} fans to move to a hub"
+
+
+_TOLD: dict[str, Callable[[int, Effect], str]] = {
+    "adapter_16pin": lambda n, _: f"{n} adapter to replace" if n else "no adapter to replace",
+    "port_groups": lambda n, _: (
+        f"{n} {'device' if n == 1 else 'devices'} to plug otherwise" if n else "nothing to move"
+    ),
+    "fans": _fans_told,
+}
+
+
 def way_words(way: Way) -> str:
     """What would let the supply in place stay, in a sentence."""
     if way.id == "power-limit":
@@ -88,6 +110,11 @@ def effect_words(a: Analysis, effect: Effect) -> str:
         return (
             f"On this build: {n} {runs} over or refused." if n else "On this build: no run refused."
         )
+    if effect.rule == "card_first":
+        return _ORDERS[effect.value]
+    if effect.rule in ("adapter_16pin", "port_groups", "fans"):
+        n = len(effect.told)
+        return f"On this build: {_TOLD[effect.rule](n, effect)}."
     if effect.rule in ("straight_length", "supply_fan"):
         said = "; ".join(_of_room(a, c) for c in effect.room)
         return f"On this build: {said or 'nothing that it decides'}."

@@ -10,7 +10,7 @@ from typing import Any
 from django.core.management.base import BaseCommand
 from django.utils import timezone
 from easy_tally import BadFile, Report, analyse, exit_status, report
-from easy_tally.files import build_file, loom_svg, map_csv, print_report, to_text
+from easy_tally.files import build_file, loom_pdf, loom_svg, map_csv, print_report, to_text
 from pydantic import TypeAdapter
 
 
@@ -25,6 +25,7 @@ class Command(BaseCommand):
         kind.add_argument("--json", action="store_true", help="as data, see docs/build-file.md")
         kind.add_argument("--csv", action="store_true", help="the connection list as CSV")
         kind.add_argument("--svg", action="store_true", help="the Loom as a picture")
+        kind.add_argument("--pdf", metavar="OUT", help="write the Loom as PDF to a file")
 
     def handle(self, *args: Any, **options: Any) -> None:
         path = options["file"]
@@ -45,6 +46,15 @@ class Command(BaseCommand):
             self.stdout.write(map_csv.write(analysis), ending="")
         elif options["svg"]:
             self.stdout.write(loom_svg.write(found.result), ending="")
+        elif options["pdf"]:
+            self._put(options["pdf"], loom_pdf.write(found.result))
         else:
             self.stdout.write(print_report(found))
         sys.exit(exit_status(found))
+
+    def _put(self, path: str, content: bytes) -> None:
+        try:
+            Path(path).write_bytes(content)
+        except OSError as error:
+            self.stderr.write(f"{path}: can't be written: {error}")
+            sys.exit(2)

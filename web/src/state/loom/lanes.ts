@@ -51,8 +51,12 @@ function parked(plug: Cable["plugs"][number], reference: Reference | undefined):
   };
 }
 
-/** Length that the ruler covers, in mm: the longest cable, to the next 100, with room for a plug. */
-export function rulerLength(doc: Doc): number {
-  const longest = Math.max(300, ...doc.cables.flatMap((c) => c.plugs.map((p) => p.at_mm)));
+/** Length that the ruler covers, in mm: the longest way, to the next 100, with room for a plug. */
+export function rulerLength(doc: Doc, lanes: Lane[] = []): number {
+  const longest = Math.max(
+    300,
+    ...doc.cables.flatMap((c) => c.plugs.map((p) => p.at_mm)),
+    ...lanes.flatMap((l) => l.onward.map((o) => o.to_mm)),
+  );
   return Math.ceil((longest + 60) / 100) * 100;
 }

@@ -114,6 +114,9 @@ export function StationHead({
         <MenuItem onSelect={() => window.location.assign(`/api/v1/builds/${build.key}/loom.svg`)}>
           Save the Loom as a picture, SVG
         </MenuItem>
+        <MenuItem onSelect={() => window.location.assign(`/api/v1/builds/${build.key}/loom.pdf`)}>
+          Save the Loom as a page, PDF
+        </MenuItem>
       </Menu>
     </header>
   );

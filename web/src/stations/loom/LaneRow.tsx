@@ -1,7 +1,7 @@
 import { useDraggable } from "@dnd-kit/core";
 import { useEffect, useRef } from "react";
 
-import type { Lane, Offers, PlugAnswer } from "../../api/client";
+import type { Lane, Offers, Onward, PlugAnswer } from "../../api/client";
 import { Face } from "../../drawing/Face";
 import { useShown } from "../../state/build/contexts";
 import { amps, percent, VERDICT_TEXT, verdictWord } from "../../state/format";
@@ -60,6 +60,8 @@ export function LaneRow({
     if (chosen) ref.current?.scrollIntoView({ block: "nearest" });
   }, [chosen]);
   const end = cable.plugs.at(-1)?.at_mm ?? 0;
+  // Adapters and extensions hang below the cable, in a row of their own.
+  const below = lane?.onward.some((o) => o.kind !== "backplane") ? (chosen ? 40 : 30) : 0;
   return (
     <li ref={ref} data-lane={cable.key} data-verdict={lane?.verdict ?? where}>
       {firstInBag && <h2 className="mt-2 mb-1 border-b border-rule text-sm font-bold">In the bag</h2>}
@@ -78,28 +80,32 @@ export function LaneRow({
             {drawn.labels || cable.name}
           </span>
           {drawn.labels && <span className="sr-only">{cable.name}</span>}
+          {lane?.pinned && <span className="block text-xs text-ink-soft">kept as it is</span>}
           {lane && (
             <span className={`block text-sm whitespace-nowrap ${VERDICT_TEXT[lane.verdict]}`}>
               <b>{percent(lane.percent)}</b> {verdictWord(lane)}
             </span>
           )}
         </button>
-        <div className={`relative min-w-0 flex-1 ${chosen ? "h-[124px]" : "h-[44px]"}`}>
+        <div className="relative min-w-0 flex-1" style={{ height: (chosen ? 124 : 44) + below }}>
           {chosen && (
             <p className="absolute top-1 left-1 text-xs text-ink-soft">
               {cable.name}
               {cable.gauge && `, ${cable.gauge} AWG`}, {cable.family}
             </p>
           )}
-          {lane && <Profile lane={lane} length={length} tall={chosen} />}
+          {lane && <Profile lane={lane} length={length} tall={chosen} below={below} />}
           <span
             className="absolute left-0 h-[3px] bg-ink"
             style={{
-              bottom: chosen ? 26 : 9,
+              bottom: (chosen ? 26 : 9) + below,
               width: `${(100 * end) / length}%`,
               opacity: where === "bag" ? 0.4 : 1,
             }}
           />
+          {lane?.onward.map((o) => (
+            <OnwardMark key={`${o.between} ${o.plug.key}`} onward={o} length={length} tall={chosen} />
+          ))}
           {drawn.plugs.map((p, i) => (
             <PlugMark
               key={p.key}
@@ -107,6 +113,7 @@ export function LaneRow({
               drawn={drawn}
               length={length}
               tall={chosen}
+              below={below}
               room={Math.min(
                 (drawn.plugs[i + 1]?.at_mm ?? length) - p.at_mm,
                 p.at_mm - (drawn.plugs[i - 1]?.at_mm ?? 0),
@@ -122,8 +129,56 @@ export function LaneRow({
   );
 }
 
+/** A lead of an adapter or extension behind its cable's plug, to its own plug; of a drive cage the bays. */
+function OnwardMark({ onward: o, length, tall }: { onward: Onward; length: number; tall: boolean }) {
+  const bay = o.kind === "backplane";
+  return (
+    <>
+      {!bay && (
+        <span
+          className="absolute border-t-[3px] border-dashed border-ink"
+          style={{
+            bottom: tall ? 10 : 7,
+            left: `${(100 * o.from_mm) / length}%`,
+            width: `${(100 * (o.to_mm - o.from_mm)) / length}%`,
+          }}
+        />
+      )}
+      {!bay && (
+        <span
+          className="absolute border-l-[3px] border-dashed border-ink"
+          style={{ bottom: tall ? 10 : 7, height: tall ? 56 : 32, left: `${(100 * o.from_mm) / length}%` }}
+        />
+      )}
+      {!bay && (
+        <span
+          data-onward={o.between}
+          title={`${o.name}: ${o.plug.feeds || "parked"}`}
+          className="absolute flex -translate-x-1/2 flex-col items-center"
+          style={{ left: `${(100 * o.to_mm) / length}%`, bottom: 1 }}
+        >
+          <span className="bg-slip/85 px-1 text-xs leading-tight font-bold whitespace-nowrap">
+            {o.plug.tag || "parked"}
+          </span>
+          <Face kind={o.plug.face} size={tall ? "open lane" : "lane"} hollow={o.plug.socket === ""} />
+        </span>
+      )}
+    </>
+  );
+}
+
 /** The current profile: amperes at 12 V (or the rail that carries most) as a staircase. */
-function Profile({ lane, length, tall }: { lane: Lane; length: number; tall: boolean }) {
+function Profile({
+  lane,
+  length,
+  tall,
+  below,
+}: {
+  lane: Lane;
+  length: number;
+  tall: boolean;
+  below: number;
+}) {
   const { runState: state } = useShown();
   const words = useWords().rails;
   const rails = [...new Set(lane.steps.map((s) => s.rail))];
@@ -133,13 +188,13 @@ function Profile({ lane, length, tall }: { lane: Lane; length: number; tall: boo
   const steps = lane.steps.filter((s) => s.rail === rail);
   const limits = steps.map((s) => s.limit_a).filter((x) => x !== null);
   const top = Math.max(0.001, ...steps.map((s) => s.amps[state]), ...limits) * 1.08;
-  const [base, height] = tall ? [28, 62] : [12, 22];
+  const [base, height] = tall ? [28 + below, 62] : [12 + below, 22];
   const first = steps[0];
   return (
     <>
       {steps.map((s) => (
         <span
-          key={s.from_mm}
+          key={`${s.through} ${s.from_mm}`}
           data-step={s.amps[state]}
           className={`absolute mark-${lane.verdict}`}
           style={{
@@ -153,7 +208,7 @@ function Profile({ lane, length, tall }: { lane: Lane; length: number; tall: boo
       {steps.map((s) =>
         s.limit_a === null ? null : (
           <span
-            key={s.from_mm}
+            key={`${s.through} ${s.from_mm}`}
             className={`absolute border-dashed border-ink ${tall ? "border-t-2" : "border-t opacity-60"}`}
             style={{
               left: `${(100 * s.from_mm) / length}%`,
@@ -183,6 +238,7 @@ function PlugMark({
   drawn,
   length,
   tall,
+  below,
   room,
   picked,
   offers,
@@ -192,6 +248,7 @@ function PlugMark({
   drawn: Drawn;
   length: number;
   tall: boolean;
+  below: number;
   room: number;
   picked: Picked | null;
   offers: Offers | undefined;
@@ -217,10 +274,11 @@ function PlugMark({
       data-fits={Boolean(fits)}
       aria-pressed={isPicked}
       title={parked ? undefined : plug.feeds}
-      className="absolute top-0 bottom-0 flex min-w-11 -translate-x-1/2 flex-col items-center justify-end rounded-[3px] px-0.5 hover:bg-white/40 aria-pressed:bg-accent-wash aria-pressed:outline-2 aria-pressed:outline-accent data-[fits=true]:outline-2 data-[fits=true]:outline-accent data-[fits=true]:outline-dashed"
+      className="absolute top-0 flex min-w-11 -translate-x-1/2 flex-col items-center justify-end rounded-[3px] px-0.5 hover:bg-white/40 aria-pressed:bg-accent-wash aria-pressed:outline-2 aria-pressed:outline-accent data-[fits=true]:outline-2 data-[fits=true]:outline-accent data-[fits=true]:outline-dashed"
       style={{
         left: `${(100 * plug.at_mm) / length}%`,
         maxWidth: `${Math.max(6, (96 * room) / length)}%`,
+        bottom: below,
         paddingBottom: tall ? 2 : 1,
       }}
     >

@@ -46,12 +46,13 @@ export default function Loom() {
   const queries = useQueryClient();
   const offers = useQuery(offersQuery(build.key, build.version, picked)).data?.offers;
   const lanes = drawnLanes(doc, result.lanes, reference);
-  const length = rulerLength(doc);
+  const length = rulerLength(doc, result.lanes);
   const feeding = result.sockets.find((s) => s.ref === place)?.cable;
   const chosen = lanes.find((d) => d.cable.key === (feeding ?? place)) ?? null;
   const choose = (cable: string) => setParams(cable ? { at: cable } : {}, { replace: true });
   const [focus, setFocus] = useState("");
   const [adding, setAdding] = useState(false);
+  const [swap, setSwap] = useState(false);
 
   // A link to an unfed socket opens what fits it.
   const [followed, setFollowed] = useState("");
@@ -69,20 +70,35 @@ export default function Loom() {
     else if (next.do === "refuse") say(next.reason);
     else if (next.do === "put") {
       const { offer } = next;
-      const done = await act({
-        type: "connect",
-        cable: offer.cable,
-        plug: offer.plug,
-        half: offer.half,
-        socket: offer.at,
-        ports: offer.ports,
-      });
+      const there = result.sockets.find((s) => s.ref === offer.socket);
+      const other =
+        swap &&
+        there?.carrier &&
+        there.plug &&
+        `${there.carrier}/${there.plug}` !== `${offer.cable}/${offer.plug}`
+          ? { other_cable: there.carrier, other_plug: there.plug }
+          : null;
+      const done = other
+        ? await act({ type: "swap plugs", cable: offer.cable, plug: offer.plug, ...other })
+        : await act({
+            type: "connect",
+            cable: offer.cable,
+            plug: offer.plug,
+            half: offer.half,
+            socket: offer.at,
+            ports: offer.ports,
+          });
       // What was picked meanwhile is what is in hand: nothing moves under the pointer then.
       const dragged = latest.current?.kind === "plug" && latest.current.cable === offer.cable;
       if (done && (latest.current === picked || dragged)) {
         setFocus(offer.socket);
         setPicked(null);
-        choose(offer.cable);
+        setSwap(false);
+        if (
+          result.lanes.some((l) => l.cable === offer.cable) ||
+          lanes.some((d) => d.cable.key === offer.cable)
+        )
+          choose(offer.cable);
       }
     }
   };
@@ -120,9 +136,10 @@ export default function Loom() {
     if (run) choose(run.cable);
     else if (free && chosen && chosen.cable.needs.length === 1)
       void act({ type: "plug in", cable: chosen.cable.key, ports: [port] });
+    else if (free && chosen?.where === "bag") void act({ type: "plug in", cable: chosen.cable.key });
     else if (chosen && chosen.cable.needs.length > 1)
       say(
-        `${chosen.cable.name} takes ${chosen.cable.needs.length} ports at once; it is put in by connecting its plug.`,
+        `${chosen.cable.name} takes ${chosen.cable.needs.length} ports at once; put it back in the bag first, then into a port.`,
       );
   };
 
@@ -230,6 +247,8 @@ export default function Loom() {
                 onSocket={(ref) =>
                   void offersNow().then((o) => step(new PickMachine(picked, o).hitSocket(ref)))
                 }
+                swap={swap}
+                onSwap={setSwap}
                 onPark={park}
                 onBack={() => setPicked(null)}
               />

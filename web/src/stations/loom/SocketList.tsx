@@ -1,5 +1,5 @@
 import { useDroppable } from "@dnd-kit/core";
-import { useEffect, useRef } from "react";
+import { useEffect, useRef, useState } from "react";
 
 import type { Offers, SocketAnswer } from "../../api/client";
 import { Face } from "../../drawing/Face";
@@ -13,6 +13,8 @@ export function SocketList({
   picked,
   offers,
   focus,
+  swap,
+  onSwap,
   onSocket,
   onPark,
   onBack,
@@ -20,6 +22,8 @@ export function SocketList({
   picked: Picked | null;
   offers: Offers | undefined;
   focus: string;
+  swap: boolean;
+  onSwap: (on: boolean) => void;
   onSocket: (ref: string) => void;
   onPark: (cable: string, plug: string) => Promise<void>;
   onBack: () => void;
@@ -28,17 +32,27 @@ export function SocketList({
   const { result } = useResult();
   const { sockets, strip } = result;
   const list = useRef<HTMLUListElement>(null);
-  const groups = grouped(sockets);
+  const [text, setText] = useState("");
+  const [openOnly, setOpenOnly] = useState(false);
+  const shown = sockets.filter(
+    (s) =>
+      (!openOnly || !s.cable) &&
+      `${s.words} ${s.kind_words} ${s.fed_by}`.toLowerCase().includes(text.toLowerCase()),
+  );
+  const groups = grouped(shown);
 
   useEffect(() => {
     if (focus) list.current?.querySelector<HTMLElement>(`[data-socket="${CSS.escape(focus)}"]`)?.focus();
   }, [focus]);
 
   const walk = (e: React.KeyboardEvent) => walkList(e, list.current, "[data-socket]");
-  const parts = new Map(build.doc.parts.map((p) => [p.key, p]));
+  const parts = new Map([...result.betweens, ...build.doc.parts].map((p) => [p.key, p.name]));
   const plug = picked?.kind === "plug" ? picked : null;
   const feeds =
-    plug && result.lanes.find((l) => l.cable === plug.cable)?.plugs.find((p) => p.key === plug.plug)?.feeds;
+    plug &&
+    [...result.lanes.map((l) => ({ ...l, key: l.cable })), ...result.betweens]
+      .find((l) => l.key === plug.cable)
+      ?.plugs.find((p) => p.key === plug.plug)?.feeds;
   return (
     <>
       <div className="border-b border-rule px-3 py-2">
@@ -61,14 +75,36 @@ export function SocketList({
                 Let go
               </Button>
             </div>
+            {feeds && (
+              <label className="mt-1 flex min-h-8 items-center gap-2 text-sm">
+                <input type="checkbox" checked={swap} onChange={(e) => onSwap(e.target.checked)} />
+                Swap it with the plug that is there
+              </label>
+            )}
           </div>
         )}
       </div>
+      {sockets.length > 8 && (
+        <div className="flex items-center gap-2 border-b border-rule px-3 py-1.5">
+          <input
+            type="search"
+            aria-label="Find a socket"
+            placeholder="Find: disk, G1"
+            className="field min-w-0 flex-1 text-sm"
+            value={text}
+            onChange={(e) => setText(e.target.value)}
+          />
+          <label className="flex min-h-8 items-center gap-1.5 text-sm whitespace-nowrap">
+            <input type="checkbox" checked={openOnly} onChange={(e) => setOpenOnly(e.target.checked)} />
+            open ones
+          </label>
+        </div>
+      )}
       <ul ref={list} onKeyDown={walk} className="min-h-0 flex-1 overflow-auto pb-2">
         {groups.map(([part, of]) => (
           <li key={part}>
             <h3 className="flex justify-between px-3 pt-2 text-sm font-bold">
-              {parts.get(part)?.name ?? part}
+              {parts.get(part) ?? part}
               {of.length > 3 && (
                 <span className="font-normal text-ink-soft">
                   {of.filter((s) => s.cable).length} of {of.length}
@@ -88,6 +124,9 @@ export function SocketList({
             </ul>
           </li>
         ))}
+        {sockets.length > 0 && shown.length === 0 && (
+          <li className="p-3 text-ink-soft">{openOnly ? "None of them is open." : "None is called that."}</li>
+        )}
         {sockets.length === 0 && <li className="p-3 text-ink-soft">No part has a power socket yet.</li>}
       </ul>
     </>

@@ -1,9 +1,9 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 
-import type { Element } from "../../api/client";
+import type { Action, Element } from "../../api/client";
 import { Face } from "../../drawing/Face";
-import { useBuild, useWrite } from "../../state/build/contexts";
+import { useBuild, useResult, useWrite } from "../../state/build/contexts";
 import { inUnit, percent, sentence, VERDICT_TEXT, verdictWord } from "../../state/format";
 import type { Drawn } from "../../state/loom/lanes";
 import { whyQuery } from "../../state/queries";
@@ -76,6 +76,18 @@ export function WhyPanel({ drawn }: { drawn: Drawn | null }) {
                 Back in the bag
               </Button>
             )}
+            <label
+              title="Mapping the rest leaves its ports and plugs as they are"
+              className="ml-auto flex min-h-7 items-center gap-1.5 text-sm whitespace-nowrap"
+            >
+              <input
+                type="checkbox"
+                aria-label="Keep as it is"
+                checked={lane.pinned}
+                onChange={(e) => void act({ type: "pin", cable: drawn.cable.key, pinned: e.target.checked })}
+              />
+              Keep
+            </label>
           </div>
         </>
       ) : (
@@ -92,6 +104,7 @@ export function WhyPanel({ drawn }: { drawn: Drawn | null }) {
         wide
       >
         <Pins elements={elements} drawn={drawn} />
+        <Better cable={drawn.cable.key} />
         <EveryLimit elements={elements} />
         <p className="mt-3 text-sm text-ink-soft">Not checked yet: {build.result.not_checked.join(", ")}.</p>
       </Dialog>
@@ -158,6 +171,29 @@ function Pins({ elements, drawn }: { elements: Element[]; drawn: Drawn }) {
           </li>
         ))}
       </ul>
+    </section>
+  );
+}
+
+/** What would make the run better, where something of it is to mend: as a sentence or a button. */
+function Better({ cable }: { cable: string }) {
+  const { result } = useResult();
+  const { act } = useWrite();
+  const found = result.mend.filter((m) => m.of === "cable" && m.subject === cable);
+  const ways = found.flatMap((m) => m.remedies);
+  if (!ways.length) return null;
+  return (
+    <section aria-label="What would make it better" className="mb-3">
+      <h3 className="mb-1 text-base font-bold">What would make it better</h3>
+      {ways.map((r) =>
+        r.edit === null ? (
+          <p key={r.id}>{sentence(r.text)}</p>
+        ) : (
+          <Button key={r.id} onClick={() => void act(r.edit as unknown as Action)}>
+            {sentence(r.text)}
+          </Button>
+        ),
+      )}
     </section>
   );
 }

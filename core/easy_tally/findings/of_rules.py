@@ -1,0 +1,119 @@
+"""What house rules tell of that limit nothing: adapters, port groups, where fans hang."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator, Sequence
+
+from ..things.parts import Board, Fan, Part
+from ..wiring import Feed, Wired
+from ..wiring.offers import free_ports_for
+from .facts import Analysis
+from .finding import Finding, Subject
+
+
+def told(a: Analysis) -> Iterator[Finding]:
+    """What stands against a house rule of the build."""
+    yield from _adapters(a)
+    yield from _groups(a)
+    yield from _fans(a)
+
+
+def _adapters(a: Analysis) -> Iterator[Finding]:
+    """Adapters in 16-pin sockets, where a cable made for them is free."""
+    if a.build.house_rules.adapter_16pin != "native first":
+        return
+    wired = a.wired
+    for feed in wired.feeds.values():
+        if feed.mated != "16pin" or feed.cable.key not in wired.betweens:
+            continue
+        native = next(
+            (
+                c for c in wired.cables.values()
+                if wired.build.run(c.key) is None and any(p.kind == "16pin" for p in c.plugs)
+                and c.family == _family(wired) and free_ports_for(wired, c) is not None
+            ),
+            None,
+        )  # fmt: skip
+        if native is not None:
+            yield Finding(
+                id="rule.adapter_16pin", severity="note",
+                subject=Subject(of="socket", key=feed.input.ref),
+                cause=(feed.cable.name, native.name),
+            )  # fmt: skip
+
+
+def _family(wired: Wired) -> str:
+    return wired.build.supply.family if wired.build.supply else ""
+
+
+def _groups(a: Analysis) -> Iterator[Finding]:
+    """Devices whose cables stand in port groups otherwise than the rule says."""
+    rule = group_rule(a.wired)
+    for device, groups in device_groups(a.wired).items():
+        several = len(dict.fromkeys(groups)) > 1
+        if (rule == "keep together" and several) or (
+            rule == "spread" and len(groups) > 1 and not several and _others(a.wired)
+        ):
+            yield Finding(
+                id="rule.port_groups", severity="note", subject=Subject(of="part", key=device[0]),
+                cause=(device, len(dict.fromkeys(groups)), rule),
+            )  # fmt: skip
+
+
+def group_rule(wired: Wired) -> str:
+    """The rule for one device's cables, decided once for the supply: `spread`, `keep together`, or
+    `by amperes` where the limit of every group that has a port is known."""
+    rule = wired.build.house_rules.port_groups
+    if rule != "by what is known":
+        return rule
+    supply = wired.build.supply
+    if supply is None:
+        return "keep together"
+    with_ports = {p.group for p in supply.ports if p.group is not None}
+    known = all(g.limit_a is not None for g in supply.groups if g.key in with_ports)
+    return "by amperes" if known and with_ports else "keep together"
+
+
+def device_groups(wired: Wired) -> dict[tuple[str, int, str], list[str]]:
+    """(part, instance, path) → the port groups of the cables that feed it, one for each port; the
+    board's main plug and its processor sockets are two devices."""
+    found: dict[tuple[str, int, str], list[str]] = {}
+    for run in wired.runs:
+        groups = [p.group for p in run.ports if p.group is not None]
+        devices = dict.fromkeys(_devices(wired, run.feeds))
+        for device in devices:
+            found.setdefault(device, []).extend(groups)
+    return found
+
+
+def _devices(wired: Wired, feeds: Sequence[Feed]) -> Iterator[tuple[str, int, str]]:
+    for feed in feeds:
+        into = feed.input
+        if into.between is not None:
+            yield from _devices(wired, wired.onward(into))
+        else:
+            yield into.at.part, into.at.instance, _path(into.part, into.socket.kind)
+
+
+def _path(part: Part, kind: str) -> str:
+    return "processor" if isinstance(part, Board) and kind in ("eps8", "eps4") else ""
+
+
+def _others(wired: Wired) -> bool:
+    return len({p.group for p in wired.ports.values() if p.group is not None}) > 1
+
+
+def _fans(a: Analysis) -> Iterator[Finding]:
+    """Fans on the board's headers, where the rule would have them on a hub."""
+    if a.build.house_rules.fans != "on a hub":
+        return
+    hanging = [
+        p
+        for p in a.build.parts
+        if isinstance(p, Fan) and not p.sockets and not a.wired.hubs_above(p)
+    ]
+    if hanging:
+        yield Finding(
+            id="rule.fans", severity="note", subject=Subject(of="part", key=hanging[0].key),
+            cause=sum(p.count for p in hanging),
+        )  # fmt: skip

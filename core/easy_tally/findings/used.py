@@ -1,0 +1,72 @@
+"""Where each assumption is used in a build: what changes when its value does."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from dataclasses import replace
+
+from ..base.declared import Bounds
+from ..ratings.runs import RunResult, check_runs
+from ..ratings.through_board import through_board
+from ..tally.demand import demands
+from ..tally.loads import loads as loads_of
+from ..tally.spikes import spike_rows
+from ..things.assumptions import Assumptions
+from ..things.parts import Card, Processor
+from ..wiring import Wired
+from .facts import Analysis
+from .of_fit import fit_checks
+
+#: How much a value is moved to see what moves with it.
+_STEP = 1.07
+
+
+def assumption_uses(a: Analysis) -> dict[str, tuple[str, ...]]:
+    """Assumption → what of this build changes with it, in words: parts by their name, runs, board,
+    the supply, the fit. Found by moving each value and computing again, so that no list of uses
+    can fall behind what is computed."""
+    before = check_runs(a.wired, a.carried)
+    return {name: tuple(_uses(a, before, name)) for name in Assumptions.model_fields}
+
+
+def _uses(a: Analysis, before: tuple[RunResult, ...], name: str) -> Iterator[str]:
+    now = getattr(a.build.assumptions, name)
+    moved = a.build.assumptions.model_copy(update={name: _moved(now)})
+    build = a.build.model_copy(update={"assumptions": moved})
+    wired = Wired(build)
+    loads = loads_of(wired)
+    if loads != a.loads:
+        old = {(x.part, x.rail, x.feed): x for x in a.loads}
+        keys = (x.part for x in loads if old.get((x.part, x.rail, x.feed)) != x)
+        yield from dict.fromkeys(a.wired.parts[k].name for k in keys)
+        return
+    if name.startswith("spike_"):
+        was = {r.part: r for r in spike_rows(a.wired, a.loads)}
+        now_rows = spike_rows(wired, loads)
+        kind = Card if name.startswith("spike_card") else Processor
+        changed = dict.fromkeys(r.part for r in now_rows if was.get(r.part) != r)
+        found = (a.wired.parts[k] for k in changed if k in a.wired.parts)
+        yield from (p.name for p in found if isinstance(p, kind))
+        return
+    if name.startswith("ride_"):
+        if a.build.supply is not None and a.build.supply.design == "classic":
+            yield a.build.supply.name
+        return
+    carried = demands(wired, loads)
+    runs = check_runs(wired, carried)
+    n = sum(new.elements != old.elements for new, old in zip(runs, before, strict=True))
+    if n:
+        yield "1 run" if n == 1 else f"{n} runs"
+    if through_board(wired, loads, carried) != a.board:
+        yield "the board’s main plug"
+    if not n and build.case is not None:
+        then = replace(a, wired=wired)
+        if tuple(fit_checks(then)) != tuple(fit_checks(a)):
+            yield "fit and air"
+
+
+def _moved(value: float | Bounds) -> float | Bounds:
+    if isinstance(value, Bounds):
+        high = value.high * _STEP + 0.01
+        return Bounds(low=value.low * _STEP, likely=value.likely * _STEP, high=high)
+    return value * _STEP if value else 1.0
