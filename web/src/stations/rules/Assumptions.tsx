@@ -135,7 +135,7 @@ function AssumptionRow({
           onCommit={(v) => act((now) => edit(to(own(now), v ?? likely)))}
         />
       </td>
-      <td className="py-1 pl-3 text-sm text-ink-soft">
+      <td className="py-1 pl-3 text-sm [overflow-wrap:anywhere] text-ink-soft">
         {uses === undefined ? "" : uses.length ? uses.join(", ") : "nowhere"}
       </td>
     </tr>

@@ -53,7 +53,7 @@ export default function RulesPage() {
         title="House rules"
         note={`for this build, ${worst ? `${worst} of its runs to mend` : "no run to mend"}`}
       />
-      <div className="grid max-w-[1180px] gap-6 px-6 pb-8 max-[700px]:px-3">
+      <div className="grid max-w-[1180px] grid-cols-[minmax(0,1fr)] gap-6 px-6 pb-8 max-[700px]:px-3">
         <ForAll rules={rules} />
         <div className="columns-2 gap-6 max-[900px]:columns-1">
           {QUESTIONS.map(([rule, legend]) => (
@@ -147,10 +147,10 @@ function Question({
               aria-hidden="true"
               className="mt-1 size-4 shrink-0 rounded-full border border-ink group-data-[state=checked]:border-[5px] group-data-[state=checked]:border-accent"
             />
-            <span>
+            <span className="min-w-0">
               <b>{o.words}</b>
               <span className="block text-sm text-ink-soft">{o.text}</span>
-              <span className="block text-sm">{o.effect}</span>
+              <span className="block text-sm [overflow-wrap:anywhere]">{o.effect}</span>
             </span>
           </Radio>
         ))}
