@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterable
 
-from ..ratings.reach import SLACK_MM, area_of
+from ..wiring.areas import SLACK_MM, area_of
 from ..things.cables import Cable
 from ..things.case import Area, Case
 from ..things.fits import goes_into

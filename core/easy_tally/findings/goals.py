@@ -1,0 +1,121 @@
+"""What a map comes to in the goals of mapping, counted off the checker's own results.
+
+The solver counts them in its own way; that both agree is tested. Source: model, section 5.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+
+from ..base.rounding import percent, up
+from ..base.series import likelies
+from ..base.units import RUN_STATES
+from ..ratings.elements import Element
+from ..ratings.runs import RunResult
+from ..standards.connectors import CONNECTORS, PINS
+from ..things.adapters import Extension
+from ..things.parts import Drive
+from ..wiring import Feed, Wired
+from .facts import Analysis
+from .of_rules import device_groups, group_rule
+
+_GRAPHICS = ("pcie8", "pcie6", "16pin")
+#: Elements that are no share of a rating: a reach, what is never allowed; groups stand aside.
+_ASIDE = ("group", "group spike", "reach", "forbidden")
+_EASED = ("plug pins", "supply-end pins", "port pins", "wire", "lead pins")
+_LEAST_PERCENT = 60
+
+
+def map_goals(a: Analysis) -> dict[str, int]:
+    """Goal → what the map of a build comes to in it; the less the better, `optional` is negative."""
+    wired = a.wired
+    elements = [e for r in a.runs for e in r.elements]
+    own = [e for e in elements if e.kind not in ("group", "group spike")]
+    shares = [s for e in own if e.kind not in _ASIDE for s in _shares(a, e)]
+    feeds = list(wired.feeds.values())
+    used = [r for r in a.runs if r.wired.feeds]
+    return {
+        "unfed": sum(r not in wired.live for r in a.needed),
+        "chained": sum(_chained(r) for r in used),
+        "adapters": len(_in_use(wired, extension=False)),
+        "extensions": len(_in_use(wired, extension=True)),
+        "optional": -sum(_optional(a, f) for f in feeds),
+        "unknown": sum(e.judged.verdict == "unknown" for e in own),
+        "worst": max([_LEAST_PERCENT, *((percent(s) or 0) for s in shares)]),
+        "groups": _groups(a),
+        "fewer": sum(_fewer(f) for f in feeds if not _in_bay(wired, f)),
+        "runs": len(used),
+        "start": max((_start(a, r) for r in used), default=0),
+        "length": sum(round(max(f.plug.at_mm for f in r.wired.feeds)) for r in used),
+    }
+
+
+def _chained(r: RunResult) -> bool:
+    plugs = {f.plug.key for f in r.wired.feeds if f.input.socket.kind in _GRAPHICS}
+    return len(plugs) > 1
+
+
+def _in_use(wired: Wired, extension: bool) -> list[str]:
+    return [
+        b.key for b in wired.betweens.values()
+        if not b.is_backplane and isinstance(b.of, Extension) == extension
+        and any(f"{b.key}#1/{s.key}" in wired.live for s in b.sockets) and b.connections
+    ]  # fmt: skip
+
+
+def _in_bay(wired: Wired, f: Feed) -> bool:
+    b = wired.betweens.get(f.cable.key)
+    return b is not None and b.is_backplane
+
+
+def _optional(a: Analysis, f: Feed) -> bool:
+    into = f.input
+    if into.between is not None or into.ref in a.needed or _in_bay(a.wired, f):
+        return False
+    of = a.carried.of(into.ref)
+    return bool(of.missing) or any(map(any, of.amps.values()))
+
+
+def _shares(a: Analysis, e: Element) -> Iterator[float]:
+    limit = e.judged.rated
+    if not limit:
+        return
+    eased = a.build.assumptions.start_factor if e.kind in _EASED else 1.0
+    for state, load in zip(RUN_STATES, likelies(e.judged.loads), strict=True):
+        yield load / (limit * eased if state == "start" else limit)
+
+
+def _fewer(f: Feed) -> bool:
+    usual = f.input.socket.pins_12v or PINS[f.mated]["v12"]
+    return (
+        CONNECTORS[f.mated].circuits < CONNECTORS[f.input.socket.kind].circuits
+        or f.pins["v12"] < min(usual, PINS[f.mated]["v12"])
+    )  # fmt: skip
+
+
+def _start(a: Analysis, r: RunResult) -> int:
+    """12 V at start of a cable that feeds a drive, in tenths of an ampere."""
+    if not any(_drives(a.wired, f) for f in r.wired.feeds):
+        return 0
+    first = [s for s in r.steps if s.line == "v12" and s.from_mm == 0 and not s.through]
+    return up(first[0].amps["start"] * 10) or 0 if first else 0
+
+
+def _drives(wired: Wired, f: Feed) -> bool:
+    if isinstance(f.input.part, Drive):
+        return True
+    return any(_drives(wired, x) for x in wired.onward(f.input))
+
+
+def _groups(a: Analysis) -> int:
+    rule = group_rule(a.wired)
+    if rule == "by amperes":
+        supply = a.build.supply
+        limits = {g.key: g.limit_a for g in supply.groups} if supply else {}
+        elements = (e for r in a.runs for e in r.elements if e.kind == "group")
+        shares = (
+            max(likelies(e.judged.loads)) / limit for e in elements if (limit := limits.get(e.at))
+        )
+        return max(((percent(s) or 0) for s in shares), default=0)
+    pairs = [len(set(groups)) for groups in device_groups(a.wired).values() if groups]
+    return -sum(pairs) if rule == "spread" else sum(n - 1 for n in pairs)

@@ -1,0 +1,384 @@
+"""Columns: every way of using one make of cable in one kind of ports that is within its rating."""
+
+from __future__ import annotations
+
+from collections import Counter
+from collections.abc import Iterator, Mapping
+from dataclasses import dataclass, field, replace
+from itertools import combinations_with_replacement, product
+
+from ..base.rounding import up
+from ..base.units import RAIL_V
+from ..standards.connectors import CONNECTORS, PINS, SocketKind
+from ..things.cables import Cable, Plug, Run
+from ..things.fits import best_half, fit
+from ..things.supply import Port, port_takes
+from ..wiring.wired import pins_wired
+from .draws import START, Draw, Four
+from .limits import GRAPHICS, Sum, Use, alone, judge, port_shares, ports_held
+from .targets import Device, Target
+from .world import World
+
+#: Shares up to this many percents count as this: margin that nobody needs.
+ENOUGH_PERCENT = 60
+#: Columns of one make of cable that are looked at; beyond it nothing is proven.
+MOST_COLUMNS = 30_000
+
+
+@dataclass(frozen=True, slots=True)
+class Relaxed:
+    """Limits that are left out, to find out which of them forbid a map."""
+
+    rule: str | None = None
+    reach: bool = False
+    ratings: bool = False
+
+
+@dataclass(frozen=True, slots=True, eq=False)
+class CableClass:
+    """Cables that are alike, in the order of the file."""
+
+    id: int
+    cable: Cable
+    keys: tuple[str, ...]
+
+
+@dataclass(frozen=True, slots=True, eq=False)
+class PortClass:
+    """Ports that are alike, in panel order."""
+
+    id: int
+    port: Port
+    keys: tuple[str, ...]
+
+
+@dataclass(frozen=True, slots=True, eq=False)
+class Column:
+    """One way of using a cable, and what it counts towards each goal."""
+
+    cable: CableClass
+    ports: tuple[PortClass, ...]
+    uses: tuple[tuple[str, str, Target], ...]
+    covers: Mapping[int, int]
+    percent: int
+    unknown: int
+    last_mm: int
+    start_tenths: int
+    chained: bool
+    fewer: int
+    groups: tuple[str, ...]
+    #: Amperes at 12 V of each group that it is in: without surges, and of each surge, with the
+    #: watts by which those that start together are chosen.
+    amps: Mapping[str, tuple[Four, tuple[tuple[float, float], ...]]]
+    #: A run that is as it is, by its cable, with the number of connections that stay.
+    keep: str = ""
+    kept: int = 0
+    fixed_ports: tuple[str, ...] = ()
+    fixed: tuple[tuple[str, str, str], ...] = ()
+
+
+def cable_classes(world: World) -> list[CableClass]:
+    """The cables that may be used with the supply, by what they are made like."""
+    supply = world.build.supply
+    found: dict[str, list[Cable]] = {}
+    for cable in world.build.cables:
+        if supply is None or cable.family != supply.family:
+            continue
+        plugs = tuple(p.model_copy(update={"key": str(i), "matings": 0}) for i, p in enumerate(cable.plugs))
+        alike = cable.model_copy(
+            update={"key": "k", "name": "n", "note": "", "owned": "", "plugs": plugs}
+        )
+        found.setdefault(alike.model_dump_json(), []).append(cable)
+    return [
+        CableClass(i, of[0], tuple(c.key for c in of)) for i, of in enumerate(found.values())
+    ]
+
+
+def port_classes(world: World) -> list[PortClass]:
+    """The supply's ports, by kind, pins and group, each in panel order."""
+    found: dict[object, list[Port]] = {}
+    for p in sorted(world.wired.ports.values(), key=lambda p: (p.row, p.column, p.key)):
+        found.setdefault((p.kind, p.circuits, p.pins_12v, p.group), []).append(p)
+    return [PortClass(i, of[0], tuple(p.key for p in of)) for i, of in enumerate(found.values())]
+
+
+@dataclass
+class Columns:
+    """Makes the columns of a world."""
+
+    world: World
+    relaxed: Relaxed = field(default_factory=Relaxed)
+    every: bool = True
+
+    def __post_init__(self) -> None:
+        build = self.world.build
+        self.sum = Sum(build.assumptions, build.spin_up_at_once)
+
+    def of(self, cable: CableClass, ports: list[PortClass]) -> list[Column]:
+        """The columns of one make of cable."""
+        best: dict[object, list[Column]] = {}
+        n = 0
+        places = list(_places(cable.cable, ports))
+        if not places:
+            return []
+        for uses in self._sequences(cable.cable):
+            n += 1
+            if n > MOST_COLUMNS:
+                self.every = False
+                break
+            judged = self._judged(cable.cable, uses)
+            if judged is None:
+                continue
+            for place in places:
+                column = self._column(cable, place, uses, *judged)
+                if column is not None:
+                    _keep_best(best, column)
+        return [c for of in best.values() for c in of]
+
+    def kept(self, run: Run, cable: CableClass, ports: list[PortClass]) -> list[Column]:
+        """The columns in which a run stays as it is; parked plugs of it may be used."""
+        own = self.world.wired.cables[run.cable]
+        by_key = {k: c for c in ports for k in c.keys}
+        place = tuple(by_key[k] for k in run.ports if k in by_key)
+        if len(place) != len(run.ports):
+            return []
+        fixed: dict[str, list[tuple[str, str]]] = {}
+        for c in run.connections:
+            fixed.setdefault(c.plug, []).append((c.half, str(c.socket)))
+        found = []
+        for uses in self._sequences(own, fixed):
+            judged = self._judged(own, uses)
+            column = judged and self._column(cable, place, uses, *judged)
+            if column:
+                found.append(
+                    _with(column, keep=run.cable, kept=len(run.connections), fixed_ports=run.ports,
+                          fixed=tuple((c.plug, c.half, str(c.socket)) for c in run.connections))
+                )  # fmt: skip
+        return found
+
+    # -- sequences ---------------------------------------------------------------------------
+
+    def _sequences(
+        self, cable: Cable, fixed: Mapping[str, list[tuple[str, str]]] | None = None
+    ) -> Iterator[tuple[Use, ...]]:
+        """What its plugs may feed, nearest first; those that another order beats are left out."""
+        options = [
+            self._fixed(cable, p, fixed[p.key]) if fixed and p.key in fixed
+            else self._options(cable, p)
+            for p in cable.plugs
+        ]
+        # With routes a nearer plug may not reach where a farther one does.
+        ordered = not fixed and not any(t.placed for t in self.world.targets)
+        yield from _walk(cable.plugs, options, ordered, (), Counter(), self._limits())
+
+    def _limits(self) -> dict[int, int]:
+        pools = self.world.pools
+        most = {t.id: len(t.refs) for t in self.world.targets if t.refs}
+        return most | {w.lead.id: w.leads * len(pools[w.pool]) for w in self.world.ways}
+
+    def _options(self, cable: Cable, plug: Plug) -> list[tuple[Use, ...]]:
+        allows = self.world.wired.eps4_in_eps8
+        single: list[tuple[Use, ...]] = []
+        halves: list[Use] = []
+        for t in self.world.targets:
+            half = best_half(plug.kind, t.kind, allows)
+            answer = fit(plug.kind, half, t.kind, allows)
+            if answer.fits and answer.mated is not None:
+                use = self._use(cable, plug, half, t, answer.mated)
+                fine = not use.alone.over or self.relaxed.ratings  # type: ignore[union-attr]
+                if fine and (t.pins_12v is None or t.pins_12v == use.pins["v12"]):
+                    single.append((use,))
+                    if half == "marked" and plug.kind == "eps4+4" and t.kind == "eps4":
+                        halves.append(use)
+        pairs = [
+            (a, Use(plug, "loose", b.target, b.mated, b.pins, b.alone))
+            for a, b in combinations_with_replacement(halves, 2)
+        ]
+        return [*single, *pairs]
+
+    def _fixed(self, cable: Cable, plug: Plug, to: list[tuple[str, str]]) -> list[tuple[Use, ...]]:
+        """What a plug that stays is in."""
+        allows = self.world.wired.eps4_in_eps8
+        choices: list[list[Use]] = []
+        for half, ref in to:
+            of = ref.partition("#")[0]
+            found = []
+            for t in self.world.targets:
+                own = ref in t.refs or (t.of is not None and not t.refs and t.of.key == of)
+                answer = fit(plug.kind, half, t.kind, allows)  # type: ignore[arg-type]
+                if own and answer.fits and answer.mated is not None:
+                    use = self._use(cable, plug, half, t, answer.mated)
+                    if t.pins_12v is None or t.pins_12v == use.pins["v12"]:
+                        found.append(use)
+            choices.append(found)
+        return [tuple(c) for c in product(*choices)] + [None]  # type: ignore[list-item]
+
+    def _use(self, cable: Cable, plug: Plug, half: str, t: Target, mated: SocketKind) -> Use:
+        use = Use(plug, half, t, mated, pins_wired(mated, plug, t.socket))
+        return replace(use, alone=alone(self.sum.fresh(), cable, use))
+
+    # -- judging -------------------------------------------------------------------------------
+
+    def _judged(self, cable: Cable, uses: tuple[Use, ...]) -> tuple[Sum, Draw] | None:
+        build = self.world.build
+        rule = self.relaxed.rule or build.house_rules.chained_graphics
+        sum_ = self.sum.fresh()
+        routed = build.case is not None and not self.relaxed.reach
+        whole = judge(sum_, cable, uses, rule, routed)
+        if sum_.over and not (self.relaxed.ratings and sum_.why not in ("reach", "house rule")):
+            return None
+        return sum_, whole
+
+    def _column(
+        self, cable: CableClass, place: tuple[PortClass, ...], uses: tuple[Use, ...], sum_: Sum,
+        whole: Draw,
+    ) -> Column | None:  # fmt: skip
+        of, build = cable.cable, self.world.build
+        ports = tuple(p.port for p in place)
+        here = self.sum.fresh()
+        here.share, here.unknown = sum_.share, sum_.unknown
+        ports_held(here, of, ports, whole)
+        if here.over and not self.relaxed.ratings:
+            return None
+        starts = 0
+        if any(u.target.drive for u in uses):
+            flow = self.sum.loads(whole).get("v12")
+            starts = up((flow[START] if flow else 0.0) * 10) or 0
+        covers = Counter(u.target.id for u in uses)
+        return Column(
+            cable=cable, ports=place,
+            uses=tuple((u.plug.key, u.half, u.target) for u in uses), covers=dict(covers),
+            percent=max(ENOUGH_PERCENT, up(here.share * 100) or 0), unknown=here.unknown,
+            last_mm=round(max(u.plug.at_mm for u in uses)), start_tenths=starts,
+            chained=len({u.plug.key for u in uses if u.target.kind in GRAPHICS}) > 1,
+            fewer=sum(_has_fewer(u) for u in uses),
+            groups=tuple(dict.fromkeys(p.group for p in ports if p.group is not None)),
+            amps=_amps(ports, whole),
+        )  # fmt: skip
+
+
+def _has_fewer(u: Use) -> bool:
+    """Whether a plug has fewer pins than its socket."""
+    usual = u.target.socket.pins_12v or PINS[u.mated]["v12"]
+    return (
+        CONNECTORS[u.mated].circuits < CONNECTORS[u.target.kind].circuits
+        or u.pins["v12"] < min(usual, PINS[u.mated]["v12"])
+    )  # fmt: skip
+
+
+def _amps(
+    ports: tuple[Port, ...], whole: Draw
+) -> dict[str, tuple[Four, tuple[tuple[float, float], ...]]]:
+    found: dict[str, tuple[Four, tuple[tuple[float, float], ...]]] = {}
+    for port, share in zip(ports, port_shares(ports), strict=True):
+        if port.group is None:
+            continue
+        part = whole.share(share)
+        base = part.base.get("v12", (0.0, 0.0, 0.0, 0.0))
+        surges = tuple((s.watts, s.amps.get("v12", 0.0)) for s in part.surges)
+        old = found.get(port.group)
+        if old is not None:
+            a, b = old[0], base
+            base = (a[0] + b[0], a[1] + b[1], a[2] + b[2], a[3] + b[3])
+            surges = (*old[1], *surges)
+        found[port.group] = (base, surges)
+    return found
+
+
+def _places(cable: Cable, ports: list[PortClass]) -> Iterator[tuple[PortClass, ...]]:
+    """Kinds of ports that its supply end goes into."""
+    seen: set[object] = set()
+    takes = [[p for p in ports if port_takes(p.port.kind, need)] for need in cable.needs]
+    for place in product(*takes):
+        used = Counter(p.id for p in place)
+        alike = tuple(sorted(zip(cable.needs, (p.id for p in place), strict=True)))
+        if alike not in seen and all(n <= len(ports[i].keys) for i, n in used.items()):
+            seen.add(alike)
+            yield place
+
+
+def _walk(
+    plugs: tuple[Plug, ...], options: list[list[tuple[Use, ...]]], ordered: bool,
+    done: tuple[tuple[Use, ...] | None, ...], used: Counter[int], most: Mapping[int, int],
+) -> Iterator[tuple[Use, ...]]:  # fmt: skip
+    at = len(done)
+    if at == len(plugs):
+        uses = tuple(u for d in done if d for u in d)
+        if uses:
+            yield uses
+        return
+    mine = options[at]
+    held = mine[-1:] == [None]
+    choices: list[tuple[Use, ...] | None] = list(mine[:-1]) if held else [None, *mine]
+    for choice in choices:
+        if choice is not None:
+            if ordered and _beaten(plugs, options, done, choice):
+                continue
+            more = Counter(u.target.id for u in choice)
+            if any(used[k] + n > most.get(k, 0) for k, n in more.items()):
+                continue
+            yield from _walk(plugs, options, ordered, (*done, choice), used + more, most)
+        else:
+            yield from _walk(plugs, options, ordered, (*done, None), used, most)
+
+
+def _beaten(
+    plugs: tuple[Plug, ...], options: list[list[tuple[Use, ...]]],
+    done: tuple[tuple[Use, ...] | None, ...], choice: tuple[Use, ...],
+) -> bool:  # fmt: skip
+    """Whether what a plug is to feed had better be fed by a plug like it, nearer to the supply."""
+    own = plugs[len(done)]
+    for near, there in zip(plugs, done, strict=False):
+        if not _like(near, own):
+            continue
+        if there is None or (len(there) == len(choice) == 1 and _heavier(choice[0], there[0])):
+            return True
+    return False
+
+
+def _like(a: Plug, b: Plug) -> bool:
+    return (a.kind, a.grade, a.pins_12v, a.contact_a, a.sense) == (
+        b.kind, b.grade, b.pins_12v, b.contact_a, b.sense,
+    )  # fmt: skip
+
+
+def _heavier(a: Use, b: Use) -> bool:
+    """Whether one draws at least as much as another on every rail and in every state, and more in
+    one; of two that draw the same the class that stands first."""
+    if a.target.draw.missing or b.target.draw.missing:
+        return False
+    one, two = _flat(a.target.draw), _flat(b.target.draw)
+    if one == two:
+        return a.target.id < b.target.id
+    return all(one.get(k, 0.0) >= x for k, x in two.items())
+
+
+def _flat(draw: Draw) -> dict[str, float]:
+    lines = draw.lines(None)
+    return {f"{r}{i}": x for r in RAIL_V if r in lines for i, x in enumerate(lines[r]) if x}
+
+
+def _keep_best(best: dict[object, list[Column]], c: Column) -> None:
+    """Of the columns that use, cover and occupy the same, those that no other beats."""
+    key = (
+        tuple(p.id for p in c.ports), tuple(sorted(c.covers.items())), c.chained, c.fewer,
+        c.start_tenths,
+    )  # fmt: skip
+    there = best.setdefault(key, [])
+    if any(_no_worse(o, c) for o in there):
+        return
+    there[:] = [o for o in there if not _no_worse(c, o)] + [c]
+
+
+def _no_worse(a: Column, b: Column) -> bool:
+    return a.percent <= b.percent and a.unknown <= b.unknown and a.last_mm <= b.last_mm
+
+
+def _with(c: Column, **more: object) -> Column:
+    fields = {name: getattr(c, name) for name in Column.__dataclass_fields__}
+    return Column(**(fields | more))  # type: ignore[arg-type]
+
+
+def devices_of(c: Column) -> tuple[Device, ...]:
+    """Named devices that a column feeds."""
+    return tuple(dict.fromkeys(d for _, _, t in c.uses for d in t.devices if t.named))

@@ -1,0 +1,378 @@
+"""The whole-number program of one scenario: how often each column is used.
+
+Counts over classes leave no symmetry for the solver to search. The package is loaded when the
+first map is asked for: it takes a second and 80 MB.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Callable, Iterable, Sequence
+from dataclasses import dataclass
+from math import ceil, floor
+from typing import Any
+
+from ..base.rounding import TOLERANCE
+from .columns import Column, Columns, Relaxed, cable_classes, devices_of, port_classes
+from .targets import Device
+from .world import World
+
+#: Whole numbers that stand for one ampere, so that nothing is lost by rounding.
+_PER_A = 1_000_000
+#: Deterministic seconds that one goal may take: the same on any machine.
+GOAL_LIMIT = 12.0
+GoalId = str
+GOALS: tuple[GoalId, ...] = (
+    "unfed", "chained", "adapters", "extensions", "optional", "unknown", "worst", "groups",
+    "fewer", "runs", "start", "length",
+)  # fmt: skip
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Facts:
+    """What a program stands on; each may be left out to find what forbids a map. `partial`: as
+    many inputs as can be fed. `keep`: runs that stay as they are, by their cables; `prefer`: runs
+    of which as many connections stay as can be, before all else."""
+
+    partial: bool = False
+    keep: frozenset[str] = frozenset()
+    prefer: frozenset[str] = frozenset()
+    relaxed: Relaxed = Relaxed()
+    free_cables: frozenset[int] = frozenset()
+    free_ports: frozenset[int] = frozenset()
+    free_groups: bool = False
+    without_needs: frozenset[int] = frozenset()
+
+
+@dataclass(frozen=True, slots=True)
+class Answer:
+    """What came of one solve: the least value, the bound that is proven, or nothing feasible."""
+
+    status: str
+    value: int = 0
+    bound: int = 0
+
+
+class Stopped(Exception):
+    """Somebody asked to stop."""
+
+
+class Program:
+    """One scenario as a program; goals are brought down one after another, each then held."""
+
+    def __init__(self, world: World, facts: Facts, stop: Callable[[], bool] | None = None) -> None:
+        from ortools.sat.python import cp_model
+
+        self.cp, self.world, self.facts = cp_model, world, facts
+        self.model = cp_model.CpModel()
+        self.stop = stop
+        self.ports, self.cables = port_classes(world), cable_classes(world)
+        made = Columns(world, facts.relaxed)
+        self.columns: list[Column] = []
+        by_cable = {k: c for c in self.cables for k in c.keys}
+        for run in world.build.runs:
+            if run.cable in facts.keep | facts.prefer and run.cable in by_cable:
+                self.columns += made.kept(run, by_cable[run.cable], self.ports)
+        for c in self.cables:
+            self.columns += made.of(c, self.ports)
+        self.complete = made.every
+        self.x = [self._count(c) for c in self.columns]
+        self.y = {
+            w.id: self.model.new_int_var(0, len(world.pools[w.pool]), f"y{w.id}")
+            for w in world.ways
+        }
+        self.unfed: dict[int, Any] = {}
+        self._inputs()
+        self._uses()
+        self._group_limits()
+        self.exprs: dict[GoalId, Any] = {}
+        self.values: list[int] = []
+        self.bests: list[int] = []
+
+    def _count(self, c: Column) -> Any:
+        most = 1 if c.keep else len(c.cable.keys) if c.cable.id not in self.facts.free_cables else 99
+        return self.model.new_int_var(0, most, "")
+
+    # -- what has to hold -----------------------------------------------------------------------
+
+    def _inputs(self) -> None:
+        covers: dict[int, list[Any]] = {t.id: [] for t in self.world.targets}
+        for c, x in zip(self.columns, self.x, strict=True):
+            for target, n in c.covers.items():
+                covers[target].append(n * x)
+        for w in self.world.ways:
+            for _, _, t in w.feeds:
+                covers[t.id].append(self.y[w.id])
+        leads = {w.lead.id: w for w in self.world.ways}
+        for t in self.world.targets:
+            fed = sum(covers[t.id])
+            if t.id in leads:
+                w = leads[t.id]
+                self.model.add(fed == w.leads * self.y[w.id])
+            elif t.id in self.facts.without_needs:
+                self.model.add(fed <= len(t.refs))
+            elif self.facts.partial:
+                self.unfed[t.id] = self.model.new_int_var(0, len(t.refs), "")
+                self.model.add(fed + self.unfed[t.id] == len(t.refs))
+            else:
+                self.model.add(fed == len(t.refs))
+        for n, pool in enumerate(self.world.pools):
+            self.model.add(sum(self.y[w.id] for w in self.world.ways if w.pool == n) <= len(pool))
+
+    def _uses(self) -> None:
+        for cable in self.cables:
+            own = [x for c, x in zip(self.columns, self.x, strict=True) if c.cable is cable]
+            if cable.id not in self.facts.free_cables and own:
+                self.model.add(sum(own) <= len(cable.keys))
+        for port in self.ports:
+            if port.id in self.facts.free_ports:
+                continue
+            into = [
+                sum(p is port for p in c.ports) * x
+                for c, x in zip(self.columns, self.x, strict=True) if port in c.ports
+            ]  # fmt: skip
+            if into:
+                self.model.add(sum(into) <= len(port.keys))
+        for run in self.facts.keep:
+            own = [x for c, x in zip(self.columns, self.x, strict=True) if c.keep == run]
+            self.model.add(sum(own) == 1) if own else self.model.add_bool_or([])
+        for run in self.facts.prefer - self.facts.keep:
+            own = [x for c, x in zip(self.columns, self.x, strict=True) if c.keep == run]
+            if own:
+                self.model.add(sum(own) <= 1)
+        # The very sockets and ports of what stays are used once: a class may hold others too.
+
+    def _group_limits(self) -> None:
+        supply = self.world.build.supply
+        self.loads: dict[str, list[Any]] = {}
+        self.limits: dict[str, int] = {}
+        for g in supply.groups if supply else ():
+            if g.limit_a is None or self.facts.free_groups:
+                continue
+            self.limits[g.key] = floor(g.limit_a * TOLERANCE * _PER_A)
+            self.loads[g.key] = self._states(g.key)
+            for load in self.loads[g.key]:
+                self.model.add(load <= self.limits[g.key])
+
+    def _states(self, group: str) -> list[Any]:
+        """Amperes of a group in each state; at start with its surges, staggered over the group."""
+        at_once = self.world.build.spin_up_at_once
+        own = [(c, x) for c, x in zip(self.columns, self.x, strict=True) if group in c.amps]
+        found = [
+            sum(_whole(c.amps[group][0][state]) * x for c, x in own) for state in range(3)
+        ]
+        start = sum(_whole(c.amps[group][0][3]) * x for c, x in own)
+        surges = [(amps, x) for c, x in own for _, amps in c.amps[group][1]]
+        if at_once is None or not surges:
+            return [*found, start + sum(_whole(a) * x for a, x in surges)]
+        return [*found, start + self._largest(surges, at_once)]
+
+    def _largest(self, surges: Sequence[tuple[float, Any]], n: int) -> Any:
+        """The sum of the n largest: the least over thresholds t of n·t + what is above t."""
+        values = sorted({0, *(_whole(a) for a, _ in surges)})
+        most = sum(_whole(a) * 99 for a, _ in surges)
+        top = self.model.new_int_var(0, most, "")
+        picks = []
+        for t in values:
+            pick = self.model.new_bool_var("")
+            above = sum((_whole(a) - t) * x for a, x in surges if _whole(a) > t)
+            self.model.add(top >= n * t + above).only_enforce_if(pick)
+            picks.append(pick)
+        self.model.add_exactly_one(picks)
+        return top
+
+    # -- goals ------------------------------------------------------------------------------------
+
+    def goal(self, name: GoalId) -> Any:
+        """The expression that a goal brings down."""
+        if name not in self.exprs:
+            self.exprs[name] = getattr(self, f"_{name}")()
+        return self.exprs[name]
+
+    def _sum(self, worth: Callable[[Column], int]) -> Any:
+        return sum(n * x for c, x in zip(self.columns, self.x, strict=True) if (n := worth(c)))
+
+    def _kept(self) -> Any:
+        return -self._sum(lambda c: c.kept)
+
+    def _unfed(self) -> Any:
+        return sum(self.unfed.values())
+
+    def _chained(self) -> Any:
+        return self._sum(lambda c: int(c.chained))
+
+    def _adapters(self) -> Any:
+        return sum(self.y[w.id] for w in self.world.ways if not w.extension)
+
+    def _extensions(self) -> Any:
+        return sum(self.y[w.id] for w in self.world.ways if w.extension)
+
+    def _optional(self) -> Any:
+        return -self.world.scenario.optional
+
+    def _unknown(self) -> Any:
+        return self._sum(lambda c: c.unknown)
+
+    def _worst(self) -> Any:
+        return self._most(lambda c: c.percent, 60)
+
+    def _start(self) -> Any:
+        return self._most(lambda c: c.start_tenths, 0)
+
+    def _most(self, worth: Callable[[Column], int], least: int) -> Any:
+        """The largest worth of any column in use."""
+        steps = sorted({worth(c) for c in self.columns} - {least})
+        whole: Any = least
+        before, below = None, least
+        for value in steps:
+            here = self.model.new_bool_var("")
+            own = [x for c, x in zip(self.columns, self.x, strict=True) if worth(c) == value]
+            for x in own:
+                self.model.add(x == 0).only_enforce_if(~here)
+            if before is not None:
+                self.model.add_implication(here, before)
+            whole = whole + (value - below) * here
+            before, below = here, value
+        return whole
+
+    def _fewer(self) -> Any:
+        by_way = sum(
+            self.y[w.id] for w in self.world.ways for b in w.lead.beyond
+            if b.pins["v12"] < (b.target.socket.pins_12v or 99) and b.mated != b.target.kind
+        )  # fmt: skip
+        return self._sum(lambda c: c.fewer) + by_way
+
+    def _runs(self) -> Any:
+        return self._sum(lambda c: 1)
+
+    def _length(self) -> Any:
+        return self._sum(lambda c: c.last_mm)
+
+    def _groups(self) -> Any:
+        rule = group_rule(self.world)
+        if rule == "by amperes":
+            most = self.model.new_int_var(0, 100_000, "")
+            for key, states in self.loads.items():
+                for load in states:
+                    self.model.add(100 * load <= most * self.limits[key])
+            return most
+        return self._pairs(spread=rule == "spread")
+
+    def _pairs(self, spread: bool) -> Any:
+        """Pairs of one device and one group beyond the first group of each device; to be spread,
+        the fewer the more pairs there are."""
+        pairs: dict[tuple[Device, str], list[Any]] = {}
+        plain = 0
+        for c, x in zip(self.columns, self.x, strict=True):
+            if not c.groups:
+                continue
+            named = devices_of(c)
+            for d in named:
+                for g in c.groups:
+                    pairs.setdefault((d, g), []).append(x)
+            others = sum(not t.named for _, _, t in c.uses)
+            plain = plain + others * (len(c.groups) - (not spread)) * x
+        beyond: dict[Device, list[Any]] = {}
+        for (d, _), xs in pairs.items():
+            z = self.model.new_bool_var("")
+            if spread:
+                self.model.add(z <= sum(xs))
+            else:
+                for x in xs:
+                    self.model.add(x == 0).only_enforce_if(~z)
+            beyond.setdefault(d, []).append(z)
+        if spread:
+            return -sum(z for zs in beyond.values() for z in zs) - plain
+        for zs in beyond.values():
+            more = self.model.new_int_var(0, len(zs), "")
+            self.model.add(more >= sum(zs) - 1)
+            plain = plain + more
+        return plain
+
+    # -- solving ------------------------------------------------------------------------------------
+
+    def solve(self, goal: GoalId | None = None) -> Answer:
+        """Bring a goal down as far as it goes, or only look for any map."""
+        expr = self.goal(goal) if goal else 0
+        plain = isinstance(expr, int)
+        if plain and self.values:
+            return Answer("optimal", expr, expr)
+        if plain:
+            self.model.clear_objective()
+        else:
+            self.model.minimize(expr)
+        solver = self._solver()
+        status = solver.solve(self.model, self._watch())
+        if status == self.cp.INFEASIBLE:
+            return Answer("infeasible")
+        if status not in (self.cp.OPTIMAL, self.cp.FEASIBLE):
+            return Answer("unknown")
+        self._take(solver)
+        if plain:
+            return Answer("optimal", expr, expr)
+        bound = ceil(solver.best_objective_bound - 1e-6)
+        done = "optimal" if status == self.cp.OPTIMAL else "feasible"
+        return Answer(done, round(solver.objective_value), bound)
+
+    def _solver(self) -> Any:
+        solver = self.cp.CpSolver()
+        p = solver.parameters
+        p.num_workers, p.random_seed = 1, 0
+        p.cp_model_probing_level, p.symmetry_level = 0, 0
+        p.max_presolve_iterations = 1
+        p.max_deterministic_time = GOAL_LIMIT
+        return solver
+
+    def _watch(self) -> Any:
+        stop = self.stop
+        if stop is None:
+            return None
+        if stop():
+            raise Stopped
+
+        class Watch(self.cp.CpSolverSolutionCallback):  # type: ignore[name-defined,misc]
+            def on_solution_callback(self) -> None:
+                if stop():
+                    self.stop_search()
+
+        return Watch()
+
+    def _take(self, solver: Any) -> None:
+        self.values = [solver.value(x) for x in self.x]
+        self.way_values = {k: solver.value(y) for k, y in self.y.items()}
+        self.model.clear_hints()
+        for x, v in zip(self.x, self.values, strict=True):
+            self.model.add_hint(x, v)
+        for k, y in self.y.items():
+            self.model.add_hint(y, self.way_values[k])
+
+    def hold(self, goal: GoalId, value: int) -> None:
+        """Hold a goal at a value; what could only be worse is left out."""
+        expr = self.goal(goal)
+        if not isinstance(expr, int):
+            self.model.add(expr <= value)
+        worth = {"worst": lambda c: c.percent, "start": lambda c: c.start_tenths}.get(goal)
+        if worth is not None:
+            for c, x in zip(self.columns, self.x, strict=True):
+                if worth(c) > value:
+                    self.model.add(x == 0)
+
+    def used(self) -> Iterable[tuple[Column, int]]:
+        """The columns in use, and how often."""
+        return ((c, n) for c, n in zip(self.columns, self.values, strict=True) if n)
+
+
+def _whole(amps: float) -> int:
+    """Against the builder, but not for what arithmetic leaves behind."""
+    return ceil(amps * _PER_A - 1e-3)
+
+
+def group_rule(world: World) -> str:
+    """How one device's cables stand in port groups: `spread`, `keep together`, or `by amperes`
+    where the limit of every group that has a port is known. Source: model, section 5."""
+    rule = world.build.house_rules.port_groups
+    supply = world.build.supply
+    if rule != "by what is known" or supply is None:
+        return "spread" if rule == "spread" else "keep together"
+    there = {p.group for p in supply.ports if p.group is not None}
+    known = all(g.limit_a is not None for g in supply.groups if g.key in there)
+    return "by amperes" if there and known else "keep together"

@@ -1,0 +1,172 @@
+"""Repairs where there is no map: what would have to be changed or had, each proven by mapping again."""
+
+from __future__ import annotations
+
+from collections.abc import Callable, Iterable, Iterator
+from dataclasses import dataclass
+from typing import Literal
+
+from ..base.errors import EasyTallyError
+from ..editing.taken import Added
+from ..things.adapters import Adapter, Extension
+from ..things.build import Build
+from ..things.cables import Cable
+from ..things.fits import goes_into
+from ..things.parts import Card
+from ..wiring import Wired
+from .program import Facts, Program, Stopped
+from .solve import Mapping, Wish, solve
+from .world import scenarios, world
+
+#: How many of one thing are tried.
+MOST = 3
+#: Down to what share of its maker's power limit a card is held.
+LOWEST_LIMIT = 0.5
+
+RepairId = Literal["rule", "power-limit", "cable", "adapter", "extension"]
+Thing = Cable | Adapter | Extension
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class InStock:
+    """Something that could be had: from the drawer (`owned`), or bought."""
+
+    thing: Thing
+    owned: bool
+    free: int = MOST
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Repair:
+    """A way to a whole map: what it adds, how many of what, and the map itself. `watts` of a lower
+    power limit."""
+
+    id: RepairId
+    name: str
+    count: int
+    owned: bool
+    added: Added
+    found: Mapping
+    watts: int = 0
+
+
+def repairs(
+    build: Build, partial: Mapping, stock: Iterable[InStock], stop: Callable[[], bool] | None = None
+) -> Iterator[Repair]:
+    """Repairs, cheapest first: a house rule, a lower power limit, what is owned, what is bought."""
+    goes = _Going(build, stop)
+    yield from _rule(goes)
+    yield from _power_limits(goes, partial)
+    several = sorted(_fitting(build, partial, stock), key=lambda s: not s.owned)
+    for owned in (True, False):
+        for kind in (Cable, Adapter, Extension):
+            found = [s for s in several if s.owned == owned and isinstance(s.thing, kind)]
+            yield from _things(goes, found)
+
+
+class _Going:
+    """Tells whether a build with something added has a whole map, and which."""
+
+    def __init__(self, build: Build, stop: Callable[[], bool] | None) -> None:
+        self.build, self.stop = build, stop
+
+    def does(self, added: Added) -> bool:
+        """Whether there is a map: the quick question."""
+        if self.stop is not None and self.stop():
+            raise Stopped
+        try:
+            build = added.to(self.build)
+        except EasyTallyError:
+            return False
+        found, _ = scenarios(build)
+        kept = frozenset(r.cable for r in build.runs if r.pinned)
+        here = world(build, min(found, key=lambda s: s.optional))
+        return Program(here, Facts(keep=kept)).solve().status == "optimal"
+
+    def map(self, added: Added) -> Mapping | None:
+        """The best map."""
+        return solve(added.to(self.build), Wish())
+
+
+def _rule(goes: _Going) -> Iterator[Repair]:
+    """The chained rule by pins, where every pin and wire then is within."""
+    now = goes.build.house_rules.chained_graphics
+    for rule in ("as delivered", "by pins"):
+        if now in (rule, "by pins"):
+            continue
+        added = Added(house_rules={"chained_graphics": rule})
+        if goes.does(added) and (found := goes.map(added)):
+            yield Repair(id="rule", name=rule, count=1, owned=True, added=added, found=found)
+            return
+
+
+def _power_limits(goes: _Going, partial: Mapping) -> Iterator[Repair]:
+    """The highest power limit of one card, in whole watts, at which there is a map."""
+    unfed = {ref.partition("#")[0] for ref in partial.unfed}
+    for part in goes.build.parts:
+        if not isinstance(part, Card) or part.key not in unfed or part.board_power_w is None:
+            continue
+        full = part.board_power_w.likely
+        low, high = int(full * LOWEST_LIMIT), int(full * part.power_limit) - 1
+
+        def at(watts: int, key: str = part.key, of: float = full) -> Added:
+            return Added(power_limits={key: watts / of})
+
+        if high <= low or not goes.does(at(low)):
+            continue
+        while low < high:
+            middle = (low + high + 1) // 2
+            low, high = (middle, high) if goes.does(at(middle)) else (low, middle - 1)
+        if found := goes.map(at(low)):
+            yield Repair(
+                id="power-limit", name=part.name, count=1, owned=True, added=at(low), found=found,
+                watts=low,
+            )  # fmt: skip
+
+
+def _fitting(build: Build, partial: Mapping, stock: Iterable[InStock]) -> Iterator[InStock]:
+    """What could help: plugs that fit what is unfed, or leads to a plug that does."""
+    wired = Wired(build)
+    kinds = {wired.inputs[r].socket.kind for r in partial.unfed}
+    family = build.supply.family if build.supply else ""
+    for s in stock:
+        plugs = (s.thing.kind,) if isinstance(s.thing, Extension) else tuple(
+            p.kind for p in s.thing.plugs
+        )  # fmt: skip
+        if isinstance(s.thing, Cable) and s.thing.family != family:
+            continue
+        if any(goes_into(p, k, wired.eps4_in_eps8) for p in plugs for k in kinds):
+            yield s
+
+
+def _things(goes: _Going, several: list[InStock]) -> Iterator[Repair]:
+    """The fewest of one thing that do."""
+    seen: set[str] = set()
+    for s in several:
+        alike = s.thing.model_copy(update={"key": "k", "name": "n", "note": "", "owned": ""})
+        made = alike.model_dump_json()
+        if made in seen:
+            continue
+        seen.add(made)
+        for n in range(1, min(MOST, s.free) + 1):
+            added = _several(goes.build, s, n)
+            if goes.does(added):
+                if found := goes.map(added):
+                    kind = type(s.thing).__name__.lower()
+                    yield Repair(
+                        id=kind, name=s.thing.name, count=n, owned=s.owned,  # type: ignore[arg-type]
+                        added=added, found=found,
+                    )  # fmt: skip
+                break
+
+
+def _several(build: Build, s: InStock, n: int) -> Added:
+    taken = {c.key for c in build.cables} | {p.key for p in build.parts}
+    taken |= {t.key for t in (*build.adapters, *build.extensions, *build.backplanes)}
+    keys = (k for i in range(1, 1000) if (k := f"{s.thing.key[:34]}-{i}") not in taken)
+    things = tuple(s.thing.model_copy(update={"key": next(keys)}) for _ in range(n))
+    if isinstance(s.thing, Cable):
+        return Added(cables=things)  # type: ignore[arg-type]
+    if isinstance(s.thing, Adapter):
+        return Added(adapters=things)  # type: ignore[arg-type]
+    return Added(extensions=things)  # type: ignore[arg-type]

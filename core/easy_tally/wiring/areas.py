@@ -1,0 +1,34 @@
+"""Where in a case each socket lies, as a cable is routed to it."""
+
+from __future__ import annotations
+
+from ..standards.connectors import SocketKind
+from ..things.case import Area
+from ..things.parts import Board, Card, Drive
+from .wired import Input, Owner
+
+#: Slack that a plug takes at its socket [mm]. Source: assumption.
+SLACK_MM = 40.0
+
+
+def area_of(part: Owner, kind: SocketKind) -> Area:
+    """Where in the case a socket lies."""
+    if isinstance(part, Board):
+        if kind in ("atx24", "atx20"):
+            return "main plug"
+        return "processor" if kind in ("eps8", "eps4") else "board extra"
+    if isinstance(part, Card):
+        return "card"
+    if isinstance(part, Drive):
+        return {
+            "3.5": "3.5-inch bays", "2.5": "2.5-inch places", "optical": "optical bay",
+            "floppy": "3.5-inch bays",
+        }[part.form]  # type: ignore[return-value]  # fmt: skip
+    return "fans and hubs"
+
+
+def place_of(into: Input) -> Area | None:
+    """Where an input lies; None of a lead that hangs wherever its cable ends."""
+    if into.between is None:
+        return area_of(into.part, into.socket.kind)
+    return "3.5-inch bays" if into.between.is_backplane else None
