@@ -37,7 +37,7 @@ from .helpers import (
 Goals = tuple[int, ...]
 
 
-def best(b: Build, most: int = 4000) -> Goals | None | str:
+def best(b: Build, most: int = 4000) -> Goals | str | None:
     """The least goals of any legal map, in their order; None where there is none; `too many`."""
     found: Goals | None = None
     for n, laid in enumerate(every_map(b)):
@@ -111,18 +111,14 @@ def _ports(
         )
 
         def laid(things: tuple) -> tuple:  # type: ignore[type-arg]
-            return tuple(
-                t.model_copy(update={"connections": _of(t.key, done)}) for t in things
-            )
+            return tuple(t.model_copy(update={"connections": _of(t.key, done)}) for t in things)
 
         yield b.model_copy(
             update={"runs": runs, "adapters": laid(b.adapters), "extensions": laid(b.extensions)}
         )
 
 
-def _of(
-    key: str, done: dict[tuple[str, str], tuple[str, Input]]
-) -> tuple[Connection, ...]:
+def _of(key: str, done: dict[tuple[str, str], tuple[str, Input]]) -> tuple[Connection, ...]:
     return tuple(
         Connection(plug=p, half=half, socket=i.at)  # type: ignore[arg-type]
         for (k, p), (half, i) in done.items() if k == key
@@ -148,7 +144,9 @@ def made_up(seed: int) -> Build:
     parts.insert(0, board(sockets=sockets, eps4_in_eps8=r.random() < 0.3))
     cables.append(board_cable())
     if kind in ("graphics", "mixed"):
-        parts.append(card(r.choice([150, 260, 340, 380]), r.choice(["pcie8", "pcie8 pcie8", "pcie6 pcie8"])))
+        parts.append(
+            card(r.choice([150, 260, 340, 380]), r.choice(["pcie8", "pcie8 pcie8", "pcie6 pcie8"]))
+        )
         cables += [graphics_cable(f"g{i}", count=r.choice([1, 2])) for i in range(r.choice([1, 2]))]
     if kind == "sixteen":
         parts.append(card(r.choice([200, 290, 420]), "16pin"))
@@ -169,7 +167,8 @@ def made_up(seed: int) -> Build:
     if r.random() < 0.4:
         areas = ["main plug", "processor", "card", "3.5-inch bays"]
         more["case"] = Case(
-            name="Case", routes=tuple(Route(area=a, length_mm=r.choice([350, 450, 560])) for a in areas)
+            name="Case",
+            routes=tuple(Route(area=a, length_mm=r.choice([350, 450, 560])) for a in areas),
         )
     rule = r.choice(["never", "by plug", "as delivered", "by pins"])
     more["house_rules"] = HouseRules(

@@ -99,8 +99,8 @@ class Positions(unittest.TestCase):
             runs=(run("chain", "g1", a="card#1/a", b="card#1/b"),),
         )  # fmt: skip
         found = [e for e in effects(analyse(b)) if e.rule == "chained_graphics"]
-        self.assertEqual([(e.value, e.bad_runs) for e in found],
-                         [("never", 1), ("by plug", 1), ("as delivered", 0), ("by pins", 0)])  # fmt: skip
+        want = [("never", 1), ("by plug", 1), ("as delivered", 0), ("by pins", 0)]
+        self.assertEqual([(e.value, e.bad_runs) for e in found], want)
         told = effect_words(analyse(b), found[0])
         self.assertEqual(told, "On this build: 1 run over or refused.")
 

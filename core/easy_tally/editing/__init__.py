@@ -16,16 +16,37 @@ from .cables import AddCable, ChangeCable, RemoveCable
 from .map import Connect, Park, Pin, PlugIn, SwapPlugs, Unplug
 from .parts import AddPart, AddParts, ChangePart, RemovePart, TakeEntry
 from .supply import ChangeSupply, TakeSupply
+from .taken import Added, TakeMap
 
 Edit = Annotated[
     AddPart | AddParts | ChangePart | TakeEntry | RemovePart | ChangeBuild | TakeSupply
     | ChangeSupply | AddCable | ChangeCable | RemoveCable | AddBetween | ChangeBetween
-    | RemoveBetween | Connect | Park | Pin | PlugIn | SwapPlugs | Unplug,
+    | RemoveBetween | Connect | Park | Pin | PlugIn | SwapPlugs | TakeMap | Unplug,
     Field(discriminator="type"),
 ]  # fmt: skip
 
 __all__ = [
-    "AddBetween", "AddCable", "AddPart", "AddParts", "ChangeBetween", "ChangeBuild", "ChangeCable",
-    "ChangePart", "ChangeSupply", "Connect", "Edit", "Park", "Pin", "PlugIn", "RemoveBetween",
-    "RemoveCable", "RemovePart", "SwapPlugs", "TakeEntry", "TakeSupply", "Unplug",
+    "AddBetween",
+    "AddCable",
+    "AddPart",
+    "AddParts",
+    "Added",
+    "ChangeBetween",
+    "ChangeBuild",
+    "ChangeCable",
+    "ChangePart",
+    "ChangeSupply",
+    "Connect",
+    "Edit",
+    "Park",
+    "Pin",
+    "PlugIn",
+    "RemoveBetween",
+    "RemoveCable",
+    "RemovePart",
+    "SwapPlugs",
+    "TakeEntry",
+    "TakeMap",
+    "TakeSupply",
+    "Unplug",
 ]  # fmt: skip

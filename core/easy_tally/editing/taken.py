@@ -1,4 +1,4 @@
-"""The edit that lays a whole map, with what it needs to be added: one step, to be undone at once."""
+"""The edit that lays a whole map, with what it needs to be added: one step of the history."""
 
 from __future__ import annotations
 
@@ -29,7 +29,9 @@ class Added(Model):
     def to(self, build: Build) -> Build:
         """The build with it, as it is mapped. Raises BadInput, Refused, NotThere."""
         taken = {c.key for c in build.cables} | keys_of(build)
-        for thing in (*self.cables, *self.adapters, *self.extensions):
+        new: tuple[Cable | Adapter | Extension, ...]
+        new = (*self.cables, *self.adapters, *self.extensions)
+        for thing in new:
             if thing.key in taken:
                 raise Refused(f"There is a {thing.key} in this build already; map it again.")
         parts = {p.key: p for p in build.parts}

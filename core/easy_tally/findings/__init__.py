@@ -5,7 +5,9 @@ from __future__ import annotations
 from .analysis import analyse
 from .facts import Analysis
 from .finding import SEVERITY_WORDS, TO_MEND, Finding, Remedy, Subject
+from .goals import map_goals
 from .judged_offers import judged
+from .mapped import MapAnswer, map_it
 from .positions import Effect, effects
 from .publish import (
     compact,
@@ -46,6 +48,7 @@ __all__ = [
     "Effect",
     "Finding",
     "FitAnswer",
+    "MapAnswer",
     "Overall",
     "Remedy",
     "Report",
@@ -66,6 +69,8 @@ __all__ = [
     "exit_status",
     "fit_answer",
     "judged",
+    "map_goals",
+    "map_it",
     "not_built",
     "overall_of",
     "report",

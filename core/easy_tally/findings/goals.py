@@ -27,7 +27,7 @@ _LEAST_PERCENT = 60
 
 
 def map_goals(a: Analysis) -> dict[str, int]:
-    """Goal → what the map of a build comes to in it; the less the better, `optional` is negative."""
+    """Goal → what the map of a build comes to in it, the less the better."""
     wired = a.wired
     elements = [e for r in a.runs for e in r.elements]
     own = [e for e in elements if e.kind not in ("group", "group spike")]

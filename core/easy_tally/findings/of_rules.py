@@ -4,9 +4,10 @@ from __future__ import annotations
 
 from collections.abc import Iterator, Sequence
 
-from ..things.parts import Board, Fan, Part
+from ..things.parts import Board, Fan
 from ..wiring import Feed, Wired
 from ..wiring.offers import free_ports_for
+from ..wiring.wired import Owner
 from .facts import Analysis
 from .finding import Finding, Subject
 
@@ -95,7 +96,7 @@ def _devices(wired: Wired, feeds: Sequence[Feed]) -> Iterator[tuple[str, int, st
             yield into.at.part, into.at.instance, _path(into.part, into.socket.kind)
 
 
-def _path(part: Part, kind: str) -> str:
+def _path(part: Owner, kind: str) -> str:
     return "processor" if isinstance(part, Board) and kind in ("eps8", "eps4") else ""
 
 

@@ -5,7 +5,13 @@ Shares tables and the tally with the checker, and none of its judging: each prov
 
 from __future__ import annotations
 
-from .program import GOALS
+from .program import GOALS, Stopped
+from .repairs import InStock, Repair, repairs
 from .solve import GoalValue, Mapping, Progress, Wish, applied, solve
+from .swap import Move, Needed, bill, moves
+from .why import Fact, why_not
 
-__all__ = ["GOALS", "GoalValue", "Mapping", "Progress", "Wish", "applied", "solve"]
+__all__ = [
+    "GOALS", "Fact", "GoalValue", "InStock", "Mapping", "Move", "Needed", "Progress", "Repair",
+    "Stopped", "Wish", "applied", "bill", "moves", "repairs", "solve", "why_not",
+]  # fmt: skip

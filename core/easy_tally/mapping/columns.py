@@ -9,7 +9,7 @@ from itertools import combinations_with_replacement, product
 
 from ..base.rounding import up
 from ..base.units import RAIL_V
-from ..standards.connectors import CONNECTORS, PINS, SocketKind
+from ..standards.connectors import CONNECTORS, PINS, Half, SocketKind
 from ..things.cables import Cable, Plug, Run
 from ..things.fits import best_half, fit
 from ..things.supply import Port, port_takes
@@ -58,7 +58,7 @@ class Column:
 
     cable: CableClass
     ports: tuple[PortClass, ...]
-    uses: tuple[tuple[str, str, Target], ...]
+    uses: tuple[tuple[str, Half, Target], ...]
     covers: Mapping[int, int]
     percent: int
     unknown: int
@@ -74,7 +74,7 @@ class Column:
     keep: str = ""
     kept: int = 0
     fixed_ports: tuple[str, ...] = ()
-    fixed: tuple[tuple[str, str, str], ...] = ()
+    fixed: tuple[tuple[str, Half, str], ...] = ()
 
 
 def cable_classes(world: World) -> list[CableClass]:
@@ -84,14 +84,14 @@ def cable_classes(world: World) -> list[CableClass]:
     for cable in world.build.cables:
         if supply is None or cable.family != supply.family:
             continue
-        plugs = tuple(p.model_copy(update={"key": str(i), "matings": 0}) for i, p in enumerate(cable.plugs))
+        plugs = tuple(
+            p.model_copy(update={"key": str(i), "matings": 0}) for i, p in enumerate(cable.plugs)
+        )
         alike = cable.model_copy(
             update={"key": "k", "name": "n", "note": "", "owned": "", "plugs": plugs}
         )
         found.setdefault(alike.model_dump_json(), []).append(cable)
-    return [
-        CableClass(i, of[0], tuple(c.key for c in of)) for i, of in enumerate(found.values())
-    ]
+    return [CableClass(i, of[0], tuple(c.key for c in of)) for i, of in enumerate(found.values())]
 
 
 def port_classes(world: World) -> list[PortClass]:
@@ -135,35 +135,45 @@ class Columns:
                     _keep_best(best, column)
         return [c for of in best.values() for c in of]
 
-    def kept(self, run: Run, cable: CableClass, ports: list[PortClass]) -> list[Column]:
-        """The columns in which a run stays as it is; parked plugs of it may be used."""
+    def kept(
+        self, run: Run, cable: CableClass, ports: list[PortClass], whole: bool
+    ) -> list[Column]:
+        """The columns in which a run stays as it is, or (not `whole`) as much of it as may; parked
+        plugs of it may be used."""
         own = self.world.wired.cables[run.cable]
         by_key = {k: c for c in ports for k in c.keys}
         place = tuple(by_key[k] for k in run.ports if k in by_key)
         if len(place) != len(run.ports):
             return []
-        fixed: dict[str, list[tuple[str, str]]] = {}
+        fixed: dict[str, list[tuple[Half, str]]] = {}
         for c in run.connections:
             fixed.setdefault(c.plug, []).append((c.half, str(c.socket)))
         found = []
-        for uses in self._sequences(own, fixed):
-            judged = self._judged(own, uses)
+        for uses in self._sequences(own, fixed, whole):
+            stay = tuple(
+                (c.plug, c.half, str(c.socket)) for c in run.connections
+                if any((u.plug.key, u.half) == (c.plug, c.half) for u in uses)
+            )  # fmt: skip
+            judged = self._judged(own, uses) if stay or whole else None
             column = judged and self._column(cable, place, uses, *judged)
             if column:
                 found.append(
-                    _with(column, keep=run.cable, kept=len(run.connections), fixed_ports=run.ports,
-                          fixed=tuple((c.plug, c.half, str(c.socket)) for c in run.connections))
+                    _with(column, keep=run.cable, kept=len(stay), fixed_ports=run.ports, fixed=stay)
                 )  # fmt: skip
         return found
 
     # -- sequences ---------------------------------------------------------------------------
 
     def _sequences(
-        self, cable: Cable, fixed: Mapping[str, list[tuple[str, str]]] | None = None
+        self,
+        cable: Cable,
+        fixed: Mapping[str, list[tuple[Half, str]]] | None = None,
+        whole: bool = True,
     ) -> Iterator[tuple[Use, ...]]:
         """What its plugs may feed, nearest first; those that another order beats are left out."""
         options = [
-            self._fixed(cable, p, fixed[p.key]) if fixed and p.key in fixed
+            self._fixed(cable, p, fixed[p.key], whole)
+            if fixed and p.key in fixed
             else self._options(cable, p)
             for p in cable.plugs
         ]
@@ -196,7 +206,9 @@ class Columns:
         ]
         return [*single, *pairs]
 
-    def _fixed(self, cable: Cable, plug: Plug, to: list[tuple[str, str]]) -> list[tuple[Use, ...]]:
+    def _fixed(
+        self, cable: Cable, plug: Plug, to: list[tuple[Half, str]], whole: bool
+    ) -> list[tuple[Use, ...]]:
         """What a plug that stays is in."""
         allows = self.world.wired.eps4_in_eps8
         choices: list[list[Use]] = []
@@ -205,15 +217,16 @@ class Columns:
             found = []
             for t in self.world.targets:
                 own = ref in t.refs or (t.of is not None and not t.refs and t.of.key == of)
-                answer = fit(plug.kind, half, t.kind, allows)  # type: ignore[arg-type]
+                answer = fit(plug.kind, half, t.kind, allows)
                 if own and answer.fits and answer.mated is not None:
                     use = self._use(cable, plug, half, t, answer.mated)
                     if t.pins_12v is None or t.pins_12v == use.pins["v12"]:
                         found.append(use)
             choices.append(found)
-        return [tuple(c) for c in product(*choices)] + [None]  # type: ignore[list-item]
+        held = [tuple(c) for c in product(*choices)]
+        return [*held, None] if whole else held  # type: ignore[list-item]
 
-    def _use(self, cable: Cable, plug: Plug, half: str, t: Target, mated: SocketKind) -> Use:
+    def _use(self, cable: Cable, plug: Plug, half: Half, t: Target, mated: SocketKind) -> Use:
         use = Use(plug, half, t, mated, pins_wired(mated, plug, t.socket))
         return replace(use, alone=alone(self.sum.fresh(), cable, use))
 
@@ -233,7 +246,7 @@ class Columns:
         self, cable: CableClass, place: tuple[PortClass, ...], uses: tuple[Use, ...], sum_: Sum,
         whole: Draw,
     ) -> Column | None:  # fmt: skip
-        of, build = cable.cable, self.world.build
+        of = cable.cable
         ports = tuple(p.port for p in place)
         here = self.sum.fresh()
         here.share, here.unknown = sum_.share, sum_.unknown
@@ -376,7 +389,7 @@ def _no_worse(a: Column, b: Column) -> bool:
 
 def _with(c: Column, **more: object) -> Column:
     fields = {name: getattr(c, name) for name in Column.__dataclass_fields__}
-    return Column(**(fields | more))  # type: ignore[arg-type]
+    return Column(**(fields | more))
 
 
 def devices_of(c: Column) -> tuple[Device, ...]:

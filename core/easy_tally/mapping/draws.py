@@ -60,12 +60,16 @@ class Draw(NamedTuple):
 
 def draw_of(demand: Demand) -> Draw:
     """What one socket draws, from the tally's demand."""
-    surge = {r: likelies(x)[START] for r, x in demand.surge.items() if any(x)}
-    surges = (Surge(surge, sum(a * RAIL_V[r] for r, a in surge.items())),) if surge else ()
+    surge: dict[Line, float] = {r: likelies(x)[START] for r, x in demand.surge.items() if any(x)}
+    surges = (Surge(surge, sum(a * _volts(r) for r, a in surge.items())),) if surge else ()
     base: dict[Line, Four] = {
         r: _four(demand.amps[r]) for r in RUN_RAILS if r in demand.amps and any(demand.amps[r])
     }
-    return Draw(base, surges, frozenset(demand.missing))  # type: ignore[arg-type]
+    return Draw(base, surges, frozenset(demand.missing))
+
+
+def _volts(line: Line) -> float:
+    return 0.0 if line == "ground" else RAIL_V[line]
 
 
 def _four(series: Series) -> Four:

@@ -7,12 +7,13 @@ worst share of any.
 
 from __future__ import annotations
 
-from collections.abc import Iterator, Mapping
+from collections.abc import Mapping
 from dataclasses import dataclass, field
+from itertools import pairwise
 
 from ..base.rounding import TOLERANCE
 from ..base.units import GROUND, LINES, RAIL_V, Line
-from ..standards.connectors import CONNECTORS, SENSE_GRANT_W, SocketKind
+from ..standards.connectors import CONNECTORS, SENSE_GRANT_W, Half, SocketKind
 from ..standards.contacts import contact_limit_a, derating
 from ..standards.wires import DROP_OVER, WIRE_MOHM_PER_M
 from ..things.adapters import Adapter
@@ -36,7 +37,7 @@ class Use:
     """A plug (or a half of it) in an input of some kind of target."""
 
     plug: Plug
-    half: str
+    half: Half
     target: Target
     mated: SocketKind
     pins: Mapping[str, int]
@@ -94,8 +95,13 @@ class Sum:
         return self.heats[insulation]
 
     def contacts(
-        self, pins: Mapping[str, int], each_a: float | None, kind: str, draw: Draw,
-        insulation: float | None, only: tuple[Line, ...] = LINES,
+        self,
+        pins: Mapping[str, int],
+        each_a: float | None,
+        kind: str,
+        draw: Draw,
+        insulation: float | None,
+        only: tuple[Line, ...] = LINES,
     ) -> None:
         """Pins of one connector."""
         uneven = self.assume.worst_pin_16pin if kind == "16pin" else 1.0
@@ -236,7 +242,7 @@ def _supply_end(sum_: Sum, cable: Cable, whole: Draw) -> None:
         end_of = cable.supply_end
         kind = "16pin" if cable.needs == ("16pin",) else "port"
         each = contact_limit_a(kind, end_of.circuits, cable.gauge, end_of.grade)
-        pins = {line: end_of.pins.of(line) for line in LINES}
+        pins: dict[str, int] = {line: end_of.pins.of(line) for line in LINES}
         sum_.contacts(pins, each, kind, whole, cable.insulation_degc)
 
 
@@ -280,7 +286,11 @@ def _lead(sum_: Sum, target: Target, pins: Mapping[str, int]) -> None:
 
 
 def _drops(
-    sum_: Sum, cable: Cable, uses: tuple[Use, ...], whole: Draw, parts: list[Draw],
+    sum_: Sum,
+    cable: Cable,
+    uses: tuple[Use, ...],
+    whole: Draw,
+    parts: list[Draw],
     ends: list[float],
 ) -> None:
     mohm = sum_.assume.contact_mohm
@@ -380,7 +390,7 @@ def _adapter_grant(sum_: Sum, b: Beyond, of: Adapter) -> None:
     if of.codes:
         code = float(max((c.watts for c in of.codes if c.leads <= b.leads), default=0))
     elif b.plug.sense is not None:
-        code = SENSE_GRANT_W[b.plug.sense, b.target.version]  # type: ignore[index]
+        code = SENSE_GRANT_W[b.plug.sense, b.target.version]
     limit = None if code is None else min(code, _LEAD_W * b.leads)
     sum_._watts(b.target.draw, limit, "grant of the adapter")
 
@@ -402,7 +412,7 @@ def _reaches(sum_: Sum, uses: tuple[Use, ...]) -> None:
         if u.target.placed and u.target.way_mm is not None:
             placed.append((u.plug.at_mm, u.target.way_mm))
     placed.sort()
-    for (near, way), (far, further) in zip(placed, placed[1:], strict=False):
+    for (near, way), (far, further) in pairwise(placed):
         if abs(further - way) > (far - near) * TOLERANCE:
             sum_.over, sum_.why = True, "reach"
 

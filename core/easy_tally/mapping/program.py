@@ -7,7 +7,7 @@ first map is asked for: it takes a second and 80 MB.
 from __future__ import annotations
 
 from collections.abc import Callable, Iterable, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from math import ceil, floor
 from typing import Any
 
@@ -36,7 +36,7 @@ class Facts:
     partial: bool = False
     keep: frozenset[str] = frozenset()
     prefer: frozenset[str] = frozenset()
-    relaxed: Relaxed = Relaxed()
+    relaxed: Relaxed = field(default_factory=Relaxed)
     free_cables: frozenset[int] = frozenset()
     free_ports: frozenset[int] = frozenset()
     free_groups: bool = False
@@ -71,7 +71,8 @@ class Program:
         by_cable = {k: c for c in self.cables for k in c.keys}
         for run in world.build.runs:
             if run.cable in facts.keep | facts.prefer and run.cable in by_cable:
-                self.columns += made.kept(run, by_cable[run.cable], self.ports)
+                whole = run.cable in facts.keep
+                self.columns += made.kept(run, by_cable[run.cable], self.ports, whole)
         for c in self.cables:
             self.columns += made.of(c, self.ports)
         self.complete = made.every
@@ -89,7 +90,9 @@ class Program:
         self.bests: list[int] = []
 
     def _count(self, c: Column) -> Any:
-        most = 1 if c.keep else len(c.cable.keys) if c.cable.id not in self.facts.free_cables else 99
+        most = (
+            1 if c.keep else len(c.cable.keys) if c.cable.id not in self.facts.free_cables else 99
+        )
         return self.model.new_int_var(0, most, "")
 
     # -- what has to hold -----------------------------------------------------------------------
@@ -157,9 +160,7 @@ class Program:
         """Amperes of a group in each state; at start with its surges, staggered over the group."""
         at_once = self.world.build.spin_up_at_once
         own = [(c, x) for c, x in zip(self.columns, self.x, strict=True) if group in c.amps]
-        found = [
-            sum(_whole(c.amps[group][0][state]) * x for c, x in own) for state in range(3)
-        ]
+        found = [sum(_whole(c.amps[group][0][state]) * x for c, x in own) for state in range(3)]
         start = sum(_whole(c.amps[group][0][3]) * x for c, x in own)
         surges = [(amps, x) for c, x in own for _, amps in c.amps[group][1]]
         if at_once is None or not surges:
@@ -261,7 +262,7 @@ class Program:
         """Pairs of one device and one group beyond the first group of each device; to be spread,
         the fewer the more pairs there are."""
         pairs: dict[tuple[Device, str], list[Any]] = {}
-        plain = 0
+        plain: Any = 0
         for c, x in zip(self.columns, self.x, strict=True):
             if not c.groups:
                 continue
@@ -288,7 +289,7 @@ class Program:
             plain = plain + more
         return plain
 
-    # -- solving ------------------------------------------------------------------------------------
+    # -- solving -----------------------------------------------------------------------------
 
     def solve(self, goal: GoalId | None = None) -> Answer:
         """Bring a goal down as far as it goes, or only look for any map."""
@@ -297,7 +298,7 @@ class Program:
         if plain and self.values:
             return Answer("optimal", expr, expr)
         if plain:
-            self.model.clear_objective()
+            self.model.clear_objective()  # type: ignore[no-untyped-call]
         else:
             self.model.minimize(expr)
         solver = self._solver()
@@ -323,9 +324,9 @@ class Program:
         return solver
 
     def _watch(self) -> Any:
-        stop = self.stop
-        if stop is None:
+        if self.stop is None:
             return None
+        stop = self.stop
         if stop():
             raise Stopped
 
@@ -339,7 +340,7 @@ class Program:
     def _take(self, solver: Any) -> None:
         self.values = [solver.value(x) for x in self.x]
         self.way_values = {k: solver.value(y) for k, y in self.y.items()}
-        self.model.clear_hints()
+        self.model.clear_hints()  # type: ignore[no-untyped-call]
         for x, v in zip(self.x, self.values, strict=True):
             self.model.add_hint(x, v)
         for k, y in self.y.items():

@@ -89,7 +89,7 @@ class Laying:
         now = {(x.plug, x.half): str(x.socket) for x in run.connections}
         plugs = self._plugs(c, run.cable)
         return len(now) == len(c.uses) and all(
-            now.get((plugs[p], half)) in self.free.get(t.id, ()) for p, half, t in c.uses
+            now.get((plugs[p], half), "") in self.free.get(t.id, []) for p, half, t in c.uses
         )
 
     def _plugs(self, c: Column, cable: str) -> dict[str, str]:
@@ -108,7 +108,7 @@ class Laying:
         for plug, half, t in c.uses:
             at = (plugs[plug], half)
             ref = fixed.get(at) or self._input(t, now.get(at, ""))
-            made.append(Connection(plug=at[0], half=half, socket=SocketRef.read(ref)))  # type: ignore[arg-type]
+            made.append(Connection(plug=at[0], half=half, socket=SocketRef.read(ref)))
         order = {p.key: i for i, p in enumerate(self.world.wired.cables[cable].plugs)}
         made.sort(key=lambda x: (order[x.plug], x.half))
         self.runs.append(
@@ -137,7 +137,7 @@ class Laying:
                 now = {c.plug: str(c.socket) for c in own.connections}
                 self.between[key] = tuple(
                     Connection(
-                        plug=plugs[p.key], half=half,  # type: ignore[arg-type]
+                        plug=plugs[p.key], half=half,
                         socket=SocketRef.read(self._input(t, now.get(plugs[p.key], ""))),
                     )
                     for p, half, t in way.feeds

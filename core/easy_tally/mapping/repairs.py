@@ -1,4 +1,4 @@
-"""Repairs where there is no map: what would have to be changed or had, each proven by mapping again."""
+"""Repairs where there is no map: what would have to change, each proven by mapping again."""
 
 from __future__ import annotations
 
@@ -8,6 +8,7 @@ from typing import Literal
 
 from ..base.errors import EasyTallyError
 from ..editing.taken import Added
+from ..editing.valid import keys_of
 from ..things.adapters import Adapter, Extension
 from ..things.build import Build
 from ..things.cables import Cable
@@ -15,7 +16,7 @@ from ..things.fits import goes_into
 from ..things.parts import Card
 from ..wiring import Wired
 from .program import Facts, Program, Stopped
-from .solve import Mapping, Wish, solve
+from .solve import Mapping, Wish, between_of, fed_by, solve
 from .world import scenarios, world
 
 #: How many of one thing are tried.
@@ -78,9 +79,9 @@ class _Going:
             build = added.to(self.build)
         except EasyTallyError:
             return False
-        found, _ = scenarios(build)
         kept = frozenset(r.cable for r in build.runs if r.pinned)
-        here = world(build, min(found, key=lambda s: s.optional))
+        found, _ = scenarios(build, None, fed_by(build, kept))
+        here = world(build, min(found, key=lambda s: s.optional), between_of(build, kept))
         return Program(here, Facts(keep=kept)).solve().status == "optimal"
 
     def map(self, added: Added) -> Mapping | None:
@@ -161,8 +162,8 @@ def _things(goes: _Going, several: list[InStock]) -> Iterator[Repair]:
 
 
 def _several(build: Build, s: InStock, n: int) -> Added:
-    taken = {c.key for c in build.cables} | {p.key for p in build.parts}
-    taken |= {t.key for t in (*build.adapters, *build.extensions, *build.backplanes)}
+    taken = {c.key for c in build.cables}
+    taken |= keys_of(build)
     keys = (k for i in range(1, 1000) if (k := f"{s.thing.key[:34]}-{i}") not in taken)
     things = tuple(s.thing.model_copy(update={"key": next(keys)}) for _ in range(n))
     if isinstance(s.thing, Cable):

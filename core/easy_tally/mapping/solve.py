@@ -6,6 +6,7 @@ from collections.abc import Callable
 from dataclasses import dataclass, field
 from typing import Literal
 
+from ..things.adapters import Adapter, Extension
 from ..things.build import Build
 from ..things.cables import Connection, Run
 from .program import GOALS, Answer, Facts, GoalId, Program, Stopped
@@ -67,7 +68,7 @@ class Progress:
 Status = Literal["mapped", "impossible", "stopped"]
 
 
-def solve(build: Build, wish: Wish = Wish(), progress: Progress | None = None) -> Mapping | None:  # noqa: B008
+def solve(build: Build, wish: Wish = Wish(), progress: Progress | None = None) -> Mapping | None:
     """The best map of a build as it is wished for; None where there is none. A wish for a part
     (`partial`) always finds one.
 
@@ -75,7 +76,8 @@ def solve(build: Build, wish: Wish = Wish(), progress: Progress | None = None) -
     """
     told = progress or Progress()
     programs, complete = _programs(build, wish, told)
-    goals = (["kept"] if wish.prefer else []) + [g for g in GOALS if g != "unfed" or wish.partial]
+    first = ["unfed"] * wish.partial + ["kept"] * wish.prefer
+    goals = [*first, *(g for g in GOALS if g != "unfed")]
     values: list[GoalValue] = []
     for n, goal in enumerate(goals):
         told.tell(n, len(goals), None)
@@ -92,20 +94,32 @@ def solve(build: Build, wish: Wish = Wish(), progress: Progress | None = None) -
 
 
 def _programs(build: Build, wish: Wish, told: Progress) -> tuple[list[Program], bool]:
-    found, complete = scenarios(build, wish.only)
     kept = wish.keep | {r.cable for r in build.runs if r.pinned}
+    found, complete = scenarios(build, wish.only, fed_by(build, kept))
     prefer = frozenset(r.cable for r in build.runs) if wish.prefer else frozenset()
-    between = _between_of(build, kept)
+    between = between_of(build, kept)
     facts = Facts(partial=wish.partial, keep=kept, prefer=prefer)
     programs = [Program(world(build, s, between), facts, told.stop) for s in found]
     return programs, complete and all(p.complete for p in programs)
 
 
-def _between_of(build: Build, kept: frozenset[str]) -> frozenset[str]:
+def fed_by(build: Build, kept: frozenset[str]) -> frozenset[str]:
+    """Inputs that runs which stay are plugged into, and those beyond them."""
+    found = {str(c.socket) for r in build.runs if r.cable in kept for c in r.connections}
+    keys = between_of(build, kept)
+    things: tuple[Adapter | Extension, ...] = (*build.adapters, *build.extensions)
+    for thing in things:
+        if thing.key in keys:
+            found |= {str(c.socket) for c in thing.connections}
+    return frozenset(found)
+
+
+def between_of(build: Build, kept: frozenset[str]) -> frozenset[str]:
     """Things in between that a run which stays is plugged into."""
+    things: tuple[Adapter | Extension, ...] = (*build.adapters, *build.extensions)
     return frozenset(
         c.socket.part for r in build.runs if r.cable in kept for c in r.connections
-    ) & frozenset(a.key for a in (*build.adapters, *build.extensions))
+    ) & frozenset(a.key for a in things)
 
 
 def _bring_down(programs: list[Program], goal: GoalId) -> tuple[list[Program], GoalValue]:
@@ -143,6 +157,7 @@ def _mapping(p: Program, values: list[GoalValue], complete: bool, all_goals: boo
 
 def applied(build: Build, found: Mapping) -> Build:
     """A build with a map laid in it."""
+
     def laid(things: tuple) -> tuple:  # type: ignore[type-arg]
         return tuple(
             t.model_copy(update={"connections": found.between.get(t.key, t.connections)})

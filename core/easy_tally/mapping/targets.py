@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Mapping
 from dataclasses import dataclass
 
-from ..standards.connectors import SocketKind, SocketVersion
+from ..standards.connectors import Half, SocketKind, SocketVersion
 from ..things.cables import Plug
 from ..things.parts import Socket
 from ..wiring import Between
@@ -22,7 +22,7 @@ class Beyond:
 
     of: Between
     plug: Plug
-    half: str
+    half: Half
     target: Target
     mated: SocketKind
     pins: Mapping[str, int]
@@ -80,5 +80,5 @@ class Way:
     pool: int
     lead: Target
     leads: int
-    feeds: tuple[tuple[Plug, str, Target], ...]
+    feeds: tuple[tuple[Plug, Half, Target], ...]
     extension: bool

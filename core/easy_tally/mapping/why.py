@@ -9,6 +9,7 @@ from typing import Literal
 
 from ..things.build import Build
 from .program import Facts, Program
+from .solve import between_of, fed_by
 from .world import World, scenarios, world
 
 FactId = Literal["need", "cables", "ports", "keep", "rule", "group", "reach", "ratings"]
@@ -28,12 +29,9 @@ class Fact:
 def why_not(build: Build, keep: frozenset[str] = frozenset()) -> tuple[Fact, ...]:
     """A smallest set of facts that forbids a whole map of a build; none left out of it would still
     forbid one. Empty where there is a map."""
-    found, _ = scenarios(build)
     kept = keep | {r.cable for r in build.runs if r.pinned}
-    between = frozenset(
-        c.socket.part for r in build.runs if r.cable in kept for c in r.connections
-    ) & frozenset(a.key for a in (*build.adapters, *build.extensions))
-    here = world(build, min(found, key=lambda s: s.optional), between)
+    found, _ = scenarios(build, None, fed_by(build, kept))
+    here = world(build, min(found, key=lambda s: s.optional), between_of(build, kept))
     facts = Facts(keep=kept)
     if _feasible(here, facts):
         return ()
@@ -92,6 +90,3 @@ def _more_ports(of: int) -> _Leave:
 
 def _more_cables(of: int) -> _Leave:
     return lambda f: replace(f, free_cables=f.free_cables | {of})
-
-
-

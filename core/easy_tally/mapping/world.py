@@ -7,7 +7,7 @@ from collections.abc import Iterable, Iterator, Mapping
 from dataclasses import dataclass, replace
 from itertools import count, islice, product
 
-from ..standards.connectors import PINS
+from ..standards.connectors import PINS, Half, PlugKind
 from ..tally.demand import Carried, demands
 from ..tally.loads import loads as loads_of
 from ..things.adapters import Adapter, Extension
@@ -18,7 +18,7 @@ from ..things.parts import Board, Card, Drive
 from ..wiring import Between, Input, Wired
 from ..wiring.areas import SLACK_MM, place_of
 from ..wiring.never import for_graphics, never
-from ..wiring.wired import pins_wired
+from ..wiring.wired import Carrier, pins_wired
 from .draws import draw_of, together
 from .targets import Beyond, Device, Target, Way
 
@@ -68,9 +68,11 @@ def _unplugged(thing: Adapter | Extension) -> Adapter | Extension:
     return thing.model_copy(update={"connections": ()})
 
 
-def scenarios(build: Build, only: frozenset[str] | None = None) -> tuple[list[Scenario], bool]:
+def scenarios(
+    build: Build, only: frozenset[str] | None = None, must: frozenset[str] = frozenset()
+) -> tuple[list[Scenario], bool]:
     """Every scenario worth comparing, most inputs first; whether these are all. `only`: inputs
-    outside of it are left as they are."""
+    outside of it are left as they are; `must`: inputs that are fed whether needed or not."""
     wired = Wired(bare(build))
     behind = {str(c.socket) for b in wired.betweens.values() for c in b.connections}
     every = [i for i in wired.inputs.values() if _is_end(i) and i.ref not in behind]
@@ -79,12 +81,19 @@ def scenarios(build: Build, only: frozenset[str] | None = None) -> tuple[list[Sc
     needed = needed_of(wired, full)
     extra = [
         i.ref for i in every
-        if i.ref not in needed and (full.of(i.ref).missing or any(map(any, full.of(i.ref).amps.values())))
+        if i.ref not in needed and _carries(full, i.ref)
     ]  # fmt: skip
+    loaded = set(extra)
     if only is not None:
         needed, extra = needed & only, [r for r in extra if r in only]
+    ends = frozenset(i.ref for i in every)
+    extra = [r for r in extra if r not in must]
+    fixed = len(loaded & must)
+    needed |= must & ends
     choices = [_pin_counts(wired, wired.inputs[r]) for r in sorted(needed | set(extra))]
-    dimensions = [(r, c) for r, c in zip(sorted(needed | set(extra)), choices, strict=True) if len(c) > 1]
+    dimensions = [
+        (r, c) for r, c in zip(sorted(needed | set(extra)), choices, strict=True) if len(c) > 1
+    ]
     found = []
     subsets = sorted(product((True, False), repeat=len(extra)), key=lambda s: -sum(s))
     for subset in subsets[: 2**8]:
@@ -93,8 +102,13 @@ def scenarios(build: Build, only: frozenset[str] | None = None) -> tuple[list[Sc
         open_pins = [(r, c) for r, c in dimensions if r in fed]
         for pins in product(*(c for _, c in open_pins)):
             named = {r: p for (r, _), p in zip(open_pins, pins, strict=True)}
-            found.append(Scenario(fed, named, len(chosen)))
+            found.append(Scenario(fed, named, len(chosen) + fixed))
     return found[:MOST_SCENARIOS], len(found) <= MOST_SCENARIOS and len(subsets) <= 2**8
+
+
+def _carries(full: Carried, ref: str) -> bool:
+    of = full.of(ref)
+    return bool(of.missing) or any(map(any, of.amps.values()))
 
 
 def _is_end(i: Input) -> bool:
@@ -129,7 +143,7 @@ def _pin_counts(wired: Wired, into: Input) -> list[int]:
     )  # fmt: skip
     if not shared:
         return [0]
-    carriers = [*wired.cables.values(), *wired.betweens.values()]
+    carriers: list[Carrier] = [*wired.cables.values(), *wired.betweens.values()]
     found = {
         pins_wired(answer.mated, plug, into.socket)["v12"]
         for c in carriers for plug in c.plugs
@@ -150,15 +164,18 @@ def carried(build: Build, scenario: Scenario) -> Carried:
         into = wired.inputs[ref]
         pins = scenario.pins.get(ref)
         kind = into.socket.kind
-        if kind == "eps8" and pins is not None and pins <= PINS["eps4"]["v12"] and wired.eps4_in_eps8:
+        if (
+            kind == "eps8"
+            and pins is not None
+            and pins <= PINS["eps4"]["v12"]
+            and wired.eps4_in_eps8
+        ):
             kind = "eps4"
         if kind == "atx24" and pins is not None and pins <= PINS["atx20"]["v12"]:
             kind = "atx20"
         plug = Plug.model_construct(key="p", kind=kind, at_mm=1.0, pins_12v=pins or None)
         key = f"virtual {ref}"
-        cables.append(
-            Cable.model_construct(key=key, name=key, family="", needs=(), plugs=(plug,))
-        )
+        cables.append(Cable.model_construct(key=key, name=key, family="", needs=(), plugs=(plug,)))
         connection = Connection.model_construct(plug="p", half="whole", socket=into.at)
         runs.append(Run.model_construct(cable=key, ports=(), connections=(connection,)))
     fed = Wired(
@@ -174,7 +191,7 @@ def world(build: Build, scenario: Scenario, keep: frozenset[str] = frozenset()) 
     stands in between that stays plugged as it is."""
     wired = Wired(build)
     of = carried(build, scenario)
-    leads_of_many = {p.kind for b in wired.betweens.values() if len(b.sockets) > 1
+    leads_of_many: set[PlugKind] = {p.kind for b in wired.betweens.values() if len(b.sockets) > 1
                      and not b.is_backplane for p in b.plugs}  # fmt: skip
     ids = count()
     inputs = [wired.inputs[r] for r in wired.inputs if r in scenario.fed]
@@ -186,9 +203,7 @@ def world(build: Build, scenario: Scenario, keep: frozenset[str] = frozenset()) 
         key = _alike(target)
         groups.setdefault(key, []).append(into.ref)
         made.setdefault(key, target)
-    targets = [
-        replace(t, id=next(ids), refs=tuple(groups[k])) for k, t in made.items()
-    ]
+    targets = [replace(t, id=next(ids), refs=tuple(groups[k])) for k, t in made.items()]
     pools = _pools(wired, keep)
     ways: list[Way] = []
     for n, pool in enumerate(pools):
@@ -214,18 +229,20 @@ def _devices(wired: Wired, into: Input) -> tuple[Device, ...]:
             if into.socket.key in into.between.fed_by[c.plug]
         )  # fmt: skip
         return tuple(d for i in behind for d in _devices(wired, i))
-    path = "processor" if isinstance(into.part, Board) and into.socket.kind in ("eps8", "eps4") else ""
+    path = (
+        "processor" if isinstance(into.part, Board) and into.socket.kind in ("eps8", "eps4") else ""
+    )
     return ((into.at.part, into.at.instance, path),)
 
 
 def _target(
     wired: Wired, into: Input, of: Carried, scenario: Scenario, several: set[Device],
-    leads_of_many: set[str], keep: frozenset[str],
+    leads_of_many: set[PlugKind], keep: frozenset[str],
 ) -> Target:  # fmt: skip
     devices = _devices(wired, into)
     case, area = wired.build.case, place_of(into)
     routes = {r.area: r.length_mm for r in case.routes} if case else {}
-    fits_many = any(fit(k, "whole", into.socket.kind).fits for k in leads_of_many)  # type: ignore[arg-type]
+    fits_many = any(fit(k, "whole", into.socket.kind).fits for k in leads_of_many)
     named = any(d in several for d in devices) or fits_many
     beyond = tuple(_bays(wired, into, of))
     draw = together([b.target.draw for b in beyond]) if beyond else draw_of(of.of(into.ref))
@@ -281,7 +298,9 @@ def _pools(wired: Wired, keep: frozenset[str]) -> tuple[tuple[str, ...], ...]:
     for b in wired.betweens.values():
         if b.is_backplane or next(never(b), ""):
             continue
-        spec = b.of.model_copy(update={"key": "k", "name": "n", "note": "", "owned": "", "connections": ()})
+        spec = b.of.model_copy(
+            update={"key": "k", "name": "n", "note": "", "owned": "", "connections": ()}
+        )
         alone = b.key if b.key in keep else ""
         found.setdefault((type(b.of).__name__, spec.model_dump_json(), alone), []).append(b.key)
     return tuple(tuple(keys) for keys in found.values())
@@ -310,7 +329,7 @@ def _ways(
             yield _way(b, pool, feeds, leads, next(ids))
 
 
-def _too_many(feeds: tuple[tuple[Plug, str, Target], ...]) -> bool:
+def _too_many(feeds: tuple[tuple[Plug, Half, Target], ...]) -> bool:
     n: dict[int, int] = {}
     for _, _, t in feeds:
         n[t.id] = n.get(t.id, 0) + 1
@@ -321,13 +340,13 @@ def _too_many(feeds: tuple[tuple[Plug, str, Target], ...]) -> bool:
 
 def _fitting(
     wired: Wired, b: Between, plug: Plug, targets: list[Target], keep: frozenset[str]
-) -> list[tuple[str, Target] | None]:
+) -> list[tuple[Half, Target] | None]:
     if b.key in keep:
         now = {c.plug: c for c in b.connections}.get(plug.key)
         if now is None:
             return [None]
         return [(now.half, t) for t in targets if str(now.socket) in t.refs] or [None]
-    found: list[tuple[str, Target] | None] = []
+    found: list[tuple[Half, Target] | None] = []
     for t in targets:
         half = best_half(plug.kind, t.kind, wired.eps4_in_eps8)
         answer = fit(plug.kind, half, t.kind, wired.eps4_in_eps8)
@@ -341,12 +360,12 @@ def _pins_agree(mated: str, plug: Plug, t: Target) -> bool:
 
 
 def _way(
-    b: Between, pool: int, feeds: tuple[tuple[Plug, str, Target], ...], leads: int, id_: int
+    b: Between, pool: int, feeds: tuple[tuple[Plug, Half, Target], ...], leads: int, id_: int
 ) -> Way:
     share = 1 / leads
     beyond = []
     for plug, half, t in feeds:
-        mated = fit(plug.kind, half, t.kind, True).mated or t.kind  # type: ignore[arg-type]
+        mated = fit(plug.kind, half, t.kind, True).mated or t.kind
         beyond.append(
             Beyond(b, plug, half, t, mated, pins_wired(mated, plug, t.socket), share, leads)
         )
@@ -370,4 +389,3 @@ def _unsaid(b: Between) -> bool:
         isinstance(b.of, Adapter) and b.of.moulded is None
         and any(s.kind == "per4" for s in b.sockets) and any(p.kind == "sata" for p in b.plugs)
     )  # fmt: skip
-

@@ -11,6 +11,7 @@ from .elements import Element, reach
 from .flows import CarriedRun
 from .onward import Onward
 
+
 def reaches(wired: Wired, run: CarriedRun, found: tuple[Onward, ...]) -> Iterator[Element]:
     """How far each plug of a run reaches, that of what stands in between along the whole way.
     Nothing without a case; unknown where it states no route."""

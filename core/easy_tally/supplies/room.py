@@ -4,11 +4,11 @@ from __future__ import annotations
 
 from collections.abc import Iterable
 
-from ..wiring.areas import SLACK_MM, area_of
 from ..things.cables import Cable
 from ..things.case import Area, Case
 from ..things.fits import goes_into
 from ..wiring import Input
+from ..wiring.areas import SLACK_MM, area_of
 
 #: How far modular plugs stand out of the panel, their bend included [mm]. Source: assumption.
 PLUG_ROOM_MM = 25.0

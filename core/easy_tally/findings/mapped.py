@@ -1,0 +1,157 @@
+"""What mapping found, in words: a map with its goals and what it changes, or why there is none."""
+
+from __future__ import annotations
+
+from collections.abc import Callable, Iterable
+from dataclasses import dataclass, replace
+from typing import Any, Literal
+
+from ..editing.taken import Added, TakeMap
+from ..mapping import (
+    Fact,
+    GoalValue,
+    InStock,
+    Mapping,
+    Move,
+    Progress,
+    Repair,
+    Stopped,
+    Wish,
+    applied,
+    bill,
+    moves,
+    repairs,
+    solve,
+    why_not,
+)
+from ..things.build import Build
+from ..wiring import Wired
+from .goals import map_goals
+from .wording.mapped import bill_words, fact_words, goal_words, move_words, repair_words
+
+#: Repairs that are worked out at the most.
+MOST_REPAIRS = 6
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class GoalAnswer:
+    """A goal in words: what it comes to now and with the map, and whether that is proven best."""
+
+    id: str
+    words: str
+    now: str
+    then: str
+    proven: bool
+    bound: str
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class MoveAnswer:
+    """A move in words: what to unplug, keep, plug, or put back into its bag."""
+
+    id: str
+    cable: str
+    text: str
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class RepairAnswer:
+    """A way to a whole map in words, with the edit that takes it."""
+
+    id: str
+    text: str
+    edit: dict[str, Any]
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class MapAnswer:
+    """What mapping found. `impossible`: `edit` then lays as much as can be fed, `unfed` names what
+    is left, `why` the facts that together forbid more."""
+
+    status: Literal["mapped", "impossible"]
+    proven: bool
+    goals: tuple[GoalAnswer, ...]
+    moves: tuple[MoveAnswer, ...]
+    bill: tuple[str, ...]
+    edit: dict[str, Any] | None
+    unfed: tuple[str, ...] = ()
+    why: tuple[str, ...] = ()
+    repairs: tuple[RepairAnswer, ...] = ()
+
+
+def map_it(
+    build: Build, wish: Wish = Wish(), stock: Iterable[InStock] = (),  # noqa: B008
+    progress: Progress | None = None,
+) -> MapAnswer:  # fmt: skip
+    """The best map of a build, in words; or as much as can be fed, why no more can, and repairs."""
+    found = solve(build, wish, progress)
+    if found is not None:
+        return answer_of(build, found)
+    stop = progress.stop if progress else None
+    partial = solve(build, replace(wish, partial=True), progress)
+    why = why_not(build, wish.keep)
+    if partial is None:  # what stays contradicts itself: nothing can be laid
+        return MapAnswer(
+            status="impossible", proven=True, goals=(), moves=(), bill=(), edit=None,
+            why=_why(build, why),
+        )  # fmt: skip
+    ways = _repairs(build, partial, stock, stop)
+    return answer_of(build, partial, why=_why(build, why), ways=ways)
+
+
+def _repairs(
+    build: Build, partial: Mapping, stock: Iterable[InStock], stop: Callable[[], bool] | None
+) -> tuple[RepairAnswer, ...]:
+    found: list[RepairAnswer] = []
+    try:
+        for r in repairs(build, partial, stock, stop):
+            found.append(_repair(r))
+            if len(found) == MOST_REPAIRS:
+                break
+    except Stopped:
+        pass
+    return tuple(found)
+
+
+def _why(build: Build, facts: tuple[Fact, ...]) -> tuple[str, ...]:
+    wired = Wired(build)
+    return tuple(fact_words(wired, f) for f in facts)
+
+
+def _repair(r: Repair) -> RepairAnswer:
+    return RepairAnswer(id=r.id, text=repair_words(r), edit=_edit(r.found, r.added))
+
+
+def _edit(found: Mapping, added: Added | None = None) -> dict[str, Any]:
+    taken = TakeMap(runs=found.runs, between=found.between, added=added or Added())
+    return taken.model_dump(mode="json")
+
+
+def answer_of(
+    build: Build, found: Mapping, why: tuple[str, ...] = (), ways: tuple[RepairAnswer, ...] = ()
+) -> MapAnswer:
+    """A map in words."""
+    from .analysis import analyse
+
+    then = applied(build, found)
+    wired = Wired(then)
+    now = map_goals(analyse(build)) if build.runs else {}
+    return MapAnswer(
+        status="mapped" if found.whole else "impossible", proven=found.proven,
+        goals=tuple(_goal(build, g, now.get(g.id)) for g in found.goals if g.id != "kept"),
+        moves=tuple(_move(wired, m) for m in moves(build, then)),
+        bill=tuple(bill_words(wired, bill(then, found, frozenset()))),
+        edit=_edit(found), unfed=tuple(wired.words(r) for r in found.unfed), why=why, repairs=ways,
+    )  # fmt: skip
+
+
+def _goal(build: Build, g: GoalValue, now: int | None) -> GoalAnswer:
+    words, said = goal_words(build, g.id)
+    return GoalAnswer(
+        id=g.id, words=words, now="" if now is None else said(now), then=said(g.value),
+        proven=g.proven, bound=said(g.bound),
+    )  # fmt: skip
+
+
+def _move(wired: Wired, m: Move) -> MoveAnswer:
+    return MoveAnswer(id=m.id, cable=m.cable, text=move_words(wired, m))

@@ -1,0 +1,143 @@
+"""Maps in words: goals, moves, facts that forbid one, repairs, the bill of cables."""
+
+from __future__ import annotations
+
+from collections import Counter
+from collections.abc import Callable, Iterator
+
+from ...mapping import Fact, Move, Needed, Repair
+from ...standards.connectors import CONNECTORS, PLUGS
+from ...things.build import Build
+from ...things.rules import POSITIONS
+from ...things.supply import PORT_WORDS
+from ...wiring import Wired
+from ..of_rules import group_rule
+
+_Said = Callable[[int], str]
+
+
+def goal_words(build: Build, goal: str) -> tuple[str, _Said]:
+    """How a goal is called, and how a value of it is said."""
+    if goal == "groups":
+        rule = group_rule(Wired(build))
+        if rule == "by amperes":
+            return "Fullest port group", lambda v: f"{v} %"
+        if rule == "spread":
+            return "Device and group pairs, to be spread", lambda v: str(-v)
+        return "Port groups beyond one a device", str
+    return _GOALS[goal]
+
+
+_GOALS: dict[str, tuple[str, _Said]] = {
+    "unfed": ("Sockets left unfed", str),
+    "chained": ("Cables with two graphics plugs in use", str),
+    "adapters": ("Adapters in use", str),
+    "extensions": ("Extensions in use", str),
+    "optional": ("Optional sockets fed", lambda v: str(-v)),
+    "unknown": ("Limits that nobody knows", str),
+    "worst": ("Worst share", lambda v: f"{v} %" if v > 60 else "60 % or less"),
+    "fewer": ("Plugs with fewer pins than their socket", str),
+    "runs": ("Cables in use", str),
+    "start": ("Largest start current of a drive cable", lambda v: f"{v / 10:.1f} A"),
+    "length": ("Cable to the last plugs, in all", lambda v: f"{v / 1000:.2f} m"),
+}
+
+
+def move_words(wired: Wired, m: Move) -> str:
+    """A move in a phrase."""
+    carrier = wired.cables.get(m.cable) or wired.betweens.get(m.cable)
+    name = carrier.name if carrier else m.cable
+    ports = " and ".join(wired.ports[p].label for p in m.ports if p in wired.ports)
+    where = wired.words(m.socket) if m.socket else ""
+    several = carrier is not None and len(carrier.plugs) > 1
+    plug = f", plug {m.plug}" if several and m.plug else ""
+    match m.id:
+        case "unplug":
+            return f"Unplug {name}{plug} from {where}"
+        case "keep":
+            return f"{name}{plug} stays in {where}"
+        case "bag":
+            family = wired.cables[m.cable].family if m.cable in wired.cables else ""
+            return f"{name} out of {ports} and back into the bag of {family}"
+        case "plug" if m.socket:
+            return f"{name}{plug} into {where}"
+    return f"{name} into port {ports}"
+
+
+def fact_words(wired: Wired, f: Fact) -> str:
+    """One of the facts that together forbid a map."""
+    n = len(f.refs)
+    match f.id:
+        case "need":
+            of = ", ".join(_named(wired, f.refs))
+            words = CONNECTORS[f.kind].words
+            return f"{n} {words} {'socket has' if n == 1 else 'sockets have'} to be fed: {of}."
+        case "cables":
+            names = wired.cables[f.refs[0]].name if f.refs else ""
+            plugs = PLUGS[f.kind].words  # type: ignore[index]
+            each = f"{f.each} {plugs}{'s' if f.each > 1 else ''}"
+            if n == 1:
+                return f"There is 1 cable like {names}, with {each}."
+            return f"There are {n} cables like {names}, with {each} on each."
+        case "ports":
+            labels = ", ".join(wired.ports[k].label for k in f.refs)
+            kind = PORT_WORDS[f.kind]  # type: ignore[index]
+            return f"The supply has {n} {kind} {'port' if n == 1 else 'ports'}: {labels}."
+        case "keep":
+            name = wired.cables[f.refs[0]].name
+            return f"{name} is to stay as it is."
+        case "rule":
+            rule = wired.build.house_rules.chained_graphics
+            words = next(p.words for p in POSITIONS["chained_graphics"] if p.value == rule)
+            return f"Your house rule for chained graphics plugs: {words.lower()}."
+        case "group":
+            return "The over-current limits of the port groups."
+        case "reach":
+            return "How far the plugs reach along the case’s routes."
+        case "ratings":
+            return "What pins, wires and sockets are rated for."
+
+
+def _named(wired: Wired, refs: tuple[str, ...]) -> Iterator[str]:
+    found = Counter(wired.inputs[r].part.name for r in refs)
+    return (f"{n} × {name}" if n > 1 else name for name, n in found.items())
+
+
+def repair_words(r: Repair) -> str:
+    """What a repair does, in a sentence."""
+    many = f"{r.count} × " if r.count > 1 else ""
+    from_ = "from your drawer" if r.owned else "to be had"
+    match r.id:
+        case "rule":
+            words = next(p.words for p in POSITIONS["chained_graphics"] if p.value == r.name)
+            return f"Set the house rule for chained graphics plugs to: {words.lower()}."
+        case "power-limit":
+            return f"Hold {r.name} to {r.watts} W."
+        case "cable":
+            return f"Add {many}{r.name}, {from_}, in a free port."
+        case "adapter":
+            return f"Add {many}{r.name}, {from_}."
+    return f"Add {many}{r.name}, {from_}."
+
+
+def bill_words(wired: Wired, needed: tuple[Needed, ...]) -> Iterator[str]:
+    """What a map takes, and what stays in its bag."""
+    groups = {"here": "Of this build’s cables", "drawer": "From the drawer", "buy": "To buy"}
+    for source, words in groups.items():
+        names = Counter(_name(wired, n.key) for n in needed if n.source == source)
+        if names:
+            yield f"{words}: " + ", ".join(f"{k} × {n}" if n > 1 else k for k, n in names.items())
+    used = {n.key for n in needed}
+    left = Counter(
+        (c.family, c.name) for c in wired.cables.values() if c.key not in used and c.needs
+    )
+    families: dict[str, list[str]] = {}
+    for (family, name), n in left.items():
+        families.setdefault(family, []).append(f"{name} × {n}" if n > 1 else name)
+    for family, several in families.items():
+        yield f"Stays in the bag of {family}: " + ", ".join(several)
+
+
+def _name(wired: Wired, key: str) -> str:
+    thing = wired.cables.get(key) or wired.betweens.get(key)
+    return thing.name if thing else key
