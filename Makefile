@@ -38,7 +38,7 @@ $(STAMPS)/chromium:
 demo: $(STAMPS)/python $(STAMPS)/web
 	@$(MANAGE) load_demo --migrate
 	@echo "Easy Tally is at http://127.0.0.1:$(PORT)/   (Ctrl-C stops it; builds are kept in var/)"
-	@cd server && exec ../.venv/bin/gunicorn config.wsgi --bind 127.0.0.1:$(PORT) --workers 1 --threads 4 --log-level warning --no-control-socket
+	@exec tools/serve $(PORT)
 
 dev: $(STAMPS)/python $(STAMPS)/node
 	@$(MANAGE) load_demo --migrate
@@ -53,7 +53,7 @@ lint: $(STAMPS)/python-dev $(STAMPS)/node
 	.venv/bin/ruff check core server tools
 	.venv/bin/ruff format --check core server tools
 	PYTHONPATH=core .venv/bin/lint-imports --no-cache
-	cd server && ../.venv/bin/mypy --config-file ../pyproject.toml ../core/easy_tally config owners catalogue drawer builds
+	cd server && ../.venv/bin/mypy --config-file ../pyproject.toml ../core/easy_tally config owners catalogue drawer builds jobs
 	cd web && npm run --silent types && npm run --silent lint
 
 screenshots: $(STAMPS)/python-dev $(STAMPS)/web $(STAMPS)/chromium

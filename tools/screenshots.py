@@ -30,7 +30,7 @@ class Demo:
         with socket.socket() as s:
             s.bind(("127.0.0.1", 0))
             port = s.getsockname()[1]
-        env = os.environ | {"EASY_TALLY_VAR": self._folder.name}
+        env = os.environ | {"EASY_TALLY_VAR": self._folder.name, "EASY_TALLY_TASKS": "at once"}
         manage = [sys.executable, str(ROOT / "server/manage.py")]
         command = [*manage, "load_demo", "--migrate"]
         subprocess.run(command, env=env, check=True, stdout=subprocess.DEVNULL)

@@ -12,6 +12,7 @@ from django.http import HttpRequest, HttpResponse
 from drawer.api import router as drawer_router
 from drawer.store import InUse
 from easy_tally import BadInput, EasyTallyError, NotThere, Refused, WouldRelease
+from jobs.api import router as jobs_router
 from ninja import NinjaAPI
 from ninja.errors import ValidationError as RequestError
 from ninja.security import APIKeyCookie
@@ -40,6 +41,7 @@ api = NinjaAPI(
 api.add_router("", router)
 api.add_router("", catalogue_router)
 api.add_router("", drawer_router)
+api.add_router("", jobs_router)
 
 
 def _problem(status: int, kind: str, title: str, detail: str, **more: Any) -> HttpResponse:

@@ -32,7 +32,16 @@ ALLOWED_HOSTS = ["127.0.0.1", "localhost", "[::1]", *(h for h in HOSTS.split(","
 SESSION_COOKIE_SECURE = CSRF_COOKIE_SECURE = bool(HOSTS)
 CSRF_COOKIE_SAMESITE = "Strict"
 
-INSTALLED_APPS = ["django.contrib.contenttypes", "ninja", "owners", "catalogue", "drawer", "builds"]
+INSTALLED_APPS = [
+    "django.contrib.contenttypes",
+    "ninja",
+    "owners",
+    "catalogue",
+    "drawer",
+    "builds",
+    "jobs",
+    "huey.contrib.djhuey",
+]
 MIDDLEWARE = [
     "django.middleware.security.SecurityMiddleware",
     "whitenoise.middleware.WhiteNoiseMiddleware",
@@ -70,6 +79,19 @@ DATABASES = {
         "TEST": {"NAME": str(VAR / "test.sqlite3")},
     }
 }
+#: Tasks run where they are asked for: in tests, and where no worker is started.
+TASKS_AT_ONCE = TESTING or os.environ.get("EASY_TALLY_TASKS") == "at once"
+#: The queue: a file beside the database. With a broker's address it lies there, and workers may
+#: stand on several machines (`pip install redis` for that).
+BROKER = os.environ.get("EASY_TALLY_BROKER", "")
+HUEY = {
+    "huey_class": "huey.RedisHuey" if BROKER else "huey.SqliteHuey",
+    "name": "easy-tally",
+    "immediate": TASKS_AT_ONCE,
+    **({"url": BROKER} if BROKER else {"filename": str(VAR / "queue.sqlite3")}),
+    "consumer": {"workers": 1, "worker_type": "process", "initial_delay": 0.05, "max_delay": 0.2,
+                 "check_worker_health": True},
+}  # fmt: skip
 DEFAULT_AUTO_FIELD = "django.db.models.BigAutoField"
 USE_TZ = True
 TIME_ZONE = "UTC"

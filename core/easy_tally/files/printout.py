@@ -5,6 +5,7 @@ from __future__ import annotations
 from ..base.saying import number
 from ..base.units import RAIL_WORDS, TALLY_STATES
 from ..findings import Amount, Report
+from ..findings.mapped import MapAnswer
 
 
 def _watts(amount: Amount) -> str:
@@ -51,3 +52,26 @@ def print_report(report: Report) -> str:
     lines += ["", "Not checked yet", *(f"  {x}" for x in r.not_checked)]
     lines += ["", f"Overall: {r.overall.text}", ""]
     return "\n".join(lines)
+
+
+def print_map(answer: MapAnswer) -> str:
+    """What mapping found, as text: the moves, the goals, the cables; or why there is no map."""
+    whole = answer.status == "mapped"
+    proven = "proven best" if answer.proven else "not proven best"
+    lines = [f"Mapped, {proven}." if whole else "Not everything can be fed."]
+    if answer.unfed:
+        lines.append("Left unfed: " + ", ".join(answer.unfed))
+    for title, several in (
+        ("Together these forbid more", answer.why),
+        ("What would mend it", [r.text for r in answer.repairs]),
+        ("What changes", [m.text for m in answer.moves if m.id != "keep"]),
+        ("Cables it takes", answer.bill),
+    ):
+        if several:
+            lines += ["", f"{title}:", *(f"  {text}" for text in several)]
+    lines += ["", "What it comes to:"]
+    for g in answer.goals:
+        bound = "" if g.proven else f" (at best {g.bound})"
+        now = f", now {g.now}" if g.now else ""
+        lines.append(f"  {g.words}: {g.then}{bound}{now}")
+    return "\n".join(lines) + "\n"

@@ -872,6 +872,58 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/builds/{key}/map": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * State
+         * @description How far a map is.
+         */
+        get: operations["mapState"];
+        put?: never;
+        /**
+         * Map It
+         * @description Ask for a map. One before it is dropped.
+         */
+        post: operations["mapIt"];
+        /**
+         * Stop
+         * @description Stop a map that is under way, or put its answer away.
+         */
+        delete: operations["stopMap"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/builds/{key}/feeds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Feeds
+         * @description Which supplies feed all sockets, as far as that is known.
+         */
+        get: operations["feeds"];
+        put?: never;
+        /**
+         * Ask Feeds
+         * @description What is known of which supplies feed all sockets; the rest is worked out in the background.
+         */
+        post: operations["askFeeds"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -4437,7 +4489,7 @@ export interface components {
             /** Base Version */
             base_version: number;
             /** Action */
-            action: components["schemas"]["AddPart"] | components["schemas"]["AddParts"] | components["schemas"]["ChangePart"] | components["schemas"]["TakeEntry"] | components["schemas"]["RemovePart"] | components["schemas"]["ChangeBuild"] | components["schemas"]["TakeSupply"] | components["schemas"]["ChangeSupply"] | components["schemas"]["AddCable"] | components["schemas"]["ChangeCable"] | components["schemas"]["RemoveCable"] | components["schemas"]["AddBetween"] | components["schemas"]["ChangeBetween"] | components["schemas"]["RemoveBetween"] | components["schemas"]["Connect"] | components["schemas"]["Park"] | components["schemas"]["Pin"] | components["schemas"]["PlugIn"] | components["schemas"]["SwapPlugs"] | components["schemas"]["Unplug"];
+            action: components["schemas"]["AddPart"] | components["schemas"]["AddParts"] | components["schemas"]["ChangePart"] | components["schemas"]["TakeEntry"] | components["schemas"]["RemovePart"] | components["schemas"]["ChangeBuild"] | components["schemas"]["TakeSupply"] | components["schemas"]["ChangeSupply"] | components["schemas"]["AddCable"] | components["schemas"]["ChangeCable"] | components["schemas"]["RemoveCable"] | components["schemas"]["AddBetween"] | components["schemas"]["ChangeBetween"] | components["schemas"]["RemoveBetween"] | components["schemas"]["Connect"] | components["schemas"]["Park"] | components["schemas"]["Pin"] | components["schemas"]["PlugIn"] | components["schemas"]["SwapPlugs"] | components["schemas"]["TakeMap"] | components["schemas"]["Unplug"];
         };
         /**
          * AddBetween
@@ -4489,6 +4541,42 @@ export interface components {
             type: "add parts";
             /** Parts */
             parts: (components["schemas"]["Processor"] | components["schemas"]["Board"] | components["schemas"]["Card"] | components["schemas"]["Memory"] | components["schemas"]["M2Drive"] | components["schemas"]["Drive"] | components["schemas"]["Fan"] | components["schemas"]["Pump"] | components["schemas"]["Cooler"] | components["schemas"]["LightStrip"] | components["schemas"]["Hub"] | components["schemas"]["UsbLoad"] | components["schemas"]["Other"])[];
+        };
+        /**
+         * Added
+         * @description What a map stands on beyond the build: cables, adapters, extensions, a house rule, power
+         *     limits of cards as shares of their maker's.
+         */
+        Added: {
+            /**
+             * Cables
+             * @default []
+             */
+            cables?: components["schemas"]["Cable"][];
+            /**
+             * Adapters
+             * @default []
+             */
+            adapters?: components["schemas"]["Adapter"][];
+            /**
+             * Extensions
+             * @default []
+             */
+            extensions?: components["schemas"]["Extension"][];
+            /**
+             * House Rules
+             * @default {}
+             */
+            house_rules?: {
+                [key: string]: unknown;
+            };
+            /**
+             * Power Limits
+             * @default {}
+             */
+            power_limits?: {
+                [key: string]: number;
+            };
         };
         /**
          * ChangeBetween
@@ -4777,6 +4865,36 @@ export interface components {
              * @default false
              */
             release?: boolean;
+        };
+        /**
+         * TakeMap
+         * @description Lay a map: every run as it is given, and what adapters and extensions are plugged into.
+         */
+        TakeMap: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "take map";
+            /** Runs */
+            runs: components["schemas"]["Run"][];
+            /**
+             * Between
+             * @default {}
+             */
+            between?: {
+                [key: string]: components["schemas"]["Connection"][];
+            };
+            /**
+             * @default {
+             *       "cables": [],
+             *       "adapters": [],
+             *       "extensions": [],
+             *       "house_rules": {},
+             *       "power_limits": {}
+             *     }
+             */
+            added?: components["schemas"]["Added"];
         };
         /**
          * TakeSupply
@@ -5834,6 +5952,154 @@ export interface components {
             family: string;
             /** Words */
             words: string;
+        };
+        /**
+         * GoalAnswer
+         * @description A goal in words: what it comes to now and with the map, and whether that is proven best.
+         */
+        GoalAnswer: {
+            /** Id */
+            id: string;
+            /** Words */
+            words: string;
+            /** Now */
+            now: string;
+            /** Then */
+            then: string;
+            /** Proven */
+            proven: boolean;
+            /** Bound */
+            bound: string;
+        };
+        /**
+         * MapAnswer
+         * @description What mapping found. `impossible`: `edit` then lays as much as can be fed, `unfed` names what
+         *     is left, `why` the facts that together forbid more.
+         */
+        MapAnswer: {
+            /**
+             * Status
+             * @enum {string}
+             */
+            status: "mapped" | "impossible";
+            /** Proven */
+            proven: boolean;
+            /** Goals */
+            goals: components["schemas"]["GoalAnswer"][];
+            /** Moves */
+            moves: components["schemas"]["MoveAnswer"][];
+            /** Bill */
+            bill: string[];
+            /** Edit */
+            edit: {
+                [key: string]: unknown;
+            } | null;
+            /**
+             * Unfed
+             * @default []
+             */
+            unfed?: string[];
+            /**
+             * Why
+             * @default []
+             */
+            why?: string[];
+            /**
+             * Repairs
+             * @default []
+             */
+            repairs?: components["schemas"]["RepairAnswer"][];
+        };
+        /**
+         * MapOut
+         * @description A map that is asked for: how far it is, and what came of it. `version` is the build's that it
+         *     is of.
+         */
+        MapOut: {
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "none" | "waiting" | "running" | "done" | "stopped" | "failed";
+            /**
+             * Version
+             * @default 0
+             */
+            version?: number;
+            /**
+             * Done
+             * @default 0
+             */
+            done?: number;
+            /**
+             * Of
+             * @default 0
+             */
+            of?: number;
+            /**
+             * Error
+             * @default
+             */
+            error?: string;
+            answer?: components["schemas"]["MapAnswer"] | null;
+        };
+        /**
+         * MoveAnswer
+         * @description A move in words: what to unplug, keep, plug, or put back into its bag.
+         */
+        MoveAnswer: {
+            /** Id */
+            id: string;
+            /** Cable */
+            cable: string;
+            /** Text */
+            text: string;
+        };
+        /**
+         * RepairAnswer
+         * @description A way to a whole map in words, with the edit that takes it.
+         */
+        RepairAnswer: {
+            /** Id */
+            id: string;
+            /** Text */
+            text: string;
+            /** Edit */
+            edit: {
+                [key: string]: unknown;
+            };
+        };
+        /**
+         * MapIn
+         * @description What to map: `all` anew, the `rest` beside what is there, the sockets of one `part`, or with
+         *     the `least` change. Pinned runs stay always.
+         */
+        MapIn: {
+            /** Base Version */
+            base_version: number;
+            /**
+             * What
+             * @default all
+             * @enum {string}
+             */
+            what?: "all" | "rest" | "part" | "least";
+            /**
+             * Part
+             * @default
+             */
+            part?: string;
+        };
+        /**
+         * FeedOut
+         * @description Whether a supply feeds all sockets of a build: how many it leaves; none yet: not known.
+         */
+        FeedOut: {
+            /** Slug */
+            slug: string;
+            /** Unfed */
+            unfed: number;
+            /** Needed */
+            needed: number;
         };
     };
     responses: never;
@@ -6937,6 +7203,120 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LooseOut"][];
+                };
+            };
+        };
+    };
+    mapState: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MapOut"];
+                };
+            };
+        };
+    };
+    mapIt: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MapIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MapOut"];
+                };
+            };
+        };
+    };
+    stopMap: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MapOut"];
+                };
+            };
+        };
+    };
+    feeds: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FeedOut"][];
+                };
+            };
+        };
+    };
+    askFeeds: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FeedOut"][];
                 };
             };
         };

@@ -103,6 +103,21 @@ export const usesQuery = (key: string, version: number) =>
     placeholderData: (before) => before,
   });
 
+/** A map that is asked for, looked at until it is there. */
+export const mapQuery = (key: string) =>
+  queryOptions({
+    queryKey: ["map", key],
+    queryFn: () => take(client.GET("/api/v1/builds/{key}/map", at(key))),
+    refetchInterval: (query) =>
+      ["waiting", "running"].includes(query.state.data?.state ?? "") ? 250 : false,
+  });
+
+export const feedsQuery = (key: string, version: number) =>
+  queryOptions({
+    queryKey: ["feeds", key, version],
+    queryFn: () => take(client.GET("/api/v1/builds/{key}/feeds", at(key))),
+  });
+
 export const houseRulesKey = ["house-rules"] as const;
 
 export const houseRulesQuery = queryOptions({

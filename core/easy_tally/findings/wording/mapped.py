@@ -71,14 +71,15 @@ def fact_words(wired: Wired, f: Fact) -> str:
         case "need":
             of = ", ".join(_named(wired, f.refs))
             words = CONNECTORS[f.kind].words
-            return f"{n} {words} {'socket has' if n == 1 else 'sockets have'} to be fed: {of}."
+            sockets = "1 socket has" if n == 1 else f"{n} sockets have"
+            return f"{sockets} to be fed, {words}: {of}."
         case "cables":
             names = wired.cables[f.refs[0]].name if f.refs else ""
             plugs = PLUGS[f.kind].words  # type: ignore[index]
-            each = f"{f.each} {plugs}{'s' if f.each > 1 else ''}"
+            each = f"1 {plugs}" if f.each == 1 else f"{f.each} plugs ({plugs})"
             if n == 1:
                 return f"There is 1 cable like {names}, with {each}."
-            return f"There are {n} cables like {names}, with {each} on each."
+            return f"There are {n} cables like {names}, each with {each}."
         case "ports":
             labels = ", ".join(wired.ports[k].label for k in f.refs)
             kind = PORT_WORDS[f.kind]  # type: ignore[index]

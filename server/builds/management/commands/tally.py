@@ -9,18 +9,32 @@ from typing import Any
 
 from django.core.management.base import BaseCommand
 from django.utils import timezone
-from easy_tally import BadFile, Report, analyse, exit_status, report
-from easy_tally.files import build_file, loom_pdf, loom_svg, map_csv, print_report, to_text
+from easy_tally import BadFile, Build, Report, analyse, exit_status, report
+from easy_tally.editing import TakeMap
+from easy_tally.files import (
+    build_file,
+    loom_pdf,
+    loom_svg,
+    map_csv,
+    print_map,
+    print_report,
+    to_text,
+)
+from easy_tally.findings import MapAnswer, map_it
 from pydantic import TypeAdapter
 
 
 class Command(BaseCommand):
-    """Exit status: 0 all well, 1 something to mend or not proven, 2 a file that can't be read."""
+    """Exit status: 0 all well, 1 something to mend or not proven, 2 a file that can't be read; with
+    `--map` 0 mapped and proven, 3 mapped and not proven best, 4 no whole map."""
 
     help = "Print the whole result of a build file."
 
     def add_arguments(self, parser: ArgumentParser) -> None:
         parser.add_argument("file")
+        parser.add_argument(
+            "--map", metavar="OUT", help="map it: the build to a file, what it comes to printed"
+        )
         kind = parser.add_mutually_exclusive_group()
         kind.add_argument("--json", action="store_true", help="as data, see docs/build-file.md")
         kind.add_argument("--csv", action="store_true", help="the connection list as CSV")
@@ -40,6 +54,8 @@ class Command(BaseCommand):
             for field, required, got in error.problems:
                 self.stderr.write(f"{path}: {field}: needs {required}, got {got}")
             sys.exit(2)
+        if options["map"]:
+            self._map(build, options)
         if options["json"]:
             self.stdout.write(to_text(TypeAdapter(Report).dump_python(found, mode="json")))
         elif options["csv"]:
@@ -51,6 +67,18 @@ class Command(BaseCommand):
         else:
             self.stdout.write(print_report(found))
         sys.exit(exit_status(found))
+
+    def _map(self, build: Build, options: dict[str, Any]) -> None:
+        """Map the build, write it, say what it comes to, and end."""
+        answer = map_it(build)
+        then = TakeMap.model_validate(answer.edit).apply(build) if answer.edit else build
+        self._put(options["map"], build_file.write(then).encode())
+        if options["json"]:
+            self.stdout.write(to_text(TypeAdapter(MapAnswer).dump_python(answer, mode="json")))
+        else:
+            self.stdout.write(print_map(answer))
+        whole = answer.status == "mapped"
+        sys.exit((0 if answer.proven else 3) if whole else 4)
 
     def _put(self, path: str, content: bytes) -> None:
         try:

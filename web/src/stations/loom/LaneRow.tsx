@@ -10,6 +10,7 @@ import type { Drawn } from "../../state/loom/lanes";
 import type { Picked } from "../../state/loom/pick";
 
 const LABELS = 112;
+const CHANGES: Record<string, string> = { plug: "changed", unplug: "changed", bag: "to its bag" };
 
 /** Millimetres along the top of the lanes; stays put while they scroll. */
 export function Ruler({ length }: { length: number }) {
@@ -39,6 +40,7 @@ export function LaneRow({
   drawn,
   length,
   chosen,
+  change,
   firstInBag,
   picked,
   offers,
@@ -48,6 +50,8 @@ export function LaneRow({
   drawn: Drawn;
   length: number;
   chosen: boolean;
+  /** What a map that is shown would do to it. */
+  change: string;
   firstInBag: boolean;
   picked: Picked | null;
   offers: Offers | undefined;
@@ -80,6 +84,7 @@ export function LaneRow({
             {drawn.labels || cable.name}
           </span>
           {drawn.labels && <span className="sr-only">{cable.name}</span>}
+          {CHANGES[change] && <b className="block text-xs text-accent">{CHANGES[change]}</b>}
           {lane?.pinned && <span className="block text-xs text-ink-soft">kept as it is</span>}
           {lane && (
             <span className={`block text-sm whitespace-nowrap ${VERDICT_TEXT[lane.verdict]}`}>

@@ -11,20 +11,22 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
 import { Link, useSearchParams } from "react-router";
 
-import { reason } from "../../api/client";
+import { client, reason, take } from "../../api/client";
 import { Panel } from "../../drawing/Panel";
 import { useBuild, useResult, useShown, useWrite } from "../../state/build/contexts";
 import { drawnLanes, rulerLength } from "../../state/loom/lanes";
 import { PickMachine, type Next, type Picked } from "../../state/loom/pick";
-import { offersQuery, referenceQuery } from "../../state/queries";
+import { mapQuery, offersQuery, referenceQuery } from "../../state/queries";
 import { useWords } from "../../words";
 import { Button } from "../../ui/button";
+import { Menu, MenuItem } from "../../ui/menu";
 import { StationHead, usePlace } from "../frame/Frame";
 import { LaneRow, Ruler } from "./LaneRow";
 import { OffersList } from "./OffersList";
 import { AddLoose } from "./AddLoose";
 import { Betweens } from "./Betweens";
 import { SocketList } from "./SocketList";
+import { MapPanel, type MapWish } from "./MapPanel";
 import { WhyPanel } from "./WhyPanel";
 
 /** Cables as lanes from the panel to their plugs; the sockets that they feed; picking both ends. */
@@ -51,8 +53,31 @@ export default function Loom() {
   const chosen = lanes.find((d) => d.cable.key === (feeding ?? place)) ?? null;
   const choose = (cable: string) => setParams(cable ? { at: cable } : {}, { replace: true });
   const [focus, setFocus] = useState("");
+  const devices = doc.parts.filter((p) =>
+    result.sockets.some((s) => s.part === p.key && s.required && !s.cable),
+  );
   const [adding, setAdding] = useState(false);
   const [swap, setSwap] = useState(false);
+  const [mapping, setMapping] = useState(false);
+  const asked = useQuery(mapQuery(build.key)).data;
+  // A map that was asked for before the page was loaded anew is still there.
+  const open = mapping || (asked !== undefined && asked.state !== "none" && asked.version === build.version);
+  const moved = open && asked?.answer ? new Map(asked.answer.moves.map((m) => [m.cable, m.id])) : null;
+  const mapIt = async (wish: MapWish) => {
+    try {
+      const job = await take(
+        client.POST("/api/v1/builds/{key}/map", {
+          params: { path: { key: build.key } },
+          body: { base_version: build.version, part: "", ...wish },
+        }),
+      );
+      queries.setQueryData(mapQuery(build.key).queryKey, job);
+      setPicked(null);
+      setMapping(true);
+    } catch (error) {
+      say(reason(error));
+    }
+  };
 
   // A link to an unfed socket opens what fits it.
   const [followed, setFollowed] = useState("");
@@ -176,6 +201,22 @@ export default function Loom() {
           title="Loom"
           note={`currents at ${words.states[runState] ?? runState}, in ${doc.supply.name}`}
         >
+          <Button look="main" onClick={() => void mapIt({ what: "all" })}>
+            Map it
+          </Button>
+          <Menu label="Map…">
+            <MenuItem onSelect={() => void mapIt({ what: "rest" })}>
+              The rest, beside what is plugged
+            </MenuItem>
+            <MenuItem onSelect={() => void mapIt({ what: "least" })}>
+              With as little change as may be
+            </MenuItem>
+            {devices.map((p) => (
+              <MenuItem key={p.key} onSelect={() => void mapIt({ what: "part", part: p.key })}>
+                Only {p.name}
+              </MenuItem>
+            ))}
+          </Menu>
           <Button onClick={() => setAdding(true)}>Add a cable or adapter</Button>
         </StationHead>
         {adding && <AddLoose onClose={() => setAdding(false)} />}
@@ -198,6 +239,7 @@ export default function Loom() {
                       drawn={d}
                       length={length}
                       chosen={chosen?.cable.key === d.cable.key}
+                      change={moved?.get(d.cable.key) ?? ""}
                       firstInBag={d.where === "bag" && lanes[i - 1]?.where !== "bag"}
                       picked={picked}
                       offers={offers}
@@ -226,9 +268,11 @@ export default function Loom() {
           </div>
           <aside
             aria-label="Sockets"
-            className="flex min-h-0 w-[272px] shrink-0 flex-col border border-rule bg-slip max-[1100px]:w-[248px] max-[700px]:w-full"
+            className={`flex min-h-0 shrink-0 flex-col border border-rule bg-slip max-[700px]:w-full ${open ? "w-[372px] max-[1100px]:w-[320px]" : "w-[272px] max-[1100px]:w-[248px]"}`}
           >
-            {picked?.kind === "socket" ? (
+            {open ? (
+              <MapPanel onClose={() => setMapping(false)} />
+            ) : picked?.kind === "socket" ? (
               <OffersList
                 ref_={picked.ref}
                 offers={offers}

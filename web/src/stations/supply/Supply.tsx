@@ -1,11 +1,11 @@
-import { useQuery } from "@tanstack/react-query";
-import { useState } from "react";
+import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useEffect, useRef, useState } from "react";
 import { useNavigate, useSearchParams } from "react-router";
 
-import type { Action, Candidate, Supply as SupplyDoc } from "../../api/client";
+import { client, take, type Action, type Candidate, type Supply as SupplyDoc } from "../../api/client";
 import { useBuild, useResult, useWrite } from "../../state/build/contexts";
 import { watts } from "../../state/format";
-import { buildsQuery, candidatesQuery, stayQuery } from "../../state/queries";
+import { buildsQuery, candidatesQuery, feedsQuery, stayQuery } from "../../state/queries";
 import { Button } from "../../ui/button";
 import { Dialog } from "../../ui/dialog";
 import { StationHead } from "../frame/Frame";
@@ -34,6 +34,7 @@ export default function Supply() {
   const field = params.get("field") ?? "";
   const open = (slug: string) => setParams(slug ? { open: slug } : {});
   const own = build.doc.supply;
+  const feeds = useFeeds(build.key, build.version, data?.length ?? 0);
   const governs = result.sizing.rules.find((r) => r.governs);
   const { needed, pick_w } = result.sizing;
   const note = needed
@@ -89,6 +90,7 @@ export default function Supply() {
             <CandidateTicket
               key={c.slug}
               of={c}
+              feeds={feeds.get(c.slug)}
               lit={lit === c.slug}
               compared={compared.includes(c.slug)}
               onCompare={() => compare(c.slug)}
@@ -111,9 +113,11 @@ export default function Supply() {
 /** A supply that may be taken: of the drawer, of the catalogue, or one that is looked at. */
 function CandidateTicket({
   of: c,
+  feeds,
   ...rest
 }: {
   of: Candidate;
+  feeds: { unfed: number; needed: number } | undefined;
   lit: boolean;
   compared: boolean;
   onCompare: () => void;
@@ -144,8 +148,47 @@ function CandidateTicket({
       inBuild={false}
       from={from}
       {...rest}
-    />
+    >
+      {feeds && feeds.needed > 0 && (
+        <p data-feeds={feeds.unfed} className="mt-1 border-t border-rule pt-2 text-sm font-semibold">
+          {feeds.unfed === 0 ? (
+            `Feeds all ${feeds.needed} sockets, by a map`
+          ) : (
+            <span className="text-over">
+              No map feeds more than {feeds.needed - feeds.unfed} of {feeds.needed} sockets
+            </span>
+          )}
+        </p>
+      )}
+    </Ticket>
   );
+}
+
+/** Which supplies feed all sockets: asked once for each version of the build, then looked at until
+ * all that are there are known. */
+function useFeeds(key: string, version: number, candidates: number) {
+  const queries = useQueryClient();
+  const known = useRef(-1);
+  const still = useRef(0);
+  const { queryKey } = feedsQuery(key, version);
+  useEffect(() => {
+    known.current = -1;
+    still.current = 0;
+    void take(client.POST("/api/v1/builds/{key}/feeds", { params: { path: { key } } }))
+      .then((found) => queries.setQueryData(feedsQuery(key, version).queryKey, found))
+      .catch(() => undefined); // the tickets then say nothing of it
+  }, [key, version, queries]);
+  const { data = [] } = useQuery({
+    ...feedsQuery(key, version),
+    queryKey,
+    refetchInterval: (query) => {
+      const n = query.state.data?.length ?? 0;
+      still.current = n === known.current ? still.current + 1 : 0;
+      known.current = n;
+      return n < candidates && still.current < 12 ? 700 : false;
+    },
+  });
+  return new Map(data.map((f) => [f.slug, f]));
 }
 
 function aboutOf(s: SupplyDoc, cables: number): string {

@@ -1,0 +1,1 @@
+"""What takes longer than a request: maps, in a process of their own."""

@@ -1,0 +1,45 @@
+"""A map that is asked for: one a build. Its row is where worker and page meet."""
+
+from __future__ import annotations
+
+from builds.models import Build
+from django.db import models
+
+
+class MapJob(models.Model):
+    """What is asked of which version of a build, how far it is, and what came of it."""
+
+    id: int
+    build_id: int
+    build = models.OneToOneField(Build, on_delete=models.CASCADE, related_name="map_job")
+    #: Tells this asking from one before it, whose worker then stops.
+    token = models.CharField(max_length=32)
+    version = models.PositiveIntegerField()
+    wish = models.JSONField()
+    state = models.CharField(max_length=10, default="waiting")
+    done = models.PositiveIntegerField(default=0)
+    of = models.PositiveIntegerField(default=0)
+    stop = models.BooleanField(default=False)
+    answer = models.JSONField(null=True)
+    error = models.CharField(max_length=300, default="")
+    #: When the worker last said that it is there.
+    seen = models.DateTimeField(auto_now=True)
+
+
+class Feeds(models.Model):
+    """Whether a supply that may be taken has a whole map of a build: by the build's version and
+    the supply's slug."""
+
+    id: int
+    build = models.ForeignKey(Build, on_delete=models.CASCADE, related_name="feeds")
+    version = models.PositiveIntegerField()
+    slug = models.CharField(max_length=100)
+    unfed = models.PositiveIntegerField()
+    needed = models.PositiveIntegerField()
+
+    class Meta:
+        constraints = (
+            models.UniqueConstraint(
+                fields=("build", "version", "slug"), name="one_answer_a_supply"
+            ),
+        )
