@@ -115,6 +115,15 @@ def ask_feeds(request: HttpRequest, key: str) -> list[dict[str, Any]]:
     return _feeds(pk, version)
 
 
+@router.post("/builds/{key}/rule-feeds", response=list[FeedOut], operation_id="askRuleFeeds")
+def ask_rule_feeds(request: HttpRequest, key: str) -> list[dict[str, Any]]:
+    """The same of each position of the rule for chained graphics plugs, called `rule:position`."""
+    row = actions.find(owner_of(request), key)
+    pk, version = row.pk, row.version
+    transaction.on_commit(lambda: tasks.feed_rules(pk, version))
+    return _feeds(pk, version)
+
+
 @router.get("/builds/{key}/feeds", response=list[FeedOut], operation_id="feeds")
 def list_feeds(request: HttpRequest, key: str) -> list[dict[str, Any]]:
     """Which supplies feed all sockets, as far as that is known."""

@@ -14,10 +14,10 @@ from django.utils import timezone
 from drawer import store as drawer
 from easy_tally import Build as CoreBuild
 from easy_tally import EasyTallyError, Wired
-from easy_tally.editing import TakeSupply
+from easy_tally.editing import ChangeBuild, TakeSupply
 from easy_tally.findings import MapAnswer, map_it
 from easy_tally.mapping import InStock, Mapping, Progress, Stopped, Wish, solve
-from easy_tally.things import Cable
+from easy_tally.things import POSITIONS, Cable
 from easy_tally.things.adapters import Adapter, Extension
 from huey.contrib.djhuey import db_task
 from pydantic import TypeAdapter
@@ -29,6 +29,8 @@ _log = logging.getLogger(__name__)
 _ANSWER: TypeAdapter[Any] = TypeAdapter(MapAnswer)
 #: Seconds between two looks at the row, so that looking costs nothing.
 _LOOK_S = 0.2
+#: In front of a position of the rule, where a supply is called by its slug.
+OF_RULE = "rule:"
 #: Supplies that are mapped where no worker is started.
 _AT_ONCE = 4
 
@@ -146,6 +148,28 @@ def feed_candidates(pk: int, version: int) -> None:
         )
 
 
+@db_task()  # type: ignore[untyped-decorator]
+def feed_rules(pk: int, version: int) -> None:
+    """How many sockets each position of the rule for chained graphics plugs leaves unfed."""
+    row = Build.objects.filter(pk=pk, version=version).first()
+    if row is None:
+        return
+    build = results.current(row)
+    for position in POSITIONS["chained_graphics"]:
+        then = ChangeBuild(house_rules={"chained_graphics": position.value}).apply(build)
+        unfed, needed = _unfed(then.model_copy(update={"runs": ()}))
+        Feeds.objects.update_or_create(
+            build=row, version=version, slug=f"{OF_RULE}{position.value}",
+            defaults={"unfed": unfed, "needed": needed},
+        )  # fmt: skip
+
+
+def _unfed(build: CoreBuild) -> tuple[int, int]:
+    found = solve(build) or solve(build, Wish(partial=True))
+    needed = results.work_out(build).result.strip.sockets_needed
+    return (len(found.unfed) if found else needed), needed
+
+
 def feeds(build: CoreBuild, kit: candidates.Kit) -> tuple[int, int]:
     """(inputs left unfed, inputs to be fed) of a build with a supply and its cables in it."""
     bare = build.model_copy(update={"runs": (), "cables": (), "supply": None})
@@ -153,6 +177,4 @@ def feeds(build: CoreBuild, kit: candidates.Kit) -> tuple[int, int]:
         then = TakeSupply(supply=kit.supply, cables=kit.cables, release=True).apply(bare)
     except EasyTallyError:
         return -1, 0
-    found = solve(then) or solve(then, Wish(partial=True))
-    needed = results.work_out(then).result.strip.sockets_needed
-    return (len(found.unfed) if found else needed), needed
+    return _unfed(then)

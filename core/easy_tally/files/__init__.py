@@ -7,6 +7,6 @@ from .canonical import to_text
 from .printout import print_map, print_report
 
 __all__ = [
-    "build_file", "kits_csv", "loom_pdf", "loom_svg", "map_csv", "parts_csv", "print_map", "print_report",
-    "supplies_csv", "to_text",
+    "build_file", "kits_csv", "loom_pdf", "loom_svg", "map_csv", "parts_csv", "print_map",
+    "print_report", "supplies_csv", "to_text",
 ]  # fmt: skip

@@ -105,7 +105,7 @@ def _repairs(
     found: list[RepairAnswer] = []
     try:
         for r in repairs(build, partial, stock, stop):
-            found.append(_repair(r))
+            found.append(_repair(build, r))
             if len(found) == MOST_REPAIRS:
                 break
     except Stopped:
@@ -115,11 +115,17 @@ def _repairs(
 
 def _why(build: Build, facts: tuple[Fact, ...]) -> tuple[str, ...]:
     wired = Wired(build)
-    return tuple(fact_words(wired, f) for f in facts)
+    said = tuple(fact_words(wired, f) for f in facts)
+    bare = said and all(f.id == "need" for f in facts)
+    return (*said, "No cable in the box has a plug and a port for it.") if bare else said
 
 
-def _repair(r: Repair) -> RepairAnswer:
-    return RepairAnswer(id=r.id, text=repair_words(r), edit=_edit(r.found, r.added))
+def _repair(build: Build, r: Repair) -> RepairAnswer:
+    then = r.added.to(build)
+    new = frozenset(c.key for c in r.added.cables)
+    reach = max((mm for n in bill(then, r.found, new) if n.key in new for mm in n.reach_mm),
+                default=0.0)  # fmt: skip
+    return RepairAnswer(id=r.id, text=repair_words(r, reach), edit=_edit(r.found, r.added))
 
 
 def _edit(found: Mapping, added: Added | None = None) -> dict[str, Any]:

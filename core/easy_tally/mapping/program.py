@@ -113,7 +113,7 @@ class Program:
                 self.model.add(fed == w.leads * self.y[w.id])
             elif t.id in self.facts.without_needs:
                 self.model.add(fed <= len(t.refs))
-            elif self.facts.partial:
+            elif self.facts.partial and t.needed:
                 self.unfed[t.id] = self.model.new_int_var(0, len(t.refs), "")
                 self.model.add(fed + self.unfed[t.id] == len(t.refs))
             else:

@@ -34,6 +34,8 @@ class Scenario:
     fed: frozenset[str]
     pins: Mapping[str, int]
     optional: int
+    #: Those of them that have no need to be: once chosen they are fed, or demands would differ.
+    chosen: frozenset[str] = frozenset()
 
 
 @dataclass(frozen=True, slots=True)
@@ -102,7 +104,7 @@ def scenarios(
         open_pins = [(r, c) for r, c in dimensions if r in fed]
         for pins in product(*(c for _, c in open_pins)):
             named = {r: p for (r, _), p in zip(open_pins, pins, strict=True)}
-            found.append(Scenario(fed, named, len(chosen) + fixed))
+            found.append(Scenario(fed, named, len(chosen) + fixed, frozenset(chosen)))
     return found[:MOST_SCENARIOS], len(found) <= MOST_SCENARIOS and len(subsets) <= 2**8
 
 
@@ -249,7 +251,8 @@ def _target(
     part = into.part
     return Target(
         id=-1, kind=into.socket.kind, version=into.socket.version, socket=into.socket, draw=draw,
-        refs=(into.ref,), needed=True, devices=devices if named or into.between else (),
+        refs=(into.ref,), needed=into.ref not in scenario.chosen,
+        devices=devices if named or into.between else (),
         named=named, placed=case is not None and area is not None,
         way_mm=routes.get(area) if area else None, slack_mm=SLACK_MM,
         drive=isinstance(part, Drive) or into.between is not None,
@@ -285,7 +288,7 @@ def _alike(t: Target) -> object:
     own = t.devices if t.named else ()
     return (
         t.kind, t.version, t.socket.pins_12v, draw, own, t.placed, t.way_mm, t.drive, t.raised,
-        t.pins_12v, t.refs if t.of else (),
+        t.pins_12v, t.needed, t.refs if t.of else (),
     )  # fmt: skip
 
 

@@ -915,9 +915,29 @@ export interface paths {
         put?: never;
         /**
          * Ask Feeds
-         * @description What is known of which supplies feed all sockets; the rest is worked out in the background.
+         * @description Which supplies feed all sockets, as far as is known; the rest follows in the background.
          */
         post: operations["askFeeds"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/builds/{key}/rule-feeds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Ask Rule Feeds
+         * @description The same of each position of the rule for chained graphics plugs, called `rule:position`.
+         */
+        post: operations["askRuleFeeds"];
         delete?: never;
         options?: never;
         head?: never;
@@ -7300,6 +7320,28 @@ export interface operations {
         };
     };
     askFeeds: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FeedOut"][];
+                };
+            };
+        };
+    };
+    askRuleFeeds: {
         parameters: {
             query?: never;
             header?: never;

@@ -104,8 +104,9 @@ def _named(wired: Wired, refs: tuple[str, ...]) -> Iterator[str]:
     return (f"{n} × {name}" if n > 1 else name for name, n in found.items())
 
 
-def repair_words(r: Repair) -> str:
-    """What a repair does, in a sentence."""
+def repair_words(r: Repair, reach_mm: float) -> str:
+    """What a repair does, in a sentence; `reach_mm`: how far a cable has to reach, 0 where the case
+    states no routes."""
     many = f"{r.count} × " if r.count > 1 else ""
     from_ = "from your drawer" if r.owned else "to be had"
     match r.id:
@@ -115,7 +116,8 @@ def repair_words(r: Repair) -> str:
         case "power-limit":
             return f"Hold {r.name} to {r.watts} W."
         case "cable":
-            return f"Add {many}{r.name}, {from_}, in a free port."
+            far = f" It has to reach {reach_mm:.0f} mm." if reach_mm else ""
+            return f"Add {many}{r.name}, {from_}, in a free port.{far}"
         case "adapter":
             return f"Add {many}{r.name}, {from_}."
     return f"Add {many}{r.name}, {from_}."

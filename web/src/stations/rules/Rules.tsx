@@ -1,9 +1,11 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useEffect, useRef } from "react";
 
 import { client, reason, take, type Doc } from "../../api/client";
 import { useBuild, useResult, useWrite } from "../../state/build/contexts";
 import {
   buildQuery,
+  feedsQuery,
   houseRulesKey,
   houseRulesQuery,
   positionsQuery,
@@ -41,10 +43,16 @@ export default function RulesPage() {
   const edit = (house_rules: Partial<Rules>) =>
     ({ type: "change build", changes: {}, house_rules, assumptions: {} }) as const;
   const { data: effects } = useQuery(positionsQuery(build.key, build.version));
+  const feeds = useRuleFeeds(build.key, build.version);
   const of = (rule: string) =>
     (reference?.house_rules[rule] ?? []).map((o) => ({
       ...o,
-      effect: effects?.find((e) => e.rule === rule && e.value === o.value)?.text ?? "",
+      effect: [
+        effects?.find((e) => e.rule === rule && e.value === o.value)?.text ?? "",
+        rule === "chained_graphics" ? (feeds.get(`rule:${o.value}`) ?? "") : "",
+      ]
+        .filter(Boolean)
+        .join(" "),
     }));
   const worst = result.lanes.filter((l) => l.verdict === "over" || l.verdict === "unknown").length;
   return (
@@ -79,6 +87,32 @@ export default function RulesPage() {
         <Assumptions />
       </div>
     </>
+  );
+}
+
+/** What each position for chained graphics plugs leaves unfed, by a map: in words, once known. */
+function useRuleFeeds(key: string, version: number) {
+  const queries = useQueryClient();
+  useEffect(() => {
+    void take(client.POST("/api/v1/builds/{key}/rule-feeds", { params: { path: { key } } }))
+      .then(() => queries.invalidateQueries({ queryKey: feedsQuery(key, version).queryKey }))
+      .catch(() => undefined); // the positions then say nothing of it
+  }, [key, version, queries]);
+  const looks = useRef(0);
+  const { data = [] } = useQuery({
+    ...feedsQuery(key, version),
+    refetchInterval: (query) => {
+      const known = (query.state.data ?? []).filter((f) => f.slug.startsWith("rule:")).length;
+      return known < 4 && (looks.current += 1) < 20 ? 500 : false;
+    },
+  });
+  return new Map(
+    data.map((f) => [
+      f.slug,
+      f.unfed === 0
+        ? `A map can feed all ${f.needed} sockets.`
+        : `No map feeds more than ${f.needed - f.unfed} of ${f.needed} sockets.`,
+    ]),
   );
 }
 

@@ -1,0 +1,316 @@
+"""Mapping: held against exhaustive search goal by goal, against the checker, and worked by hand."""
+
+from __future__ import annotations
+
+import unittest
+from pathlib import Path
+from typing import Any
+
+from easy_tally.base.errors import Refused
+from easy_tally.editing import TakeMap
+from easy_tally.files import build_file, print_map
+from easy_tally.findings import analyse, map_goals, map_it
+from easy_tally.mapping import (
+    GOALS,
+    InStock,
+    Mapping,
+    Progress,
+    Wish,
+    bill,
+    moves,
+    repairs,
+    solve,
+    why_not,
+)
+from easy_tally.things.build import Build
+from easy_tally.things.cables import Connection
+from easy_tally.things.parts import Board, Socket
+from hypothesis import given, settings
+from hypothesis import strategies as st
+
+from .exhaustive import best, made_up
+from .helpers import (
+    board,
+    board_cable,
+    build,
+    card,
+    disk,
+    graphics_cable,
+    processor,
+    processor_cable,
+    ref,
+    rules,
+    run,
+    sata_cable,
+    supply,
+)
+
+ROOT = Path(__file__).resolve().parents[2]
+DEMO = sorted((ROOT / "demo/builds").glob("*.json"))
+
+
+def _board(**more: Any) -> Board:
+    """A board with its main socket alone."""
+    return board(**({"sockets": (Socket(key="main", kind="atx24"),)} | more))
+
+
+def _demo(name: str) -> Build:
+    return build_file.read((ROOT / f"demo/builds/{name}.tally.json").read_text(encoding="utf-8"))
+
+
+def _laid(b: Build, found: Mapping) -> Build:
+    """With the map laid as the product lays it: validated, as one edit."""
+    return TakeMap(runs=found.runs, between=found.between).apply(b)
+
+
+class AgainstExhaustiveSearch(unittest.TestCase):
+    @settings(max_examples=18, deadline=None)
+    @given(st.integers(0, 10_000))
+    def test_the_same_goal_by_goal(self, seed: int) -> None:
+        b = made_up(seed)
+        want = best(b, most=900)
+        if want == "too many":
+            return
+        found = solve(b)
+        got = tuple(g.value for g in found.goals) if found else None
+        self.assertEqual(got, want, f"seed {seed}")
+        self.assertTrue(found is None or found.proven)
+
+
+class AgainstTheChecker(unittest.TestCase):
+    def _holds(self, b: Build, found: Mapping) -> None:
+        a = analyse(_laid(b, found))
+        self.assertEqual([r.wired.cable.key for r in a.runs if r.verdict == "over"], [])
+        counted = map_goals(a)
+        self.assertEqual(
+            {g.id: g.value for g in found.goals if g.id in GOALS},
+            {g.id: counted[g.id] for g in found.goals if g.id in GOALS},
+        )
+
+    @settings(max_examples=60, deadline=None)
+    @given(st.integers(0, 100_000))
+    def test_what_is_mapped_passes_and_comes_to_what_was_said(self, seed: int) -> None:
+        b = made_up(seed)
+        for wish in (Wish(partial=True), Wish(partial=True, prefer=True)):
+            found = solve(b, wish)
+            assert found is not None
+            self._holds(b, found)
+
+    def test_the_demo_builds_and_sixty_sockets(self) -> None:
+        sixty = ROOT / "core/tests/data/sixty.tally.json"
+        for path in (*DEMO, sixty):
+            with self.subTest(path.name):
+                b = build_file.read(path.read_text(encoding="utf-8"))
+                found = solve(b, Wish(partial=True))
+                assert found is not None
+                self.assertTrue(found.proven)
+                self._holds(b, found)
+
+    def test_the_same_map_each_time(self) -> None:
+        b = _demo("heron")
+        self.assertEqual(solve(b), solve(b))
+
+
+class ByHand(unittest.TestCase):
+    def test_a_card_on_cables_of_its_own_before_one_chained(self) -> None:
+        """Two sockets of 60 W may share a cable by the rule; there are two cables, so none does."""
+        b = build(
+            _board(), card(170),
+            cables=(board_cable(), graphics_cable("one"), graphics_cable("two")),
+        )  # fmt: skip
+        found = solve(b)
+        assert found is not None
+        self.assertEqual(_value(found, "chained"), 0)
+        self.assertEqual(_value(found, "runs"), 3)
+
+    def test_one_cable_for_both_where_there_is_no_other(self) -> None:
+        b = build(_board(), card(170), cables=(board_cable(), graphics_cable("one")))
+        found = solve(b)
+        assert found is not None
+        self.assertEqual(_value(found, "chained"), 1)
+
+    def test_eight_disks_over_two_cables_start_with_eight_amperes(self) -> None:
+        """2 A each: four a cable, 8.0 A; six on one would be 12.0 A."""
+        cables = (board_cable(), sata_cable("s1", plugs=6), sata_cable("s2", plugs=6))
+        found = solve(build(_board(), disk(8), cables=cables))
+        assert found is not None
+        self.assertEqual(_value(found, "start"), 80)
+        self.assertEqual([len(r.connections) for r in found.runs], [1, 4, 4])
+
+    def test_an_optional_socket_is_fed_where_there_is_a_cable(self) -> None:
+        b = build(
+            board(), processor(200, 240),
+            cables=(board_cable(), processor_cable("c1"), processor_cable("c2")),
+        )  # fmt: skip
+        found = solve(b)
+        assert found is not None
+        self.assertEqual(_value(found, "optional"), -_optional(b))
+
+    def test_what_is_pinned_stays_and_parked_plugs_of_it_may_be_used(self) -> None:
+        here = run("s1", "d2", p2="disk#1/power").model_copy(update={"pinned": True})
+        b = build(_board(), disk(3), cables=(board_cable(), sata_cable("s1")), runs=(here,))
+        found = solve(b)
+        assert found is not None
+        mine = next(r for r in found.runs if r.cable == "s1")
+        self.assertEqual((mine.ports, mine.pinned, len(mine.connections)), (("d2",), True, 3))
+        self.assertIn(Connection(plug="p2", socket=ref("disk#1/power")), mine.connections)
+
+    def test_pins_that_contradict_are_named(self) -> None:
+        """Both plugs in a card of 350 W are against the rule; kept so, there is no map."""
+        here = run("g", "g1", a="card#1/a", b="card#1/b").model_copy(update={"pinned": True})
+        cables = (board_cable(), graphics_cable("g"), graphics_cable("h"))
+        b = build(_board(), card(350), cables=cables, runs=(here,))
+        self.assertIsNotNone(solve(b.model_copy(update={"runs": ()})))
+        self.assertIsNone(solve(b))
+        self.assertIn("keep", [f.id for f in why_not(b)])
+        said = map_it(b)
+        self.assertEqual(said.status, "impossible")
+        self.assertTrue(any("is to stay as it is" in w for w in said.why))
+
+    def test_only_one_parts_sockets(self) -> None:
+        b = build(
+            _board(),
+            card(170),
+            disk(2),
+            cables=(board_cable(), graphics_cable("one"), sata_cable()),
+        )
+        refs = frozenset(f"disk#{n}/power" for n in (1, 2))
+        found = solve(b, Wish(only=refs))
+        assert found is not None
+        self.assertEqual([r.cable for r in found.runs], ["sata"])
+
+    def test_cables_of_another_family_are_left(self) -> None:
+        b = build(_board(), disk(1), cables=(board_cable(), sata_cable("s", family="Other")))
+        self.assertIsNone(solve(b))
+
+
+def _value(found: Mapping, goal: str) -> int:
+    return next(g.value for g in found.goals if g.id == goal)
+
+
+def _optional(b: Build) -> int:
+    return sum(not s.required and s.kind in ("eps8", "eps4") for _, s in b.sockets())
+
+
+class NoMap(unittest.TestCase):
+    def test_one_cable_short_the_facts_are_the_sockets_and_the_cables(self) -> None:
+        """Three disks, one cable of two plugs: two can be fed."""
+        b = build(_board(), disk(3), cables=(board_cable(), sata_cable("s", plugs=2)))
+        facts = {f.id: len(f.refs) for f in why_not(b)}
+        self.assertEqual(facts, {"need": 3, "cables": 1})
+        found = solve(b, Wish(partial=True))
+        assert found is not None
+        self.assertEqual(len(found.unfed), 1)
+        self.assertEqual(_value(found, "unfed"), 1)
+
+    def test_no_port_left(self) -> None:
+        ports = tuple(p for p in supply().ports if p.key != "d2")
+        cables = (board_cable(), sata_cable("s1", plugs=1), sata_cable("s2", plugs=1))
+        b = build(_board(), disk(2), cables=cables, supply=supply(ports=ports))
+        facts = [f.id for f in why_not(b)]
+        self.assertEqual(sorted(facts), ["need", "ports"])
+
+    def test_a_fact_left_out_and_there_is_a_map(self) -> None:
+        """The set is a smallest one: with one cable more, or a socket less, all can be fed."""
+        b = build(_board(), disk(3), cables=(board_cable(), sata_cable("s", plugs=2)))
+        self.assertEqual(why_not(build(_board(), disk(2), cables=b.cables)), ())
+        more = (*b.cables, sata_cable("t", plugs=2))
+        self.assertEqual(why_not(build(_board(), disk(3), cables=more)), ())
+
+    def test_curlew_says_why_and_each_repair_gives_a_whole_map(self) -> None:
+        b = _demo("curlew")
+        said = map_it(b)
+        self.assertEqual((said.status, said.unfed), ("impossible", ("Whimbrel XL · b",)))
+        self.assertEqual(len(said.why), 3)
+        for way in said.repairs:
+            with self.subTest(way.text):
+                a = analyse(TakeMap.model_validate(way.edit).apply(b))
+                self.assertEqual([r for r in a.needed if r not in a.wired.live], [])
+                self.assertNotIn("over", [r.verdict for r in a.runs])
+
+    def test_the_power_limit_is_the_highest_that_does(self) -> None:
+        """Three sockets, two cables of two plugs: two plugs of (P − 50) ÷ 3 W on one cable carry
+        150 W at P = 275 W; of 330 W stated that is 275 W, one watt more is refused."""
+        b = build(
+            _board(), card(330, "pcie8 pcie8 pcie8"),
+            cables=(board_cable(), graphics_cable("one"), graphics_cable("two")),
+            house_rules=rules(chained_graphics="by plug"),
+        )  # fmt: skip
+        partial = solve(b, Wish(partial=True))
+        assert partial is not None
+        found = {r.id: r for r in repairs(b, partial, ())}
+        self.assertEqual(found["power-limit"].watts, 275)
+
+    def test_a_cable_of_its_family_from_the_drawer_before_one_to_be_had(self) -> None:
+        b = build(_board(), disk(5), cables=(board_cable(), sata_cable("s")))
+        partial = solve(b, Wish(partial=True))
+        assert partial is not None
+        stock = [
+            InStock(thing=sata_cable("bought", plugs=2), owned=False),
+            InStock(thing=sata_cable("mine", plugs=3), owned=True, free=1),
+            InStock(thing=sata_cable("other", family="Other"), owned=True, free=1),
+        ]
+        found = [(r.name, r.count, r.owned) for r in repairs(b, partial, stock)]
+        self.assertEqual(found, [("mine", 1, True), ("bought", 1, False)])
+
+
+class Swapped(unittest.TestCase):
+    def test_as_little_change_as_may_be(self) -> None:
+        """A third disk beside two that are plugged: nothing is unplugged."""
+        here = run("s1", "d1", p3="disk#1/power", p4="disk#2/power")
+        b = build(_board(), disk(3), cables=(board_cable(), sata_cable("s1")),
+                  runs=(run("board", "b1 b2", main="board#1/main"), here))  # fmt: skip
+        found = solve(b, Wish(prefer=True))
+        assert found is not None
+        said = moves(b, _laid(b, found))
+        self.assertEqual([(m.id, m.socket) for m in said if m.id != "keep"],
+                         [("plug", "disk#3/power")])  # fmt: skip
+        self.assertEqual(sum(m.id == "keep" for m in said), 3)
+
+    def test_out_before_in_and_what_is_not_used_goes_to_its_bag(self) -> None:
+        here = run("g", "g1", a="card#1/a", b="card#1/b")
+        b = build(_board(), card(350), cables=(
+            board_cable(), graphics_cable("g"), graphics_cable("h"), sata_cable("s")
+        ), runs=(run("board", "b1 b2", main="board#1/main"), here, run("s", "d1")))  # fmt: skip
+        found = solve(b, Wish(prefer=True))
+        assert found is not None
+        ids = [m.id for m in moves(b, _laid(b, found))]
+        self.assertEqual(ids, ["unplug", "keep", "keep", "plug", "plug", "bag"])
+
+    def test_the_bill_says_where_each_cable_comes_from(self) -> None:
+        mine = sata_cable("mine").model_copy(update={"owned": "lead"})
+        b = build(_board(), disk(1), cables=(board_cable(), mine))
+        found = solve(b)
+        assert found is not None
+        said = {n.key: n.source for n in bill(b, found, frozenset({"board"}))}
+        self.assertEqual(said, {"board": "buy", "mine": "drawer"})
+
+
+class Stopping(unittest.TestCase):
+    def test_asked_to_stop_it_gives_what_it_has_not_proven(self) -> None:
+        n = iter(range(100))
+        found = solve(_demo("heron"), Wish(), Progress(stop=lambda: next(n) > 3))
+        assert found is not None
+        self.assertFalse(found.proven)
+        a = analyse(_laid(_demo("heron"), found))
+        self.assertNotIn("over", [r.verdict for r in a.runs])
+
+    def test_progress_is_told_goal_by_goal(self) -> None:
+        told: list[tuple[int, int]] = []
+        solve(_demo("dunlin"), Wish(), Progress(tell=lambda done, of, _: told.append((done, of))))
+        self.assertEqual(told, [(n, len(GOALS) - 1) for n in range(len(GOALS) - 1)])
+
+
+class Taken(unittest.TestCase):
+    def test_a_key_that_is_taken_meanwhile_is_refused(self) -> None:
+        b = build(_board(), disk(1), cables=(board_cable(),))
+        edit = TakeMap.model_validate(
+            {"runs": [], "added": {"cables": [board_cable().model_dump(mode="json")]}}
+        )
+        with self.assertRaisesRegex(Refused, "map it again"):
+            edit.apply(b)
+
+    def test_in_print(self) -> None:
+        text = print_map(map_it(_demo("curlew")))
+        for words in ("Not everything can be fed.", "Together these", "Hold Whimbrel XL to"):
+            self.assertIn(words, text)
