@@ -17,6 +17,7 @@ from pathlib import Path
 ROOT = Path(__file__).resolve().parent.parent
 sys.path[:0] = [str(ROOT / "core"), str(ROOT / "tools")]
 
+from bench_map import mapping  # noqa: E402
 from easy_tally import Build, Wired, analyse, compact  # noqa: E402
 from easy_tally.files import build_file  # noqa: E402
 from easy_tally.supplies import size  # noqa: E402
@@ -164,6 +165,7 @@ def main() -> None:
     unit = median_ms(lambda: sum(range(1_000_000)), 9)
     print(f"{'':52}{'here':>12} {'ratio':>11} {'goal':>22}")
     core(unit)
+    mapping(unit)
     script_size()
     browser(unit)
 

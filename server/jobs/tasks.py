@@ -10,6 +10,7 @@ from typing import Any
 from builds import candidates, results
 from builds.models import Build
 from django.conf import settings
+from django.db import IntegrityError, transaction
 from django.utils import timezone
 from drawer import store as drawer
 from easy_tally import Build as CoreBuild
@@ -17,8 +18,7 @@ from easy_tally import EasyTallyError, Wired
 from easy_tally.editing import ChangeBuild, TakeSupply
 from easy_tally.findings import MapAnswer, map_it
 from easy_tally.mapping import InStock, Mapping, Progress, Stopped, Wish, solve
-from easy_tally.things import POSITIONS, Cable
-from easy_tally.things.adapters import Adapter, Extension
+from easy_tally.things import POSITIONS, Adapter, Cable, Extension
 from huey.contrib.djhuey import db_task
 from pydantic import TypeAdapter
 
@@ -143,9 +143,8 @@ def feed_candidates(pk: int, version: int) -> None:
             feed_candidates(pk, version)
             return
         unfed, needed = feeds(found.build, c.of)
-        Feeds.objects.update_or_create(
-            build=row, version=version, slug=c.of.slug, defaults={"unfed": unfed, "needed": needed}
-        )
+        if not _remember(row, c.of.slug, unfed, needed):
+            return
 
 
 @db_task()  # type: ignore[untyped-decorator]
@@ -158,10 +157,21 @@ def feed_rules(pk: int, version: int) -> None:
     for position in POSITIONS["chained_graphics"]:
         then = ChangeBuild(house_rules={"chained_graphics": position.value}).apply(build)
         unfed, needed = _unfed(then.model_copy(update={"runs": ()}))
-        Feeds.objects.update_or_create(
-            build=row, version=version, slug=f"{OF_RULE}{position.value}",
-            defaults={"unfed": unfed, "needed": needed},
-        )  # fmt: skip
+        if not _remember(row, f"{OF_RULE}{position.value}", unfed, needed):
+            return
+
+
+def _remember(row: Build, slug: str, unfed: int, needed: int) -> bool:
+    """Keep an answer; False where the build was removed meanwhile."""
+    try:
+        with transaction.atomic():
+            Feeds.objects.update_or_create(
+                build=row, version=row.version, slug=slug,
+                defaults={"unfed": unfed, "needed": needed},
+            )  # fmt: skip
+    except IntegrityError:
+        return False
+    return True
 
 
 def _unfed(build: CoreBuild) -> tuple[int, int]:

@@ -5,13 +5,15 @@ Shares tables and the tally with the checker, and none of its judging: each prov
 
 from __future__ import annotations
 
-from .program import GOALS, Stopped
+from .program import GOALS, Facts, Program, Stopped
 from .repairs import InStock, Repair, repairs
 from .solve import GoalValue, Mapping, Progress, Wish, applied, solve
 from .swap import Move, Needed, bill, moves
 from .why import Fact, why_not
+from .world import scenarios, world
 
 __all__ = [
-    "GOALS", "Fact", "GoalValue", "InStock", "Mapping", "Move", "Needed", "Progress", "Repair",
-    "Stopped", "Wish", "applied", "bill", "moves", "repairs", "solve", "why_not",
+    "GOALS", "Fact", "Facts", "GoalValue", "InStock", "Mapping", "Move", "Needed", "Program",
+    "Progress", "Repair", "Stopped", "Wish", "applied", "bill", "moves", "repairs", "scenarios",
+    "solve", "why_not", "world",
 ]  # fmt: skip

@@ -170,8 +170,7 @@ class Program:
     def _largest(self, surges: Sequence[tuple[float, Any]], n: int) -> Any:
         """The sum of the n largest: the least over thresholds t of n·t + what is above t."""
         values = sorted({0, *(_whole(a) for a, _ in surges)})
-        most = sum(_whole(a) * 99 for a, _ in surges)
-        top = self.model.new_int_var(0, most, "")
+        top = self.model.new_int_var(0, n * values[-1], "")
         picks = []
         for t in values:
             pick = self.model.new_bool_var("")

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from .adapters import Adapter, Extension
 from .assumptions import Assumptions
 from .build import FORMAT_VERSION, Build
 from .cables import Cable, Connection, Plug, RailPins, Run, SocketRef, SupplyEnd
@@ -27,7 +28,7 @@ from .supply import PORT_WORDS, Port, PortGroup, Supply
 
 __all__ = [
     "FORMAT_VERSION", "HEADER_WORDS", "PART_KINDS", "PORT_WORDS", "POSITIONS", "PRESETS",
-    "Assumptions", "Board", "Build", "Cable", "Card", "Case", "Connection", "Drive", "Fan",
-    "Header", "HouseRules", "Hub", "Part", "Plug", "Port", "PortGroup", "Processor", "RailPins",
-    "Run", "Slot", "Socket", "SocketRef", "Supply", "SupplyEnd", "ties",
+    "Adapter", "Assumptions", "Board", "Build", "Cable", "Card", "Case", "Connection", "Drive",
+    "Extension", "Fan", "Header", "HouseRules", "Hub", "Part", "Plug", "Port", "PortGroup",
+    "Processor", "RailPins", "Run", "Slot", "Socket", "SocketRef", "Supply", "SupplyEnd", "ties",
 ]  # fmt: skip

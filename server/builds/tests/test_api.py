@@ -166,7 +166,7 @@ class Details(ApiCase):
         self.assertEqual({c["source"] for c in found}, {"catalogue"})
         _, ways = self.call("get", f"/builds/{key}/stay")
         self.assertEqual(ways, [])
-        self.assertTrue(all(c["answer"]["not_checked"] for c in found))
+        self.assertTrue(all(c["answer"]["not_checked"] == [] for c in found))
 
     def test_reference(self) -> None:
         _, found = self.call("get", "/reference")

@@ -40,6 +40,8 @@ def _regulation(c: SupplyCheck) -> str:
 def _ports(c: SupplyCheck) -> str:
     short: tuple[LeadCount, ...] = c.more["short"]
     if not short:
+        if "fed" in c.more:
+            return f"leads: all {c.more['fed']} sockets fed, by the map"
         return "leads: enough of each kind for the sockets, by count"
     return "leads: " + "; ".join(_short(s) for s in short)
 

@@ -106,7 +106,11 @@ export function WhyPanel({ drawn }: { drawn: Drawn | null }) {
         <Pins elements={elements} drawn={drawn} />
         <Better cable={drawn.cable.key} />
         <EveryLimit elements={elements} />
-        <p className="mt-3 text-sm text-ink-soft">Not checked yet: {build.result.not_checked.join(", ")}.</p>
+        {build.result.not_checked.length > 0 && (
+          <p className="mt-3 text-sm text-ink-soft">
+            Not checked yet: {build.result.not_checked.join(", ")}.
+          </p>
+        )}
       </Dialog>
     </section>
   );

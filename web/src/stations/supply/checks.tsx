@@ -88,7 +88,9 @@ export function AllChecks({ answer }: { answer: SupplyAnswer }) {
           ))}
         </tbody>
       </table>
-      <p className="mt-3 text-sm text-ink-soft">Not built yet: {answer.not_checked.join(", ")}.</p>
+      {answer.not_checked.length > 0 && (
+        <p className="mt-3 text-sm text-ink-soft">Not built yet: {answer.not_checked.join(", ")}.</p>
+      )}
     </>
   );
 }
