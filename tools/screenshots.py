@@ -124,6 +124,18 @@ def main() -> None:
         page.locator('[data-socket="disk#3/power"]').click()
         shoot(page, "loom-dark")
         page.emulate_media(color_scheme="light")
+        for name, shot, heading in (
+            ("Heron", "map", "The best map, proven"),
+            ("Curlew", "no-map", "Not everything can be fed"),
+        ):
+            page.goto(base)
+            page.get_by_role("link", name=name, exact=True).click()
+            page.locator("[data-part]").first.wait_for()
+            page.goto(page.url.rsplit("/", 1)[0] + "/loom")
+            page.get_by_role("button", name="Map it", exact=True).click()
+            page.get_by_role("heading", name=heading).wait_for()
+            shoot(page, shot)
+            page.get_by_role("button", name="Leave it as it is").click()
         page.goto(f"{build}/rules")
         shoot(page, "rules")
         page.goto(base)

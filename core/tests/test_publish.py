@@ -132,7 +132,7 @@ class Overall(unittest.TestCase):
         self.assertEqual((mapped.overall.verdict, mapped.not_checked), ("fine", ()))
         checks = mapped.supply.checks if mapped.supply else ()
         leads = next(c.text for c in checks if c.id == "ports")
-        self.assertEqual(leads, "leads: all 9 sockets fed, by the map")
+        self.assertEqual(leads, "leads: all 10 sockets fed, by the map")
 
     def test_exit_status(self) -> None:
         self.assertEqual(exit_status(report(analyse(_heron()))), 1)
