@@ -137,6 +137,8 @@ def main() -> None:
             shoot(page, shot)
             page.get_by_role("button", name="Leave it as it is").click()
         page.goto(f"{build}/rules")
+        page.get_by_text("On this build").first.wait_for()
+        page.get_by_text("A map can feed all").first.wait_for()
         shoot(page, "rules")
         page.goto(base)
         page.get_by_label("Name of a new build").fill("Plover")

@@ -8,7 +8,7 @@ from itertools import product
 
 from easy_tally.findings import analyse
 from easy_tally.findings.goals import map_goals
-from easy_tally.mapping import GOALS
+from easy_tally.mapping import GOALS, applied, solve
 from easy_tally.standards.connectors import PLUGS
 from easy_tally.things.adapters import Adapter, CodeAt, Extension, Lead
 from easy_tally.things.build import Build
@@ -43,6 +43,8 @@ def best(b: Build, most: int = 4000) -> Goals | str | None:
     for n, laid in enumerate(every_map(b)):
         if n > most:
             return "too many"
+        if not _kept(b, laid):
+            continue
         a = analyse(laid)
         if any(r.verdict == "over" for r in a.runs) or any(r not in a.wired.live for r in a.needed):
             continue
@@ -51,6 +53,16 @@ def best(b: Build, most: int = 4000) -> Goals | str | None:
         if found is None or here < found:
             found = here
     return found
+
+
+def _kept(b: Build, laid: Build) -> bool:
+    """Whether what is pinned is as it was."""
+    now = {r.cable: r for r in laid.runs}
+    return all(
+        r.cable in now and now[r.cable].ports == r.ports
+        and set(r.connections) <= set(now[r.cable].connections)
+        for r in b.runs if r.pinned
+    )  # fmt: skip
 
 
 def every_map(b: Build) -> Iterator[Build]:
@@ -102,7 +114,7 @@ def _ports(
         if len(set(keys)) < len(keys):
             continue
         alike = tuple(tuple((p.kind, p.circuits, p.pins_12v, p.group) for p in c) for c in choice)
-        if alike in seen:
+        if alike in seen and not any(r.pinned for r in b.runs):
             continue
         seen.add(alike)
         runs = tuple(
@@ -184,6 +196,17 @@ def made_up(seed: int) -> Build:
         name="T", supply=supply(ports=ports, groups=groups), parts=tuple(parts),
         cables=tuple(cables), **more,
     )  # fmt: skip
+
+
+def with_a_pin(b: Build, seed: int) -> Build:
+    """With a run of it as some map has it, pinned; as it is where there is no map."""
+    loose = b.house_rules.model_copy(update={"chained_graphics": "by pins"})
+    found = solve(b.model_copy(update={"house_rules": loose}))
+    if found is None or not found.runs:
+        return b
+    laid = applied(b, found)
+    run = random.Random(seed).choice(laid.runs).model_copy(update={"pinned": True})
+    return laid.model_copy(update={"runs": (run,)})
 
 
 def _kinds(cables: list[Cable]) -> set[str]:

@@ -28,7 +28,7 @@ from easy_tally.things.parts import Board, Socket
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from .exhaustive import best, made_up
+from .exhaustive import best, made_up, with_a_pin
 from .helpers import (
     board,
     board_cable,
@@ -75,6 +75,16 @@ class AgainstExhaustiveSearch(unittest.TestCase):
         got = tuple(g.value for g in found.goals) if found else None
         self.assertEqual(got, want, f"seed {seed}")
         self.assertTrue(found is None or found.proven)
+
+    @settings(max_examples=8, deadline=None)
+    @given(st.integers(0, 10_000))
+    def test_with_a_run_that_stays(self, seed: int) -> None:
+        b = with_a_pin(made_up(seed), seed)
+        want = best(b, most=700)
+        if want != "too many":
+            found = solve(b)
+            got = tuple(g.value for g in found.goals) if found else None
+            self.assertEqual(got, want, f"seed {seed}")
 
 
 class AgainstTheChecker(unittest.TestCase):

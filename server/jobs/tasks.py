@@ -5,6 +5,7 @@ from __future__ import annotations
 
 import logging
 import time
+from collections.abc import Iterator
 from typing import Any
 
 from builds import candidates, results
@@ -17,7 +18,7 @@ from easy_tally import Build as CoreBuild
 from easy_tally import EasyTallyError, Wired
 from easy_tally.editing import ChangeBuild, TakeSupply
 from easy_tally.findings import MapAnswer, map_it
-from easy_tally.mapping import InStock, Mapping, Progress, Stopped, Wish, solve
+from easy_tally.mapping import InStock, Mapping, OtherSupply, Progress, Stopped, Wish, solve
 from easy_tally.things import POSITIONS, Adapter, Cable, Extension
 from huey.contrib.djhuey import db_task
 from pydantic import TypeAdapter
@@ -73,7 +74,8 @@ def run_map(pk: int, token: str) -> None:
             return
         wish = wish_of(build, job.wish)
         progress = Progress(tell=watch.tell, stop=watch.stop)
-        answer = map_it(build, wish, stock(job.build.owner), progress)
+        owner = job.build.owner
+        answer = map_it(build, wish, stock(owner), progress, others(owner, job.build))
         state = "stopped" if watch.off and answer.status == "impossible" else "done"
         _set(job, state=state, answer=_ANSWER.dump_python(answer, mode="json"))
     except Stopped:
@@ -121,6 +123,15 @@ def stock(owner: Any) -> list[InStock]:
         InStock(thing=t, owned=False) for t in sold if isinstance(t, Cable | Adapter | Extension)
     ]
     return found
+
+
+def others(owner: Any, row: Build) -> Iterator[OtherSupply]:
+    """Supplies that would do by every other check, best first; asked for only where they are
+    wanted."""
+    for c in candidates.judged(owner, results.analysis(row)):
+        elsewhere = c.of.source == "owned" and c.of.builds
+        if c.result.verdict in ("right size", "too big") and not elsewhere:
+            yield OtherSupply(supply=c.supply, cables=c.of.cables, owned=c.of.source == "owned")
 
 
 @db_task()  # type: ignore[untyped-decorator]

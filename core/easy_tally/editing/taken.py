@@ -12,7 +12,9 @@ from ..things.adapters import Adapter, Extension
 from ..things.build import Build
 from ..things.cables import Cable, Connection, Run
 from ..things.parts import Card
+from ..things.supply import Supply
 from .base import EditBase
+from .supply import TakeSupply
 from .valid import keys_of, remade, set_fields
 
 
@@ -25,9 +27,14 @@ class Added(Model):
     extensions: Annotated[tuple[Extension, ...], Field(max_length=20)] = ()
     house_rules: dict[str, Any] = {}
     power_limits: dict[Key, float] = {}
+    supply: Annotated[Supply | None, Field(description="another supply, with `box`")] = None
+    box: Annotated[tuple[Cable, ...], Field(max_length=60)] = ()
 
     def to(self, build: Build) -> Build:
         """The build with it, as it is mapped. Raises BadInput, Refused, NotThere."""
+        if self.supply is not None:
+            other = TakeSupply(supply=self.supply, cables=self.box, release=True)
+            build = other.apply(build)
         taken = {c.key for c in build.cables} | keys_of(build)
         new: tuple[Cable | Adapter | Extension, ...]
         new = (*self.cables, *self.adapters, *self.extensions)

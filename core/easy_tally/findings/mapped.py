@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable, Iterable
+from collections.abc import Iterable
 from dataclasses import dataclass, replace
 from typing import Any, Literal
 
@@ -13,6 +13,7 @@ from ..mapping import (
     InStock,
     Mapping,
     Move,
+    OtherSupply,
     Progress,
     Repair,
     Stopped,
@@ -56,11 +57,12 @@ class MoveAnswer:
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class RepairAnswer:
-    """A way to a whole map in words, with the edit that takes it."""
+    """A way to a whole map in words, with the edit that takes it and the moves that it takes."""
 
     id: str
     text: str
     edit: dict[str, Any]
+    moves: tuple[MoveAnswer, ...]
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -81,9 +83,10 @@ class MapAnswer:
 
 def map_it(
     build: Build, wish: Wish = Wish(), stock: Iterable[InStock] = (),  # noqa: B008
-    progress: Progress | None = None,
+    progress: Progress | None = None, supplies: Iterable[OtherSupply] = (),
 ) -> MapAnswer:  # fmt: skip
-    """The best map of a build, in words; or as much as can be fed, why no more can, and repairs."""
+    """The best map of a build, in words; or as much as can be fed, why no more can, and repairs: by
+    what is in `stock`, or by one of some `supplies`."""
     found = solve(build, wish, progress)
     if found is not None:
         return answer_of(build, found)
@@ -95,16 +98,14 @@ def map_it(
             status="impossible", proven=True, goals=(), moves=(), bill=(), edit=None,
             why=_why(build, why),
         )  # fmt: skip
-    ways = _repairs(build, partial, stock, stop)
+    ways = _repairs(build, repairs(build, partial, stock, stop, supplies))
     return answer_of(build, partial, why=_why(build, why), ways=ways)
 
 
-def _repairs(
-    build: Build, partial: Mapping, stock: Iterable[InStock], stop: Callable[[], bool] | None
-) -> tuple[RepairAnswer, ...]:
+def _repairs(build: Build, several: Iterable[Repair]) -> tuple[RepairAnswer, ...]:
     found: list[RepairAnswer] = []
     try:
-        for r in repairs(build, partial, stock, stop):
+        for r in several:
             found.append(_repair(build, r))
             if len(found) == MOST_REPAIRS:
                 break
@@ -125,7 +126,10 @@ def _repair(build: Build, r: Repair) -> RepairAnswer:
     new = frozenset(c.key for c in r.added.cables)
     reach = max((mm for n in bill(then, r.found, new) if n.key in new for mm in n.reach_mm),
                 default=0.0)  # fmt: skip
-    return RepairAnswer(id=r.id, text=repair_words(r, reach), edit=_edit(r.found, r.added))
+    return RepairAnswer(
+        id=r.id, text=repair_words(r, reach), edit=_edit(r.found, r.added),
+        moves=_moves(build, applied(then, r.found)),
+    )  # fmt: skip
 
 
 def _edit(found: Mapping, added: Added | None = None) -> dict[str, Any]:
@@ -145,7 +149,7 @@ def answer_of(
     return MapAnswer(
         status="mapped" if found.whole else "impossible", proven=found.proven,
         goals=tuple(_goal(build, g, now.get(g.id)) for g in found.goals if g.id != "kept"),
-        moves=tuple(_move(wired, m) for m in moves(build, then)),
+        moves=_moves(build, then),
         bill=tuple(bill_words(wired, bill(then, found, frozenset()))),
         edit=_edit(found), unfed=tuple(wired.words(r) for r in found.unfed), why=why, repairs=ways,
     )  # fmt: skip
@@ -159,5 +163,12 @@ def _goal(build: Build, g: GoalValue, now: int | None) -> GoalAnswer:
     )  # fmt: skip
 
 
-def _move(wired: Wired, m: Move) -> MoveAnswer:
-    return MoveAnswer(id=m.id, cable=m.cable, text=move_words(wired, m))
+def _moves(build: Build, then: Build) -> tuple[MoveAnswer, ...]:
+    before, after = Wired(build), Wired(then)
+
+    def said(m: Move) -> MoveAnswer:
+        # What goes out is called as it is called now, the rest as it will be.
+        wired = before if m.id in ("unplug", "bag") else after
+        return MoveAnswer(id=m.id, cable=m.cable, text=move_words(wired, m))
+
+    return tuple(map(said, moves(build, then)))

@@ -6,14 +6,14 @@ Shares tables and the tally with the checker, and none of its judging: each prov
 from __future__ import annotations
 
 from .program import GOALS, Facts, Program, Stopped
-from .repairs import InStock, Repair, repairs
+from .repairs import InStock, OtherSupply, Repair, repairs
 from .solve import GoalValue, Mapping, Progress, Wish, applied, solve
 from .swap import Move, Needed, bill, moves
 from .why import Fact, why_not
 from .world import scenarios, world
 
 __all__ = [
-    "GOALS", "Fact", "Facts", "GoalValue", "InStock", "Mapping", "Move", "Needed", "Program",
-    "Progress", "Repair", "Stopped", "Wish", "applied", "bill", "moves", "repairs", "scenarios",
-    "solve", "why_not", "world",
+    "GOALS", "Fact", "Facts", "GoalValue", "InStock", "Mapping", "Move", "Needed", "OtherSupply",
+    "Program", "Progress", "Repair", "Stopped", "Wish", "applied", "bill", "moves", "repairs",
+    "scenarios", "solve", "why_not", "world",
 ]  # fmt: skip

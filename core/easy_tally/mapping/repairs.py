@@ -14,6 +14,7 @@ from ..things.build import Build
 from ..things.cables import Cable
 from ..things.fits import goes_into
 from ..things.parts import Card
+from ..things.supply import Supply
 from ..wiring import Wired
 from .program import Facts, Program, Stopped
 from .solve import Mapping, Wish, between_of, fed_by, solve
@@ -24,7 +25,7 @@ MOST = 3
 #: Down to what share of its maker's power limit a card is held.
 LOWEST_LIMIT = 0.5
 
-RepairId = Literal["rule", "power-limit", "cable", "adapter", "extension"]
+RepairId = Literal["rule", "power-limit", "cable", "adapter", "extension", "supply"]
 Thing = Cable | Adapter | Extension
 
 
@@ -35,6 +36,15 @@ class InStock:
     thing: Thing
     owned: bool
     free: int = MOST
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class OtherSupply:
+    """A supply that could be taken, with the cables in its box; best first where there are many."""
+
+    supply: Supply
+    cables: tuple[Cable, ...]
+    owned: bool
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -52,9 +62,14 @@ class Repair:
 
 
 def repairs(
-    build: Build, partial: Mapping, stock: Iterable[InStock], stop: Callable[[], bool] | None = None
+    build: Build,
+    partial: Mapping,
+    stock: Iterable[InStock],
+    stop: Callable[[], bool] | None = None,
+    supplies: Iterable[OtherSupply] = (),
 ) -> Iterator[Repair]:
-    """Repairs, cheapest first: a house rule, a lower power limit, what is owned, what is bought."""
+    """Repairs, cheapest first: a house rule, a lower power limit, what is owned, what is bought,
+    and last another supply."""
     goes = _Going(build, stop)
     yield from _rule(goes)
     yield from _power_limits(goes, partial)
@@ -63,6 +78,7 @@ def repairs(
         for kind in (Cable, Adapter, Extension):
             found = [s for s in several if s.owned == owned and isinstance(s.thing, kind)]
             yield from _things(goes, found)
+    yield from _supplies(goes, supplies)
 
 
 class _Going:
@@ -159,6 +175,20 @@ def _things(goes: _Going, several: list[InStock]) -> Iterator[Repair]:
                         added=added, found=found,
                     )  # fmt: skip
                 break
+
+
+def _supplies(goes: _Going, supplies: Iterable[OtherSupply]) -> Iterator[Repair]:
+    """Other supplies with which there is a map; one that is owned, and one that is not."""
+    told: set[bool] = set()
+    for s in supplies:
+        if s.owned in told:
+            continue
+        added = Added(supply=s.supply, box=s.cables)
+        if goes.does(added) and (found := goes.map(added)):
+            told.add(s.owned)
+            yield Repair(
+                id="supply", name=s.supply.name, count=1, owned=s.owned, added=added, found=found
+            )
 
 
 def _several(build: Build, s: InStock, n: int) -> Added:

@@ -120,6 +120,10 @@ class Cables(_Looks):
         page.locator("aside [data-fed=false]").first.click()
         expect(page.locator("[data-offer]").first).to_be_visible()
         self._look(page, "loom, socket picked")
+        page.keyboard.press("Escape")
+        page.get_by_role("button", name="Map it", exact=True).click()
+        expect(page.get_by_role("button", name="Take this map")).to_be_visible()
+        self._look(page, "loom, a map shown", dark=True)
 
     def test_names_as_long_as_they_may_be(self) -> None:
         """80 characters each: of words that break for parts, of one that does not for the rest."""
@@ -151,6 +155,10 @@ class Cables(_Looks):
         page.locator("aside [data-fed=false]").first.click()
         expect(page.locator("[data-offer]").first).to_be_visible()
         self._look(page, "long names, socket picked")
+        page.keyboard.press("Escape")
+        page.get_by_role("button", name="Map it", exact=True).click()
+        expect(page.get_by_role("button", name="Take this map")).to_be_visible()
+        self._look(page, "long names, a map shown")
         self.go(key, "rules")
         self._look(page, "long names, rules")
         page.goto(self.live_server_url)
@@ -166,6 +174,11 @@ class Cables(_Looks):
         page = self.go(key, "loom?at=sata-1")
         expect(page.locator("[data-lane]").first).to_be_visible()
         self._look(page, "sixty, loom", dark=True)
+        page.get_by_role("button", name="Map it", exact=True).click()
+        expect(page.get_by_role("button", name="Take what can be fed")).to_be_visible(
+            timeout=60_000
+        )
+        self._look(page, "sixty, no map")
         page = self.go(key, "supply")
         expect(page.locator("[data-ticket]").first).to_be_visible()
         self._look(page, "sixty, supply")

@@ -4597,6 +4597,13 @@ export interface components {
             power_limits?: {
                 [key: string]: number;
             };
+            /** @description another supply, with `box` */
+            supply?: components["schemas"]["Supply"] | null;
+            /**
+             * Box
+             * @default []
+             */
+            box?: components["schemas"]["Cable"][];
         };
         /**
          * ChangeBetween
@@ -4911,7 +4918,9 @@ export interface components {
              *       "adapters": [],
              *       "extensions": [],
              *       "house_rules": {},
-             *       "power_limits": {}
+             *       "power_limits": {},
+             *       "supply": null,
+             *       "box": []
              *     }
              */
             added?: components["schemas"]["Added"];
@@ -6077,7 +6086,7 @@ export interface components {
         };
         /**
          * RepairAnswer
-         * @description A way to a whole map in words, with the edit that takes it.
+         * @description A way to a whole map in words, with the edit that takes it and the moves that it takes.
          */
         RepairAnswer: {
             /** Id */
@@ -6088,6 +6097,8 @@ export interface components {
             edit: {
                 [key: string]: unknown;
             };
+            /** Moves */
+            moves: components["schemas"]["MoveAnswer"][];
         };
         /**
          * MapIn

@@ -118,8 +118,8 @@ def repair_words(r: Repair, reach_mm: float) -> str:
         case "cable":
             far = f" It has to reach {reach_mm:.0f} mm." if reach_mm else ""
             return f"Add {many}{r.name}, {from_}, in a free port.{far}"
-        case "adapter":
-            return f"Add {many}{r.name}, {from_}."
+        case "supply":
+            return f"Take {r.name}, {from_}, in place of this supply."
     return f"Add {many}{r.name}, {from_}."
 
 

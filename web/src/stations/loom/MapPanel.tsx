@@ -80,7 +80,12 @@ export function MapPanel({ onClose }: { onClose: () => void }) {
           )}
         </div>
       </div>
-      <div className="min-h-0 flex-1 overflow-auto px-3 pb-3">
+      <div
+        tabIndex={0}
+        role="region"
+        aria-label="What mapping found"
+        className="min-h-0 flex-1 overflow-auto px-3 pb-3"
+      >
         {answer && <Found answer={answer} onRepair={(a) => void lay(a)} />}
       </div>
     </div>
@@ -131,6 +136,21 @@ function Found({ answer, onRepair }: { answer: MapAnswer; onRepair: (a: Action) 
                 >
                   {r.text}
                 </Button>
+                <details className="px-1 text-sm text-ink-soft">
+                  <summary className="min-h-6 cursor-pointer">
+                    What it takes: {r.moves.filter((m) => m.id !== "keep").length} moves,{" "}
+                    {r.moves.filter((m) => m.id === "keep").length} plugs stay
+                  </summary>
+                  <ol className="pl-2">
+                    {r.moves
+                      .filter((m) => m.id !== "keep")
+                      .map((m, i) => (
+                        <li key={i} className="border-b border-rule py-0.5">
+                          {m.text}
+                        </li>
+                      ))}
+                  </ol>
+                </details>
               </li>
             ))}
           </ul>
