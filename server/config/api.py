@@ -4,6 +4,7 @@ import json
 import logging
 from typing import Any
 
+from bench.api import router as bench_router
 from builds.actions import NoBuild, StaleEdit, name_of
 from builds.routes import router
 from builds.store import Unreadable
@@ -42,6 +43,7 @@ api.add_router("", router)
 api.add_router("", catalogue_router)
 api.add_router("", drawer_router)
 api.add_router("", jobs_router)
+api.add_router("", bench_router)
 
 
 def _problem(status: int, kind: str, title: str, detail: str, **more: Any) -> HttpResponse:

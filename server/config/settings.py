@@ -39,6 +39,7 @@ INSTALLED_APPS = [
     "catalogue",
     "drawer",
     "builds",
+    "bench",
     "jobs",
     "huey.contrib.djhuey",
 ]

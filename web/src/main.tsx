@@ -21,6 +21,7 @@ const pages = {
   energy: () => import("./stations/supply/Energy"),
   drawer: () => import("./stations/drawer/Drawer"),
   loom: () => import("./stations/loom/Loom"),
+  bench: () => import("./stations/bench/Bench"),
   rules: () => import("./stations/rules/Rules"),
 };
 const Parts = lazy(pages.parts);
@@ -31,6 +32,7 @@ const Fit = lazy(pages.fit);
 const Energy = lazy(pages.energy);
 const Drawer = lazy(pages.drawer);
 const Loom = lazy(pages.loom);
+const Bench = lazy(pages.bench);
 const Rules = lazy(pages.rules);
 
 const router = createBrowserRouter([
@@ -48,6 +50,7 @@ const router = createBrowserRouter([
       { path: "supply/energy", element: <Energy /> },
       { path: "drawer", element: <Drawer /> },
       { path: "loom", element: <Loom /> },
+      { path: "bench", element: <Bench /> },
       { path: "rules", element: <Rules /> },
     ],
   },

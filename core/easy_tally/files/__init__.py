@@ -2,11 +2,11 @@
 
 from __future__ import annotations
 
-from . import build_file, kits_csv, loom_pdf, loom_svg, map_csv, parts_csv, supplies_csv
+from . import bench_pdf, build_file, kits_csv, loom_pdf, loom_svg, map_csv, parts_csv, supplies_csv
 from .canonical import to_text
 from .printout import print_map, print_report
 
 __all__ = [
-    "build_file", "kits_csv", "loom_pdf", "loom_svg", "map_csv", "parts_csv", "print_map",
-    "print_report", "supplies_csv", "to_text",
+    "bench_pdf", "build_file", "kits_csv", "loom_pdf", "loom_svg", "map_csv", "parts_csv",
+    "print_map", "print_report", "supplies_csv", "to_text",
 ]  # fmt: skip

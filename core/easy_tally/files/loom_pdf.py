@@ -3,13 +3,10 @@
 from __future__ import annotations
 
 import io
-from functools import cache
-from pathlib import Path
 
 from ..findings import Compact
+from .fonts import BOLD, PLAIN, fonts
 from .loom_drawing import GROUND, Box, Drawing, Stroke, Words, drawing
-
-_PLAIN, _BOLD = "Vera", "VeraBd"
 
 
 def write(result: Compact) -> bytes:
@@ -22,7 +19,7 @@ def of(d: Drawing) -> bytes:
     from reportlab.lib.colors import HexColor
     from reportlab.pdfgen.canvas import Canvas
 
-    _fonts()
+    fonts()
     out = io.BytesIO()
     page = Canvas(out, pagesize=(d.width, d.height), invariant=1, pageCompression=1)
     page.setTitle(d.title)
@@ -45,22 +42,9 @@ def of(d: Drawing) -> bytes:
                 page.line(s.x, d.height - s.y, s.to_x, d.height - s.to_y)
             case Words():
                 page.setFillColor(HexColor(s.color))
-                page.setFont(_BOLD if s.bold else _PLAIN, s.size * 0.92)
+                page.setFont(BOLD if s.bold else PLAIN, s.size * 0.92)
                 put = page.drawCentredString if s.middle else page.drawString
                 put(s.x, d.height - s.y, s.text)
         page.restoreState()
     page.save()
     return out.getvalue()
-
-
-@cache
-def _fonts() -> None:
-    """The open fonts that come with the package: the application's own are of a kind it can't
-    read."""
-    import reportlab
-    from reportlab.pdfbase import pdfmetrics
-    from reportlab.pdfbase.ttfonts import TTFont
-
-    folder = Path(reportlab.__file__).parent / "fonts"
-    for name in (_PLAIN, _BOLD):
-        pdfmetrics.registerFont(TTFont(name, str(folder / f"{name}.ttf")))

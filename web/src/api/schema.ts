@@ -944,6 +944,154 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/builds/{key}/bench": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Plan
+         * @description The steps from the map as it is, with what is done.
+         */
+        get: operations["benchPlan"];
+        put?: never;
+        /**
+         * Add Entries
+         * @description Add to the record; what was sent before stands once.
+         */
+        post: operations["benchDone"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/builds/{key}/bench.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Record File
+         * @description The record as CSV.
+         */
+        get: operations["benchRecord"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/builds/{key}/record.zip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Archive
+         * @description The build's file with its record and its photos, as one archive.
+         */
+        get: operations["benchArchive"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/builds/{key}/bench.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Sheet
+         * @description The bench sheet as PDF.
+         */
+        get: operations["benchSheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/builds/{key}/flags.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Flags
+         * @description Cable flags as PDF: both ends of every run, to be folded over the cable.
+         */
+        get: operations["cableFlags"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/builds/{key}/photos": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Add Photo
+         * @description Keep a photo at a step; place and device that the camera noted are left out.
+         */
+        post: operations["addPhoto"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/builds/{key}/photos/{photo}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Photo
+         * @description A photo.
+         */
+        get: operations["getPhoto"];
+        put?: never;
+        post?: never;
+        /**
+         * Remove Photo
+         * @description Throw a photo away.
+         */
+        delete: operations["removePhoto"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -6132,6 +6280,163 @@ export interface components {
             /** Needed */
             needed: number;
         };
+        /**
+         * Joint
+         * @description One end of a run in its port or its socket. `key` stays the same while the two ends do:
+         *     what is done is found by it, whatever else the map changes.
+         */
+        Joint: {
+            /** Key */
+            key: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "port" | "plug";
+            /** Cable */
+            cable: string;
+            /** Name */
+            name: string;
+            /** Port */
+            port: string;
+            /** Plug */
+            plug: string;
+            /** Face */
+            face: string;
+            /** Latch */
+            latch: boolean;
+            /** Socket */
+            socket: string;
+            /** Where */
+            where: string;
+            /** Looks */
+            looks: components["schemas"]["Look"][];
+            /** Matings */
+            matings?: number | null;
+        };
+        /**
+         * Look
+         * @description One thing to look at: a stable id, and what to see.
+         */
+        Look: {
+            /** Id */
+            id: string;
+            /** Text */
+            text: string;
+        };
+        /**
+         * PlanOut
+         * @description The plan of a build's map: steps, the first that is not done, what stops the work.
+         */
+        PlanOut: {
+            /** Version */
+            version: number;
+            /** Steps */
+            steps: components["schemas"]["StepOut"][];
+            /** Next */
+            next: string;
+            /** Left */
+            left: number;
+            /** Stopped */
+            stopped: string;
+            /** Stopped At */
+            stopped_at: string;
+        };
+        /**
+         * Step
+         * @description One step: a stable id, what to do, why, what may hurt, what to look at, and the joint that it
+         *     makes where it makes one. `note`: what is to be noted there, as its label.
+         */
+        Step: {
+            /** Id */
+            id: string;
+            /**
+             * Group
+             * @enum {string}
+             */
+            group: "before" | "supply" | "board" | "card" | "drives" | "small" | "after";
+            /** Title */
+            title: string;
+            /**
+             * Text
+             * @default []
+             */
+            text?: string[];
+            /**
+             * Caution
+             * @default
+             */
+            caution?: string;
+            /**
+             * Looks
+             * @default []
+             */
+            looks?: components["schemas"]["Look"][];
+            joint?: components["schemas"]["Joint"] | null;
+            /**
+             * Note
+             * @default
+             */
+            note?: string;
+        };
+        /**
+         * StepOut
+         * @description A step with what is done of it: by whom and when; what was noted; photos by their keys.
+         */
+        StepOut: {
+            step: components["schemas"]["Step"];
+            /** Group */
+            group: string;
+            /** Done */
+            done: boolean;
+            /** Who */
+            who: string;
+            /** At */
+            at: string;
+            /** Noted */
+            noted: string;
+            /** Photos */
+            photos: string[];
+            /** Matings */
+            matings: number | null;
+        };
+        /**
+         * EntriesIn
+         * @description Several, in the order in which they were done.
+         */
+        EntriesIn: {
+            /** Entries */
+            entries: components["schemas"]["EntryIn"][];
+        };
+        /**
+         * EntryIn
+         * @description One thing done or found; `uid` is the sender's own, `at` a time with its zone.
+         */
+        EntryIn: {
+            /** Uid */
+            uid: string;
+            /** Step */
+            step: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "done" | "undone" | "warm" | "browned" | "loose" | "looked at" | "note" | "photo";
+            /** Words */
+            words: string;
+            /** At */
+            at: string;
+            /**
+             * Who
+             * @default
+             */
+            who?: string;
+            /**
+             * Text
+             * @default
+             */
+            text?: string;
+        };
     };
     responses: never;
     parameters: never;
@@ -7370,6 +7675,218 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FeedOut"][];
+                };
+            };
+        };
+    };
+    benchPlan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanOut"];
+                };
+            };
+        };
+    };
+    benchDone: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EntriesIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanOut"];
+                };
+            };
+        };
+    };
+    benchRecord: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    benchArchive: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    benchSheet: {
+        parameters: {
+            query?: {
+                paper?: "A4" | "letter";
+            };
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    cableFlags: {
+        parameters: {
+            query?: {
+                paper?: "A4" | "letter";
+                width_mm?: number;
+                height_mm?: number;
+            };
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    addPhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "multipart/form-data": {
+                    /** Step */
+                    step: string;
+                    /**
+                     * Photo
+                     * Format: binary
+                     */
+                    photo: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanOut"];
+                };
+            };
+        };
+    };
+    getPhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+                photo: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    removePhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+                photo: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanOut"];
                 };
             };
         };

@@ -118,6 +118,13 @@ export const feedsQuery = (key: string, version: number) =>
     queryFn: () => take(client.GET("/api/v1/builds/{key}/feeds", at(key))),
   });
 
+export const benchQuery = (key: string, version: number) =>
+  queryOptions({
+    queryKey: ["bench", key, version],
+    queryFn: () => take(client.GET("/api/v1/builds/{key}/bench", at(key))),
+    placeholderData: (before) => before,
+  });
+
 export const houseRulesKey = ["house-rules"] as const;
 
 export const houseRulesQuery = queryOptions({

@@ -12,6 +12,7 @@ from django.utils import timezone
 from easy_tally import BadFile, Build, Report, analyse, exit_status, report
 from easy_tally.editing import TakeMap
 from easy_tally.files import (
+    bench_pdf,
     build_file,
     loom_pdf,
     loom_svg,
@@ -39,6 +40,8 @@ class Command(BaseCommand):
         kind.add_argument("--json", action="store_true", help="as data, see docs/build-file.md")
         kind.add_argument("--csv", action="store_true", help="the connection list as CSV")
         kind.add_argument("--svg", action="store_true", help="the Loom as a picture")
+        kind.add_argument("--sheet", metavar="OUT", help="write the bench sheet as PDF to a file")
+        kind.add_argument("--flags", metavar="OUT", help="write the cable flags as PDF to a file")
         kind.add_argument("--pdf", metavar="OUT", help="write the Loom as PDF to a file")
 
     def handle(self, *args: Any, **options: Any) -> None:
@@ -64,6 +67,10 @@ class Command(BaseCommand):
             self.stdout.write(loom_svg.write(found.result), ending="")
         elif options["pdf"]:
             self._put(options["pdf"], loom_pdf.write(found.result))
+        elif options["sheet"]:
+            self._put(options["sheet"], bench_pdf.sheet(analysis))
+        elif options["flags"]:
+            self._put(options["flags"], bench_pdf.flags(analysis))
         else:
             self.stdout.write(print_report(found))
         sys.exit(exit_status(found))

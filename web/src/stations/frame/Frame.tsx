@@ -13,6 +13,7 @@ const STATIONS = [
   { to: "parts", name: "Parts", icon: "parts" },
   { to: "supply", name: "Supply", icon: "supply" },
   { to: "loom", name: "Loom", icon: "loom" },
+  { to: "bench", name: "Bench", icon: "bench" },
 ];
 
 /** Station rail, page and tally strip of one build. */

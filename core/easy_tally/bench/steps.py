@@ -1,0 +1,330 @@
+"""The work from the map to a machine that runs, step by step, in an order that holds whatever the
+map."""
+
+from __future__ import annotations
+
+from collections import Counter
+from collections.abc import Iterator
+from dataclasses import dataclass
+from typing import Literal
+
+from ..base.rounding import up
+from ..findings import Analysis
+from ..findings.of_fit import fit_checks
+from ..findings.wording.fit import fit_words
+from ..things.parts import Board, Card, Cooler, Drive, Fan, Hub, Pump, UsbLoad
+from ..wiring import Feed
+from .joints import MOST_MATINGS, WARN_MATINGS, Joint, Look, plug_joint, port_joint
+
+Group = Literal["before", "supply", "board", "card", "drives", "small", "after"]
+GROUP_WORDS: dict[Group, str] = {
+    "before": "Before you begin", "supply": "At the supply", "board": "Board and processor",
+    "card": "Cards", "drives": "Drives, hubs, cooling", "small": "Small leads",
+    "after": "Looking over and switching on",
+}  # fmt: skip
+#: Sockets of the board by the thickness of what goes there, thick first.
+_THICK = ("atx24", "atx20", "eps8", "eps4", "aux6", "pcie8", "pcie6", "per4", "sata")
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Step:
+    """One step: a stable id, what to do, why, what may hurt, what to look at, and the joint that it
+    makes where it makes one. `note`: what is to be noted there, as its label."""
+
+    id: str
+    group: Group
+    title: str
+    text: tuple[str, ...] = ()
+    caution: str = ""
+    looks: tuple[Look, ...] = ()
+    joint: Joint | None = None
+    note: str = ""
+
+
+def steps(a: Analysis, gone: tuple[tuple[str, str], ...] = ()) -> tuple[Step, ...]:
+    """Every step. `gone`: (key, words) of joints that were made and that the map no longer has:
+    they are undone first."""
+    return (
+        *_before(a, gone), *_supply(a), *_board(a), *_cards(a), *_drives(a), *_small(a),
+        *_after(a),
+    )  # fmt: skip
+
+
+# -- before --------------------------------------------------------------------------------------
+
+_SAFE = (
+    Look(id="switch", text="The supply’s switch is off, and its mains lead is out of the wall."),
+    Look(id="drain", text="The power button was pressed once for five seconds, with the lead out."),
+    Look(id="static", text="You touched bare metal of the case, and do so again now and then."),
+)
+
+
+def _before(a: Analysis, gone: tuple[tuple[str, str], ...]) -> Iterator[Step]:
+    yield Step(
+        id="safe", group="before", title="Make it safe", looks=_SAFE,
+        caution="Never open a supply, never cut its cables, never force a plug that resists.",
+    )  # fmt: skip
+    if gone:
+        yield Step(
+            id="photo", group="before", title="Photograph the wiring as it is",
+            text=("Panel, board, card and drives, from two sides: to plug it back if need be.",),
+        )  # fmt: skip
+        for key, words in gone:
+            yield Step(
+                id=f"out:{key}", group="before", title=f"Unplug {words}",
+                text=("The map no longer has it. Press the latch, hold the plug, not the wires.",),
+                looks=(Look(id="warm", text="It is neither browned, warm nor loose."),),
+            )  # fmt: skip
+    used = [r.cable for r in a.wired.runs if r.feeds]
+    things = [b.name for b in a.wired.betweens.values() if any(f.cable is b for f in _feeds(a))]
+    names = Counter([*(c.name for c in used), *things])
+    yield Step(
+        id="pins", group="before", title="Look into every plug",
+        text=(", ".join(f"{k}, {n} of them" if n > 1 else k for k, n in names.items()),),
+        looks=(
+            Look(id="straight", text="No pin is pushed in, bent or browned, in both ends of each."),
+        ),
+    )  # fmt: skip
+    families = Counter(c.family for c in used if c.needs)
+    left = Counter((c.family, c.name) for c in a.build.cables if c not in used and c.needs)
+    bags = [f"Back into the bag of {f}: {name}{f', {n} of them' if n > 1 else ''}"
+            for (f, name), n in left.items()]  # fmt: skip
+    yield Step(
+        id="sort", group="before", title="Sort the cables by their family",
+        text=(
+            *(f"Out on the table: {n} cables of {f}" for f, n in families.items()), *bags,
+            *(f"Beside them: {t}" for t in things),
+        ),
+        caution="Never use a cable of another supply unless its maker states the same pinout.",
+        looks=(Look(id="family", text="No cable of another supply lies among them."),),
+    )  # fmt: skip
+
+
+def _feeds(a: Analysis) -> list[Feed]:
+    return list(a.wired.feeds.values())
+
+
+# -- at the supply -------------------------------------------------------------------------------
+
+
+def _supply(a: Analysis) -> Iterator[Step]:
+    runs = [r for r in a.wired.runs if r.ports and r.feeds]
+    # Lower rows are the hardest to reach once the supply stands: assumption.
+    for run in sorted(runs, key=lambda r: (-max(p.row for p in r.ports), r.ports[0].column)):
+        joint = port_joint(a.wired, run)
+        yield Step(
+            id=f"joint:{joint.key}", group="supply",
+            title=f"{joint.name} into {joint.where}", joint=joint,
+            text=("Outside the case, where you can see the panel.",), looks=joint.looks,
+        )  # fmt: skip
+    bracket = a.build.bracket
+    if bracket is not None:
+        yield Step(
+            id="bracket", group="supply", title=f"Screw on {bracket.name}",
+            text=(f"It holds the {bracket.form} supply in a place for {bracket.place}.",),
+        )  # fmt: skip
+    if a.build.supply is not None:
+        fan = next((c for c in fit_checks(a) if c.id == "supply-fan"), None)
+        way = fit_words(fan, a.wired.parts) if fan else "its fan towards a free vent"
+        yield Step(
+            id="mount", group="supply", title="Mount the supply",
+            text=(f"{way[:1].upper()}{way[1:]}.",),
+            looks=(Look(id="screws", text="All its screws are in; no cable is caught behind it."),),
+        )  # fmt: skip
+
+
+# -- parts ---------------------------------------------------------------------------------------
+
+
+def _joint(a: Analysis, feed: Feed, group: Group, text: tuple[str, ...] = ()) -> Step:
+    joint = plug_joint(a, feed)
+    caution = ""
+    if joint.matings is not None and joint.matings >= WARN_MATINGS:
+        caution = (
+            f"This plug was mated {joint.matings} times of {MOST_MATINGS}: have another one ready."
+        )
+    port = f" from {joint.port}" if joint.port else ""
+    return Step(
+        id=f"joint:{joint.key}", group=group, title=f"{joint.name}{port} into {joint.where}",
+        joint=joint, looks=joint.looks, caution=caution, text=text,
+    )  # fmt: skip
+
+
+def _of(a: Analysis, *kinds: type) -> list[Feed]:
+    """Plugs in parts of some kinds, with those of what stands in between on their way first."""
+    found: list[Feed] = []
+    for f in _feeds(a):
+        if f.input.between is None and isinstance(f.input.part, kinds):
+            found += [x for x in _way(a, f) if x not in found]
+    return found
+
+
+def _way(a: Analysis, feed: Feed) -> Iterator[Feed]:
+    """A plug in a socket, after the plugs in the leads of what it is of."""
+    between = a.wired.betweens.get(feed.cable.key)
+    if between is not None:
+        for lead in a.wired.leads_in_use(between, feed.plug.key):
+            yield from _way(a, a.wired.feeds[f"{between.key}#1/{lead}"])
+    yield feed
+
+
+def _board(a: Analysis) -> Iterator[Step]:
+    feeds = _of(a, Board)
+    feeds.sort(key=lambda f: _THICK.index(f.input.socket.kind) if (
+        f.input.socket.kind in _THICK) else 0)  # fmt: skip
+    for f in feeds:
+        text = ("Route it behind the tray first, then plug it.",) if (
+            f.mated in ("atx24", "atx20", "eps8", "eps4")) else ()  # fmt: skip
+        yield _joint(a, f, "board", text)
+
+
+def _cards(a: Analysis) -> Iterator[Step]:
+    rule = a.build.house_rules.card_first == "mount then plug"
+    closed = {c.part for c in fit_checks(a) if c.id == "plug-room" and c.status == "fail"}
+    for part in a.build.parts:
+        if not isinstance(part, Card):
+            continue
+        first = rule and part.key not in closed  # what can't be reached later is plugged before
+        feeds = [f for f in _of(a, Card) if part.key in _reaches(a, f)]
+        plugs = [_joint(a, f, "card") for f in feeds]
+        mount = Step(
+            id=f"mount:{part.key}", group="card", title=f"Mount {part.name}",
+            text=tuple(_card_text(a, part, bool(feeds), first, part.key in closed)),
+            looks=(
+                Look(id="slot", text="It is level in its slot, and the slot’s catch has closed."),
+                Look(id="screws", text="Its bracket is screwed to the case."),
+            ),
+        )  # fmt: skip
+        yield from (mount, *plugs) if first else (*plugs, mount)
+
+
+def _reaches(a: Analysis, f: Feed) -> set[str]:
+    """Parts that a plug feeds in the end."""
+    if f.input.between is None:
+        return {f.input.at.part}
+    return {k for x in a.wired.onward(f.input) for k in _reaches(a, x)}
+
+
+def _card_text(a: Analysis, part: Card, fed: bool, first: bool, closed: bool) -> Iterator[str]:
+    if part.covers:
+        places = "1 slot cover" if part.covers == 1 else f"{part.covers} slot covers"
+        yield f"Take {places} out first."
+    slot = a.wired.slot_of(part)
+    if slot is not None:
+        yield f"It stands in {slot.key.replace('-', ' ')} of the board."
+    if part.support:
+        yield "Set its support under it before you let go."
+    if fed and closed:
+        yield "It was plugged first: in this case its plugs can’t be reached once it stands."
+    elif fed:
+        yield (
+            "By your house rule it is mounted first, then plugged."
+            if first else "By your house rule it was plugged first."
+        )  # fmt: skip
+
+
+def _drives(a: Analysis) -> Iterator[Step]:
+    for f in _of(a, Drive, Hub):
+        yield _joint(a, f, "drives")
+    for f in _of(a, Cooler, Fan, Pump):
+        yield _joint(a, f, "drives")
+    for part in a.build.parts:
+        if isinstance(part, Fan | Pump | Cooler) and not part.sockets:
+            hub = a.wired.parts.get(part.on) if part.on else a.wired.board
+            on = hub.name if hub else "a header"
+            named = f" {', '.join(part.headers)}" if part.headers else ""
+            many = f"{part.count} × " if part.count > 1 else ""
+            yield Step(
+                id=f"header:{part.key}", group="drives",
+                title=f"{many}{part.name} onto {on}{named}",
+                looks=(Look(id="blades", text="Its lead is clear of every blade."),),
+                caution=_LOOP if isinstance(part, Pump) else "",
+            )  # fmt: skip
+
+
+_LOOP = (
+    "A loop that is filled off the board: follow its maker’s own procedure, and no other; never "
+    "start a supply off its board except by that."
+)
+
+
+# -- small leads, and after ----------------------------------------------------------------------
+
+
+def _small(a: Analysis) -> Iterator[Step]:
+    for part in a.build.parts:
+        if isinstance(part, Drive) and part.data != "expander":
+            many = f", {part.count} of them" if part.count > 1 else ""
+            yield Step(
+                id=f"data:{part.key}", group="small", title=f"Data leads of {part.name}{many}",
+                note="Which port each is on",
+                looks=(Look(id="home", text="Each is pushed home at both ends."),),
+            )  # fmt: skip
+    yield Step(
+        id="front", group="small", title="Front panel leads",
+        text=("Power and reset switch, lights: by the board’s manual.",),
+        note="Their pins, from the manual",
+        looks=(Look(id="manual", text="Plus and minus of the lights are as the manual has them."),),
+    )  # fmt: skip
+    case = a.build.case
+    for name, n, words in (
+        ("front_usb2", case.front_usb2 if case else None, "USB 2 lead of the front panel"),
+        ("front_usb3", case.front_usb3 if case else None, "USB 3 lead of the front panel"),
+        ("front_usbc", case.front_usbc if case else None, "USB-C lead of the front panel"),
+        ("front_audio", case.front_audio if case else None, "Audio lead of the front panel"),
+    ):
+        if n:
+            yield _lead(name, words if n == 1 else f"{n} × {words}")
+    for part in a.build.parts:
+        if isinstance(part, UsbLoad) and part.port != "outside":
+            yield _lead(f"usb:{part.key}", f"{part.name} onto its internal header")
+        if isinstance(part, Hub | Cooler) and part.usb_lead:
+            yield _lead(f"usb:{part.key}", f"USB lead of {part.name}")
+    if a.build.supply is not None and a.build.supply.telemetry_lead:
+        yield _lead("telemetry", "The supply’s own telemetry lead, onto an internal USB 2 header")
+
+
+def _lead(id: str, title: str) -> Step:
+    return Step(
+        id=f"lead:{id}", group="small", title=title, note="Its header and pins",
+        looks=(Look(id="pins", text="Every pin is in a hole of the plug; none is bent."),),
+    )  # fmt: skip
+
+
+def _after(a: Analysis) -> Iterator[Step]:
+    looks = [
+        Look(id="clicks", text="Every latch is over its edge: go along all of them once more."),
+        Look(id="gaps", text="No plug shows a gap, seen from its side."),
+        Look(id="fans", text="No lead can reach a fan; each blade turns freely by hand."),
+        Look(id="panel", text="The side panel closes without pressing on a plug or its cable."),
+        Look(id="screws", text="No screw is left over, or lies in the case."),
+    ]
+    if any(f.mated == "16pin" for f in _feeds(a)):
+        straight = "Each 16-pin cable runs straight before its bend, and nothing pulls at it."
+        looks.insert(2, Look(id="straight", text=straight))
+    yield Step(id="last-look", group="after", title="A last look", looks=tuple(looks))
+    yield Step(
+        id="power-on", group="after", title="Switch on",
+        text=(
+            "Mains lead in, the supply’s switch on, then the power button.",
+            "If nothing happens: off, lead out, and look at the board’s main plug, the processor’s "
+            "plug, the supply’s switch and the front panel leads, in this order.",
+        ),
+        caution="Smoke, a smell, a warm, browned or loose plug: off at the wall, and stop. It is "
+        "not to be used again.",
+        looks=(
+            Look(id="runs", text="Fans turn, and a picture or the board’s sign of life comes."),
+            Look(id="warm", text="After five minutes no plug is warm."),
+        ),
+    )  # fmt: skip
+    if any(isinstance(p, Card) for p in a.build.parts):
+        yield Step(
+            id="driver", group="after", title="Install the card’s driver",
+            text=("Before that it may run at its least.",),
+        )  # fmt: skip
+    watts = up(a.tally.total.at("full").likely) or 0
+    yield Step(
+        id="readings", group="after", title="Take readings",
+        text=(f"Idle, everyday and full: the tally says {watts} W at full.",),
+        note="What the wall meter or the supply says",
+    )  # fmt: skip

@@ -1,0 +1,216 @@
+"""The bench sheet and the cable flags as PDF, from the same plan as the station. Bytes out."""
+
+from __future__ import annotations
+
+import io
+from collections.abc import Iterator
+from typing import Any, Literal, NamedTuple
+
+from ..bench import Joint, Look, Step, joint_words, steps
+from ..findings import Analysis
+from .fonts import BOLD, PLAIN, fonts
+
+Paper = Literal["A4", "letter"]
+#: Margin of a page, and the gap between two flags [mm].
+_MARGIN, _GAP = 12.0, 2.0
+_SHORT = {
+    "place": "right port", "end": "supply’s end", "like": "right kind", "clicked": "clicked",
+    "pull": "holds", "half": "right part of the plug", "one-off": "not one pin off",
+    "key": "step meets step", "home": "home", "gap": "no gap",
+}  # fmt: skip
+CAUTIONS = (
+    "Off and out of the wall before a cable is touched. Never open a supply, never cut its cables, "
+    "never force a plug. No cable of another supply unless its maker states the same pinout.",
+    "A warm, browned or loose plug ends the work: stop using it. Mains circuits: local code and a "
+    "licensed electrician decide.",
+)
+
+
+def sheet(a: Analysis, paper: Paper = "A4") -> bytes:
+    """The bench sheet: panel, every joint with its boxes, what else is to be looked at, cautions,
+    room for initials. One page where it can be."""
+    from reportlab.lib.units import mm
+    from reportlab.platypus import Paragraph, SimpleDocTemplate, Spacer
+
+    fonts()
+    out = io.BytesIO()
+    page = SimpleDocTemplate(
+        out, pagesize=_size(paper), leftMargin=_MARGIN * mm, rightMargin=_MARGIN * mm,
+        topMargin=10 * mm, bottomMargin=10 * mm, title=f"{a.build.name}: bench sheet", invariant=1,
+    )  # fmt: skip
+    supply = a.build.supply.name if a.build.supply else "no supply"
+    story: list[Any] = [
+        Paragraph(f"{_safe(a.build.name)}: bench sheet", _style(15, bold=True)),
+        Paragraph(f"{_safe(supply)}. Date ____________   Initials ____________", _style(8.5)),
+        Spacer(1, 2 * mm), _panel(a), Spacer(1, 2 * mm), _joints(a), Spacer(1, 2 * mm),
+        _others(a), Spacer(1, 2 * mm),
+        *(Paragraph(_safe(text), _style(7.5)) for text in CAUTIONS),
+    ]  # fmt: skip
+    page.build(story)
+    return out.getvalue()
+
+
+def _size(paper: Paper) -> tuple[float, float]:
+    from reportlab.lib.pagesizes import A4, letter
+
+    width, height = A4 if paper == "A4" else letter
+    return float(width), float(height)
+
+
+def _style(size: float, bold: bool = False) -> Any:
+    from reportlab.lib.styles import ParagraphStyle
+
+    font = BOLD if bold else PLAIN
+    return ParagraphStyle("s", fontName=font, fontSize=size, leading=size * 1.25, spaceAfter=2)
+
+
+def _safe(text: str) -> str:
+    return text.replace("&", "&amp;").replace("<", "&lt;").replace(">", "&gt;")
+
+
+def _table(rows: list[list[Any]], widths: list[float], head: bool, size: float = 7.5) -> Any:
+    from reportlab.lib.units import mm
+    from reportlab.platypus import Table, TableStyle
+
+    table = Table(rows, colWidths=[w * mm for w in widths], repeatRows=1 if head else 0)
+    table.setStyle(
+        TableStyle(
+            [
+                ("FONT", (0, 0), (-1, -1), PLAIN, size), ("VALIGN", (0, 0), (-1, -1), "TOP"),
+                ("LINEBELOW", (0, 0), (-1, -1), 0.4, "#999999"),
+                ("TOPPADDING", (0, 0), (-1, -1), 1.2), ("BOTTOMPADDING", (0, 0), (-1, -1), 1.8),
+                ("LEFTPADDING", (0, 0), (-1, -1), 1), ("RIGHTPADDING", (0, 0), (-1, -1), 3),
+                *([("FONT", (0, 0), (-1, 0), BOLD, size)] if head else []),
+            ]
+        )
+    )  # fmt: skip
+    return table
+
+
+def _panel(a: Analysis) -> Any:
+    """The supply's panel face-on: each port with what goes there."""
+    from reportlab.lib.units import mm
+    from reportlab.platypus import Paragraph, Table, TableStyle
+
+    ports = list(a.wired.ports.values())
+    if not ports:
+        return Paragraph("The cables are fixed to the supply.", _style(8))
+    rows, columns = max(p.row for p in ports) + 1, max(p.column for p in ports) + 1
+    used = {k: r.cable.name for r in a.wired.runs for k in r.run.ports}
+    cells: list[list[Any]] = [["" for _ in range(columns)] for _ in range(rows)]
+    for p in ports:
+        said = f"<b>{_safe(p.label)}</b><br/>{_safe(used.get(p.key, 'free'))}"
+        cells[p.row][p.column] = Paragraph(said, _style(6.5))
+    table = Table(cells, colWidths=[min(30, 184 / columns) * mm] * columns)
+    boxes = [("BOX", (p.column, p.row), (p.column, p.row), 0.6, "#333333") for p in ports]
+    table.setStyle(TableStyle([*boxes, ("VALIGN", (0, 0), (-1, -1), "TOP")]))
+    return table
+
+
+def _joints(a: Analysis) -> Any:
+    from reportlab.platypus import Paragraph
+
+    rows: list[list[Any]] = [["", "Joint", "Look", "Initials"]]
+    for s in _steps(a):
+        if s.joint is not None:
+            looks = "\u2003".join(f"[\u00a0]\u00a0{_short_look(x)}" for x in s.looks)
+            title = Paragraph(_safe(s.title), _style(7.5, bold=True))
+            rows.append(["[ ]", title, Paragraph(_safe(looks), _style(7)), ""])
+    return _table(rows, [6, 76, 88, 16], head=True)
+
+
+def _short_look(look: Look) -> str:
+    """A look in a word or two, for a sheet on which all have to have room."""
+    if look.id == "straight":
+        return "straight " + look.text.partition(" for ")[2].partition(" before")[0]
+    return _SHORT.get(look.id, look.text)
+
+
+def _others(a: Analysis) -> Any:
+    from reportlab.platypus import Paragraph
+
+    rows: list[list[Any]] = []
+    for s in _steps(a):
+        if s.joint is None:
+            said = "; ".join(x.rstrip(".") for x in (*s.text, *(x.text for x in s.looks)))
+            note = f"; {s.note}: ____________" if s.note else ""
+            title = Paragraph(_safe(s.title), _style(6.8, bold=True))
+            rows.append(["[ ]", title, Paragraph(_safe(said + note), _style(6.6))])
+    return _table(rows, [6, 46, 134], head=False)
+
+
+def _steps(a: Analysis) -> tuple[Step, ...]:
+    return steps(a)
+
+
+# -- flags -----------------------------------------------------------------------------------------
+
+
+class Flag(NamedTuple):
+    """What stands on a flag: where this end goes, and where the other."""
+
+    here: str
+    there: str
+
+
+def flags_of(a: Analysis) -> Iterator[Flag]:
+    """Both ends of every run: one at the port, one at each plug."""
+    made = [s.joint for s in _steps(a) if s.joint is not None]
+    for j in made:
+        if j.kind == "port":
+            ends = [x.where for x in made if x.kind == "plug" and x.cable == j.cable]
+            yield Flag(f"{j.port}  {j.name}", ", ".join(ends))
+        else:
+            yield Flag(_short(j), f"{j.port}  {j.name}".strip())
+
+
+def _short(j: Joint) -> str:
+    return j.where if j.where else joint_words(j)
+
+
+def flags(a: Analysis, paper: Paper = "A4", width_mm: float = 50, height_mm: float = 12) -> bytes:
+    """Flags to be cut out and folded over a cable: each is `width_mm` wide and twice `height_mm`
+    high, the same on both sides of its fold."""
+    from reportlab.lib.units import mm
+    from reportlab.pdfgen.canvas import Canvas
+
+    fonts()
+    out = io.BytesIO()
+    wide, high = _size(paper)
+    page = Canvas(out, pagesize=(wide, high), invariant=1)
+    page.setTitle(f"{a.build.name}: cable flags")
+    x, y = _MARGIN * mm, high - _MARGIN * mm
+    for flag in flags_of(a):
+        if x + width_mm * mm > wide - _MARGIN * mm:
+            x, y = _MARGIN * mm, y - (2 * height_mm + _GAP) * mm
+        if y - 2 * height_mm * mm < _MARGIN * mm:
+            page.showPage()
+            x, y = _MARGIN * mm, high - _MARGIN * mm
+        _flag(page, flag, x, y, width_mm * mm, height_mm * mm)
+        x += (width_mm + _GAP) * mm
+    page.save()
+    return out.getvalue()
+
+
+def _flag(page: Any, flag: Flag, x: float, y: float, width: float, height: float) -> None:
+    page.setLineWidth(0.4)
+    page.setDash()
+    page.rect(x, y - 2 * height, width, 2 * height)
+    page.setDash(2, 2)
+    page.line(x, y - height, x + width, y - height)
+    page.setDash()
+    size = min(8.0, height / 3.2)
+    for top in (y, y - height):
+        page.setFont(BOLD, size)
+        page.drawString(x + 4, top - height * 0.42, _cut(page, flag.here, BOLD, size, width - 8))
+        page.setFont(PLAIN, size * 0.85)
+        there = _cut(page, flag.there, PLAIN, size * 0.85, width - 8)
+        page.drawString(x + 4, top - height * 0.8, there)
+
+
+def _cut(page: Any, text: str, font: str, size: float, width: float) -> str:
+    if page.stringWidth(text, font, size) <= width:
+        return text
+    while text and page.stringWidth(text + "…", font, size) > width:
+        text = text[:-1]
+    return text + "…"

@@ -1,0 +1,194 @@
+"""The bench: its plan, what is done, photos, the record and what is printed."""
+
+from __future__ import annotations
+
+import io
+import re
+from typing import Any, Literal
+from zipfile import ZIP_DEFLATED, ZipFile
+
+from builds import actions, results
+from builds.models import Build
+from django.http import FileResponse, HttpRequest, HttpResponse
+from easy_tally import BadInput, NotThere
+from easy_tally.bench import GROUP_WORDS, Step
+from easy_tally.files import bench_pdf, build_file
+from ninja import File, Form, Router, Schema, UploadedFile
+from owners.models import owner_of
+
+from bench import photos, record
+from bench.models import Entry, Photo
+
+router = Router()
+
+
+class StepOut(Schema):
+    """A step with what is done of it: by whom and when; what was noted; photos by their keys."""
+
+    step: Step
+    group: str
+    done: bool
+    who: str
+    at: str
+    noted: str
+    photos: list[str]
+    #: Times that its 16-pin plug was mated, with what the record knows of; None: no such plug.
+    matings: int | None
+
+
+class PlanOut(Schema):
+    """The plan of a build's map: steps, the first that is not done, what stops the work."""
+
+    version: int
+    steps: list[StepOut]
+    next: str
+    left: int
+    stopped: str
+    stopped_at: str
+
+
+class EntryIn(Schema):
+    """One thing done or found; `uid` is the sender's own, `at` a time with its zone."""
+
+    uid: str
+    step: str
+    kind: Literal["done", "undone", "warm", "browned", "loose", "looked at", "note", "photo"]
+    words: str
+    at: str
+    who: str = ""
+    text: str = ""
+
+
+class EntriesIn(Schema):
+    """Several, in the order in which they were done."""
+
+    entries: list[EntryIn]
+
+
+@router.get("/builds/{key}/bench", response=PlanOut, operation_id="benchPlan")
+def get_plan(request: HttpRequest, key: str) -> dict[str, Any]:
+    """The steps from the map as it is, with what is done."""
+    return _answer(actions.find(owner_of(request), key))
+
+
+@router.post("/builds/{key}/bench", response=PlanOut, operation_id="benchDone")
+def add_entries(request: HttpRequest, key: str, body: EntriesIn) -> dict[str, Any]:
+    """Add to the record; what was sent before stands once."""
+    row = actions.find(owner_of(request), key)
+    record.add(row, body.entries)
+    return _answer(row)
+
+
+def _answer(row: Build) -> dict[str, Any]:
+    found = record.plan_of(row)
+    notes = record.notes_of(row)
+    by_step: dict[str, list[str]] = {}
+    for p in Photo.objects.filter(build=row):
+        by_step.setdefault(p.step, []).append(p.key)
+    mated: dict[str, int] = {}
+    for step in Entry.objects.filter(build=row, kind="done").values_list("step", flat=True):
+        mated[step] = mated.get(step, 0) + 1
+    bad = Entry.objects.filter(build=row, kind__in=("warm", "browned", "loose")).last()
+    return {
+        "version": row.version, "next": found.next, "left": found.left, "stopped": found.stopped,
+        "stopped_at": bad.step if bad and found.stopped else "",
+        "steps": [
+            {
+                "step": s, "group": GROUP_WORDS[s.group], "done": s.id in found.done,
+                "who": found.done[s.id].who if s.id in found.done else "",
+                "at": found.done[s.id].at if s.id in found.done else "",
+                "noted": notes.get(s.id, ""), "photos": by_step.get(s.id, []),
+                "matings": None if s.joint is None or s.joint.matings is None
+                else s.joint.matings + mated.get(s.id, 0),
+            }
+            for s in found.steps
+        ],
+    }  # fmt: skip
+
+
+@router.get("/builds/{key}/bench.csv", operation_id="benchRecord")
+def record_file(request: HttpRequest, key: str) -> HttpResponse:
+    """The record as CSV."""
+    row = actions.find(owner_of(request), key)
+    response = HttpResponse(record.as_csv(row), content_type="text/csv; charset=utf-8")
+    response["Content-Disposition"] = 'attachment; filename="record.csv"'
+    return response
+
+
+@router.get("/builds/{key}/record.zip", operation_id="benchArchive")
+def archive(request: HttpRequest, key: str) -> HttpResponse:
+    """The build's file with its record and its photos, as one archive."""
+    row = actions.find(owner_of(request), key)
+    out = io.BytesIO()
+    with ZipFile(out, "w", ZIP_DEFLATED) as packed:
+        packed.writestr("build.tally.json", build_file.write(results.current(row)))
+        packed.writestr("record.csv", record.as_csv(row))
+        for p in Photo.objects.filter(build=row):
+            if photos.path_of(p.key).exists():
+                name = re.sub(r"[^A-Za-z0-9-]+", "-", p.step)[:60]
+                packed.write(photos.path_of(p.key), f"photos/{name}-{p.key}.jpg")
+    response = HttpResponse(out.getvalue(), content_type="application/zip")
+    response["Content-Disposition"] = 'attachment; filename="record.zip"'
+    return response
+
+
+@router.get("/builds/{key}/bench.pdf", operation_id="benchSheet")
+def sheet(request: HttpRequest, key: str, paper: Literal["A4", "letter"] = "A4") -> HttpResponse:
+    """The bench sheet as PDF."""
+    found = results.analysis(actions.find(owner_of(request), key))
+    return _pdf(bench_pdf.sheet(found, paper), "bench-sheet.pdf")
+
+
+@router.get("/builds/{key}/flags.pdf", operation_id="cableFlags")
+def flags(
+    request: HttpRequest, key: str, paper: Literal["A4", "letter"] = "A4",
+    width_mm: float = 50, height_mm: float = 12,
+) -> HttpResponse:  # fmt: skip
+    """Cable flags as PDF: both ends of every run, to be folded over the cable."""
+    for name, value, least, most in (
+        ("width_mm", width_mm, 30, 90), ("height_mm", height_mm, 8, 40),
+    ):  # fmt: skip
+        if not least <= value <= most:
+            raise BadInput([(name, f"{least} to {most} mm", f"{value:g}")])
+    found = results.analysis(actions.find(owner_of(request), key))
+    return _pdf(bench_pdf.flags(found, paper, width_mm, height_mm), "cable-flags.pdf")
+
+
+def _pdf(content: bytes, name: str) -> HttpResponse:
+    response = HttpResponse(content, content_type="application/pdf")
+    response["Content-Disposition"] = f'attachment; filename="{name}"'
+    return response
+
+
+@router.post("/builds/{key}/photos", response=PlanOut, operation_id="addPhoto")
+def add_photo(
+    request: HttpRequest, key: str, step: Form[str], photo: File[UploadedFile]
+) -> dict[str, Any]:
+    """Keep a photo at a step; place and device that the camera noted are left out."""
+    row = actions.find(owner_of(request), key)
+    if photo.size is not None and photo.size > photos.MOST_BYTES:
+        got = f"{photo.size / 1e6:.1f} MB"
+        raise BadInput([("photo", f"a photo of at most {photos.MOST_BYTES / 1e6:.0f} MB", got)])
+    kept, width, height = photos.keep(photo.read())
+    Photo.objects.create(build=row, key=kept, step=step[:200], width=width, height=height)
+    return _answer(row)
+
+
+@router.get("/builds/{key}/photos/{photo}", operation_id="getPhoto")
+def get_photo(request: HttpRequest, key: str, photo: str) -> FileResponse:
+    """A photo."""
+    row = actions.find(owner_of(request), key)
+    found = Photo.objects.filter(build=row, key=photo).first()
+    if found is None or not photos.path_of(found.key).exists():
+        raise NotThere("There is no such photo.")
+    return FileResponse(photos.path_of(found.key).open("rb"), content_type="image/jpeg")
+
+
+@router.delete("/builds/{key}/photos/{photo}", response=PlanOut, operation_id="removePhoto")
+def remove_photo(request: HttpRequest, key: str, photo: str) -> dict[str, Any]:
+    """Throw a photo away."""
+    row = actions.find(owner_of(request), key)
+    for found in Photo.objects.filter(build=row, key=photo):
+        photos.path_of(found.key).unlink(missing_ok=True)
+        found.delete()
+    return _answer(row)

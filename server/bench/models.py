@@ -1,0 +1,45 @@
+"""The record of a build: entries are added and never changed; the map may change, they stay."""
+
+from __future__ import annotations
+
+from builds.models import Build
+from django.db import models
+
+
+class Entry(models.Model):
+    """One thing that was done or found. `uid` is made by whoever sends it, so that what is sent
+    twice stands once."""
+
+    id: int
+    build = models.ForeignKey(Build, on_delete=models.CASCADE, related_name="bench")
+    uid = models.CharField(max_length=40)
+    step = models.CharField(max_length=200)
+    #: done, undone, warm, browned, loose, looked at, note, photo
+    kind = models.CharField(max_length=12)
+    #: What the step was called then.
+    words = models.CharField(max_length=300)
+    text = models.CharField(max_length=1000, default="")
+    who = models.CharField(max_length=60, default="")
+    #: When it was done, by the clock of the device; and when it arrived.
+    at = models.DateTimeField()
+    arrived = models.DateTimeField(auto_now_add=True)
+    version = models.PositiveIntegerField()
+
+    class Meta:
+        ordering = ("at", "pk")
+        constraints = (models.UniqueConstraint(fields=("build", "uid"), name="one_entry_a_uid"),)
+
+
+class Photo(models.Model):
+    """A photo at a step; its file lies outside the database."""
+
+    id: int
+    build = models.ForeignKey(Build, on_delete=models.CASCADE, related_name="photos")
+    key = models.CharField(max_length=32, unique=True)
+    step = models.CharField(max_length=200)
+    width = models.PositiveIntegerField()
+    height = models.PositiveIntegerField()
+    at = models.DateTimeField(auto_now_add=True)
+
+    class Meta:
+        ordering = ("pk",)

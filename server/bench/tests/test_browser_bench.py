@@ -1,0 +1,68 @@
+"""The bench in a real browser: by keyboard, by touch on a phone, while the server is away."""
+
+from __future__ import annotations
+
+import re
+
+from builds import actions
+from builds.tests.browser import BrowserCase
+from builds.tests.support import ROOT
+from owners.models import current_owner
+from playwright.sync_api import expect
+
+from bench.models import Entry
+
+
+class AtTheBench(BrowserCase):
+    def _demo(self, name: str) -> str:
+        text = (ROOT / f"demo/builds/{name}.tally.json").read_text(encoding="utf-8")
+        return actions.open_file(current_owner(), text).key
+
+    def test_by_keyboard_step_by_step_and_the_record_is_there_again(self) -> None:
+        page = self.go(self._demo("godwit"), "bench")
+        card = page.get_by_role("group", name="Make it safe")
+        expect(card).to_be_visible()
+        page.get_by_label("Who").fill("MK")
+        page.get_by_role("heading", name="Bench").click()
+        page.locator("[data-step=safe]").press("Space")
+        expect(page.locator("[data-step=safe]")).to_have_attribute("data-done", "true")
+        expect(page.get_by_role("group", name="Look into every plug")).to_be_visible()
+        page.keyboard.press("ArrowLeft")
+        expect(page.get_by_text(re.compile("Done by MK"))).to_be_visible()
+        page.keyboard.press("ArrowRight")
+        page.get_by_label("No pin is pushed in, bent or browned, in both ends of each.").click()
+        expect(page.locator("header p").first).to_contain_text("2 of 20 done")
+        page.reload()
+        expect(page.locator("header p").first).to_contain_text("2 of 20 done")
+        self.assertEqual(self.axe_finds(page), [])
+
+    def test_on_a_phone_by_touch_while_the_server_is_away(self) -> None:
+        page = self.window(viewport={"width": 360, "height": 760}, has_touch=True)
+        self.go(self._demo("dunlin"), "bench", page)
+        expect(page.get_by_role("group", name="Make it safe")).to_be_visible()
+        page.route("**/bench", lambda route: route.abort())
+        done = page.get_by_role("button", name="Done", exact=True)
+        box = done.bounding_box()
+        assert box
+        self.assertGreaterEqual(box["height"], 48)
+        done.tap()
+        done.tap()
+        expect(page.get_by_role("status").first).to_contain_text(
+            "2 entries are kept on this device"
+        )
+        self.assertEqual(Entry.objects.count(), 0)
+        page.unroute("**/bench")
+        expect(page.get_by_text("kept on this device")).to_have_count(0, timeout=15_000)
+        self.assertEqual(Entry.objects.count(), 2)
+        self.errors = [e for e in self.errors if "ERR_FAILED" not in e]  # what was cut off above
+        self.assertLessEqual(page.evaluate("document.documentElement.scrollWidth"), 360)
+
+    def test_a_browned_plug_stops_the_work(self) -> None:
+        page = self.go(self._demo("heron"), "bench")
+        page.locator('[data-step="joint:board/main>board#1/main"]').click()
+        page.get_by_role("button", name="Warm, browned or loose?").click()
+        page.get_by_role("menuitem", name="It is browned").click()
+        expect(page.get_by_role("alert").first).to_contain_text("Switch off at the wall and stop")
+        expect(page.get_by_role("button", name="Done", exact=True)).to_be_disabled()
+        page.get_by_role("button", name="Both were looked at and replaced").click()
+        expect(page.get_by_role("button", name="Done", exact=True)).to_be_enabled()

@@ -1,0 +1,71 @@
+import { expect, test } from "vitest";
+
+import { BenchQueue, doneWith, type Entry } from "./queue";
+
+const entry = (uid: string, more: Partial<Entry> = {}): Entry =>
+  ({ uid, step: "safe", kind: "done", words: "", at: "", ...more }) as Entry;
+
+function memory() {
+  const kept = new Map<string, string>();
+  return {
+    getItem: (k: string) => kept.get(k) ?? null,
+    setItem: (k: string, v: string) => void kept.set(k, v),
+  };
+}
+
+test("what can't be sent is kept, across a page that is closed, and sent once the server is back", async () => {
+  const store = memory();
+  const sent: string[] = [];
+  let up = false;
+  const post = (entries: Entry[]) => {
+    if (!up) return Promise.reject(new Error("down"));
+    sent.push(...entries.map((e) => e.uid));
+    return Promise.resolve();
+  };
+  const first = new BenchQueue("b", store, post, () => undefined);
+  expect(await first.add(entry("1"))).toBe(false);
+  expect(await first.add(entry("2"))).toBe(false);
+  const again = new BenchQueue("b", store, post, () => undefined);
+  expect(again.pending().map((e) => e.uid)).toEqual(["1", "2"]);
+  up = true;
+  expect(await again.flush()).toBe(true);
+  expect(sent).toEqual(["1", "2"]);
+  expect(again.pending()).toEqual([]);
+});
+
+test("what is added while others are on their way is not lost", async () => {
+  const store = memory();
+  const sent: string[] = [];
+  const queue: BenchQueue = new BenchQueue(
+    "b",
+    store,
+    async (entries) => {
+      if (sent.length === 0) void queue.add(entry("late"));
+      sent.push(...entries.map((e) => e.uid));
+      await Promise.resolve();
+    },
+    () => undefined,
+  );
+  await queue.add(entry("1"));
+  expect(sent).toEqual(["1", "late"]);
+});
+
+test("a store that holds rubbish is an empty one", () => {
+  const store = memory();
+  store.setItem("b", "{");
+  expect(
+    new BenchQueue(
+      "b",
+      store,
+      () => Promise.resolve(),
+      () => undefined,
+    ).pending(),
+  ).toEqual([]);
+});
+
+test("what is on its way counts, the last of a step", () => {
+  const way = [entry("1"), entry("2", { kind: "undone" }), entry("3", { step: "sort" })];
+  expect(doneWith("safe", true, way)).toBe(false);
+  expect(doneWith("sort", false, way)).toBe(true);
+  expect(doneWith("other", false, way)).toBe(false);
+});

@@ -1,0 +1,269 @@
+import { useQueryClient } from "@tanstack/react-query";
+import { useEffect, useRef } from "react";
+import { Link, useSearchParams } from "react-router";
+
+import { reason, type BenchStep } from "../../api/client";
+import { useBuild, useResult, useWrite } from "../../state/build/contexts";
+import { doneWith } from "../../state/bench/queue";
+import { Button } from "../../ui/button";
+import { TallyMarks } from "../../ui/marks";
+import { Menu, MenuItem } from "../../ui/menu";
+import { useWords } from "../../words";
+import { StationHead } from "../frame/Frame";
+import { StepCard } from "./StepCard";
+import { useBench } from "./useBench";
+
+/** What a map must not have when it is plugged. */
+const BAD = ["over", "refused", "failed", "unfed"] as const;
+
+/** From the map to a machine that runs: one step at a time, large, with all of them at the side. */
+export default function Bench() {
+  const build = useBuild();
+  const { result } = useResult();
+  const words = useWords();
+  const { say } = useWrite();
+  const queries = useQueryClient();
+  const { plan, error, pending, add, who, name, queryKey } = useBench();
+  const [params, setParams] = useSearchParams();
+  const steps = plan?.steps ?? [];
+  const isDone = (s: BenchStep) => doneWith(s.step.id, s.done, pending);
+  const wanted = params.get("step") ?? "";
+  const first = steps.findIndex((s) => !isDone(s));
+  const at = Math.max(
+    0,
+    wanted ? steps.findIndex((s) => s.step.id === wanted) : first === -1 ? steps.length - 1 : first,
+  );
+  const now = steps[at];
+  const go = (i: number) => {
+    const to = steps[Math.min(steps.length - 1, Math.max(0, i))];
+    if (to) setParams({ step: to.step.id }, { replace: true });
+  };
+  const tick = () => {
+    if (!now || plan?.stopped) return;
+    if (isDone(now)) add(now, "undone");
+    else {
+      add(now, "done");
+      go(at + 1);
+    }
+  };
+  useWakeLock();
+  const swipe = useSwipe((by) => go(at + by));
+  const keys = (e: React.KeyboardEvent) => {
+    const field = e.target instanceof HTMLInputElement && e.target.type !== "checkbox";
+    if (field || e.ctrlKey || e.metaKey || e.altKey) return;
+    const by = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[e.key];
+    if (by) go(at + by);
+    else if (e.key === " ") tick();
+    else return;
+    e.preventDefault();
+  };
+  const page = useRef<HTMLDivElement>(null);
+  const ready = plan !== undefined;
+  useEffect(() => {
+    if (ready) page.current?.focus();
+  }, [ready]);
+  const done = steps.filter(isDone).length;
+  const bad = BAD.filter((k) => result.strip.mend[k]).map(
+    (k) => `${result.strip.mend[k]} ${words.findings[k]}`,
+  );
+  if (error) return <p className="p-8 text-over">{reason(error)}</p>;
+  if (!build.doc.runs.length)
+    return (
+      <>
+        <StationHead title="Bench" note="from the map to a machine that runs" />
+        <p className="mx-6 border border-dashed border-rule-strong p-6 text-lg">
+          Nothing is mapped yet, so there is nothing to plug.{" "}
+          <Link className="font-bold text-accent underline" to={`/b/${build.key}/loom`}>
+            Map it in the Loom
+          </Link>{" "}
+          first.
+        </p>
+      </>
+    );
+  const file = (what: string) => window.location.assign(`/api/v1/builds/${build.key}/${what}`);
+  return (
+    <div ref={page} tabIndex={-1} onKeyDown={keys} className="flex h-full min-h-0 flex-col outline-none">
+      <StationHead title="Bench" note={plan ? `${done} of ${steps.length} done` : "…"}>
+        <Menu label="Print">
+          <MenuItem onSelect={() => file("bench.pdf")}>Bench sheet, A4</MenuItem>
+          <MenuItem onSelect={() => file("bench.pdf?paper=letter")}>Bench sheet, letter</MenuItem>
+          <MenuItem onSelect={() => file("flags.pdf")}>Cable flags, A4</MenuItem>
+          <MenuItem onSelect={() => file("flags.pdf?paper=letter")}>Cable flags, letter</MenuItem>
+          <MenuItem onSelect={() => file("bench.csv")}>The record, CSV</MenuItem>
+          <MenuItem onSelect={() => file("record.zip")}>The build, its record and photos, ZIP</MenuItem>
+        </Menu>
+      </StationHead>
+      {pending.length > 0 && (
+        <p
+          role="status"
+          className="mx-6 mb-2 border border-tight px-3 py-1 text-base text-tight max-[700px]:mx-3"
+        >
+          {pending.length === 1 ? "1 entry is" : `${pending.length} entries are`} kept on this device, and
+          sent once the server answers.
+        </p>
+      )}
+      {bad.length > 0 && (
+        <p className="mx-6 mb-2 border-l-4 border-over py-1 pl-3 text-base max-[700px]:mx-3">
+          <b className="text-over">Not ready to be plugged: {bad.join(", ")}.</b>{" "}
+          <Link className="font-bold text-accent underline" to={`/b/${build.key}/loom`}>
+            Mend the map
+          </Link>{" "}
+          first; what is done here is kept.
+        </p>
+      )}
+      {plan?.stopped && (
+        <p
+          role="alert"
+          className="mx-6 mb-2 border-2 border-over px-3 py-2 text-lg font-bold text-over max-[700px]:mx-3"
+        >
+          {plan.stopped}
+        </p>
+      )}
+      <div className="flex min-h-0 flex-1 gap-4 px-6 pb-3 max-[700px]:flex-col max-[700px]:overflow-auto max-[700px]:px-3">
+        <section
+          {...swipe}
+          aria-label="Step"
+          className="flex min-h-0 min-w-0 flex-1 flex-col border border-rule bg-slip max-[700px]:flex-none"
+        >
+          {now && (
+            <StepCard
+              key={now.step.id}
+              step={now}
+              done={isDone(now)}
+              stopped={plan?.stopped ? plan.stopped_at : ""}
+              onTick={tick}
+              onFound={(kind) => add(now, kind)}
+              onNote={(text) => add(now, "note", text)}
+              onPhotos={() => void queries.invalidateQueries({ queryKey })}
+              say={say}
+            />
+          )}
+          <div className="flex items-center gap-2 border-t border-rule p-3">
+            <Button className="min-h-12 px-5 text-lg" disabled={at === 0} onClick={() => go(at - 1)}>
+              Back
+            </Button>
+            <Button
+              look="main"
+              className="min-h-14 flex-1 text-xl"
+              disabled={Boolean(plan?.stopped)}
+              onClick={tick}
+            >
+              {now && isDone(now) ? "Not done after all" : "Done"}
+            </Button>
+            <Button
+              className="min-h-12 px-5 text-lg"
+              disabled={at >= steps.length - 1}
+              onClick={() => go(at + 1)}
+            >
+              Next
+            </Button>
+          </div>
+        </section>
+        <aside
+          aria-label="All steps"
+          className="flex min-h-0 w-[320px] shrink-0 flex-col border border-rule bg-slip max-[1100px]:w-[270px] max-[700px]:w-full"
+        >
+          <div className="border-b border-rule px-3 py-2">
+            <div className="flex items-center gap-2">
+              <b className="text-md">Done</b>
+              <TallyMarks count={done} />
+              <span className="ml-auto text-sm text-ink-soft">
+                {done} of {steps.length}
+              </span>
+            </div>
+            <label className="mt-1 flex items-center gap-2 text-sm">
+              Who
+              <input
+                className="field min-w-0 flex-1 text-base"
+                value={who}
+                maxLength={60}
+                placeholder="your name or initials"
+                onChange={(e) => name(e.target.value)}
+              />
+            </label>
+          </div>
+          <StepList steps={steps} at={at} isDone={isDone} onGo={go} />
+        </aside>
+      </div>
+    </div>
+  );
+}
+
+function StepList({
+  steps,
+  at,
+  isDone,
+  onGo,
+}: {
+  steps: BenchStep[];
+  at: number;
+  isDone: (s: BenchStep) => boolean;
+  onGo: (i: number) => void;
+}) {
+  const list = useRef<HTMLOListElement>(null);
+  useEffect(() => {
+    list.current?.querySelector("[aria-current]")?.scrollIntoView({ block: "nearest" });
+  }, [at]);
+  return (
+    <ol ref={list} tabIndex={0} aria-label="Steps" className="min-h-0 flex-1 overflow-auto">
+      {steps.map((s, i) => (
+        <li key={s.step.id}>
+          {s.group !== steps[i - 1]?.group && <h2 className="px-3 pt-3 text-sm font-bold">{s.group}</h2>}
+          <button
+            type="button"
+            data-step={s.step.id}
+            data-done={isDone(s)}
+            aria-current={i === at ? "step" : undefined}
+            onClick={() => onGo(i)}
+            className="flex min-h-12 w-full items-center gap-2 px-3 py-1 text-left text-base leading-tight hover:bg-accent-wash aria-[current=step]:bg-accent-wash aria-[current=step]:font-bold data-[done=true]:text-ink-soft"
+          >
+            <svg width={18} height={18} viewBox="0 0 18 18" aria-hidden="true" className="shrink-0">
+              {isDone(s) ? (
+                <path d="M3 9.5 7 14 15 4" fill="none" stroke="currentColor" strokeWidth="2.2" />
+              ) : (
+                <rect x={3} y={3} width={12} height={12} fill="none" stroke="currentColor" />
+              )}
+            </svg>
+            <span className="min-w-0 flex-1 [overflow-wrap:anywhere]">{s.step.title}</span>
+            {isDone(s) && <span className="sr-only">done</span>}
+          </button>
+        </li>
+      ))}
+    </ol>
+  );
+}
+
+/** Keeps the screen awake where the browser can; it lets go whenever the page is hidden. */
+function useWakeLock() {
+  useEffect(() => {
+    let lock: WakeLockSentinel | null = null;
+    const hold = async () => {
+      if (document.visibilityState !== "visible" || !("wakeLock" in navigator)) return;
+      lock = await navigator.wakeLock.request("screen").catch(() => null);
+    };
+    void hold();
+    const again = () => void hold();
+    document.addEventListener("visibilitychange", again);
+    return () => {
+      document.removeEventListener("visibilitychange", again);
+      void lock?.release();
+    };
+  }, []);
+}
+
+/** A finger that moves sideways turns a page. */
+function useSwipe(turn: (by: number) => void) {
+  const start = useRef<{ x: number; y: number } | null>(null);
+  return {
+    onTouchStart: (e: React.TouchEvent) => {
+      const t = e.touches[0];
+      start.current = t ? { x: t.clientX, y: t.clientY } : null;
+    },
+    onTouchEnd: (e: React.TouchEvent) => {
+      const t = e.changedTouches[0];
+      if (!t || !start.current) return;
+      const [dx, dy] = [t.clientX - start.current.x, t.clientY - start.current.y];
+      if (Math.abs(dx) > 60 && Math.abs(dx) > 2 * Math.abs(dy)) turn(dx < 0 ? 1 : -1);
+    },
+  };
+}

@@ -1,0 +1,269 @@
+import { useQuery } from "@tanstack/react-query";
+import { useRef, useState } from "react";
+
+import { client, reason, take, type BenchStep } from "../../api/client";
+import { Face } from "../../drawing/Face";
+import { Panel } from "../../drawing/Panel";
+import { useBuild, useResult } from "../../state/build/contexts";
+import { drawnLanes, rulerLength } from "../../state/loom/lanes";
+import { referenceQuery } from "../../state/queries";
+import { LaneRow } from "../loom/LaneRow";
+import type { Entry } from "../../state/bench/queue";
+import { Button } from "../../ui/button";
+import { Menu, MenuItem } from "../../ui/menu";
+
+const FOUND: [Entry["kind"], string][] = [
+  ["warm", "It was warm"],
+  ["browned", "It is browned"],
+  ["loose", "It is loose"],
+];
+
+/** One step in large type: what to do, what may hurt, what to look at, and its joint. */
+export function StepCard({
+  step: s,
+  done,
+  stopped,
+  onTick,
+  onFound,
+  onNote,
+  onPhotos,
+  say,
+}: {
+  step: BenchStep;
+  done: boolean;
+  stopped: string;
+  onTick: () => void;
+  onFound: (kind: Entry["kind"]) => void;
+  onNote: (text: string) => void;
+  onPhotos: () => void;
+  say: (text: string) => void;
+}) {
+  const { step } = s;
+  const [seen, setSeen] = useState<string[]>([]);
+  const toggle = (id: string) => {
+    const now = seen.includes(id) ? seen.filter((x) => x !== id) : [...seen, id];
+    setSeen(now);
+    if (!done && now.length === step.looks.length) onTick();
+  };
+  return (
+    <div
+      tabIndex={0}
+      role="group"
+      aria-label={step.title}
+      className="min-h-0 flex-1 overflow-auto px-5 py-4 max-[700px]:px-3"
+    >
+      <p className="text-base text-ink-soft">{s.group}</p>
+      <h2 className="text-3xl leading-tight font-bold [overflow-wrap:anywhere] max-[700px]:text-2xl">
+        {step.title}
+      </h2>
+      {done && (
+        <p className="mt-1 text-base font-semibold text-within">
+          Done{s.who && ` by ${s.who}`}
+          {s.at && `, ${new Date(s.at).toLocaleString()}`}
+        </p>
+      )}
+      {step.caution && (
+        <p className="mt-3 border-l-4 border-over py-1 pl-3 text-lg font-semibold">{step.caution}</p>
+      )}
+      {step.text.map((t) => (
+        <p key={t} className="mt-2 text-lg leading-snug">
+          {t}
+        </p>
+      ))}
+      {step.joint && <JointDrawn step={s} />}
+      {step.looks.length > 0 && (
+        <ul className="mt-3">
+          {step.looks.map((l) => (
+            <li key={l.id}>
+              <label className="flex min-h-12 cursor-pointer items-center gap-3 border-b border-rule py-1 text-lg leading-snug">
+                <input
+                  type="checkbox"
+                  className="size-6 shrink-0"
+                  checked={done || seen.includes(l.id)}
+                  disabled={done || Boolean(stopped)}
+                  onChange={() => toggle(l.id)}
+                />
+                {l.text}
+              </label>
+            </li>
+          ))}
+        </ul>
+      )}
+      {step.note && <Note label={step.note} value={s.noted} onNote={onNote} />}
+      <div className="mt-4 flex flex-wrap items-center gap-2">
+        {step.joint && !stopped && (
+          <Menu label="Warm, browned or loose?" align="start">
+            {FOUND.map(([kind, words]) => (
+              <MenuItem key={kind} onSelect={() => onFound(kind)}>
+                {words}
+              </MenuItem>
+            ))}
+          </Menu>
+        )}
+        {stopped === step.id && (
+          <Button className="min-h-12 text-lg" onClick={() => onFound("looked at")}>
+            Both were looked at and replaced
+          </Button>
+        )}
+        <AddPhoto step={step.id} onPhotos={onPhotos} say={say} />
+      </div>
+      <Photos step={s} onPhotos={onPhotos} say={say} />
+    </div>
+  );
+}
+
+/** The port on the panel, or the plug's face: where this joint is. */
+function JointDrawn({ step: s }: { step: BenchStep }) {
+  const { doc } = useBuild();
+  const { result } = useResult();
+  const { data: reference } = useQuery(referenceQuery);
+  const joint = s.step.joint;
+  if (!joint) return null;
+  const drawn = drawnLanes(doc, result.lanes, reference).find((d) => d.cable.key === joint.cable);
+  const ports = doc.runs.find((r) => r.cable === joint.cable)?.ports ?? [];
+  return (
+    <div className="mt-3 flex flex-wrap items-center gap-4">
+      {joint.face && (
+        <figure className="grid justify-items-center gap-1">
+          <Face kind={joint.face} size="large" />
+          <figcaption className="text-sm text-ink-soft">
+            its face{joint.latch ? ", latch below" : ""}
+          </figcaption>
+        </figure>
+      )}
+      {doc.supply && ports.length > 0 && (
+        <div inert className="pointer-events-none">
+          <Panel supply={doc.supply} runs={doc.runs} chosen={ports} onPort={() => undefined} />
+        </div>
+      )}
+      {drawn && (
+        <ul inert className="basis-full overflow-x-auto">
+          <LaneRow
+            drawn={drawn}
+            length={rulerLength(doc, result.lanes)}
+            chosen={false}
+            change=""
+            firstInBag={false}
+            picked={null}
+            offers={undefined}
+            onChoose={() => undefined}
+            onPlug={() => undefined}
+          />
+        </ul>
+      )}
+      {s.matings !== null && (
+        <p className={`text-base ${s.matings >= 25 ? "font-bold text-tight" : "text-ink-soft"}`}>
+          mated {s.matings} times of the 30 that its standard has
+        </p>
+      )}
+    </div>
+  );
+}
+
+function Note({ label, value, onNote }: { label: string; value: string; onNote: (text: string) => void }) {
+  const [text, setText] = useState(value);
+  return (
+    <label className="mt-3 block text-base">
+      {label}
+      <input
+        className="field mt-1 min-h-12 w-full text-lg"
+        value={text}
+        maxLength={1000}
+        onChange={(e) => setText(e.target.value)}
+        onBlur={() => text !== value && onNote(text)}
+        onKeyDown={(e) => e.key === "Enter" && text !== value && onNote(text)}
+      />
+    </label>
+  );
+}
+
+function AddPhoto({
+  step,
+  onPhotos,
+  say,
+}: {
+  step: string;
+  onPhotos: () => void;
+  say: (text: string) => void;
+}) {
+  const { key } = useBuild();
+  const input = useRef<HTMLInputElement>(null);
+  const send = async (file: File) => {
+    try {
+      await take(
+        client.POST("/api/v1/builds/{key}/photos", {
+          params: { path: { key } },
+          body: { step, photo: file as unknown as string },
+          bodySerializer: () => {
+            const form = new FormData();
+            form.set("step", step);
+            form.set("photo", file);
+            return form;
+          },
+        }),
+      );
+      onPhotos();
+    } catch (error) {
+      say(reason(error));
+    }
+  };
+  return (
+    <>
+      <Button className="min-h-12 text-lg" onClick={() => input.current?.click()}>
+        Add a photo
+      </Button>
+      <input
+        ref={input}
+        type="file"
+        aria-label="Photo"
+        accept="image/jpeg,image/png,image/webp"
+        className="sr-only"
+        tabIndex={-1}
+        onChange={(e) => {
+          const file = e.target.files?.[0];
+          if (file) void send(file);
+          e.target.value = "";
+        }}
+      />
+    </>
+  );
+}
+
+function Photos({
+  step: s,
+  onPhotos,
+  say,
+}: {
+  step: BenchStep;
+  onPhotos: () => void;
+  say: (text: string) => void;
+}) {
+  const { key } = useBuild();
+  const away = async (photo: string) => {
+    try {
+      await take(client.DELETE("/api/v1/builds/{key}/photos/{photo}", { params: { path: { key, photo } } }));
+      onPhotos();
+    } catch (error) {
+      say(reason(error));
+    }
+  };
+  if (!s.photos.length) return null;
+  return (
+    <ul className="mt-3 flex flex-wrap gap-3">
+      {s.photos.map((p, i) => (
+        <li key={p} className="grid gap-1">
+          <a href={`/api/v1/builds/${key}/photos/${p}`} target="_blank" rel="noreferrer">
+            <img
+              src={`/api/v1/builds/${key}/photos/${p}`}
+              alt={`Photo ${i + 1} at ${s.step.title}`}
+              className="h-40 border border-rule"
+            />
+          </a>
+          <Button look="quiet" className="text-sm" onClick={() => void away(p)}>
+            Throw away<span className="sr-only"> photo {i + 1}</span>
+          </Button>
+        </li>
+      ))}
+    </ul>
+  );
+}
