@@ -23,13 +23,16 @@
     if (over.some((e) => under(e.getBoundingClientRect()))) continue;
     const shown = { left: 0, top: 0, right: innerWidth, bottom: innerHeight };
     let cut = box.right > innerWidth + 1;
+    let [top, bottom] = [box.top, box.bottom];
     for (let a = own; a; a = a.parentElement) {
       const { overflowX: x, overflowY: y } = getComputedStyle(a);
       if (x === "visible" && y === "visible") continue;
       const r = a.getBoundingClientRect();
       const scrolls = /auto|scroll/;
       if (!scrolls.test(x) && (box.left < r.left - 1 || box.right > r.right + 1)) cut = true;
-      if (!scrolls.test(y) && (box.top < r.top - 2 || box.bottom > r.bottom + 2)) cut = true;
+      if (!scrolls.test(y) && (top < r.top - 2 || bottom > r.bottom + 2)) cut = true;
+      // What a list has scrolled away, nothing around the list cuts.
+      if (scrolls.test(y)) [top, bottom] = [Math.max(top, r.top), Math.min(bottom, r.bottom)];
       // A list that scrolls downwards must not have to scroll sideways too, unless it says so.
       if (scrolls.test(y) && box.right > r.right + 1 && !("sideways" in a.dataset)) cut = true;
       shown.left = Math.max(shown.left, r.left);

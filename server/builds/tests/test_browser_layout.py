@@ -182,3 +182,35 @@ class Cables(_Looks):
         page = self.go(key, "supply")
         expect(page.locator("[data-ticket]").first).to_be_visible()
         self._look(page, "sixty, supply")
+
+
+#: Leaves of text that are so narrow that a word stands a letter or two a line.
+SQUEEZED = """() => [...document.querySelectorAll('main *, header *')]
+  .filter((e) => e.children.length === 0 && e.textContent.trim().length > 4)
+  .filter((e) => { const r = e.getBoundingClientRect();
+    return r.width > 1 && r.width < 26 && r.height > 60; })
+  .map((e) => e.textContent.trim().slice(0, 30))"""
+
+
+class Phones(BrowserCase):
+    def test_every_station_reads_at_360(self) -> None:
+        page = self.window(viewport={"width": 360, "height": 760})
+        key = self.heron()
+        stations = (
+            "parts", "parts?at=card-2", "parts/catalogue", "supply", "supply/compare",
+            "supply/fit", "supply/energy", "loom", "bench", "drawer", "rules",
+        )  # fmt: skip
+        for station in stations:
+            self.go(key, station, page)
+            page.wait_for_load_state("networkidle")
+            wide = page.evaluate("document.documentElement.scrollWidth")
+            self.assertLessEqual(wide, 360, station)
+            self.assertEqual(page.evaluate(SQUEEZED), [], station)
+        self.go(key, "parts", page)
+        line = page.get_by_role("combobox").first
+        line.fill("fan 120")
+        line.press("Enter")
+        expect(page.get_by_role("complementary", name="Watts and part in hand")).to_be_visible()
+        page.goto(self.live_server_url)
+        expect(page.get_by_role("link", name="Heron", exact=True)).to_be_visible()
+        self.assertLessEqual(page.evaluate("document.documentElement.scrollWidth"), 360)

@@ -40,7 +40,7 @@ export function Builds() {
   });
   const problem = create.error ?? open.error ?? remove.error ?? error;
   return (
-    <main className="mx-auto max-w-[1120px] px-6 py-8">
+    <main className="mx-auto max-w-[1120px] px-6 py-8 max-[700px]:px-3 max-[700px]:py-4">
       <header className="mb-6 flex flex-wrap items-end justify-between gap-4">
         <div>
           <h1 className="flex items-center gap-3 text-3xl leading-none font-bold">
@@ -51,7 +51,7 @@ export function Builds() {
           </p>
         </div>
         <form
-          className="flex items-end gap-2"
+          className="flex flex-wrap items-end gap-2"
           onSubmit={(e) => {
             e.preventDefault();
             if (name.trim()) create.mutate(name);

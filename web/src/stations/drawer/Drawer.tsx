@@ -125,7 +125,7 @@ function Row({ of: t, buildKey }: { of: Thing; buildKey: string }) {
   };
   return (
     <li data-thing={t.thing.key} className="border-b border-rule py-2">
-      <div className="grid grid-cols-[minmax(0,1fr)_210px_300px] items-start gap-4">
+      <div className="grid grid-cols-[minmax(0,1fr)_210px_300px] items-start gap-4 max-[1000px]:grid-cols-1 max-[1000px]:gap-1">
         <div>
           <b className="text-md">{t.thing.count > 1 ? `${t.thing.count} × ${t.name}` : t.name}</b>
           {t.thing.standing === "looked at" && (
@@ -153,7 +153,7 @@ function Row({ of: t, buildKey }: { of: Thing; buildKey: string }) {
           {t.thing.lies && <Fact term="lies">{t.thing.lies}</Fact>}
           {t.thing.since !== null && <Fact term="since">{t.thing.since}</Fact>}
         </dl>
-        <div className="flex flex-wrap justify-end gap-1">
+        <div className="flex flex-wrap justify-end gap-1 max-[1000px]:justify-start">
           {cable && (
             <Button onClick={() => void add()}>
               Into this build<span className="sr-only">: {t.name}</span>

@@ -46,7 +46,7 @@ export default function Parts() {
         <PasteList key={`list-${begun.n}`} begun={begun.list} />
       </StationHead>
       <div className="flex min-h-0 flex-1 gap-5 px-6 pb-4 max-[700px]:flex-col max-[700px]:overflow-auto max-[700px]:px-3">
-        <div className="@container flex min-h-0 min-w-0 flex-1 flex-col gap-3">
+        <div className="@container flex min-h-0 min-w-0 flex-1 flex-col gap-3 max-[700px]:min-h-max max-[700px]:w-full max-[700px]:flex-none">
           <AddPart key={`line-${begun.n}`} begun={begun.line} onAdded={choose} />
           {empty ? (
             <Begin

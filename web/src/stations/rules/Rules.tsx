@@ -145,7 +145,7 @@ function ForAll({ rules }: { rules: Rules }) {
       aria-label="Rules of other builds"
       className="flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-rule pb-3"
     >
-      <p className="min-w-0 flex-1 text-base">
+      <p className="min-w-56 flex-1 text-base">
         {differ.length === 0
           ? "New builds start with the same rules as this one."
           : `New builds start with other rules: ${differ.length} of ${Object.keys(rules).length} differ.`}

@@ -50,8 +50,8 @@ export default function Compare() {
           All as CSV
         </a>
       </StationHead>
-      <div className="min-h-0 flex-1 overflow-auto px-6 pb-5 print:overflow-visible">
-        <table className="w-full table-fixed border-collapse text-base">
+      <div className="min-h-0 flex-1 overflow-auto px-6 pb-5 max-[700px]:px-3 print:overflow-visible">
+        <table className="w-full min-w-[640px] table-fixed border-collapse text-base print:min-w-0">
           <caption className="sr-only">Supplies compared for {build.doc.name}</caption>
           <thead>
             <tr className="align-bottom">

@@ -54,8 +54,12 @@ export default function Supply() {
         <Tabs />
         {opened === "looked-at" && <LookedAt onClose={() => open("")} />}
       </StationHead>
-      <div className="min-h-0 flex-1 overflow-auto px-6 pb-5">
-        <WattRuler candidates={data ?? []} lit={lit} onLight={setLit} onOpen={open} />
+      <div className="min-h-0 flex-1 overflow-auto px-6 pb-5 max-[700px]:px-3">
+        <div data-sideways className="overflow-x-auto">
+          <div className="min-w-[820px]">
+            <WattRuler candidates={data ?? []} lit={lit} onLight={setLit} onOpen={open} />
+          </div>
+        </div>
         <Sizes />
         <div className="mt-2 flex flex-wrap items-center gap-x-3 gap-y-1">
           <Filters all={all} shown={found.length} filter={filter} onFilter={setFilter} />
