@@ -4,9 +4,10 @@ was done when the map changes."""
 from __future__ import annotations
 
 import unittest
+from datetime import UTC, datetime, timedelta
 from pathlib import Path
 
-from easy_tally.bench import Done, Step, joint_words, plan, steps
+from easy_tally.bench import Done, Noted, Step, joint_words, plan, sittings, steps
 from easy_tally.editing import ChangeBuild, ChangeCable
 from easy_tally.files import bench_pdf, build_file
 from easy_tally.findings import analyse
@@ -162,3 +163,38 @@ class Printed(unittest.TestCase):
         a = analyse(Build(name="<Empty & new>"), 2026)
         self.assertTrue(bench_pdf.sheet(a).startswith(b"%PDF-"))
         self.assertTrue(bench_pdf.flags(a).startswith(b"%PDF-"))
+
+
+class Histories(unittest.TestCase):
+    """Sittings off a record."""
+
+    def _noted(self, hours: float, step: str, kind: str = "done", who: str = "EM") -> Noted:
+        at = datetime(2026, 11, 26, tzinfo=UTC) + timedelta(hours=hours)
+        return Noted(step=step, kind=kind, who=who, at=at, version=1 + int(hours))
+
+    def test_a_machine_is_built_measured_replugged_and_swapped(self) -> None:
+        found = sittings(
+            [
+                self._noted(0, "joint:a>1"), self._noted(1, "joint:b>2", who="JK"),
+                self._noted(2, "readings"), self._noted(30, "joint:a>1"),
+                self._noted(60, "out:b>2"), self._noted(61, "joint:b>3"),
+                self._noted(90, "joint:a>1", "warm"),
+            ]
+        )  # fmt: skip
+        self.assertEqual(
+            [s.what for s in found],
+            [("built", "measured"), ("re-plugged",), ("swapped",), ("stopped",)],
+        )
+        self.assertEqual(found[0].who, ("EM", "JK"))
+        self.assertEqual((found[0].made, found[2].made, found[2].apart), (2, 1, 1))
+        self.assertEqual(found[2].versions, (61, 62))
+
+    def test_twelve_hours_apart_is_one_sitting_and_more_is_two(self) -> None:
+        first = self._noted(0, "joint:a>1")
+        self.assertEqual(len(sittings([first, self._noted(12, "joint:b>2")])), 1)
+        self.assertEqual(len(sittings([first, self._noted(12.01, "joint:b>2")])), 2)
+
+    def test_what_was_not_done_after_all_is_no_joint(self) -> None:
+        found = sittings([self._noted(0, "joint:a>1"), self._noted(1, "joint:a>1", "undone")])
+        self.assertEqual((found[0].what, found[0].made), (("looked at",), 0))
+        self.assertEqual(sittings([]), ())

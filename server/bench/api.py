@@ -106,6 +106,69 @@ def _answer(row: Build) -> dict[str, Any]:
     }  # fmt: skip
 
 
+class NotedOut(Schema):
+    """One entry of the record."""
+
+    at: str
+    who: str
+    kind: str
+    step: str
+    words: str
+    text: str
+    version: int
+
+
+class SittingOut(Schema):
+    """One sitting of the machine's history."""
+
+    what: list[str]
+    begun: str
+    ended: str
+    who: list[str]
+    versions: tuple[int, int]
+    made: int
+    apart: int
+    bad: int
+
+
+class RecordOut(Schema):
+    """The history of the machine, newest first, and the last entries of its record, newest
+    first; `of` counts all entries."""
+
+    sittings: list[SittingOut]
+    entries: list[NotedOut]
+    of: int
+
+
+#: Entries that the page shows; the CSV has all.
+_SHOWN = 500
+
+
+@router.get("/builds/{key}/record", response=RecordOut, operation_id="machineRecord")
+def get_record(request: HttpRequest, key: str) -> dict[str, Any]:
+    """What was done when, by whom, with which version of the build."""
+    row = actions.find(owner_of(request), key)
+    entries = Entry.objects.filter(build=row)
+    return {
+        "of": entries.count(),
+        "sittings": [
+            {
+                "what": s.what, "begun": s.begun.isoformat(), "ended": s.ended.isoformat(),
+                "who": s.who, "versions": s.versions, "made": s.made, "apart": s.apart,
+                "bad": s.bad,
+            }
+            for s in reversed(record.history(row))
+        ],
+        "entries": [
+            {
+                "at": e.at.isoformat(), "who": e.who, "kind": e.kind, "step": e.step,
+                "words": e.words, "text": e.text, "version": e.version,
+            }
+            for e in entries.order_by("-at", "-pk")[:_SHOWN]
+        ],
+    }  # fmt: skip
+
+
 @router.get("/builds/{key}/bench.csv", operation_id="benchRecord")
 def record_file(request: HttpRequest, key: str) -> HttpResponse:
     """The record as CSV."""
@@ -189,6 +252,7 @@ def remove_photo(request: HttpRequest, key: str, photo: str) -> dict[str, Any]:
     """Throw a photo away."""
     row = actions.find(owner_of(request), key)
     for found in Photo.objects.filter(build=row, key=photo):
-        photos.path_of(found.key).unlink(missing_ok=True)
+        # The row first: a copy made in between misses nothing that it names.
         found.delete()
+        photos.path_of(found.key).unlink(missing_ok=True)
     return _answer(row)

@@ -12,7 +12,7 @@ from builds.models import Build
 from django.db import transaction
 from django.utils.dateparse import parse_datetime
 from easy_tally import BadInput
-from easy_tally.bench import Done, Plan, plan
+from easy_tally.bench import Done, Noted, Plan, Sitting, plan, sittings
 
 from bench.models import Entry
 
@@ -70,6 +70,14 @@ def add(row: Build, entries: Iterable[Any]) -> int:
         _, made = Entry.objects.get_or_create(build=row, uid=e.uid[:40], defaults=fields)
         new += made
     return new
+
+
+def history(row: Build) -> tuple[Sitting, ...]:
+    """The sittings of a build's record."""
+    return sittings(
+        Noted(step=e.step, kind=e.kind, who=e.who, at=e.at, version=e.version)
+        for e in Entry.objects.filter(build=row)
+    )
 
 
 _HEADS = ("when", "who", "what", "step", "of", "note", "version of the build")

@@ -41,6 +41,7 @@ INSTALLED_APPS = [
     "builds",
     "bench",
     "jobs",
+    "keeping",
     "huey.contrib.djhuey",
 ]
 MIDDLEWARE = [

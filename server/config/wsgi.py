@@ -10,3 +10,8 @@ os.environ.setdefault("DJANGO_SETTINGS_MODULE", "config.settings")
 from django.core.wsgi import get_wsgi_application
 
 application = get_wsgi_application()
+
+from keeping.copies import in_use  # noqa: E402 - the applications are set up first
+
+#: Held until this process ends: nothing is put in the place of what it reads.
+IN_USE = in_use()

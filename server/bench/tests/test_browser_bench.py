@@ -32,9 +32,29 @@ class AtTheBench(BrowserCase):
         page.keyboard.press("ArrowRight")
         page.get_by_label("No pin is pushed in, bent or browned, in both ends of each.").click()
         expect(page.locator("header p").first).to_contain_text("2 of 20 done")
+        page.get_by_role("group", name="Sort the cables").focus()
+        for done in (3, 4, 5):  # a key after the other, though each step takes the focus with it
+            page.keyboard.press("Space")
+            expect(page.locator("header p").first).to_contain_text(f"{done} of 20 done")
         page.reload()
-        expect(page.locator("header p").first).to_contain_text("2 of 20 done")
+        expect(page.locator("header p").first).to_contain_text("5 of 20 done")
         self.assertEqual(self.axe_finds(page), [])
+        page.get_by_role("button", name="The record").click()
+        expect(page.locator("[data-entry]")).to_have_count(5)
+        expect(page.locator("[data-sitting]")).to_contain_text("by MK")
+        self.assertEqual(self.axe_finds(page), [])
+        page.go_back()
+        expect(page.get_by_role("dialog")).to_have_count(0)
+
+    def test_flags_are_printed_in_the_size_that_is_said(self) -> None:
+        page = self.go(self._demo("heron"), "bench?open=flags")
+        page.get_by_label("Width of one flag").fill("200")
+        expect(page.get_by_role("alert")).to_have_text("30 to 90 mm")
+        page.get_by_label("Width of one flag").fill("40")
+        page.get_by_label("letter").check()
+        with page.expect_download() as download:
+            page.get_by_role("button", name="Print them").click()
+        self.assertIn("paper=letter&width_mm=40&height_mm=12", download.value.url)
 
     def test_on_a_phone_by_touch_while_the_server_is_away(self) -> None:
         page = self.window(viewport={"width": 360, "height": 760}, has_touch=True)

@@ -968,6 +968,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/builds/{key}/record": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Record
+         * @description What was done when, by whom, with which version of the build.
+         */
+        get: operations["machineRecord"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/builds/{key}/bench.csv": {
         parameters: {
             query?: never;
@@ -6437,6 +6457,64 @@ export interface components {
              */
             text?: string;
         };
+        /**
+         * NotedOut
+         * @description One entry of the record.
+         */
+        NotedOut: {
+            /** At */
+            at: string;
+            /** Who */
+            who: string;
+            /** Kind */
+            kind: string;
+            /** Step */
+            step: string;
+            /** Words */
+            words: string;
+            /** Text */
+            text: string;
+            /** Version */
+            version: number;
+        };
+        /**
+         * RecordOut
+         * @description The history of the machine, newest first, and the last entries of its record, newest
+         *     first; `of` counts all entries.
+         */
+        RecordOut: {
+            /** Sittings */
+            sittings: components["schemas"]["SittingOut"][];
+            /** Entries */
+            entries: components["schemas"]["NotedOut"][];
+            /** Of */
+            of: number;
+        };
+        /**
+         * SittingOut
+         * @description One sitting of the machine's history.
+         */
+        SittingOut: {
+            /** What */
+            what: string[];
+            /** Begun */
+            begun: string;
+            /** Ended */
+            ended: string;
+            /** Who */
+            who: string[];
+            /** Versions */
+            versions: [
+                number,
+                number
+            ];
+            /** Made */
+            made: number;
+            /** Apart */
+            apart: number;
+            /** Bad */
+            bad: number;
+        };
     };
     responses: never;
     parameters: never;
@@ -7723,6 +7801,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlanOut"];
+                };
+            };
+        };
+    };
+    machineRecord: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordOut"];
                 };
             };
         };

@@ -1,5 +1,5 @@
 import { useQueryClient } from "@tanstack/react-query";
-import { useEffect, useRef } from "react";
+import { useEffect, useRef, useState } from "react";
 import { Link, useSearchParams } from "react-router";
 
 import { reason, type BenchStep } from "../../api/client";
@@ -10,6 +10,8 @@ import { TallyMarks } from "../../ui/marks";
 import { Menu, MenuItem } from "../../ui/menu";
 import { useWords } from "../../words";
 import { StationHead } from "../frame/Frame";
+import { FlagsDialog } from "./FlagsDialog";
+import { RecordDialog } from "./RecordDialog";
 import { StepCard } from "./StepCard";
 import { useBench } from "./useBench";
 
@@ -27,7 +29,16 @@ export default function Bench() {
   const [params, setParams] = useSearchParams();
   const steps = plan?.steps ?? [];
   const isDone = (s: BenchStep) => doneWith(s.step.id, s.done, pending);
-  const wanted = params.get("step") ?? "";
+  // Kept here and told to the address: a key that follows on a key meets the next step already.
+  const [wanted, setWanted] = useState(params.get("step") ?? "");
+  const shown = params.get("open") ?? "";
+  /** Show a dialog over the step, with an address of its own. */
+  const show = (what: string) =>
+    setParams((p) => {
+      if (what) p.set("open", what);
+      else p.delete("open");
+      return p;
+    });
   const first = steps.findIndex((s) => !isDone(s));
   const at = Math.max(
     0,
@@ -36,7 +47,9 @@ export default function Bench() {
   const now = steps[at];
   const go = (i: number) => {
     const to = steps[Math.min(steps.length - 1, Math.max(0, i))];
-    if (to) setParams({ step: to.step.id }, { replace: true });
+    if (!to) return;
+    setWanted(to.step.id);
+    setParams({ step: to.step.id }, { replace: true });
   };
   const tick = () => {
     if (!now || plan?.stopped) return;
@@ -50,7 +63,9 @@ export default function Bench() {
   const swipe = useSwipe((by) => go(at + by));
   const keys = (e: React.KeyboardEvent) => {
     const field = e.target instanceof HTMLInputElement && e.target.type !== "checkbox";
-    if (field || e.ctrlKey || e.metaKey || e.altKey) return;
+    // In a dialog or an open menu the keys are its own.
+    if (field || shown || !e.currentTarget.contains(e.target as Node) || e.ctrlKey || e.metaKey || e.altKey)
+      return;
     const by = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[e.key];
     if (by) go(at + by);
     else if (e.key === " ") tick();
@@ -62,6 +77,11 @@ export default function Bench() {
   useEffect(() => {
     if (ready) page.current?.focus();
   }, [ready]);
+  // The step that had the focus is gone with it: the keys are heard again.
+  const shownStep = now?.step.id;
+  useEffect(() => {
+    if (document.activeElement === document.body) page.current?.focus();
+  }, [shownStep]);
   const done = steps.filter(isDone).length;
   const bad = BAD.filter((k) => result.strip.mend[k]).map(
     (k) => `${result.strip.mend[k]} ${words.findings[k]}`,
@@ -84,15 +104,17 @@ export default function Bench() {
   return (
     <div ref={page} tabIndex={-1} onKeyDown={keys} className="flex h-full min-h-0 flex-col outline-none">
       <StationHead title="Bench" note={plan ? `${done} of ${steps.length} done` : "…"}>
+        <Button onClick={() => show("record")}>The record</Button>
         <Menu label="Print">
           <MenuItem onSelect={() => file("bench.pdf")}>Bench sheet, A4</MenuItem>
           <MenuItem onSelect={() => file("bench.pdf?paper=letter")}>Bench sheet, letter</MenuItem>
-          <MenuItem onSelect={() => file("flags.pdf")}>Cable flags, A4</MenuItem>
-          <MenuItem onSelect={() => file("flags.pdf?paper=letter")}>Cable flags, letter</MenuItem>
+          <MenuItem onSelect={() => show("flags")}>Cable flags…</MenuItem>
           <MenuItem onSelect={() => file("bench.csv")}>The record, CSV</MenuItem>
           <MenuItem onSelect={() => file("record.zip")}>The build, its record and photos, ZIP</MenuItem>
         </Menu>
       </StationHead>
+      {shown === "record" && <RecordDialog buildKey={build.key} onClose={() => show("")} />}
+      {shown === "flags" && <FlagsDialog buildKey={build.key} onClose={() => show("")} />}
       {pending.length > 0 && (
         <p
           role="status"

@@ -6,14 +6,14 @@ import json
 from argparse import ArgumentParser
 from typing import Any
 
+from builds import actions
+from builds.models import Build
 from django.conf import settings
-from django.core.management import call_command
-from django.core.management.base import BaseCommand
+from django.core.management.base import BaseCommand, CommandError
 from drawer import store as drawer
 from owners.models import current_owner
 
-from builds import actions
-from builds.models import Build
+from keeping import copies, starting
 
 
 class Command(BaseCommand):
@@ -25,8 +25,16 @@ class Command(BaseCommand):
         parser.add_argument("--migrate", action="store_true", help="migrate the database first")
 
     def handle(self, *args: Any, **options: Any) -> None:
-        if options["migrate"]:  # in one process: a start takes a second less
-            call_command("migrate", verbosity=0)
+        with starting.one_at_a_time():
+            if options["migrate"]:  # in one process: a start takes a second less
+                try:
+                    starting.migrate()
+                    copies.daily()
+                except (OSError, copies.Damaged) as error:
+                    raise CommandError(str(error)) from error
+            self._load()
+
+    def _load(self) -> None:
         if Build.objects.exists():
             self.stdout.write("There are builds already; nothing was loaded.")
             return

@@ -1,0 +1,80 @@
+"""The history of a machine, off its record: sittings, and what each was."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable
+from dataclasses import dataclass
+from datetime import datetime, timedelta
+
+from .plan import JOINT, OUT
+
+#: Longer than this between two entries, and they belong to two sittings. An assumption.
+APART = timedelta(hours=12)
+READINGS = "readings"
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Noted:
+    """One entry of a record, as the history takes it."""
+
+    step: str
+    kind: str
+    who: str
+    at: datetime
+    version: int
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Sitting:
+    """Entries close to one another in time: what was done, by whom, with which versions of the
+    build, and how many joints were made, taken apart and found bad."""
+
+    what: tuple[str, ...]
+    begun: datetime
+    ended: datetime
+    who: tuple[str, ...]
+    versions: tuple[int, int]
+    made: int
+    apart: int
+    bad: int
+
+
+def sittings(record: Iterable[Noted]) -> tuple[Sitting, ...]:
+    """A record, in any order, as sittings, oldest first."""
+    groups: list[list[Noted]] = []
+    for e in sorted(record, key=lambda e: e.at):
+        if groups and e.at - groups[-1][-1].at <= APART:
+            groups[-1].append(e)
+        else:
+            groups.append([e])
+    known: set[str] = set()
+    return tuple(_sitting(g, known) for g in groups)
+
+
+def _sitting(group: list[Noted], known: set[str]) -> Sitting:
+    """One sitting; `known` are the joints that were made in sittings before, and grows."""
+    done = {e.step for e in group if e.kind == "done"} - {
+        e.step for e in group if e.kind == "undone"
+    }
+    made = {s for s in done if s.startswith(JOINT)}
+    out = {s for s in done if s.startswith(OUT)}
+    bad = sum(e.kind in ("warm", "browned", "loose") for e in group)
+    what = [
+        word
+        for word, holds in (
+            ("built", made and not known),
+            ("swapped", known and out and made),
+            ("taken apart", out and not made),
+            ("re-plugged", known and made and not out),
+            ("measured", READINGS in done or any(e.kind == "measured" for e in group)),
+            ("stopped", bad),
+        )
+        if holds
+    ]
+    known |= made
+    versions = [e.version for e in group]
+    return Sitting(
+        what=tuple(what) or ("looked at",), begun=group[0].at, ended=group[-1].at,
+        who=tuple(dict.fromkeys(e.who for e in group if e.who)),
+        versions=(min(versions), max(versions)), made=len(made), apart=len(out), bad=bad,
+    )  # fmt: skip

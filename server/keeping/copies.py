@@ -1,0 +1,247 @@
+"""Copies: one archive with the database, the photos and a list of both with their sums. A copy is
+made while edits go on, and read back before it is called made."""
+
+from __future__ import annotations
+
+import fcntl
+import hashlib
+import json
+import os
+import sqlite3
+import tempfile
+import zlib
+from collections.abc import Iterator
+from contextlib import closing, contextmanager
+from dataclasses import dataclass
+from datetime import UTC, datetime, timedelta
+from pathlib import Path
+from typing import Any, Literal
+from zipfile import ZIP_DEFLATED, ZIP_STORED, BadZipFile, ZipFile
+
+from bench import photos
+from django.conf import settings
+from django.db import connection
+from django.db.migrations.loader import MigrationLoader
+
+DATABASE, LIST, PHOTOS = "database.sqlite3", "list.json", "photos/"
+FORMAT = 1
+#: Automatic copies of each kind that are kept, and how old the last daily one may grow.
+KEPT, DAY = 7, timedelta(hours=24)
+#: Bytes that an archive may unpack to.
+_MOST = 20_000_000_000
+
+Kind = Literal["daily", "before-migration", "before-restore"]
+
+
+class Damaged(Exception):
+    """A copy that is not as it was written, or not for this version; the message says what and
+    where."""
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Copied:
+    """What a copy holds; `missing`: photos that were gone when it was made."""
+
+    made: str
+    builds: int
+    photos: int
+    bytes: int
+    missing: tuple[str, ...]
+
+
+def database() -> Path:
+    """The file that the database lies in."""
+    return Path(str(connection.settings_dict["NAME"]))
+
+
+def write(file: Path, with_photos: bool = True) -> Copied:
+    """Copy everything into `file`, whole or not at all. Raises OSError, Damaged."""
+    with tempfile.TemporaryDirectory(dir=file.parent) as folder:
+        copy, packed = Path(folder, DATABASE), Path(folder, "packed")
+        with closing(sqlite3.connect(database())) as live, closing(sqlite3.connect(copy)) as to:
+            live.backup(to)
+            # A copy stands alone: no journal beside it.
+            to.execute("PRAGMA journal_mode=DELETE")
+        _pack(packed, copy, with_photos)
+        found = check(packed)
+        with packed.open("rb") as written:
+            os.fsync(written.fileno())
+        packed.replace(file)
+    return found
+
+
+def _pack(packed: Path, copy: Path, with_photos: bool) -> None:
+    keys = _photo_keys(copy) if with_photos else []
+    files: dict[str, Any] = {}
+    missing = []
+    with ZipFile(packed, "w", ZIP_DEFLATED) as out:
+        out.write(copy, DATABASE)
+        files[DATABASE] = _sum(copy.read_bytes())
+        for key in keys:
+            try:
+                content = photos.path_of(key).read_bytes()
+            except FileNotFoundError:
+                missing.append(key)
+                continue
+            files[f"{PHOTOS}{key}.jpg"] = _sum(content)
+            out.writestr(f"{PHOTOS}{key}.jpg", content, ZIP_STORED)
+        made = datetime.now(UTC).isoformat(timespec="seconds")
+        about = {"format": FORMAT, "made": made, "files": files, "missing": missing}
+        out.writestr(LIST, json.dumps(about, indent=1))
+
+
+def _photo_keys(copy: Path) -> list[str]:
+    with closing(sqlite3.connect(copy)) as at:
+        return [key for (key,) in at.execute("SELECT key FROM bench_photo ORDER BY id")]
+
+
+def _sum(content: bytes) -> dict[str, Any]:
+    return {"bytes": len(content), "sha256": hashlib.sha256(content).hexdigest()}
+
+
+@contextmanager
+def _opened(file: Path) -> Iterator[tuple[ZipFile, dict[str, Any]]]:
+    try:
+        with ZipFile(file) as opened:
+            about = json.loads(opened.read(LIST))
+            if not isinstance(about, dict) or about.get("format") != FORMAT:
+                raise Damaged(f"{file.name} is not a copy of this kind (format {FORMAT}).")
+            if sum(i.file_size for i in opened.infolist()) > _MOST:
+                raise Damaged(f"{file.name} would unpack to more than {_MOST // 10**9} GB.")
+            yield opened, about
+    except (BadZipFile, KeyError, ValueError, RuntimeError, EOFError, zlib.error) as error:
+        raise Damaged(f"{file.name} is damaged, or no copy: {error}") from error
+
+
+def check(file: Path) -> Copied:
+    """Read a copy through: every file by its sum, the database by its own check. Raises Damaged,
+    FileNotFoundError."""
+    with _opened(file) as (opened, about), tempfile.TemporaryDirectory() as folder:
+        names = set(opened.namelist()) - {LIST}
+        if names != set(about["files"]):
+            odd = ", ".join(sorted(names ^ set(about["files"]))[:3])
+            raise Damaged(f"{file.name}: its list and what it holds differ: {odd}.")
+        for name, said in about["files"].items():
+            if name != DATABASE and not _is_photo(name):
+                raise Damaged(f"{file.name}: {name} does not belong in a copy.")
+            content = opened.read(name)
+            if _sum(content) != said:
+                raise Damaged(f"{file.name}: {name} is not as it was written.")
+            if name == DATABASE:
+                Path(folder, DATABASE).write_bytes(content)
+        builds = _look_over(file, Path(folder, DATABASE))
+        return Copied(
+            made=about["made"], builds=builds, photos=len(names) - 1, bytes=file.stat().st_size,
+            missing=tuple(about["missing"]),
+        )  # fmt: skip
+
+
+def _is_photo(name: str) -> bool:
+    key = name.removeprefix(PHOTOS).removesuffix(".jpg")
+    return name == f"{PHOTOS}{key}.jpg" and key.isalnum()
+
+
+def _look_over(file: Path, copy: Path) -> int:
+    """How many builds a copied database holds. Raises Damaged where it can't be used here."""
+    try:
+        with closing(sqlite3.connect(copy)) as at:
+            (said,) = at.execute("PRAGMA integrity_check").fetchone()
+            if said != "ok":
+                raise Damaged(f"{file.name}: its database is damaged: {said}.")
+            unknown = later(set(at.execute("SELECT app, name FROM django_migrations")))
+            if unknown:
+                raise Damaged(
+                    f"{file.name} was made by a later Easy Tally ({unknown}): use that one, or "
+                    "newer."
+                )
+            (builds,) = at.execute("SELECT count(*) FROM builds_build").fetchone()
+            return int(builds)
+    except sqlite3.DatabaseError as error:
+        raise Damaged(f"{file.name}: its database can’t be read: {error}.") from error
+
+
+def later(applied: set[tuple[str, str]]) -> str:
+    """A migration of ours that this version does not have; empty where there is none."""
+    loader = MigrationLoader(None)
+    return next(
+        (f"{app} {name}" for app, name in sorted(applied)
+         if app in loader.migrated_apps and (app, name) not in loader.disk_migrations),
+        "",
+    )  # fmt: skip
+
+
+def restore(file: Path) -> Copied:
+    """Put a copy in the place of what is kept, which is copied itself first. Raises Damaged,
+    InUse, FileNotFoundError; then nothing is changed. Migrating what came is the caller's."""
+    found = check(file)
+    with alone():
+        if database().exists():
+            keep("before-restore")
+        with _opened(file) as (opened, about), tempfile.TemporaryDirectory() as folder:
+            for name in about["files"]:
+                if name != DATABASE:
+                    _put(photos.folder() / name.removeprefix(PHOTOS), opened.read(name))
+            copy = Path(opened.extract(DATABASE, folder))
+            connection.close()
+            with closing(sqlite3.connect(copy)) as came, closing(sqlite3.connect(database())) as to:
+                came.backup(to)
+    return found
+
+
+def _put(path: Path, content: bytes) -> None:
+    part = path.with_suffix(".part")
+    part.write_bytes(content)
+    part.replace(path)
+
+
+class InUse(Exception):
+    """The application is running on what would be replaced."""
+
+
+def in_use() -> int:
+    """Tell others that this process uses what is kept, until it ends; gives the handle."""
+    handle = os.open(settings.VAR / "in-use", os.O_RDWR | os.O_CREAT, 0o600)
+    fcntl.flock(handle, fcntl.LOCK_SH)
+    return handle
+
+
+@contextmanager
+def alone() -> Iterator[None]:
+    """While nothing else uses what is kept. Raises InUse."""
+    handle = os.open(settings.VAR / "in-use", os.O_RDWR | os.O_CREAT, 0o600)
+    try:
+        fcntl.flock(handle, fcntl.LOCK_EX | fcntl.LOCK_NB)
+        yield
+    except BlockingIOError as error:
+        raise InUse("Easy Tally is running on this data: stop it, then try again.") from error
+    finally:
+        os.close(handle)
+
+
+def folder() -> Path:
+    """Where automatic copies lie."""
+    path: Path = settings.VAR / "copies"
+    path.mkdir(parents=True, exist_ok=True)
+    return path
+
+
+def keep(kind: Kind) -> Path:
+    """Make an automatic copy, without the photos (they never change, and stay where they are);
+    the last seven of each kind are kept. Raises OSError, Damaged."""
+    now = datetime.now(UTC).strftime("%Y-%m-%dT%H%M%S%f")
+    path = folder() / f"{now}-{kind}.zip"
+    write(path, with_photos=False)
+    for old in sorted(folder().glob(f"*-{kind}.zip"))[:-KEPT]:
+        old.unlink(missing_ok=True)
+    return path
+
+
+def daily() -> Path | None:
+    """Make the day's copy, if the last one is a day old and something was written since."""
+    last = max((f.stat().st_mtime for f in folder().glob("*-daily.zip")), default=0.0)
+    if datetime.now(UTC).timestamp() - last < DAY.total_seconds() or not database().exists():
+        return None
+    written = [Path(f"{database()}{end}") for end in ("", "-wal")]
+    if max(f.stat().st_mtime for f in written if f.exists()) < last:
+        return None
+    return keep("daily")
