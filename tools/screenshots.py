@@ -54,17 +54,6 @@ class Demo:
         self._folder.cleanup()
 
 
-#: A list as a shop or a spreadsheet gives it.
-LIST = """Part\tQty\tPrice
-Processor 125 W\t1\t299.00
-DDR5 32GB (2x16GB)\t1\t89.90
-- 3 x 140mm fans (0.25A)
-* NVMe SSD 1TB M.2
-- graphics card 320 W – $599.00
-Storage: 4 x 4TB HDD 7200rpm
-Total\t\t987.00"""
-
-
 def shoot(page: Page, name: str) -> None:
     """Save what the page shows."""
     page.wait_for_timeout(400)
@@ -136,6 +125,17 @@ def main() -> None:
             page.get_by_role("heading", name=heading).wait_for()
             shoot(page, shot)
             page.get_by_role("button", name="Leave it as it is").click()
+        page.goto(f"{build}/loom")
+        page.get_by_role("button", name="Map it", exact=True).click()
+        page.get_by_role("button", name="Take this map").click()
+        page.goto(f"{build}/bench")
+        page.get_by_label("Who").fill("EM")
+        page.get_by_role("heading", name="Bench").click()
+        for i in range(11):
+            page.locator("header p", has_text=f"{i} of").first.wait_for()
+            page.keyboard.press("Space")
+        page.locator("[data-step]", has_text="16-pin cable 1 from").click()
+        shoot(page, "bench")
         page.goto(f"{build}/rules")
         page.get_by_text("On this build").first.wait_for()
         page.get_by_text("A map can feed all").first.wait_for()
@@ -145,10 +145,6 @@ def main() -> None:
         page.get_by_role("button", name="Start it").click()
         page.get_by_role("region", name="Where to begin").wait_for()
         shoot(page, "begin")
-        page.get_by_role("button", name="Paste a list").click()
-        page.get_by_role("dialog").get_by_role("textbox").fill(LIST)
-        page.get_by_role("listitem").nth(6).wait_for()
-        shoot(page, "list")
         browser.close()
 
 

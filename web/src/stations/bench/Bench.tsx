@@ -73,6 +73,7 @@ export default function Bench() {
     e.preventDefault();
   };
   const page = useRef<HTMLDivElement>(null);
+  const card = useRef<HTMLElement>(null);
   const ready = plan !== undefined;
   useEffect(() => {
     if (ready) page.current?.focus();
@@ -81,6 +82,7 @@ export default function Bench() {
   const shownStep = now?.step.id;
   useEffect(() => {
     if (document.activeElement === document.body) page.current?.focus();
+    card.current?.scrollIntoView({ block: "start" });
   }, [shownStep]);
   const done = steps.filter(isDone).length;
   const bad = BAD.filter((k) => result.strip.mend[k]).map(
@@ -104,11 +106,14 @@ export default function Bench() {
   return (
     <div ref={page} tabIndex={-1} onKeyDown={keys} className="flex h-full min-h-0 flex-col outline-none">
       <StationHead title="Bench" note={plan ? `${done} of ${steps.length} done` : "…"}>
-        <Button onClick={() => show("record")}>The record</Button>
+        <Button className="max-[700px]:hidden" onClick={() => show("record")}>
+          The record
+        </Button>
         <Menu label="Print">
           <MenuItem onSelect={() => file("bench.pdf")}>Bench sheet, A4</MenuItem>
           <MenuItem onSelect={() => file("bench.pdf?paper=letter")}>Bench sheet, letter</MenuItem>
           <MenuItem onSelect={() => show("flags")}>Cable flags…</MenuItem>
+          <MenuItem onSelect={() => show("record")}>The record</MenuItem>
           <MenuItem onSelect={() => file("bench.csv")}>The record, CSV</MenuItem>
           <MenuItem onSelect={() => file("record.zip")}>The build, its record and photos, ZIP</MenuItem>
         </Menu>
@@ -141,9 +146,10 @@ export default function Bench() {
           {plan.stopped}
         </p>
       )}
-      <div className="flex min-h-0 flex-1 gap-4 px-6 pb-3 max-[700px]:flex-col max-[700px]:overflow-auto max-[700px]:px-3">
+      <div className="flex min-h-0 flex-1 gap-4 px-6 pb-3 max-[700px]:pb-0 max-[700px]:flex-col max-[700px]:overflow-auto max-[700px]:px-3">
         <section
           {...swipe}
+          ref={card}
           aria-label="Step"
           className="flex min-h-0 min-w-0 flex-1 flex-col border border-rule bg-slip max-[700px]:flex-none"
         >
@@ -160,7 +166,7 @@ export default function Bench() {
               say={say}
             />
           )}
-          <div className="flex items-center gap-2 border-t border-rule p-3">
+          <div className="flex items-center gap-2 border-t border-rule bg-slip p-3 max-[700px]:sticky max-[700px]:bottom-0">
             <Button className="min-h-12 px-5 text-lg" disabled={at === 0} onClick={() => go(at - 1)}>
               Back
             </Button>
@@ -224,7 +230,10 @@ function StepList({
 }) {
   const list = useRef<HTMLOListElement>(null);
   useEffect(() => {
-    list.current?.querySelector("[aria-current]")?.scrollIntoView({ block: "nearest" });
+    const l = list.current;
+    // On a phone the list is part of the page, which shows the step instead.
+    if (l && l.scrollHeight > l.clientHeight)
+      l.querySelector("[aria-current]")?.scrollIntoView({ block: "nearest" });
   }, [at]);
   return (
     <ol ref={list} tabIndex={0} aria-label="Steps" className="min-h-0 flex-1 overflow-auto">

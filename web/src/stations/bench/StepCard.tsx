@@ -18,6 +18,12 @@ const FOUND: [Entry["kind"], string][] = [
   ["loose", "It is loose"],
 ];
 
+/** Once, when the panel appears: the port that is meant is in sight, however narrow the page. */
+function showChosen(panel: HTMLElement | null) {
+  const port = panel?.querySelector("[data-chosen=true]");
+  port?.scrollIntoView({ inline: "center", block: "nearest" });
+}
+
 /** One step in large type: what to do, what may hurt, what to look at, and its joint. */
 export function StepCard({
   step: s,
@@ -132,7 +138,7 @@ function JointDrawn({ step: s }: { step: BenchStep }) {
         </figure>
       )}
       {doc.supply && ports.length > 0 && (
-        <div inert className="pointer-events-none">
+        <div inert ref={showChosen} className="max-w-full overflow-x-auto">
           <Panel supply={doc.supply} runs={doc.runs} chosen={ports} onPort={() => undefined} />
         </div>
       )}

@@ -21,7 +21,7 @@ export function Frame() {
   const { key = "" } = useParams();
   return (
     <BuildProvider key={key} buildKey={key}>
-      <div className="relative grid h-full overflow-hidden print:static print:overflow-visible grid-cols-[76px_minmax(0,1fr)] grid-rows-[minmax(0,1fr)_auto] max-[700px]:grid-cols-1 max-[700px]:grid-rows-[auto_minmax(0,1fr)_auto] print:block print:h-auto">
+      <div className="relative grid h-full overflow-clip print:static print:overflow-visible grid-cols-[76px_minmax(0,1fr)] grid-rows-[minmax(0,1fr)_auto] max-[700px]:grid-cols-1 max-[700px]:grid-rows-[auto_minmax(0,1fr)_auto] print:block print:h-auto">
         <nav
           aria-label="Stations"
           className="flex flex-col border-r border-rule max-[700px]:flex-row max-[700px]:overflow-x-auto max-[700px]:border-r-0 max-[700px]:border-b print:hidden"

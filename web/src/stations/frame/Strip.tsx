@@ -120,12 +120,12 @@ function ToMend() {
       trigger={
         <button
           type="button"
-          className="min-w-36 border-r border-white/15 px-3.5 py-2.5 pl-5 text-left hover:bg-white/10"
+          className="min-w-36 max-[700px]:shrink-0 border-r border-white/15 px-3.5 py-2.5 pl-5 text-left hover:bg-white/10"
         >
           <span className="block text-xs text-strip-soft">To mend</span>
           <span
             data-strip="mend"
-            className={`text-figure leading-7 font-bold ${counts.length ? "text-strip-alert" : ""}`}
+            className={`text-figure leading-7 font-bold max-[700px]:whitespace-nowrap ${counts.length ? "text-strip-alert" : ""}`}
           >
             {counts.join(", ") || "nothing"}
           </span>
