@@ -11,3 +11,9 @@ export function hours(text: string): number | null {
   const h = Number(match[1]) + Number(match[2] ?? 0) / 60;
   return h <= 24 ? h : null;
 }
+
+/** A day, as `26 Nov 2026`, and the time of a day, as `14:05`, of a moment in ISO form, here. */
+export const day = (at: string): string =>
+  new Date(at).toLocaleDateString("en-GB", { day: "numeric", month: "short", year: "numeric" });
+export const time = (at: string): string =>
+  new Date(at).toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" });

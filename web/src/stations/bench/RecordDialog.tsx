@@ -1,6 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 
 import { client, reason, take } from "../../api/client";
+import { day, time } from "../../state/clock";
 import { Dialog } from "../../ui/dialog";
 
 const KINDS: Record<string, string> = {
@@ -14,10 +15,6 @@ const KINDS: Record<string, string> = {
   photo: "photo",
   measured: "measured",
 };
-
-const day = (at: string) =>
-  new Date(at).toLocaleDateString("en-GB", { day: "numeric", month: "short", year: "numeric" });
-const time = (at: string) => new Date(at).toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" });
 
 /** The history of the machine and every entry of its record, newest first. */
 export function RecordDialog({ buildKey, onClose }: { buildKey: string; onClose: () => void }) {

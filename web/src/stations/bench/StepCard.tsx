@@ -5,6 +5,7 @@ import { client, reason, take, type BenchStep } from "../../api/client";
 import { Face } from "../../drawing/Face";
 import { Panel } from "../../drawing/Panel";
 import { useBuild, useResult } from "../../state/build/contexts";
+import { day, time } from "../../state/clock";
 import { drawnLanes, rulerLength } from "../../state/loom/lanes";
 import { referenceQuery } from "../../state/queries";
 import { LaneRow } from "../loom/LaneRow";
@@ -65,7 +66,7 @@ export function StepCard({
       {done && (
         <p className="mt-1 text-base font-semibold text-within">
           Done{s.who && ` by ${s.who}`}
-          {s.at && `, ${new Date(s.at).toLocaleString()}`}
+          {s.at && `, ${`${day(s.at)} ${time(s.at)}`}`}
         </p>
       )}
       {step.caution && (
