@@ -1,0 +1,29 @@
+"""Readings: what instruments measure, held against the tally and the ratings, and taken over."""
+
+from __future__ import annotations
+
+from .calibrate import Settled, settle
+from .channels import (
+    METERED,
+    UNIT_WORDS,
+    Channel,
+    Instrument,
+    channels_of,
+    instrument_of,
+    parse,
+    words,
+)
+from .drawn import Drawn, drawn
+from .expected import Against, Limit
+from .held import Floats, Growing, Named, Readings, Typed, of_typed
+from .judged import Held, Read, hold
+from .segments import recognise, settled
+from .stats import Stats, stats
+from .wording import say
+
+__all__ = [
+    "METERED", "UNIT_WORDS", "Against", "Channel", "Drawn", "Floats", "Growing", "Held",
+    "Instrument", "Limit", "Named", "Read", "Readings", "Settled", "Stats", "Typed", "channels_of",
+    "drawn", "hold", "instrument_of", "of_typed", "parse", "recognise", "say", "settle", "settled",
+    "stats", "words",
+]  # fmt: skip

@@ -1,0 +1,94 @@
+"""Readings as they are held: one time axis, a column a channel, gaps as nothing."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass, field, replace
+
+import numpy as np
+from numpy.typing import NDArray
+
+from ..base.units import State
+from .channels import Channel
+
+Floats = NDArray[np.float64]
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Named:
+    """A span of time [s] in a state that somebody named, or that was recognised."""
+
+    from_s: float
+    to_s: float
+    state: State
+    recognised: bool = False
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Readings:
+    """Times [s] since the first, strictly rising; a column of values a channel, NaN where there
+    is none; spans that were named. `began`: when, in ISO form; empty where it is not known."""
+
+    times: Floats
+    columns: Mapping[Channel, Floats]
+    named: tuple[Named, ...] = ()
+    began: str = ""
+
+    @property
+    def samples(self) -> int:
+        """How many rows there are."""
+        return len(self.times)
+
+    def rows(self, from_s: float, to_s: float) -> slice:
+        """The rows of a span of time, both ends included."""
+        low = int(np.searchsorted(self.times, from_s, "left"))
+        return slice(low, int(np.searchsorted(self.times, to_s, "right")))
+
+    def calling(self, named: tuple[Named, ...]) -> Readings:
+        """The same with other spans named."""
+        return replace(self, named=named)
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Typed:
+    """One figure read off and typed in: of which channel, in which state."""
+
+    channel: Channel
+    state: State
+    value: float
+
+
+@dataclass(slots=True, kw_only=True)
+class Growing:
+    """Readings that still come in, row by row; as many as are kept at once."""
+
+    columns: dict[Channel, list[float]] = field(default_factory=dict)
+    times: list[float] = field(default_factory=list)
+
+    def add(self, at_s: float, values: Mapping[Channel, float]) -> None:
+        """Add a row; channels that it does not have are gaps."""
+        for c in values:
+            self.columns.setdefault(c, [float("nan")] * len(self.times))
+        self.times.append(at_s)
+        for c, column in self.columns.items():
+            column.append(values.get(c, float("nan")))
+
+    def whole(self, began: str = "") -> Readings:
+        """What has come in so far."""
+        return Readings(
+            times=np.array(self.times), began=began,
+            columns={c: np.array(x) for c, x in self.columns.items()},
+        )  # fmt: skip
+
+
+def of_typed(typed: tuple[Typed, ...]) -> Readings:
+    """Typed figures as readings: a second of each state, in the order in which they come."""
+    states = tuple(dict.fromkeys(t.state for t in typed))
+    columns: dict[Channel, Floats] = {}
+    for t in typed:
+        column = columns.setdefault(t.channel, np.full(2 * len(states), np.nan))
+        at = states.index(t.state)
+        column[2 * at : 2 * at + 2] = t.value
+    times = np.array([x for i in range(len(states)) for x in (2.0 * i, 2.0 * i + 1)])
+    named = tuple(Named(from_s=2.0 * i, to_s=2.0 * i + 1, state=s) for i, s in enumerate(states))
+    return Readings(times=times, columns=columns, named=named)

@@ -1,0 +1,225 @@
+"""A machine over time: states one after another, with noise, duty and spikes, through its contacts,
+at the instruments. The same seed gives the same readings, whichever channels are asked for."""
+
+from __future__ import annotations
+
+import zlib
+from collections.abc import Iterable
+from dataclasses import dataclass, field
+from functools import cached_property
+
+import numpy as np
+
+from ..base.units import RAIL_V, Rail, State
+from ..findings import Analysis
+from ..readings import Against, Channel, Floats, Named, Readings
+from ..supplies.energy import points_of, wall_w
+from ..things.parts import Card
+from ..wiring import Feed
+from .machine import Contacts, Wear, contacts_of, heating_w, lagged, lost_v, rise_k_per_w, shares
+
+#: Noise of a load and of a meter, as a share (one standard deviation); how long a load's noise
+#: holds [s]; how far a busy part's duty swings. Source: assumptions.
+NOISE, METER, NOISE_TAU_S, DUTY = 0.012, 0.002, 0.8, 0.03
+#: Spikes a second of a card or processor at work. Source: assumption.
+SPIKES_A_SECOND = 0.2
+#: How quickly a contact and a supply's inside warm up [s], as first-order lags. Source:
+#: assumptions.
+CONTACT_TAU_S, SUPPLY_TAU_S = 40.0, 300.0
+_RAILS: tuple[Rail, ...] = ("v12", "v5", "v3v3", "v5sb")
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Scene:
+    """How long each state lasts [s], how often it is measured [Hz], from which seed; how contacts
+    differ; what is worn."""
+
+    states: tuple[tuple[State, float], ...] = (("idle", 30.0), ("everyday", 60.0), ("full", 120.0))
+    rate_hz: float = 10.0
+    seed: int = 1
+    spread: float = 0.02
+    wear: Wear = field(default_factory=Wear)
+    #: Loads of inputs that are not as the tally has them: a factor by input and state.
+    factors: dict[tuple[str, State], float] = field(default_factory=dict)
+
+
+class Running:
+    """One run of a machine. What is not asked for is not worked out."""
+
+    def __init__(self, a: Analysis, scene: Scene) -> None:
+        self.a, self.scene, self.against = a, scene, Against(a)
+        self.dt_s = 1 / scene.rate_hz
+        self.counts = [max(1, round(s * scene.rate_hz)) for _, s in scene.states]
+        self.times: Floats = np.arange(sum(self.counts), dtype=np.float64) * self.dt_s
+
+    def _rng(self, what: str) -> np.random.Generator:
+        return np.random.default_rng([self.scene.seed, zlib.crc32(what.encode())])
+
+    @cached_property
+    def feeds(self) -> dict[str, Feed]:
+        """Every fed input of a part: nothing else draws."""
+        live = self.a.wired.live
+        return {
+            r: f for r, f in self.a.wired.feeds.items() if r in live and f.input.between is None
+        }
+
+    @cached_property
+    def contacts(self) -> dict[str, Contacts]:
+        """The 12 V contacts of every plug that has some."""
+        return {
+            ref: contacts_of(
+                self.against, f, self.scene.wear, self.scene.spread, self._rng(f"contacts {ref}")
+            )
+            for ref, f in self.feeds.items()
+            if f.pins["v12"]
+        }
+
+    @cached_property
+    def amps(self) -> dict[Rail, dict[str, Floats]]:
+        """Amperes of every input over time, by rail."""
+        busy = {ref: self._busy(ref) for ref in self.feeds}
+        found: dict[Rail, dict[str, Floats]] = {}
+        for rail in _RAILS:
+            found[rail] = {ref: self._level(ref, rail) * busy[ref] for ref in self.feeds}
+        return found
+
+    @cached_property
+    def ground(self) -> dict[str, Floats]:
+        """Amperes that come back from every input: the sum over its rails."""
+        none = np.zeros(len(self.times))
+        return {ref: sum((self.amps[r][ref] for r in _RAILS), none) for ref in self.feeds}
+
+    def _level(self, ref: str, rail: Rail) -> Floats:
+        levels = []
+        for state, _ in self.scene.states:
+            span = self.against.at_input(ref, rail, state)
+            levels.append(
+                (span.likely if span else 0.0) * self.scene.factors.get((ref, state), 1.0)
+            )
+        return np.repeat(levels, self.counts)
+
+    def _busy(self, ref: str) -> Floats:
+        """What a load does around its level; on average, over each state, just that."""
+        rng, n = self._rng(f"load {ref}"), len(self.times)
+        noise = lagged(rng.normal(0.0, 1.0, n), self.dt_s, NOISE_TAU_S)
+        noise *= NOISE / max(float(noise.std()), 1e-9)
+        busy = 1.0 + noise
+        feed = self.feeds[ref]
+        spiky = isinstance(feed.input.part, Card) or feed.mated in ("eps8", "eps4")
+        if spiky:
+            busy += DUTY * np.sign(np.sin(2 * np.pi * self.times / 7.3 + rng.uniform(0, 6.28)))
+            busy *= np.where(rng.random(n) < SPIKES_A_SECOND * self.dt_s, self._spike(feed), 1.0)
+        at = 0
+        for count in self.counts:
+            busy[at : at + count] /= busy[at : at + count].mean()
+            at += count
+        return busy
+
+    def _spike(self, feed: Feed) -> float:
+        """The factor of a spike that is as long as a sample."""
+        assume = self.a.build.assumptions
+        card = isinstance(feed.input.part, Card)
+        names = ("0_1ms", "1ms", "10ms", "100ms")
+        kind = "card" if card else "sustained"
+        i = min(3, max(0, round(float(np.log10(self.dt_s / 1e-4)))))
+        return float(getattr(assume, f"spike_{kind}_{names[i]}"))
+
+    # -- instruments ------------------------------------------------------------------------
+
+    def readings(self, channels: Iterable[Channel], began: str = "") -> Readings:
+        """What instruments read; a channel that can't be worked out is left out."""
+        columns = {}
+        for c in channels:
+            value = self.value(c)
+            if value is not None:
+                meter = self._rng(f"meter {c}").normal(0.0, METER, len(value))
+                columns[c] = value * (1 + meter)
+        at, named = 0.0, []
+        for (state, _), count in zip(self.scene.states, self.counts, strict=True):
+            named.append(Named(from_s=at, to_s=at + (count - 1) * self.dt_s, state=state))
+            at += count * self.dt_s
+        return Readings(times=self.times, columns=columns, named=tuple(named), began=began)
+
+    def value(self, c: Channel) -> Floats | None:
+        """A channel over time without its meter's noise; None where it can't be worked out."""
+        if c.at in ("wall", "dc", "supply"):
+            return self._of_supply(c)
+        if "/" not in c.at:
+            own = [w for r, w in self._watts.items() if r.split("/")[0] == c.at]
+            slot = self._slot(c.at)
+            return sum(own, slot) if (own or slot.any()) and c.unit == "w" else None
+        feed = self.feeds.get(c.at)
+        return None if feed is None else self._at_plug(c, feed)
+
+    def _at_plug(self, c: Channel, feed: Feed) -> Floats | None:
+        if c.unit == "a" and c.rail:
+            return self.amps[c.rail][c.at] if c.rail in self.amps else None
+        if c.at not in self.contacts:
+            return None
+        contacts, amps = self.contacts[c.at], self.amps["v12"][c.at]
+        if c.pin is not None:
+            each = shares(contacts)
+            return amps * each[c.pin - 1] if c.pin <= len(each) else None
+        if c.unit == "v":
+            lost = lost_v(self.against, feed, self.amps["v12"], self.ground, self.contacts)
+            return None if c.rail != "v12" or lost is None else self.volts - lost
+        return self._degc(contacts, amps) if c.unit == "degc" else None
+
+    def _degc(self, contacts: Contacts, amps: Floats) -> Floats:
+        """Of the hottest contact [°C]."""
+        assume = self.a.build.assumptions
+        air = assume.room_degc + assume.plug_air_rise_degc
+        heat = heating_w(contacts, amps)
+        hottest = heat[int(heat.mean(axis=1).argmax())]
+        rise = rise_k_per_w(contacts) * lagged(hottest, self.dt_s, CONTACT_TAU_S, first=0.0)
+        return air + rise
+
+    @cached_property
+    def volts(self) -> Floats:
+        """12 V at the supply: a little over the nominal, a little less under load."""
+        whole = sum(self.amps["v12"].values(), np.zeros(len(self.times)))
+        rated = (self.a.build.supply.v12_a if self.a.build.supply else None) or 100.0
+        return 12.08 - 0.08 * whole / rated
+
+    @cached_property
+    def _watts(self) -> dict[str, Floats]:
+        """Watts of each input over time."""
+        return {
+            ref: sum((self.amps[r][ref] * RAIL_V[r] for r in _RAILS), np.zeros(len(self.times)))
+            for ref in self.feeds
+        }
+
+    def _slot(self, at: str) -> Floats:
+        """Watts that a card takes from its slot: the tally's, in step with its board."""
+        part, _, instance = at.partition("#")
+        rows = [x for x in self.a.loads if x.part == part and x.feed == "slot"]
+        rows = [x for x in rows if int(instance) in x.instances]
+        levels = [sum(getattr(x.net, state).likely for x in rows) for state, _ in self.scene.states]
+        return np.repeat(np.array(levels, dtype=float), self.counts)
+
+    def _of_supply(self, c: Channel) -> Floats | None:
+        if c.at == "dc" and c.rail:
+            amps = sum(self.amps[c.rail].values(), np.zeros(len(self.times)))
+            volts = self.volts if c.rail == "v12" else np.full(len(self.times), RAIL_V[c.rail])
+            return {"a": amps, "v": volts, "w": amps * RAIL_V[c.rail]}.get(c.unit)
+        dc = sum(self._watts.values(), np.zeros(len(self.times)))
+        supply, place = self.a.build.supply, self.a.build.place
+        rated = supply.rated_w if supply else None
+        match c.at, c.unit:
+            case "dc", "w":
+                return dc
+            case "wall", "v":
+                return np.full(len(dc), float(place.mains_v))
+            case "wall", "w" if supply is not None and rated:
+                points = points_of(supply, place.mains_v)
+                if points is None:
+                    return None
+                grid = np.linspace(0.0, max(float(dc.max()), 1.0), 400)
+                wall = [wall_w(float(x), rated, points) for x in grid]
+                return np.interp(dc, grid, wall)
+            case "supply", "degc" if rated:
+                return lagged(32 + 30 * dc / rated, self.dt_s, SUPPLY_TAU_S, first=32.0)
+            case "supply", "rpm" if rated and supply is not None:
+                off = supply.fan_off_share or 0.0
+                return np.where(dc / rated <= off, 0.0, 500 + 900 * dc / rated)
+        return None
