@@ -16,7 +16,7 @@ from easy_tally.bench import Done, Noted, Plan, Sitting, plan, sittings
 
 from bench.models import Entry
 
-KINDS = ("done", "undone", "warm", "browned", "loose", "looked at", "note", "photo")
+KINDS = ("done", "undone", "warm", "browned", "loose", "looked at", "note", "photo", "measured")
 _BAD = ("warm", "browned", "loose")
 #: Entries that are taken at once.
 MOST = 200

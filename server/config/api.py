@@ -18,6 +18,8 @@ from ninja import NinjaAPI
 from ninja.errors import ValidationError as RequestError
 from ninja.security import APIKeyCookie
 from owners.models import Owner, current_owner
+from readings.api import router as readings_router
+from readings.trainer_api import router as trainer_router
 
 _log = logging.getLogger(__name__)
 
@@ -44,6 +46,8 @@ api.add_router("", catalogue_router)
 api.add_router("", drawer_router)
 api.add_router("", jobs_router)
 api.add_router("", bench_router)
+api.add_router("", readings_router)
+api.add_router("", trainer_router)
 
 
 def _problem(status: int, kind: str, title: str, detail: str, **more: Any) -> HttpResponse:

@@ -41,6 +41,7 @@ INSTALLED_APPS = [
     "builds",
     "bench",
     "jobs",
+    "readings",
     "keeping",
     "huey.contrib.djhuey",
 ]

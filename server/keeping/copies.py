@@ -1,4 +1,4 @@
-"""Copies: one archive with the database, the photos and a list of both with their sums. A copy is
+"""Copies: one archive with the database, photos and readings, and a list with their sums. A copy is
 made while edits go on, and read back before it is called made."""
 
 from __future__ import annotations
@@ -10,7 +10,7 @@ import os
 import sqlite3
 import tempfile
 import zlib
-from collections.abc import Iterator
+from collections.abc import Callable, Iterator
 from contextlib import closing, contextmanager
 from dataclasses import dataclass
 from datetime import UTC, datetime, timedelta
@@ -22,13 +22,21 @@ from bench import photos
 from django.conf import settings
 from django.db import connection
 from django.db.migrations.loader import MigrationLoader
+from readings import rows
 
-DATABASE, LIST, PHOTOS = "database.sqlite3", "list.json", "photos/"
+DATABASE, LIST = "database.sqlite3", "list.json"
 FORMAT = 1
 #: Automatic copies of each kind that are kept, and how old the last daily one may grow.
 KEPT, DAY = 7, timedelta(hours=24)
 #: Bytes that an archive may unpack to.
 _MOST = 20_000_000_000
+
+#: What lies in files beside the database: folder in the archive → (where its keys stand, end of
+#: its files' names, where a file of a key lies).
+BESIDE: dict[str, tuple[str, str, Callable[[str], Path]]] = {
+    "photos": ("SELECT key FROM bench_photo ORDER BY id", ".jpg", photos.path_of),
+    "readings": ("SELECT key FROM readings_taken ORDER BY id", ".rows", rows.path_of),
+}
 
 Kind = Literal["daily", "before-migration", "before-restore"]
 
@@ -40,11 +48,12 @@ class Damaged(Exception):
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Copied:
-    """What a copy holds; `missing`: photos that were gone when it was made."""
+    """What a copy holds; `missing`: files that were gone when it was made."""
 
     made: str
     builds: int
     photos: int
+    readings: int
     bytes: int
     missing: tuple[str, ...]
 
@@ -54,7 +63,7 @@ def database() -> Path:
     return Path(str(connection.settings_dict["NAME"]))
 
 
-def write(file: Path, with_photos: bool = True) -> Copied:
+def write(file: Path, with_files: bool = True) -> Copied:
     """Copy everything into `file`, whole or not at all. Raises OSError, Damaged."""
     with tempfile.TemporaryDirectory(dir=file.parent) as folder:
         copy, packed = Path(folder, DATABASE), Path(folder, "packed")
@@ -62,7 +71,7 @@ def write(file: Path, with_photos: bool = True) -> Copied:
             live.backup(to)
             # A copy stands alone: no journal beside it.
             to.execute("PRAGMA journal_mode=DELETE")
-        _pack(packed, copy, with_photos)
+        _pack(packed, copy, with_files)
         found = check(packed)
         with packed.open("rb") as written:
             os.fsync(written.fileno())
@@ -70,29 +79,33 @@ def write(file: Path, with_photos: bool = True) -> Copied:
     return found
 
 
-def _pack(packed: Path, copy: Path, with_photos: bool) -> None:
-    keys = _photo_keys(copy) if with_photos else []
+def _pack(packed: Path, copy: Path, with_files: bool) -> None:
     files: dict[str, Any] = {}
     missing = []
     with ZipFile(packed, "w", ZIP_DEFLATED) as out:
         out.write(copy, DATABASE)
         files[DATABASE] = _sum(copy.read_bytes())
-        for key in keys:
+        for name, path in _beside(copy) if with_files else []:
             try:
-                content = photos.path_of(key).read_bytes()
+                content = path.read_bytes()
             except FileNotFoundError:
-                missing.append(key)
+                missing.append(name)
                 continue
-            files[f"{PHOTOS}{key}.jpg"] = _sum(content)
-            out.writestr(f"{PHOTOS}{key}.jpg", content, ZIP_STORED)
+            files[name] = _sum(content)
+            out.writestr(name, content, ZIP_STORED if name.endswith(".jpg") else ZIP_DEFLATED)
         made = datetime.now(UTC).isoformat(timespec="seconds")
         about = {"format": FORMAT, "made": made, "files": files, "missing": missing}
         out.writestr(LIST, json.dumps(about, indent=1))
 
 
-def _photo_keys(copy: Path) -> list[str]:
+def _beside(copy: Path) -> list[tuple[str, Path]]:
+    """(name in the archive, file) of everything that a copied database names beside itself."""
     with closing(sqlite3.connect(copy)) as at:
-        return [key for (key,) in at.execute("SELECT key FROM bench_photo ORDER BY id")]
+        return [
+            (f"{folder_}/{key}{end}", path_of(key))
+            for folder_, (query, end, path_of) in BESIDE.items()
+            for (key,) in at.execute(query)
+        ]
 
 
 def _sum(content: bytes) -> dict[str, Any]:
@@ -122,7 +135,7 @@ def check(file: Path) -> Copied:
             odd = ", ".join(sorted(names ^ set(about["files"]))[:3])
             raise Damaged(f"{file.name}: its list and what it holds differ: {odd}.")
         for name, said in about["files"].items():
-            if name != DATABASE and not _is_photo(name):
+            if name != DATABASE and _place(name) is None:
                 raise Damaged(f"{file.name}: {name} does not belong in a copy.")
             content = opened.read(name)
             if _sum(content) != said:
@@ -131,14 +144,21 @@ def check(file: Path) -> Copied:
                 Path(folder, DATABASE).write_bytes(content)
         builds = _look_over(file, Path(folder, DATABASE))
         return Copied(
-            made=about["made"], builds=builds, photos=len(names) - 1, bytes=file.stat().st_size,
+            made=about["made"], builds=builds, bytes=file.stat().st_size,
+            photos=sum(n.startswith("photos/") for n in names),
+            readings=sum(n.startswith("readings/") for n in names),
             missing=tuple(about["missing"]),
         )  # fmt: skip
 
 
-def _is_photo(name: str) -> bool:
-    key = name.removeprefix(PHOTOS).removesuffix(".jpg")
-    return name == f"{PHOTOS}{key}.jpg" and key.isalnum()
+def _place(name: str) -> Path | None:
+    """Where a file of an archive belongs; None: nowhere."""
+    folder_, _, file = name.partition("/")
+    if folder_ not in BESIDE:
+        return None
+    _, end, path_of = BESIDE[folder_]
+    key = file.removesuffix(end)
+    return path_of(key) if file == f"{key}{end}" and key.isalnum() else None
 
 
 def _look_over(file: Path, copy: Path) -> int:
@@ -179,8 +199,9 @@ def restore(file: Path) -> Copied:
             keep("before-restore")
         with _opened(file) as (opened, about), tempfile.TemporaryDirectory() as folder:
             for name in about["files"]:
-                if name != DATABASE:
-                    _put(photos.folder() / name.removeprefix(PHOTOS), opened.read(name))
+                place = _place(name)
+                if place is not None:
+                    _put(place, opened.read(name))
             copy = Path(opened.extract(DATABASE, folder))
             connection.close()
             with closing(sqlite3.connect(copy)) as came, closing(sqlite3.connect(database())) as to:
@@ -226,11 +247,11 @@ def folder() -> Path:
 
 
 def keep(kind: Kind) -> Path:
-    """Make an automatic copy, without the photos (they never change, and stay where they are);
-    the last seven of each kind are kept. Raises OSError, Damaged."""
+    """Make an automatic copy, without photos and readings (they never change, and stay where they
+    are); the last seven of each kind are kept. Raises OSError, Damaged."""
     now = datetime.now(UTC).strftime("%Y-%m-%dT%H%M%S%f")
     path = folder() / f"{now}-{kind}.zip"
-    write(path, with_photos=False)
+    write(path, with_files=False)
     for old in sorted(folder().glob(f"*-{kind}.zip"))[:-KEPT]:
         old.unlink(missing_ok=True)
     return path

@@ -12,6 +12,8 @@ from builds.store import Unreadable
 from django.db import connection
 from easy_tally import EasyTallyError
 from PIL import Image
+from readings import rows
+from readings.models import Taken
 
 
 def troubles() -> Iterator[str]:
@@ -32,6 +34,9 @@ def troubles() -> Iterator[str]:
                 opened.verify()
         except (OSError, ValueError, SyntaxError) as error:
             yield f"{_name(photo.build)}: the photo {photo.key} can’t be read: {error}."
+    for row in Taken.objects.select_related("build"):
+        if rows.load(row).samples != row.samples:
+            yield f"{_name(row.build)}: readings {row.name!r} are not whole."
     for file in sorted(photos.folder().glob("*.jpg")):
         if file.stem not in known:
             yield f"The photo {file.name} belongs to no build: it may be thrown away."

@@ -4,6 +4,9 @@ from __future__ import annotations
 
 from .declared import Bounds, Figure
 from .problems import problems_of
-from .units import RAIL_WORDS, STATE_NAMES, TALLY_STATES
+from .units import RAIL_WORDS, STATE_NAMES, TALLY_STATES, State
 
-__all__ = ["RAIL_WORDS", "STATE_NAMES", "TALLY_STATES", "Bounds", "Figure", "problems_of"]
+__all__ = [
+    "RAIL_WORDS", "STATE_NAMES", "TALLY_STATES", "Bounds", "Figure",
+    "State", "problems_of",
+]  # fmt: skip

@@ -315,7 +315,7 @@ def write(r: Readings, channels: Iterable[Channel] | None = None) -> Iterator[st
     yield ",".join(heads_) + "\n"
     columns = [r.columns[c] for c in chosen]
     for i, t in enumerate(r.times.tolist()):
-        cells = [f"{t:.6g}" if t < 1 else f"{t:.3f}"]
+        cells = [f"{t:.4f}".rstrip("0").rstrip(".")]
         cells += ["" if (v := float(x[i])) != v else f"{v:.5g}" for x in columns]
         if r.named:
             cells.append(str(state[i]))

@@ -2,6 +2,15 @@
 
 from __future__ import annotations
 
+from .answer import (
+    ChannelWords,
+    HeldAnswer,
+    answer,
+    band,
+    channel_words,
+    one_card,
+    one_plug,
+)
 from .calibrate import Settled, settle
 from .channels import (
     METERED,
@@ -22,8 +31,9 @@ from .stats import Stats, stats
 from .wording import say
 
 __all__ = [
-    "METERED", "UNIT_WORDS", "Against", "Channel", "Drawn", "Floats", "Growing", "Held",
-    "Instrument", "Limit", "Named", "Read", "Readings", "Settled", "Stats", "Typed", "channels_of",
-    "drawn", "hold", "instrument_of", "of_typed", "parse", "recognise", "say", "settle", "settled",
-    "stats", "words",
+    "METERED", "UNIT_WORDS", "Against", "Channel", "ChannelWords", "Drawn", "Floats",
+    "Growing", "Held", "HeldAnswer", "Instrument", "Limit", "Named", "Read", "Readings",
+    "Settled", "Stats", "Typed", "answer", "band", "channel_words", "channels_of", "drawn",
+    "hold", "instrument_of", "of_typed", "one_card", "one_plug", "parse", "recognise", "say",
+    "settle", "settled", "stats", "words",
 ]  # fmt: skip

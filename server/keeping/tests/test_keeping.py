@@ -13,6 +13,7 @@ from typing import Any
 from unittest.mock import patch
 from zipfile import ZipFile
 
+import numpy as np
 from bench import photos
 from bench.models import Photo
 from builds import actions
@@ -20,8 +21,10 @@ from builds.models import Build, Change
 from builds.tests.support import HERON
 from django.core.management import CommandError, call_command
 from django.test import TransactionTestCase, override_settings
+from easy_tally.readings import Channel, Readings
 from owners.models import current_owner
 from PIL import Image
+from readings import rows, sets
 
 from keeping import copies, starting
 
@@ -48,13 +51,18 @@ class Keeping(TransactionTestCase):
             build=self.build, key=self.photo, step="safe", width=width, height=height
         )
         self.file = self.var / "copy.zip"
+        wall = Channel("wall", "", "w")
+        readings = Readings(times=np.arange(3.0), columns={wall: np.ones(3)})
+        self.readings = sets.make(self.build, "meter", "typed", readings)
 
     def test_everything_comes_back(self) -> None:
         self.assertIn("1 builds, 1 photos", _run("backup", self.file))
         picture = photos.path_of(self.photo).read_bytes()
         Build.objects.all().delete()
         photos.path_of(self.photo).unlink()
-        self.assertIn("Put back: 1 builds, 1 photos", _run("restore", self.file))
+        rows.path_of(self.readings.key).unlink()
+        self.assertIn("Put back: 1 builds, 1 photos, 1 readings", _run("restore", self.file))
+        self.assertEqual(rows.load(self.readings).samples, 3)
         self.assertEqual(Build.objects.get().key, self.build.key)
         self.assertEqual(photos.path_of(self.photo).read_bytes(), picture)
         self.assertIn("all is whole", _run("integrity"))

@@ -1112,6 +1112,434 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/builds/{key}/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Readings
+         * @description The sets of a build, and what can be measured of it.
+         */
+        get: operations["listReadings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/builds/{key}/readings/typed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Type Readings
+         * @description Keep figures that were read off. Raises BadInput: a channel, a figure below nothing.
+         */
+        post: operations["typeReadings"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/builds/{key}/readings/simulated": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Simulate
+         * @description Run the simulated instruments of a build, faster than real time, and keep what they read.
+         */
+        post: operations["simulate"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/builds/{key}/readings/stream": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Hear Stream
+         * @description Hear instruments on a local socket; each row is kept as it comes.
+         */
+        post: operations["hearStream"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/builds/{key}/readings/{of}/stop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Stop Stream
+         * @description End a stream; what came is kept.
+         */
+        post: operations["stopStream"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/builds/{key}/readings/head": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Read Head
+         * @description What the columns of a file are taken for, off its first lines.
+         */
+        post: operations["readHead"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/readings/names": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Learn
+         * @description Remember what heads mean: `time`, `state`, `ignore` or a channel.
+         */
+        put: operations["learnHeads"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/builds/{key}/readings/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Read File
+         * @description Read a file of readings; how far it is stands in its job.
+         */
+        post: operations["readFile"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/builds/{key}/readings/file/{job}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * File State
+         * @description How far a file is.
+         */
+        get: operations["fileState"];
+        put?: never;
+        post?: never;
+        /**
+         * Stop File
+         * @description Stop reading a file; nothing of it is kept.
+         */
+        delete: operations["stopFile"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/builds/{key}/readings/{of}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Readings
+         * @description A set.
+         */
+        get: operations["getReadings"];
+        put?: never;
+        post?: never;
+        /**
+         * Remove
+         * @description Throw a set away.
+         */
+        delete: operations["removeReadings"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/builds/{key}/readings/{of}/held": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Held
+         * @description A set held against its build.
+         */
+        get: operations["heldReadings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/builds/{key}/readings/{of}/named": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Name States
+         * @description Name the states of a set; none: they are recognised.
+         */
+        put: operations["nameStates"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/builds/{key}/readings/{of}/series": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Series
+         * @description Some channels between two times, so that no peak is lost.
+         */
+        get: operations["series"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/builds/{key}/readings/{of}/settled": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Settled
+         * @description The figures that a set settles.
+         */
+        get: operations["settledFigures"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/builds/{key}/readings/{of}/file.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * As Csv
+         * @description A set as CSV.
+         */
+        get: operations["readingsFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/builds/{key}/readings/{of}/picture.svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * As Svg
+         * @description Some channels between two times as SVG.
+         */
+        get: operations["readingsPicture"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/trainer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Exercises
+         * @description The exercises, and how they went.
+         */
+        get: operations["listExercises"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/trainer/{number}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Play
+         * @description An exercise; 0 with a build: one of one's own, with a fault at random by the seed.
+         */
+        get: operations["playExercise"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/trainer/{number}/series": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Series
+         * @description Some channels of an exercise between two times.
+         */
+        get: operations["exerciseSeries"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/trainer/{number}/seen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Look
+         * @description What one sees of a joint.
+         */
+        post: operations["lookAtJoint"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/trainer/{number}/answer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Give
+         * @description Judge an answer, and keep it.
+         */
+        post: operations["answerExercise"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1888,31 +2316,23 @@ export interface components {
         };
         /**
          * Band
-         * @description A price that holds on some days from one hour to another; over midnight where `from_h` is
-         *     the later: it belongs to the day on which it begins.
+         * @description A channel as it is drawn in a state: expected low, likely and high; limits.
          */
         Band: {
-            /** Name */
-            name: string;
-            /**
-             * Days
-             * @default [
-             *       "Mon",
-             *       "Tue",
-             *       "Wed",
-             *       "Thu",
-             *       "Fri",
-             *       "Sat",
-             *       "Sun"
-             *     ]
-             */
-            days?: ("Mon" | "Tue" | "Wed" | "Thu" | "Fri" | "Sat" | "Sun")[];
-            /** From H */
-            from_h: number;
-            /** To H */
-            to_h: number;
-            /** Price Kwh */
-            price_kwh: number;
+            /** Channel */
+            channel: string;
+            /** State */
+            state: string;
+            /** Low */
+            low: number | null;
+            /** Likely */
+            likely: number | null;
+            /** High */
+            high: number | null;
+            /** Least */
+            least: number | null;
+            /** Most */
+            most: number | null;
         };
         /**
          * BetweenAnswer
@@ -5346,19 +5766,20 @@ export interface components {
         };
         /**
          * SpanAnswer
-         * @description A price band on a day [h].
+         * @description A span of time in a state, recognised or named.
          */
         SpanAnswer: {
-            /** Day */
-            day: string;
-            /** Name */
-            name: string;
-            /** From H */
-            from_h: number;
-            /** To H */
-            to_h: number;
-            /** Price */
-            price: number;
+            /** From S */
+            from_s: number;
+            /** To S */
+            to_s: number;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "sleep" | "idle" | "everyday" | "full" | "start" | "short";
+            /** Recognised */
+            recognised: boolean;
         };
         /**
          * WeekAnswer
@@ -6514,6 +6935,522 @@ export interface components {
             apart: number;
             /** Bad */
             bad: number;
+        };
+        /**
+         * ChannelWords
+         * @description A channel that can be measured of a build.
+         */
+        ChannelWords: {
+            /** Channel */
+            channel: string;
+            /** Words */
+            words: string;
+            /** Instrument */
+            instrument: string;
+            /** Unit */
+            unit: string;
+        };
+        /**
+         * PlaceOut
+         * @description A kind of fault, in words, and where in this build it can sit.
+         */
+        PlaceOut: {
+            /** Kind */
+            kind: string;
+            /** Words */
+            words: string;
+            /** Places */
+            places: string[];
+        };
+        /**
+         * ReadingsOut
+         * @description The sets of a build, newest first; what can be measured of it; faults it can have.
+         */
+        ReadingsOut: {
+            /** Sets */
+            sets: components["schemas"]["TakenOut"][];
+            /** Channels */
+            channels: components["schemas"]["ChannelWords"][];
+            /** Faults */
+            faults: components["schemas"]["PlaceOut"][];
+            /** Ready */
+            ready: boolean;
+        };
+        /**
+         * TakenOut
+         * @description A set of readings: what it is, how many samples, whether it still comes in.
+         */
+        TakenOut: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /** Source */
+            source: string;
+            /** State */
+            state: string;
+            /** Said */
+            said: string;
+            /** Channels */
+            channels: components["schemas"]["ChannelWords"][];
+            /** Samples */
+            samples: number;
+            /** Seconds */
+            seconds: number;
+            /** Began */
+            began: string;
+            /** At */
+            at: string;
+            /** Problems */
+            problems: {
+                [key: string]: unknown;
+            }[];
+        };
+        /**
+         * TypedIn
+         * @description Figures read off, each of a channel in a state.
+         */
+        TypedIn: {
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /** Rows */
+            rows: [
+                string,
+                "sleep" | "idle" | "everyday" | "full" | "start" | "short",
+                number
+            ][];
+        };
+        /**
+         * SimulateIn
+         * @description Simulated instruments: how long each state lasts [s], samples a second, from which seed, with
+         *     which fault where.
+         */
+        SimulateIn: {
+            /**
+             * States
+             * @default [
+             *       [
+             *         "idle",
+             *         30
+             *       ],
+             *       [
+             *         "everyday",
+             *         60
+             *       ],
+             *       [
+             *         "full",
+             *         120
+             *       ]
+             *     ]
+             */
+            states?: [
+                "sleep" | "idle" | "everyday" | "full" | "start" | "short",
+                number
+            ][];
+            /**
+             * Rate Hz
+             * @default 10
+             */
+            rate_hz?: number;
+            /**
+             * Seed
+             * @default 1
+             */
+            seed?: number;
+            /**
+             * Fault
+             * @default
+             */
+            fault?: string;
+            /**
+             * At
+             * @default
+             */
+            at?: string;
+        };
+        /**
+         * StreamIn
+         * @description Instruments on a local socket, or simulated ones that are started for it.
+         */
+        StreamIn: {
+            /**
+             * Address
+             * @default
+             */
+            address?: string;
+            /**
+             * Simulated
+             * @default false
+             */
+            simulated?: boolean;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * Speed
+             * @default 1
+             */
+            speed?: number;
+            /**
+             * Seed
+             * @default 1
+             */
+            seed?: number;
+            /**
+             * Fault
+             * @default
+             */
+            fault?: string;
+            /**
+             * At
+             * @default
+             */
+            at?: string;
+        };
+        /**
+         * ColumnOut
+         * @description A column of a file, and what it is taken for; empty: not recognised.
+         */
+        ColumnOut: {
+            /** Head */
+            head: string;
+            /** Means */
+            means: string;
+        };
+        /**
+         * HeadIn
+         * @description The first lines of a file.
+         */
+        HeadIn: {
+            /** Text */
+            text: string;
+        };
+        /**
+         * NamesIn
+         * @description What columns mean, by their heads.
+         */
+        NamesIn: {
+            /** Names */
+            names: {
+                [key: string]: string;
+            };
+        };
+        /**
+         * ReadingOut
+         * @description A file that is being read.
+         */
+        ReadingOut: {
+            /** Key */
+            key: string;
+            /** State */
+            state: string;
+            /** Done */
+            done: number;
+            /** Of */
+            of: number;
+            /** Taken */
+            taken: string;
+            /** Problems */
+            problems: {
+                [key: string]: unknown;
+            }[];
+            /** Of Problems */
+            of_problems: number;
+            /** Error */
+            error: string;
+        };
+        /**
+         * Figures
+         * @description A channel in a state: its statistics in its unit, and what the tally expects.
+         */
+        Figures: {
+            /** Channel */
+            channel: string;
+            /** Words */
+            words: string;
+            /** Instrument */
+            instrument: string;
+            /** Unit */
+            unit: string;
+            /** State */
+            state: string;
+            /** Mean */
+            mean: number;
+            /** High */
+            high: number;
+            /** Top */
+            top: number;
+            /** Worst */
+            worst: number;
+            /** Settle S */
+            settle_s: number;
+            band: components["schemas"]["Band"];
+        };
+        /**
+         * HeldAnswer
+         * @description Readings held against a build.
+         */
+        HeldAnswer: {
+            /** Verdict */
+            verdict: string;
+            /** Named */
+            named: components["schemas"]["SpanAnswer"][];
+            /** Found */
+            found: components["schemas"]["Said"][];
+            /** Figures */
+            figures: components["schemas"]["Figures"][];
+            /** Plugs */
+            plugs: components["schemas"]["PlugBars"][];
+        };
+        /**
+         * PinBar
+         * @description One pin of a plug: its mean [A].
+         */
+        PinBar: {
+            /** Pin */
+            pin: number;
+            /** Mean */
+            mean: number;
+        };
+        /**
+         * PlugBars
+         * @description The metered pins of a plug in a state, with the limit of each [A].
+         */
+        PlugBars: {
+            /** Ref */
+            ref: string;
+            /** Words */
+            words: string;
+            /** State */
+            state: string;
+            /** Pins */
+            pins: components["schemas"]["PinBar"][];
+            /** Mean */
+            mean: number;
+            /** Share */
+            share: number;
+            /** Limit */
+            limit: number | null;
+            /** Tight */
+            tight: number | null;
+        };
+        /**
+         * Said
+         * @description One finding in words: what was found, what to look at.
+         */
+        Said: {
+            /** Id */
+            id: string;
+            /** Severity */
+            severity: string;
+            /** Channel */
+            channel: string;
+            /** State */
+            state: string;
+            /** Text */
+            text: string;
+            /** Look */
+            look: string;
+        };
+        /**
+         * NamedIn
+         * @description A span of time in a state.
+         */
+        NamedIn: {
+            /** From S */
+            from_s: number;
+            /** To S */
+            to_s: number;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "sleep" | "idle" | "everyday" | "full" | "start" | "short";
+        };
+        /**
+         * Drawn
+         * @description Times [s] at which buckets begin, and the least and the most of each; None: a gap.
+         */
+        Drawn: {
+            /** Times */
+            times: number[];
+            /** Low */
+            low: (number | null)[];
+            /** High */
+            high: (number | null)[];
+        };
+        /**
+         * DrawnOut
+         * @description A channel between two times.
+         */
+        DrawnOut: {
+            /** Channel */
+            channel: string;
+            drawn: components["schemas"]["Drawn"];
+        };
+        /**
+         * SettledOut
+         * @description A figure that readings settle, and the edit that takes it over.
+         */
+        SettledOut: {
+            /** Of */
+            of: string;
+            /** Name */
+            name: string;
+            /** Field */
+            field: string;
+            /** Now */
+            now: [
+                number,
+                number,
+                number
+            ] | null;
+            /** Origin */
+            origin: string;
+            /** Then */
+            then: [
+                number,
+                number,
+                number
+            ];
+            /** Unit */
+            unit: string;
+            /** Instrument */
+            instrument: string;
+            /** Edit */
+            edit: {
+                [key: string]: unknown;
+            };
+        };
+        /**
+         * AttemptOut
+         * @description An answer that was given.
+         */
+        AttemptOut: {
+            /** Exercise */
+            exercise: number;
+            /** At */
+            at: string;
+            /** Right Joint */
+            right_joint: boolean;
+            /** Right Reason */
+            right_reason: boolean;
+            /** Looks */
+            looks: number;
+            /** Reason */
+            reason: string;
+        };
+        /**
+         * ExerciseOut
+         * @description An exercise in the list: what machine, what there is to measure with, how it went.
+         */
+        ExerciseOut: {
+            /** Number */
+            number: number;
+            /** Machine */
+            machine: string;
+            /** Instruments */
+            instruments: string[];
+            /** Tries */
+            tries: number;
+            /** Solved */
+            solved: boolean;
+        };
+        /**
+         * TrainerOut
+         * @description All exercises in order of difficulty, and the last answers.
+         */
+        TrainerOut: {
+            /** Exercises */
+            exercises: components["schemas"]["ExerciseOut"][];
+            /** Attempts */
+            attempts: components["schemas"]["AttemptOut"][];
+        };
+        /**
+         * Choice
+         * @description A joint that may be the answer.
+         */
+        Choice: {
+            /** Ref */
+            ref: string;
+            /** Words */
+            words: string;
+            /** Port */
+            port: string;
+        };
+        /**
+         * PlayedOut
+         * @description An exercise being played: figures without sentences, joints and reasons to choose from.
+         */
+        PlayedOut: {
+            /** Number */
+            number: number;
+            /** Machine */
+            machine: string;
+            held: components["schemas"]["HeldAnswer"];
+            /** Channels */
+            channels: components["schemas"]["ChannelWords"][];
+            /** Seconds */
+            seconds: number;
+            /** Joints */
+            joints: components["schemas"]["Choice"][];
+            /** Reasons */
+            reasons: [
+                string,
+                string
+            ][];
+        };
+        /**
+         * SeenOut
+         * @description What one sees there.
+         */
+        SeenOut: {
+            /** Text */
+            text: string;
+        };
+        /**
+         * LookIn
+         * @description A joint that one looks at.
+         */
+        LookIn: {
+            /** Joint */
+            joint: string;
+        };
+        /**
+         * Judged
+         * @description An answer judged: joint and reason each; what was planted, and what shows it.
+         */
+        Judged: {
+            /** Right Joint */
+            right_joint: boolean;
+            /** Right Reason */
+            right_reason: boolean;
+            /** Joint */
+            joint: string;
+            /** Reason */
+            reason: string;
+            /** Numbers */
+            numbers: string[];
+        };
+        /**
+         * AnswerIn
+         * @description An answer: which joint, why, after how many looks.
+         */
+        AnswerIn: {
+            /** Joint */
+            joint: string;
+            /** Reason */
+            reason: string;
+            /**
+             * Looks
+             * @default 0
+             */
+            looks?: number;
         };
     };
     responses: never;
@@ -7987,6 +8924,597 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlanOut"];
+                };
+            };
+        };
+    };
+    listReadings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadingsOut"];
+                };
+            };
+        };
+    };
+    typeReadings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TypedIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakenOut"];
+                };
+            };
+        };
+    };
+    simulate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SimulateIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakenOut"];
+                };
+            };
+        };
+    };
+    hearStream: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StreamIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakenOut"];
+                };
+            };
+        };
+    };
+    stopStream: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+                of: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakenOut"];
+                };
+            };
+        };
+    };
+    readHead: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HeadIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ColumnOut"][];
+                };
+            };
+        };
+    };
+    learnHeads: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NamesIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NamesIn"];
+                };
+            };
+        };
+    };
+    readFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "multipart/form-data": {
+                    /**
+                     * File
+                     * Format: binary
+                     */
+                    file: string;
+                    /**
+                     * Name
+                     * @default
+                     */
+                    name?: string;
+                    /**
+                     * Keep Good
+                     * @default true
+                     */
+                    keep_good?: boolean;
+                    /**
+                     * Size
+                     * @default 0
+                     */
+                    size?: number;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadingOut"];
+                };
+            };
+        };
+    };
+    fileState: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+                job: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadingOut"];
+                };
+            };
+        };
+    };
+    stopFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+                job: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadingOut"];
+                };
+            };
+        };
+    };
+    getReadings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+                of: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakenOut"];
+                };
+            };
+        };
+    };
+    removeReadings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+                of: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadingsOut"];
+                };
+            };
+        };
+    };
+    heldReadings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+                of: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HeldAnswer"];
+                };
+            };
+        };
+    };
+    nameStates: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+                of: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NamedIn"][];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HeldAnswer"];
+                };
+            };
+        };
+    };
+    series: {
+        parameters: {
+            query: {
+                channels: string;
+                from_s?: number;
+                to_s?: number;
+                buckets?: number;
+            };
+            header?: never;
+            path: {
+                key: string;
+                of: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrawnOut"][];
+                };
+            };
+        };
+    };
+    settledFigures: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+                of: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SettledOut"][];
+                };
+            };
+        };
+    };
+    readingsFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+                of: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    readingsPicture: {
+        parameters: {
+            query: {
+                channels: string;
+                from_s?: number;
+                to_s?: number;
+            };
+            header?: never;
+            path: {
+                key: string;
+                of: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    listExercises: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrainerOut"];
+                };
+            };
+        };
+    };
+    playExercise: {
+        parameters: {
+            query?: {
+                build?: string;
+                seed?: number;
+            };
+            header?: never;
+            path: {
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlayedOut"];
+                };
+            };
+        };
+    };
+    exerciseSeries: {
+        parameters: {
+            query: {
+                channels: string;
+                build?: string;
+                seed?: number;
+                from_s?: number;
+                to_s?: number;
+                buckets?: number;
+            };
+            header?: never;
+            path: {
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrawnOut"][];
+                };
+            };
+        };
+    };
+    lookAtJoint: {
+        parameters: {
+            query?: {
+                build?: string;
+                seed?: number;
+            };
+            header?: never;
+            path: {
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LookIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeenOut"];
+                };
+            };
+        };
+    };
+    answerExercise: {
+        parameters: {
+            query?: {
+                build?: string;
+                seed?: number;
+            };
+            header?: never;
+            path: {
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AnswerIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Judged"];
                 };
             };
         };

@@ -28,7 +28,8 @@ class Command(BaseCommand):
             raise CommandError(str(error)) from error
         self.stdout.write(
             f"{file.name}: {found.builds} builds, {found.photos} photos, "
+            f"{found.readings} sets of readings, "
             f"{found.bytes / 1e3:.0f} kB, of {found.made}; read back, and whole."
         )
         if found.missing:
-            self.stdout.write(f"Gone before it was made: photos {', '.join(found.missing)}.")
+            self.stdout.write(f"Gone before it was made: {', '.join(found.missing)}.")

@@ -1,0 +1,204 @@
+"""What is published of readings held against a build: sentences, a row a channel and state, bars a
+pin, and the bands and limits that pictures are drawn against."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from ..base.series import Span
+from ..base.units import STATE_NAMES, State
+from ..findings import Analysis
+from .channels import UNIT_WORDS, Channel, instrument_of, words
+from .expected import Against
+from .held import Named
+from .judged import Held, Read
+from .stats import Stats
+from .wording import say
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Said:
+    """One finding in words: what was found, what to look at."""
+
+    id: str
+    severity: str
+    channel: str
+    state: str
+    text: str
+    look: str
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Band:
+    """A channel as it is drawn in a state: expected low, likely and high; limits."""
+
+    channel: str
+    state: str
+    low: float | None
+    likely: float | None
+    high: float | None
+    least: float | None
+    most: float | None
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Figures:
+    """A channel in a state: its statistics in its unit, and what the tally expects."""
+
+    channel: str
+    words: str
+    instrument: str
+    unit: str
+    state: str
+    mean: float
+    high: float
+    top: float
+    worst: float
+    settle_s: float
+    band: Band
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class PinBar:
+    """One pin of a plug: its mean [A]."""
+
+    pin: int
+    mean: float
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class PlugBars:
+    """The metered pins of a plug in a state, with the limit of each [A]."""
+
+    ref: str
+    words: str
+    state: str
+    pins: tuple[PinBar, ...]
+    mean: float
+    share: float
+    limit: float | None
+    tight: float | None
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class SpanAnswer:
+    """A span of time in a state, recognised or named."""
+
+    from_s: float
+    to_s: float
+    state: State
+    recognised: bool
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class HeldAnswer:
+    """Readings held against a build."""
+
+    verdict: str
+    named: tuple[SpanAnswer, ...]
+    found: tuple[Said, ...]
+    figures: tuple[Figures, ...]
+    plugs: tuple[PlugBars, ...]
+
+
+def answer(a: Analysis, held: Held, sentences: bool = True) -> HeldAnswer:
+    """What is published; without sentences for somebody who is to find it by the numbers."""
+    against = Against(a)
+    return HeldAnswer(
+        verdict=held.verdict if sentences else "",
+        named=tuple(_span(n) for n in held.named),
+        found=tuple(_said(a, f) for f in held.found) if sentences else (),
+        figures=tuple(_figures(against, x) for x in held.stats.values()),
+        plugs=tuple(_plugs(against, held)),
+    )
+
+
+def _span(n: Named) -> SpanAnswer:
+    return SpanAnswer(from_s=n.from_s, to_s=n.to_s, state=n.state, recognised=n.recognised)
+
+
+def _said(a: Analysis, f: Read) -> Said:
+    text, look = say(a.wired, f)
+    return Said(
+        id=f.id, severity=f.severity, channel=str(f.channel),
+        state=STATE_NAMES[f.state] if f.state else "", text=text, look=look,
+    )  # fmt: skip
+
+
+def band(against: Against, c: Channel, state: State) -> Band:
+    """What a channel is drawn against in a state."""
+    span: Span | None = against.expected(c, state)
+    limit = against.limit(c)
+    low, likely, high = span if span else (None, None, None)
+    return Band(
+        channel=str(c), state=state, low=low, likely=likely, high=high,
+        least=limit.least if limit else None, most=limit.most if limit else None,
+    )  # fmt: skip
+
+
+def _figures(against: Against, x: Stats) -> Figures:
+    c = x.channel
+    return Figures(
+        channel=str(c), words=words(against.a.wired, c), instrument=instrument_of(c),
+        unit=UNIT_WORDS[c.unit], state=x.state, mean=x.mean, high=x.high, top=x.top,
+        worst=x.worst, settle_s=x.settle_s, band=band(against, c, x.state),
+    )  # fmt: skip
+
+
+def _plugs(against: Against, held: Held) -> list[PlugBars]:
+    found: dict[tuple[str, State], list[Stats]] = {}
+    for (state, c), x in held.stats.items():
+        if c.pin:
+            found.setdefault((c.at, state), []).append(x)
+    bars = []
+    for (ref, state), of in found.items():
+        of.sort(key=lambda x: x.channel.pin or 0)
+        mean = sum(x.mean for x in of) / len(of)
+        limit = against.limit(of[0].channel)
+        bars.append(
+            PlugBars(
+                ref=ref,
+                words=against.a.wired.words(ref),
+                state=state,
+                mean=mean,
+                pins=tuple(PinBar(pin=x.channel.pin or 0, mean=x.mean) for x in of),
+                share=max(x.mean for x in of) / mean if mean else 0.0,
+                limit=limit.most if limit else None,
+                tight=limit.tight if limit else None,
+            )
+        )
+    return bars
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class ChannelWords:
+    """A channel that can be measured of a build."""
+
+    channel: str
+    words: str
+    instrument: str
+    unit: str
+
+
+def channel_words(a: Analysis, channels: list[Channel] | tuple[Channel, ...]) -> list[ChannelWords]:
+    """Channels with their words."""
+    return [
+        ChannelWords(
+            channel=str(c),
+            words=words(a.wired, c),
+            instrument=instrument_of(c),
+            unit=UNIT_WORDS[c.unit],
+        )
+        for c in channels
+    ]
+
+
+def one_card(a: Analysis) -> str:
+    """The card that `card power` means: the one graphics card that there is, or the first."""
+    return next((f"{p.key}#1" for p in a.build.parts if p.kind == "card"), "")
+
+
+def one_plug(a: Analysis) -> str:
+    """The plug that `pin 1` means: the one 16-pin plug in use; none where there are several."""
+    found = [r for r, f in a.wired.feeds.items() if f.mated == "16pin"]
+    return found[0] if len(found) == 1 else ""

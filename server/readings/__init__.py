@@ -1,0 +1,1 @@
+"""Readings: taken, kept, held against their build; the trainer."""

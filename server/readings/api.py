@@ -1,0 +1,470 @@
+"""Readings of a build: typed, from files, simulated, streamed; drawn, held, taken over."""
+
+from __future__ import annotations
+
+import secrets
+from datetime import UTC, datetime
+from typing import Any
+
+from builds import actions, results
+from builds.models import Build
+from django.db import transaction
+from django.http import HttpRequest, HttpResponse, StreamingHttpResponse
+from easy_tally import Analysis, BadInput, NotThere
+from easy_tally.base import State
+from easy_tally.files import readings_csv, readings_heads, readings_svg
+from easy_tally.readings import (
+    Channel,
+    ChannelWords,
+    Drawn,
+    HeldAnswer,
+    Named,
+    Readings,
+    Settled,
+    Typed,
+    answer,
+    channel_words,
+    channels_of,
+    drawn,
+    of_typed,
+    one_card,
+    one_plug,
+    parse,
+    settle,
+)
+from easy_tally.simulate import FAULT_KINDS, FAULT_WORDS, Fault, Running, Scene, places, plant
+from ninja import File, Form, Router, Schema, UploadedFile
+from owners.models import owner_of
+
+from readings import rows, sets, streams, tasks
+from readings.models import Learnt, Reading, Taken
+
+router = Router()
+#: Bytes of a file at the most; buckets of a picture; channels drawn at once.
+MOST_BYTES, MOST_BUCKETS, MOST_DRAWN = 400_000_000, 3000, 24
+
+
+class TakenOut(Schema):
+    """A set of readings: what it is, how many samples, whether it still comes in."""
+
+    key: str
+    name: str
+    source: str
+    state: str
+    said: str
+    channels: list[ChannelWords]
+    samples: int
+    seconds: float
+    began: str
+    at: str
+    problems: list[dict[str, Any]]
+
+
+class PlaceOut(Schema):
+    """A kind of fault, in words, and where in this build it can sit."""
+
+    kind: str
+    words: str
+    places: list[str]
+
+
+class ReadingsOut(Schema):
+    """The sets of a build, newest first; what can be measured of it; faults it can have."""
+
+    sets: list[TakenOut]
+    channels: list[ChannelWords]
+    faults: list[PlaceOut]
+    ready: bool
+
+
+class TypedIn(Schema):
+    """Figures read off, each of a channel in a state."""
+
+    name: str = ""
+    rows: list[tuple[str, State, float]]
+
+
+class SimulateIn(Schema):
+    """Simulated instruments: how long each state lasts [s], samples a second, from which seed, with
+    which fault where."""
+
+    states: list[tuple[State, float]] = [("idle", 30.0), ("everyday", 60.0), ("full", 120.0)]
+    rate_hz: float = 10.0
+    seed: int = 1
+    fault: str = ""
+    at: str = ""
+
+
+class StreamIn(Schema):
+    """Instruments on a local socket, or simulated ones that are started for it."""
+
+    address: str = ""
+    simulated: bool = False
+    name: str = ""
+    speed: float = 1.0
+    seed: int = 1
+    fault: str = ""
+    at: str = ""
+
+
+class NamedIn(Schema):
+    """A span of time in a state."""
+
+    from_s: float
+    to_s: float
+    state: State
+
+
+class HeadIn(Schema):
+    """The first lines of a file."""
+
+    text: str
+
+
+class ColumnOut(Schema):
+    """A column of a file, and what it is taken for; empty: not recognised."""
+
+    head: str
+    means: str
+
+
+class ReadingOut(Schema):
+    """A file that is being read."""
+
+    key: str
+    state: str
+    done: int
+    of: int
+    taken: str
+    problems: list[dict[str, Any]]
+    of_problems: int
+    error: str
+
+
+class DrawnOut(Schema):
+    """A channel between two times."""
+
+    channel: str
+    drawn: Drawn
+
+
+class SettledOut(Schema):
+    """A figure that readings settle, and the edit that takes it over."""
+
+    of: str
+    name: str
+    field: str
+    now: tuple[float, float, float] | None
+    origin: str
+    then: tuple[float, float, float]
+    unit: str
+    instrument: str
+    edit: dict[str, Any]
+
+
+def _find(request: HttpRequest, key: str, of: str) -> Taken:
+    return sets.find(actions.find(owner_of(request), key), of)
+
+
+def _out(row: Taken, a: Analysis) -> dict[str, Any]:
+    seconds = 0.0
+    if row.samples:
+        times = rows.load(row).times
+        seconds = float(times[-1] - times[0]) if len(times) else 0.0
+    state, said = row.state, row.said
+    if streams.gone(row):
+        state, said = "broken off", "Easy Tally was stopped meanwhile; what had come is kept"
+    return {
+        "key": row.key, "name": row.name, "source": row.source, "state": state, "said": said,
+        "channels": channel_words(a, [parse(c) for c in row.channels]), "samples": row.samples,
+        "seconds": seconds, "began": row.began, "at": row.at.isoformat(),
+        "problems": row.problems,
+    }  # fmt: skip
+
+
+@router.get("/builds/{key}/readings", response=ReadingsOut, operation_id="listReadings")
+def list_readings(request: HttpRequest, key: str) -> dict[str, Any]:
+    """The sets of a build, and what can be measured of it."""
+    build = actions.find(owner_of(request), key)
+    a = results.analysis(build)
+    faults = [{"kind": k, "words": FAULT_WORDS[k], "places": places(a, k)} for k in FAULT_KINDS]
+    return {
+        "sets": [_out(row, a) for row in Taken.objects.filter(build=build)],
+        "channels": channel_words(a, list(channels_of(a))),
+        "faults": [f for f in faults if f["places"]], "ready": bool(a.wired.feeds),
+    }  # fmt: skip
+
+
+@router.post("/builds/{key}/readings/typed", response=TakenOut, operation_id="typeReadings")
+def type_readings(request: HttpRequest, key: str, body: TypedIn) -> dict[str, Any]:
+    """Keep figures that were read off. Raises BadInput: a channel, a figure below nothing."""
+    build = actions.find(owner_of(request), key)
+    a = results.analysis(build)
+    if not 1 <= len(body.rows) <= 500:
+        raise BadInput([("rows", "1 to 500 figures", str(len(body.rows)))])
+    there = set(channels_of(a))
+    typed = []
+    for i, (text, state, value) in enumerate(body.rows):
+        channel = parse(text)
+        if channel not in there:
+            raise BadInput([(f"rows.{i}", "a channel of this build", text)])
+        if not -60 <= value <= 100_000 or (value < 0 and channel.unit != "degc"):
+            raise BadInput([(f"rows.{i}", "a figure of nothing or more", f"{value:g}")])
+        typed.append(Typed(channel=channel, state=state, value=value))
+    row = sets.make(build, body.name or "typed in", "typed", of_typed(tuple(typed)))
+    return _out(row, a)
+
+
+@router.post("/builds/{key}/readings/simulated", response=TakenOut, operation_id="simulate")
+def simulate(request: HttpRequest, key: str, body: SimulateIn) -> dict[str, Any]:
+    """Run the simulated instruments of a build, faster than real time, and keep what they read."""
+    build = actions.find(owner_of(request), key)
+    a = results.analysis(build)
+    whole = sum(s for _, s in body.states) * body.rate_hz
+    if not (body.states and 0 < whole <= 60_000 and 0.1 <= body.rate_hz <= 1000):
+        need = "1 to 60,000 samples, 0.1 to 1000 a second"
+        raise BadInput([("states", need, f"{whole:,.0f} at {body.rate_hz:g} a second")])
+    if not a.wired.live:
+        raise BadInput([("build", "a build with something plugged in", "none that is")])
+    scene = Scene(states=tuple(body.states), rate_hz=body.rate_hz, seed=body.seed % 2**31)
+    running, name = Running(a, scene), f"simulated, seed {body.seed}"
+    if body.fault:
+        fault = _fault(a, body.fault, body.at)
+        running, name = plant(a, fault, scene).running, f"simulated with a fault, seed {body.seed}"
+    row = sets.make(build, name, "simulated", running.readings(channels_of(a)))
+    return _out(row, a)
+
+
+def _fault(a: Analysis, kind: str, at: str) -> Fault:
+    known = next((k for k in FAULT_KINDS if k == kind), None)
+    if known is None:
+        raise BadInput([("fault", f"one of {', '.join(FAULT_KINDS)}", kind[:40])])
+    there = places(a, known)
+    if not there:
+        raise NotThere(f"This build has no place for this fault: {FAULT_WORDS[known]}.")
+    return Fault(kind=known, at=at or there[0])
+
+
+@router.post("/builds/{key}/readings/stream", response=TakenOut, operation_id="hearStream")
+def hear_stream(request: HttpRequest, key: str, body: StreamIn) -> dict[str, Any]:
+    """Hear instruments on a local socket; each row is kept as it comes."""
+    build = actions.find(owner_of(request), key)
+    a = results.analysis(build)
+    if not 0 <= body.speed <= 100:
+        raise BadInput([("speed", "0 to 100 times", f"{body.speed:g}")])
+    address, name = body.address, body.name or f"stream from {body.address}"
+    if body.simulated:
+        if body.fault:
+            _fault(a, body.fault, body.at)
+        address = streams.simulated(build, body.speed, body.seed, body.fault, body.at)
+        name = body.name or "simulated instruments, live"
+    return _out(streams.start(build, address, name), a)
+
+
+@router.post("/builds/{key}/readings/{of}/stop", response=TakenOut, operation_id="stopStream")
+def stop_stream(request: HttpRequest, key: str, of: str) -> dict[str, Any]:
+    """End a stream; what came is kept."""
+    row = _find(request, key, of)
+    Taken.objects.filter(pk=row.pk).update(stop=True)
+    if streams.gone(row):
+        Taken.objects.filter(pk=row.pk).update(state="broken off")
+    return _out(_find(request, key, of), results.analysis(row.build))
+
+
+# -- files ----------------------------------------------------------------------
+
+
+def _names(request: HttpRequest) -> dict[str, str]:
+    found = Learnt.objects.filter(owner=owner_of(request)).values_list("head", "means")
+    return dict(found)
+
+
+@router.post("/builds/{key}/readings/head", response=list[ColumnOut], operation_id="readHead")
+def read_head(request: HttpRequest, key: str, body: HeadIn) -> list[dict[str, str]]:
+    """What the columns of a file are taken for, off its first lines."""
+    a = results.analysis(actions.find(owner_of(request), key))
+    found = readings_heads.heads(
+        body.text[:64_000].encode(), _names(request), one_card(a), one_plug(a)
+    )
+    return [{"head": c.head, "means": c.means} for c in found]
+
+
+class NamesIn(Schema):
+    """What columns mean, by their heads."""
+
+    names: dict[str, str]
+
+
+@router.put("/readings/names", response=NamesIn, operation_id="learnHeads")
+def learn(request: HttpRequest, body: NamesIn) -> dict[str, Any]:
+    """Remember what heads mean: `time`, `state`, `ignore` or a channel."""
+    owner = owner_of(request)
+    for head, means in body.names.items():
+        if means not in (readings_heads.TIME, readings_heads.STATE, readings_heads.IGNORE):
+            parse(means)
+        if not 1 <= len(head) <= 120:
+            raise BadInput([("names", "heads of 1 to 120 characters", head[:60])])
+    if Learnt.objects.filter(owner=owner).count() + len(body.names) > 1000:
+        raise BadInput([("names", "at most 1,000 heads", "more")])
+    with transaction.atomic():
+        for head, means in body.names.items():
+            Learnt.objects.update_or_create(owner=owner, head=head, defaults={"means": means})
+    return {"names": _names(request)}
+
+
+@router.post("/builds/{key}/readings/file", response=ReadingOut, operation_id="readFile")
+def read_file(
+    request: HttpRequest, key: str, file: File[UploadedFile], name: Form[str] = "",
+    keep_good: Form[bool] = True, size: Form[int] = 0,
+) -> dict[str, Any]:  # fmt: skip
+    """Read a file of readings; how far it is stands in its job."""
+    build = actions.find(owner_of(request), key)
+    got = file.size or 0
+    if got > MOST_BYTES:
+        need = f"at most {MOST_BYTES // 1_000_000} MB"
+        raise BadInput([("file", need, f"{got / 1e6:.0f} MB")])
+    tasks.check_size(size, got)
+    job = Reading(
+        build=build, key=secrets.token_hex(12), name=(name or file.name or "file")[:120], of=got,
+        names=_names(request), keep_good=keep_good, version=build.version,
+    )  # fmt: skip
+    with (rows.folder() / f"{job.key}.upload").open("wb") as out:
+        for chunk in file.chunks():
+            out.write(chunk)
+    job.save()
+    pk = job.pk
+    transaction.on_commit(lambda: tasks.read_file(pk))
+    return _job(job.key, build)
+
+
+@router.get("/builds/{key}/readings/file/{job}", response=ReadingOut, operation_id="fileState")
+def file_state(request: HttpRequest, key: str, job: str) -> dict[str, Any]:
+    """How far a file is."""
+    return _job(job, actions.find(owner_of(request), key))
+
+
+@router.delete("/builds/{key}/readings/file/{job}", response=ReadingOut, operation_id="stopFile")
+def stop_file(request: HttpRequest, key: str, job: str) -> dict[str, Any]:
+    """Stop reading a file; nothing of it is kept."""
+    build = actions.find(owner_of(request), key)
+    Reading.objects.filter(build=build, key=job).update(stop=True)
+    return _job(job, build)
+
+
+def _job(key: str, build: Build) -> dict[str, Any]:
+    job = Reading.objects.filter(build=build, key=key).first()
+    if job is None:
+        raise NotThere("No such file is being read.")
+    return {
+        "key": job.key, "state": job.state, "done": job.done, "of": job.of, "taken": job.taken,
+        "problems": job.problems, "of_problems": job.of_problems, "error": job.error,
+    }  # fmt: skip
+
+
+# -- a set ----------------------------------------------------------------------
+
+
+@router.get("/builds/{key}/readings/{of}", response=TakenOut, operation_id="getReadings")
+def get_readings(request: HttpRequest, key: str, of: str) -> dict[str, Any]:
+    """A set."""
+    row = _find(request, key, of)
+    return _out(row, results.analysis(row.build))
+
+
+@router.delete("/builds/{key}/readings/{of}", response=ReadingsOut, operation_id="removeReadings")
+def remove(request: HttpRequest, key: str, of: str) -> dict[str, Any]:
+    """Throw a set away."""
+    sets.remove(_find(request, key, of))
+    return list_readings(request, key)
+
+
+@router.get("/builds/{key}/readings/{of}/held", response=HeldAnswer, operation_id="heldReadings")
+def get_held(request: HttpRequest, key: str, of: str) -> HeldAnswer:
+    """A set held against its build."""
+    row = _find(request, key, of)
+    return answer(results.analysis(row.build), sets.held(row))
+
+
+@router.put("/builds/{key}/readings/{of}/named", response=HeldAnswer, operation_id="nameStates")
+def name_states(request: HttpRequest, key: str, of: str, body: list[NamedIn]) -> HeldAnswer:
+    """Name the states of a set; none: they are recognised."""
+    row = _find(request, key, of)
+    sets.call(row, [Named(from_s=n.from_s, to_s=n.to_s, state=n.state) for n in body[:200]])
+    return answer(results.analysis(row.build), sets.held(row))
+
+
+def _chosen(channels: str, r: Readings) -> list[Channel]:
+    found = [parse(c) for c in channels.split(",") if c]
+    lacks = [str(c) for c in found if c not in r.columns]
+    if lacks or not 1 <= len(found) <= MOST_DRAWN:
+        need = f"1 to {MOST_DRAWN} channels of these readings"
+        raise BadInput([("channels", need, ", ".join(lacks)[:80] or str(len(found)))])
+    return found
+
+
+def series_of(
+    r: Readings, channels: str, from_s: float, to_s: float, buckets: int
+) -> list[dict[str, Any]]:
+    """Channels between two times, in buckets."""
+    buckets = min(MOST_BUCKETS, max(1, buckets))
+    return [
+        {"channel": str(c), "drawn": drawn(r, c, from_s, to_s, buckets)}
+        for c in _chosen(channels, r)
+    ]
+
+
+@router.get("/builds/{key}/readings/{of}/series", response=list[DrawnOut], operation_id="series")
+def series(
+    request: HttpRequest, key: str, of: str, channels: str, from_s: float = 0,
+    to_s: float = 1e12, buckets: int = 1000,
+) -> list[dict[str, Any]]:  # fmt: skip
+    """Some channels between two times, so that no peak is lost."""
+    return series_of(rows.load(_find(request, key, of)), channels, from_s, to_s, buckets)
+
+
+@router.get("/builds/{key}/readings/{of}/settled", response=list[SettledOut],
+            operation_id="settledFigures")  # fmt: skip
+def get_settled(request: HttpRequest, key: str, of: str) -> list[dict[str, Any]]:
+    """The figures that a set settles."""
+    row = _find(request, key, of)
+    a = results.analysis(row.build)
+    day = row.began[:10] or f"{row.at:%Y-%m-%d}"
+    day = f"{datetime.fromisoformat(day).replace(tzinfo=UTC):%-d %b %Y}"
+    return [_settled(a, x) for x in settle(a, sets.held(row), day)]
+
+
+def _settled(a: Analysis, x: Settled) -> dict[str, Any]:
+    part = a.build.part(x.of)
+    return {
+        "of": x.of, "name": part.name if part else (a.build.supply.name if a.build.supply else ""),
+        "field": x.field, "unit": x.unit, "instrument": x.instrument,
+        "now": (x.now.low, x.now.likely, x.now.high) if x.now else None,
+        "origin": x.now.origin if x.now else "", "edit": x.edit.model_dump(mode="json"),
+        "then": (x.then.low, x.then.likely, x.then.high),
+    }  # fmt: skip
+
+
+@router.get("/builds/{key}/readings/{of}/file.csv", operation_id="readingsFile")
+def as_csv(request: HttpRequest, key: str, of: str) -> StreamingHttpResponse:
+    """A set as CSV."""
+    r = rows.load(_find(request, key, of))
+    response = StreamingHttpResponse(readings_csv.write(r), content_type="text/csv; charset=utf-8")
+    response["Content-Disposition"] = 'attachment; filename="readings.csv"'
+    return response
+
+
+@router.get("/builds/{key}/readings/{of}/picture.svg", operation_id="readingsPicture")
+def as_svg(
+    request: HttpRequest, key: str, of: str, channels: str, from_s: float = 0, to_s: float = 1e12
+) -> HttpResponse:
+    """Some channels between two times as SVG."""
+    row = _find(request, key, of)
+    r, held = rows.load(row), sets.held(row)
+    last = float(r.times[-1]) if r.samples else 0.0
+    text = readings_svg.write(
+        results.analysis(row.build), r, held.named, tuple(_chosen(channels, r)), max(0.0, from_s),
+        min(to_s, last),
+    )  # fmt: skip
+    response = HttpResponse(text, content_type="image/svg+xml")
+    response["Content-Disposition"] = 'attachment; filename="readings.svg"'
+    return response

@@ -1,0 +1,92 @@
+"""Sets of readings: made, found, held against their build, thrown away."""
+
+from __future__ import annotations
+
+import secrets
+from collections import OrderedDict
+from threading import Lock
+from typing import Any
+
+from bench.models import Entry
+from builds import results
+from builds.models import Build
+from django.db import transaction
+from django.utils import timezone
+from easy_tally import BadInput, NotThere
+from easy_tally.readings import Held, Named, Readings, hold
+
+from readings import rows
+from readings.models import Taken
+
+#: Sets of a build at the most.
+MOST = 200
+_held: OrderedDict[tuple[Any, ...], Held] = OrderedDict()
+_lock = Lock()
+
+
+def make(build: Build, name: str, source: str, r: Readings, **more: Any) -> Taken:
+    """Keep a set, and put into the build's record that it was measured. Raises BadInput."""
+    if Taken.objects.filter(build=build).count() >= MOST:
+        raise BadInput([("readings", f"at most {MOST} sets of a build", f"{MOST} are kept")])
+    key = secrets.token_hex(12)
+    rows.keep(key, r)
+    with transaction.atomic():
+        row = Taken.objects.create(
+            build=build, key=key, name=name[:120] or source, source=source, samples=r.samples,
+            channels=[str(c) for c in r.columns], named=rows.as_named(r.named), began=r.began,
+            version=build.version, **more,
+        )  # fmt: skip
+        record(row)
+    return row
+
+
+def record(row: Taken) -> None:
+    """Put into the build's record that it was measured."""
+    Entry.objects.create(
+        build=row.build, uid=f"readings-{row.key}", step="readings", kind="measured",
+        words=f"Readings: {row.name}"[:300], at=timezone.now(), version=row.build.version,
+    )  # fmt: skip
+
+
+def find(build: Build, key: str) -> Taken:
+    """A set of a build. Raises NotThere."""
+    row = Taken.objects.filter(build=build, key=key).first()
+    if row is None:
+        raise NotThere("There are no such readings of this build.")
+    return row
+
+
+def held(row: Taken) -> Held:
+    """A set as held against its build as it is; kept for as long as neither changes."""
+    r = rows.load(row)
+    at = (row.pk, r.samples, row.build.version, repr(row.named))
+    with _lock:
+        found = _held.get(at)
+    if found is None:
+        found = hold(results.analysis(row.build), r)
+        with _lock:
+            _held[at] = found
+            while len(_held) > 16:
+                _held.popitem(last=False)
+    return found
+
+
+def call(row: Taken, named: list[Named]) -> None:
+    """Name spans of a set. Raises BadInput."""
+    last = -1.0
+    for i, n in enumerate(named):
+        if not (n.from_s >= 0 and n.to_s > n.from_s):
+            got = f"{n.from_s:g} to {n.to_s:g} s"
+            raise BadInput([(f"named.{i}", "a span of some seconds, from the first on", got)])
+        if n.from_s < last:
+            raise BadInput([(f"named.{i}", "spans one after another", f"from {n.from_s:g} s")])
+        last = n.to_s
+    row.named = rows.as_named(tuple(named))
+    row.save(update_fields=["named"])
+
+
+def remove(row: Taken) -> None:
+    """Throw a set away; the record keeps that it was measured."""
+    key = row.key
+    row.delete()
+    rows.path_of(key).unlink(missing_ok=True)
