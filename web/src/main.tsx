@@ -22,6 +22,8 @@ const pages = {
   drawer: () => import("./stations/drawer/Drawer"),
   loom: () => import("./stations/loom/Loom"),
   bench: () => import("./stations/bench/Bench"),
+  readings: () => import("./stations/readings/Readings"),
+  trainer: () => import("./stations/readings/Trainer"),
   rules: () => import("./stations/rules/Rules"),
 };
 const Parts = lazy(pages.parts);
@@ -33,6 +35,8 @@ const Energy = lazy(pages.energy);
 const Drawer = lazy(pages.drawer);
 const Loom = lazy(pages.loom);
 const Bench = lazy(pages.bench);
+const Readings = lazy(pages.readings);
+const Trainer = lazy(pages.trainer);
 const Rules = lazy(pages.rules);
 
 const router = createBrowserRouter([
@@ -51,6 +55,8 @@ const router = createBrowserRouter([
       { path: "drawer", element: <Drawer /> },
       { path: "loom", element: <Loom /> },
       { path: "bench", element: <Bench /> },
+      { path: "readings", element: <Readings /> },
+      { path: "readings/trainer", element: <Trainer /> },
       { path: "rules", element: <Rules /> },
     ],
   },

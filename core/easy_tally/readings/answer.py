@@ -17,7 +17,7 @@ from .wording import say
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
-class Said:
+class ReadingSaid:
     """One finding in words: what was found, what to look at."""
 
     id: str
@@ -29,7 +29,7 @@ class Said:
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
-class Band:
+class ReadingBand:
     """A channel as it is drawn in a state: expected low, likely and high; limits."""
 
     channel: str
@@ -42,7 +42,7 @@ class Band:
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
-class Figures:
+class ChannelFigures:
     """A channel in a state: its statistics in its unit, and what the tally expects."""
 
     channel: str
@@ -55,7 +55,7 @@ class Figures:
     top: float
     worst: float
     settle_s: float
-    band: Band
+    band: ReadingBand
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -81,7 +81,7 @@ class PlugBars:
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
-class SpanAnswer:
+class NamedAnswer:
     """A span of time in a state, recognised or named."""
 
     from_s: float
@@ -95,9 +95,9 @@ class HeldAnswer:
     """Readings held against a build."""
 
     verdict: str
-    named: tuple[SpanAnswer, ...]
-    found: tuple[Said, ...]
-    figures: tuple[Figures, ...]
+    named: tuple[NamedAnswer, ...]
+    found: tuple[ReadingSaid, ...]
+    figures: tuple[ChannelFigures, ...]
     plugs: tuple[PlugBars, ...]
 
 
@@ -113,32 +113,32 @@ def answer(a: Analysis, held: Held, sentences: bool = True) -> HeldAnswer:
     )
 
 
-def _span(n: Named) -> SpanAnswer:
-    return SpanAnswer(from_s=n.from_s, to_s=n.to_s, state=n.state, recognised=n.recognised)
+def _span(n: Named) -> NamedAnswer:
+    return NamedAnswer(from_s=n.from_s, to_s=n.to_s, state=n.state, recognised=n.recognised)
 
 
-def _said(a: Analysis, f: Read) -> Said:
+def _said(a: Analysis, f: Read) -> ReadingSaid:
     text, look = say(a.wired, f)
-    return Said(
+    return ReadingSaid(
         id=f.id, severity=f.severity, channel=str(f.channel),
         state=STATE_NAMES[f.state] if f.state else "", text=text, look=look,
     )  # fmt: skip
 
 
-def band(against: Against, c: Channel, state: State) -> Band:
+def band(against: Against, c: Channel, state: State) -> ReadingBand:
     """What a channel is drawn against in a state."""
     span: Span | None = against.expected(c, state)
     limit = against.limit(c)
     low, likely, high = span if span else (None, None, None)
-    return Band(
+    return ReadingBand(
         channel=str(c), state=state, low=low, likely=likely, high=high,
         least=limit.least if limit else None, most=limit.most if limit else None,
     )  # fmt: skip
 
 
-def _figures(against: Against, x: Stats) -> Figures:
+def _figures(against: Against, x: Stats) -> ChannelFigures:
     c = x.channel
-    return Figures(
+    return ChannelFigures(
         channel=str(c), words=words(against.a.wired, c), instrument=instrument_of(c),
         unit=UNIT_WORDS[c.unit], state=x.state, mean=x.mean, high=x.high, top=x.top,
         worst=x.worst, settle_s=x.settle_s, band=band(against, c, x.state),

@@ -2316,23 +2316,31 @@ export interface components {
         };
         /**
          * Band
-         * @description A channel as it is drawn in a state: expected low, likely and high; limits.
+         * @description A price that holds on some days from one hour to another; over midnight where `from_h` is
+         *     the later: it belongs to the day on which it begins.
          */
         Band: {
-            /** Channel */
-            channel: string;
-            /** State */
-            state: string;
-            /** Low */
-            low: number | null;
-            /** Likely */
-            likely: number | null;
-            /** High */
-            high: number | null;
-            /** Least */
-            least: number | null;
-            /** Most */
-            most: number | null;
+            /** Name */
+            name: string;
+            /**
+             * Days
+             * @default [
+             *       "Mon",
+             *       "Tue",
+             *       "Wed",
+             *       "Thu",
+             *       "Fri",
+             *       "Sat",
+             *       "Sun"
+             *     ]
+             */
+            days?: ("Mon" | "Tue" | "Wed" | "Thu" | "Fri" | "Sat" | "Sun")[];
+            /** From H */
+            from_h: number;
+            /** To H */
+            to_h: number;
+            /** Price Kwh */
+            price_kwh: number;
         };
         /**
          * BetweenAnswer
@@ -5766,20 +5774,19 @@ export interface components {
         };
         /**
          * SpanAnswer
-         * @description A span of time in a state, recognised or named.
+         * @description A price band on a day [h].
          */
         SpanAnswer: {
-            /** From S */
-            from_s: number;
-            /** To S */
-            to_s: number;
-            /**
-             * State
-             * @enum {string}
-             */
-            state: "sleep" | "idle" | "everyday" | "full" | "start" | "short";
-            /** Recognised */
-            recognised: boolean;
+            /** Day */
+            day: string;
+            /** Name */
+            name: string;
+            /** From H */
+            from_h: number;
+            /** To H */
+            to_h: number;
+            /** Price */
+            price: number;
         };
         /**
          * WeekAnswer
@@ -7165,10 +7172,10 @@ export interface components {
             error: string;
         };
         /**
-         * Figures
+         * ChannelFigures
          * @description A channel in a state: its statistics in its unit, and what the tally expects.
          */
-        Figures: {
+        ChannelFigures: {
             /** Channel */
             channel: string;
             /** Words */
@@ -7189,7 +7196,7 @@ export interface components {
             worst: number;
             /** Settle S */
             settle_s: number;
-            band: components["schemas"]["Band"];
+            band: components["schemas"]["ReadingBand"];
         };
         /**
          * HeldAnswer
@@ -7199,13 +7206,30 @@ export interface components {
             /** Verdict */
             verdict: string;
             /** Named */
-            named: components["schemas"]["SpanAnswer"][];
+            named: components["schemas"]["NamedAnswer"][];
             /** Found */
-            found: components["schemas"]["Said"][];
+            found: components["schemas"]["ReadingSaid"][];
             /** Figures */
-            figures: components["schemas"]["Figures"][];
+            figures: components["schemas"]["ChannelFigures"][];
             /** Plugs */
             plugs: components["schemas"]["PlugBars"][];
+        };
+        /**
+         * NamedAnswer
+         * @description A span of time in a state, recognised or named.
+         */
+        NamedAnswer: {
+            /** From S */
+            from_s: number;
+            /** To S */
+            to_s: number;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "sleep" | "idle" | "everyday" | "full" | "start" | "short";
+            /** Recognised */
+            recognised: boolean;
         };
         /**
          * PinBar
@@ -7240,10 +7264,30 @@ export interface components {
             tight: number | null;
         };
         /**
-         * Said
+         * ReadingBand
+         * @description A channel as it is drawn in a state: expected low, likely and high; limits.
+         */
+        ReadingBand: {
+            /** Channel */
+            channel: string;
+            /** State */
+            state: string;
+            /** Low */
+            low: number | null;
+            /** Likely */
+            likely: number | null;
+            /** High */
+            high: number | null;
+            /** Least */
+            least: number | null;
+            /** Most */
+            most: number | null;
+        };
+        /**
+         * ReadingSaid
          * @description One finding in words: what was found, what to look at.
          */
-        Said: {
+        ReadingSaid: {
             /** Id */
             id: string;
             /** Severity */

@@ -183,3 +183,23 @@ export const catalogueEntryQuery = (slug: string) =>
     retry: false,
     queryFn: () => take(client.GET("/api/v1/catalogue/entries/{slug}", { params: { path: { slug } } })),
   });
+
+export const readingsKey = (key: string) => ["readings", key] as const;
+
+export const readingsQuery = (key: string, version: number) =>
+  queryOptions({
+    queryKey: [...readingsKey(key), version],
+    queryFn: () => take(client.GET("/api/v1/builds/{key}/readings", at(key))),
+    placeholderData: (before) => before,
+    // A stream that comes in is looked at as it grows.
+    refetchInterval: (query) => (query.state.data?.sets.some((s) => s.state === "coming") ? 1_000 : false),
+  });
+
+export const heldQuery = (key: string, set: string, version: number, samples: number) =>
+  queryOptions({
+    queryKey: ["held", key, set, version, samples],
+    queryFn: () =>
+      take(client.GET("/api/v1/builds/{key}/readings/{of}/held", { params: { path: { key, of: set } } })),
+    placeholderData: (before) => before,
+    enabled: set !== "",
+  });

@@ -28,6 +28,6 @@ class Command(BaseCommand):
             raise CommandError(f"Nothing was changed. {error}") from error
         call_command("migrate", verbosity=0)
         self.stdout.write(
-            f"Put back: {found.builds} builds, {found.photos} photos, {found.readings} readings, as of {found.made}. "
-            "What was there before is in var/copies."
+            f"Put back: {found.builds} builds, {found.photos} photos, {found.readings} readings, "
+            f"as of {found.made}. What was there before is in var/copies."
         )

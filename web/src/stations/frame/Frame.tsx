@@ -14,6 +14,7 @@ const STATIONS = [
   { to: "supply", name: "Supply", icon: "supply" },
   { to: "loom", name: "Loom", icon: "loom" },
   { to: "bench", name: "Bench", icon: "bench" },
+  { to: "readings", name: "Readings", icon: "readings" },
 ];
 
 /** Station rail, page and tally strip of one build. */
