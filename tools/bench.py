@@ -18,6 +18,7 @@ ROOT = Path(__file__).resolve().parent.parent
 sys.path[:0] = [str(ROOT / "core"), str(ROOT / "tools")]
 
 from bench_map import mapping  # noqa: E402
+from bench_readings import readings  # noqa: E402
 from easy_tally import Build, Wired, analyse, compact  # noqa: E402
 from easy_tally.files import build_file  # noqa: E402
 from easy_tally.supplies import size  # noqa: E402
@@ -166,6 +167,7 @@ def main() -> None:
     print(f"{'':52}{'here':>12} {'ratio':>11} {'goal':>22}")
     core(unit)
     mapping(unit)
+    readings(show, unit, ROOT)
     script_size()
     browser(unit)
 

@@ -65,7 +65,7 @@ class PlaceOut(Schema):
 
     kind: str
     words: str
-    places: list[str]
+    places: list[tuple[str, str]]
 
 
 class ReadingsOut(Schema):
@@ -187,7 +187,13 @@ def list_readings(request: HttpRequest, key: str) -> dict[str, Any]:
     """The sets of a build, and what can be measured of it."""
     build = actions.find(owner_of(request), key)
     a = results.analysis(build)
-    faults = [{"kind": k, "words": FAULT_WORDS[k], "places": places(a, k)} for k in FAULT_KINDS]
+    faults = [
+        {
+            "kind": k, "words": FAULT_WORDS[k],
+            "places": [(ref, a.wired.words(ref)) for ref in places(a, k)],
+        }
+        for k in FAULT_KINDS
+    ]  # fmt: skip
     return {
         "sets": [_out(row, a) for row in Taken.objects.filter(build=build)],
         "channels": channel_words(a, list(channels_of(a))),

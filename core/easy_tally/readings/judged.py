@@ -4,7 +4,7 @@ serious first. What was not measured is named; without it nothing reads fine."""
 from __future__ import annotations
 
 from collections.abc import Callable, Iterator, Mapping
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 from typing import Literal
 
 import numpy as np
@@ -24,6 +24,8 @@ from .stats import Stats, all_stats
 #: Worst first. `note` says nothing bad.
 Severity = Literal["over", "unknown", "tight", "note"]
 SEVERITIES: tuple[Severity, ...] = ("over", "unknown", "tight", "note")
+#: The order in which findings are listed: what was found before what was not looked for.
+LISTED: tuple[Severity, ...] = ("over", "tight", "unknown", "note")
 #: States that a machine is to be measured in before it may read within.
 WANTED: tuple[State, ...] = ("idle", "everyday", "full")
 #: A pin with less than this part of its plug's mean carries next to nothing; worst ÷ mean from
@@ -52,6 +54,8 @@ class Read:
     state: State | None
     numbers: Mapping[str, float] = field(default_factory=dict)
     among: tuple[str, ...] = ()
+    #: Other states in which the same was found, less badly.
+    also: tuple[State, ...] = ()
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -97,13 +101,31 @@ def hold(a: Analysis, r: Readings, named: tuple[Named, ...] | None = None) -> He
     spans = named or recognise(against, r)
     ground = _Ground(against=against, stats=all_stats(r, spans))
     found = [f for rule in RULES for f in rule(ground)]
-    found.sort(key=lambda f: (SEVERITIES.index(f.severity), -_weight(f)))
-    return Held(named=spans, stats=ground.stats, found=tuple(found))
+    found.sort(key=_order)
+    return Held(named=spans, stats=ground.stats, found=tuple(_once(found)))
 
 
-def _weight(f: Read) -> float:
-    limit = f.numbers.get("limit")
-    return abs(f.numbers["value"] / limit) if limit and "value" in f.numbers else 0.0
+def _once(found: list[Read]) -> list[Read]:
+    """Findings, worst first, with what was found of the same channel in other states in the one
+    where it is worst."""
+    first: dict[tuple[str, Severity, str], Read] = {}
+    for i, f in enumerate(found):
+        apart = f.severity in ("note", "unknown")
+        key = (f.id, f.severity, f"{i}" if apart else f"{f.channel.at} {f.channel.unit}")
+        old = first.get(key)
+        if old is None:
+            first[key] = f
+        elif f.state and f.state != old.state and f.state not in old.also:
+            first[key] = replace(old, also=(*old.also, f.state))
+    return list(first.values())
+
+
+def _order(f: Read) -> tuple[int, float, float]:
+    """Worst first: by severity, then by how far from its limit, to a tenth; of the same in several
+    states the one in which most is carried."""
+    limit, value = f.numbers.get("limit"), f.numbers.get("value")
+    weight = abs(value / limit) if limit and value is not None else 0.0
+    return LISTED.index(f.severity), -round(weight, 1), -f.numbers.get("mean", 0.0)
 
 
 # -- against limits ---------------------------------------------------------------------------

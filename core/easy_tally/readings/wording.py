@@ -14,7 +14,10 @@ from .judged import Read
 
 def say(wired: Wired, f: Read) -> tuple[str, str]:
     """(what was found, what to look at) of a finding."""
-    return _WORDS[f.id](wired, f)
+    text, look = _WORDS[f.id](wired, f)
+    if f.also:
+        text += f" Also at {' and '.join(STATE_WORDS[s] for s in f.also)}."
+    return text, look
 
 
 def _value(f: Read, key: str = "value") -> str:

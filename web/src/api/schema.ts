@@ -6967,7 +6967,10 @@ export interface components {
             /** Words */
             words: string;
             /** Places */
-            places: string[];
+            places: [
+                string,
+                string
+            ][];
         };
         /**
          * ReadingsOut

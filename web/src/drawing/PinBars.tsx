@@ -1,7 +1,7 @@
 import type { HeldAnswer } from "../api/client";
 
 type Plug = HeldAnswer["plugs"][number];
-const [HEIGHT, BAR, GAP, TOP] = [120, 34, 8, 16];
+const [HEIGHT, BAR, GAP, TOP] = [120, 27, 7, 16];
 
 /** The pins of a plug as bars, each with its amperes, against the limit that all of them have. */
 export function PinBars({ plug }: { plug: Plug }) {

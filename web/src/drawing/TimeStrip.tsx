@@ -61,7 +61,7 @@ export function TimeStrip({
     const element = at.current;
     if (!element) return;
     const made = new uPlot(
-      options(element.clientWidth, height, unit, lines, firstInk, live.current),
+      options(element.clientWidth, height, unit, lines, firstInk, live),
       data(lines),
       element,
     );
@@ -106,12 +106,11 @@ function options(
   unit: string,
   lines: Line[],
   firstInk: number,
-  live: Live & { range: Range },
+  live: { readonly current: Live },
 ): uPlot.Options {
   const ink = token("ink-soft");
   const font = `12px ${getComputedStyle(document.body).fontFamily}`;
   const axis = { stroke: ink, font, grid: { stroke: token("rule"), width: 1 }, ticks: { show: false } };
-  const current = { of: live };
   return {
     width,
     height,
@@ -119,7 +118,7 @@ function options(
     cursor: { drag: { x: true, y: false, setScale: false }, points: { show: false } },
     scales: {
       x: { time: false, auto: false },
-      y: { range: (_u, low, high) => bounds(low, high, current.of.expected) },
+      y: { range: (_u, low, high) => bounds(low, high, live.current.expected) },
     },
     axes: [
       { ...axis, values: (_u, splits) => splits.map((s) => `${Number(s.toFixed(3))} s`), size: 26 },
@@ -134,12 +133,12 @@ function options(
     ],
     series: [
       {},
-      ...lines.flatMap((l, i) => {
+      ...lines.flatMap((_l, i) => {
         const of = {
           stroke: token(inkOf(firstInk + i)),
           dash: dashOf(firstInk + i),
           width: 1.5,
-          points: { show: l.times.length < 3 },
+          points: { show: (u: uPlot) => (u.data[0]?.length ?? 0) < 3 },
         };
         return [of, { ...of, width: 1 }];
       }),
@@ -149,14 +148,14 @@ function options(
       fill: `color-mix(in srgb, ${token(inkOf(firstInk + i))} 35%, transparent)`,
     })),
     hooks: {
-      drawClear: [(u) => drawExpected(u, current.of.expected)],
+      drawClear: [(u) => drawExpected(u, live.current.expected)],
       setSelect: [
         (u) => {
           if (u.select.width < 4) return;
           const from = u.posToVal(u.select.left, "x");
           const to = u.posToVal(u.select.left + u.select.width, "x");
           u.setSelect({ left: 0, top: 0, width: 0, height: 0 }, false);
-          current.of.onRange({ from, to });
+          live.current.onRange({ from, to });
         },
       ],
     },

@@ -93,6 +93,7 @@ export function FileDialog({
             type="file"
             accept=".csv,.txt,.tsv,text/csv,text/plain"
             disabled={busy}
+            className="file:mr-3 file:min-h-9 file:cursor-pointer file:rounded-[3px] file:border file:border-ink file:bg-slip file:px-3 file:font-semibold"
             onChange={(e) => void look(e.target.files?.[0])}
           />
         </label>

@@ -49,7 +49,7 @@ function FaultFields({
           className="field"
           value={fault}
           onChange={(e) =>
-            onFault(e.target.value, faults.find((f) => f.kind === e.target.value)?.places[0] ?? "")
+            onFault(e.target.value, faults.find((f) => f.kind === e.target.value)?.places[0]?.[0] ?? "")
           }
         >
           <option value="">none: a sound machine</option>
@@ -64,8 +64,10 @@ function FaultFields({
         <label className="grid gap-1">
           Where
           <select className="field" value={at} onChange={(e) => onFault(fault, e.target.value)}>
-            {places.map((p) => (
-              <option key={p}>{p}</option>
+            {places.map(([ref, words]) => (
+              <option key={ref} value={ref}>
+                {words}
+              </option>
             ))}
           </select>
         </label>

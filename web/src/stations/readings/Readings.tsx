@@ -290,7 +290,9 @@ function Verdict({ held, set, onStop }: { held: HeldAnswer | undefined; set: Tak
       )}
       {verdict && (
         <h2 data-held={held?.verdict} className={`text-2xl leading-tight font-bold ${verdict.look}`}>
-          {verdict.words}
+          {held?.verdict === "unknown" && found.some((f) => f.severity === "tight")
+            ? "Something differs, and not all is measured"
+            : verdict.words}
         </h2>
       )}
       <ul>
@@ -334,13 +336,14 @@ function Verdict({ held, set, onStop }: { held: HeldAnswer | undefined; set: Tak
   );
 }
 
-/** The bars of the plugs in a state, the most uneven first. */
-export function Plugs({ held }: { held: HeldAnswer | undefined }) {
+/** The bars of the plugs in a state, the most uneven first, or as they stand in the map. */
+export function Plugs({ held, asMapped = false }: { held: HeldAnswer | undefined; asMapped?: boolean }) {
   const words = useWords();
   const states = [...new Set(held?.plugs.map((p) => p.state))];
   const [state, setState] = useState("full");
   const shown = states.includes(state) ? state : states[0];
-  const plugs = held?.plugs.filter((p) => p.state === shown).sort((a, b) => b.share - a.share) ?? [];
+  const plugs = held?.plugs.filter((p) => p.state === shown) ?? [];
+  if (!asMapped) plugs.sort((a, b) => Math.round(20 * b.share) - Math.round(20 * a.share));
   if (!plugs.length)
     return (
       <p className="text-base text-ink-soft">
@@ -349,7 +352,7 @@ export function Plugs({ held }: { held: HeldAnswer | undefined }) {
     );
   return (
     <>
-      <div role="group" aria-label="State of the bars" className="flex flex-wrap gap-1">
+      <div role="group" aria-label="State of the bars" className="flex basis-full flex-wrap gap-1">
         {states.map((s) => (
           <button
             key={s}

@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { useMemo, useState } from "react";
+import { useEffect, useMemo, useState } from "react";
 import { Link, useSearchParams } from "react-router";
 
 import { client, reason, take, type Exercise, type JudgedAnswer } from "../../api/client";
@@ -19,9 +19,13 @@ export default function Trainer() {
   const build = useBuild();
   const [params, setParams] = useSearchParams();
   const { data } = useQuery({ queryKey: trainerKey, queryFn: () => take(client.GET("/api/v1/trainer")) });
-  const next = data?.exercises.find((e) => !e.solved)?.number ?? 1;
   const said = params.get("exercise");
-  const number = said === null ? next : Number(said);
+  const number = Number(said ?? -1);
+  // The first that is not found yet; it stays, with what was said of it, once it is.
+  const next = data && said === null ? (data.exercises.find((e) => !e.solved)?.number ?? 1) : null;
+  useEffect(() => {
+    if (next !== null) setParams({ exercise: String(next) }, { replace: true });
+  }, [next, setParams]);
   const seed = Number(params.get("seed") ?? 1);
   const solved = data?.exercises.filter((e) => e.solved).length ?? 0;
   const go = (to: Record<string, string>) => setParams(to);
@@ -65,7 +69,7 @@ export default function Trainer() {
             </li>
           ))}
         </ol>
-        {data && (
+        {data && said !== null && (
           <Play
             key={`${number} ${seed}`}
             number={number}
@@ -146,7 +150,7 @@ function Play({
         </div>
         <div className="flex gap-4 py-2 max-[700px]:flex-col">
           <div className="flex flex-1 flex-wrap content-start gap-4">
-            <Plugs held={data.held} />
+            <Plugs asMapped held={data.held} />
           </div>
           <div className="w-[260px] shrink-0 border border-rule bg-slip max-[700px]:w-full">
             <Channels channels={data.channels} chosen={chosen} onChange={setPicked} />

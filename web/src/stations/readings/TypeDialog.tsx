@@ -25,9 +25,8 @@ export function TypeDialog({
   onMade: (row: TakenOut) => Promise<void>;
 }) {
   const [said, setSaid] = useState<Record<string, string>>({});
-  const [rows, setRows] = useState(() =>
-    channels.filter((c) => c.channel === "wall.w" || c.channel === "dc.w"),
-  );
+  const [more, setMore] = useState<string[]>([]);
+  const rows = ["wall.w", "dc.w", ...more].flatMap((at) => channels.filter((c) => c.channel === at));
   const [error, setError] = useState("");
   const filled = Object.entries(said).filter(([, text]) => text.trim());
   const wrong = filled.filter(([, text]) => parseNumber(text) === null).map(([at]) => at);
@@ -101,8 +100,7 @@ export function TypeDialog({
             className="field max-w-full"
             value=""
             onChange={(e) => {
-              const found = channels.find((c) => c.channel === e.target.value);
-              if (found) setRows([...rows, found]);
+              if (e.target.value) setMore([...more, e.target.value]);
             }}
           >
             <option value="">choose what</option>
