@@ -9,7 +9,7 @@ export function PinBars({ plug }: { plug: Plug }) {
   const width = plug.pins.length * (BAR + GAP) + GAP;
   const y = (amps: number) => TOP + (HEIGHT - TOP) * (1 - amps / (most * 1.05));
   return (
-    <figure data-plug={plug.ref} data-state={plug.state}>
+    <figure data-plug={plug.ref} data-state={plug.state} className="w-[212px]">
       <figcaption className="text-base leading-tight">
         <b>{plug.words}</b>
         <span className="block text-sm text-ink-soft">

@@ -2,7 +2,7 @@ import uPlot from "uplot";
 import "uplot/dist/uPlot.min.css";
 import { useEffect, useRef } from "react";
 
-import type { Range } from "../state/readings/range";
+import { timeWords, type Range } from "../state/readings/range";
 
 /** One line: its least and its most in each bucket, so that no peak is lost. */
 export interface Line {
@@ -121,7 +121,11 @@ function options(
       y: { range: (_u, low, high) => bounds(low, high, live.current.expected) },
     },
     axes: [
-      { ...axis, values: (_u, splits) => splits.map((s) => `${Number(s.toFixed(3))} s`), size: 26 },
+      {
+        ...axis,
+        values: (_u, splits) => splits.map((s) => (s < 7200 ? `${Number(s.toFixed(3))} s` : timeWords(s))),
+        size: 26,
+      },
       {
         ...axis,
         values: (_u, splits) => splits.map((s) => `${s}`),

@@ -352,7 +352,7 @@ export function Plugs({ held, asMapped = false }: { held: HeldAnswer | undefined
     );
   return (
     <>
-      <div role="group" aria-label="State of the bars" className="flex basis-full flex-wrap gap-1">
+      <div role="group" aria-label="State of the bars" className="flex w-full flex-wrap gap-1">
         {states.map((s) => (
           <button
             key={s}

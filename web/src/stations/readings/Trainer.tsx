@@ -152,7 +152,7 @@ function Play({
           <div className="flex flex-1 flex-wrap content-start gap-4">
             <Plugs asMapped held={data.held} />
           </div>
-          <div className="w-[260px] shrink-0 border border-rule bg-slip max-[700px]:w-full">
+          <div className="w-[216px] shrink-0 border border-rule bg-slip max-[700px]:w-full">
             <Channels channels={data.channels} chosen={chosen} onChange={setPicked} />
           </div>
         </div>
