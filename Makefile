@@ -8,7 +8,13 @@ WEB_SOURCES := $(shell find web/src web/public -type f 2>/dev/null) web/package.
 .PHONY: demo dev test lint screenshots bench web schemas clean
 .DEFAULT_GOAL := demo
 
-$(STAMPS)/python: requirements.txt
+# What the machine lacks is said before anything is installed.
+$(STAMPS)/tools: tools/check-tools
+	@tools/check-tools
+	@mkdir -p $(STAMPS)
+	@touch $@
+
+$(STAMPS)/python: requirements.txt $(STAMPS)/tools
 	@mkdir -p $(STAMPS)
 	python3 -m venv .venv
 	.venv/bin/pip install --quiet --disable-pip-version-check -r requirements.txt
@@ -18,7 +24,7 @@ $(STAMPS)/python-dev: requirements.txt requirements-dev.txt $(STAMPS)/python
 	.venv/bin/pip install --quiet --disable-pip-version-check -r requirements-dev.txt
 	@touch $@
 
-$(STAMPS)/node: web/package.json web/package-lock.json
+$(STAMPS)/node: web/package.json web/package-lock.json $(STAMPS)/tools
 	@mkdir -p $(STAMPS)
 	cd web && npm ci --no-fund --no-audit --loglevel=error
 	@touch $@
@@ -36,7 +42,7 @@ $(STAMPS)/chromium:
 	@touch $@
 
 demo: $(STAMPS)/python $(STAMPS)/web
-	@$(MANAGE) load_demo --migrate
+	@$(MANAGE) load_demo --migrate --port $(PORT)
 	@echo "Easy Tally is at http://127.0.0.1:$(PORT)/   (Ctrl-C stops it; builds are kept in var/)"
 	@exec tools/serve $(PORT)
 

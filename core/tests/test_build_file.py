@@ -140,7 +140,41 @@ class BadFiles(unittest.TestCase):
 
     def test_too_long_and_too_deep(self) -> None:
         self.assertEqual(_problem(" " * 4_000_001)[0], "file")
-        self.assertEqual(_problem("[" * 200_000)[0], "file")
+        self.assertEqual(_problem("[" * 200_000)[0], "line 1, column 201")
+        deep = '{"format": "easy-tally-build",\n "note": ' + "[" * 100_000 + "]" * 100_000 + "}"
+        self.assertEqual(_problem(deep)[0], "line 2, column 209")
+        self.assertEqual(_problem('{"version":\n ' + "9" * 4301 + "}")[0], "line 2, column 2")
+        for half in (r"\ud800", r"\udc00x", "\ud800", r"\ud83d\ude00\ude00"):
+            where, need, _ = _problem('{"name": "' + half + '"}')
+            self.assertEqual((where.split(",")[0], need), ("line 1", "whole characters"))
+        self.assertEqual(_problem(r'{"name": "\ud83d\ude00 \\ud800"}')[0], "format")
+
+    def test_a_million_of_anything_is_one_problem(self) -> None:
+        for of in ("[]", "{}", "1", '""', "null"):
+            for field in ("parts", "runs", "cables"):
+                text = f'{{"format":"easy-tally-build","version":1,"name":"x","{field}":['
+                found = _problem(text + ",".join([of] * 200_000) + "]}")
+                self.assertEqual(found[:2], ("file", "at most 150,000 values"))
+
+    def test_every_list_has_a_bound_and_so_has_the_whole(self) -> None:
+        def unbounded(node: Any, path: str) -> list[str]:
+            if isinstance(node, list):
+                return [x for i, n in enumerate(node) for x in unbounded(n, f"{path}.{i}")]
+            if not isinstance(node, dict):
+                return []
+            own = [path] if node.get("type") == "array" and "maxItems" not in node else []
+            return own + [x for k, n in node.items() for x in unbounded(n, f"{path}.{k}")]
+
+        self.assertEqual(unbounded(build_file.schema(), ""), [])
+        sockets = [{"key": f"s{i}", "kind": "sata"} for i in range(16)]
+        disk = {"kind": "drive", "name": "Disk", "count": 64, "sockets": sockets}
+        for n, fits in ((1, True), (2, False)):
+            parts = [disk | {"key": f"d{i}"} for i in range(n)]
+            body = {"format": "easy-tally-build", "version": 1, "name": "x", "parts": parts}
+            if fits:
+                self.assertEqual(len(list(build_file.read(json.dumps(body)).sockets())), 1024)
+            else:
+                self.assertIn("at most 2,000 sockets", str(_problem(json.dumps(body))))
 
     def test_dangling_references(self) -> None:
         def plug(v: Any, run: int, place: int = 0) -> Any:

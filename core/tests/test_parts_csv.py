@@ -9,6 +9,8 @@ from easy_tally.base.errors import BadFile
 from easy_tally.catalogue.entries import CatalogueEntry
 from easy_tally.entry import parse
 from easy_tally.files import parts_csv
+from easy_tally.files.cells import exact, harmless
+from easy_tally.things.parts import Other
 from hypothesis import given
 from hypothesis import strategies as st
 
@@ -121,3 +123,22 @@ class Changes(unittest.TestCase):
         found = parts_csv.changes(parts_csv.read(HEAD + KNOT), {}, shipped)
         self.assertEqual(found[0].status, "wrong")
         self.assertIn("ships with Easy Tally", found[0].problems[0][1])
+
+
+class Spreadsheets(unittest.TestCase):
+    """No cell is worked out by a spreadsheet, and each is read back just as it was."""
+
+    @given(st.text(alphabet="=+-@\t\r'ab 1", max_size=8))
+    def test_harmless_and_back(self, cell: str) -> None:
+        made = harmless(cell)
+        self.assertEqual(exact(made), cell)
+        self.assertFalse(made.startswith(("=", "+", "-", "@", "\t", "\r")))
+
+    def test_an_entry_with_such_a_name(self) -> None:
+        for name in ("=1+1", "'=1+1", "-5 V board", "@home", "+12", "'quoted'", "''=x"):
+            part = Other(key="other", name=name)
+            entry = CatalogueEntry(slug="x", revision=1, part=part)
+            text = parts_csv.write([entry])
+            (row,) = parts_csv.read(text)
+            assert row.entry is not None, row.problems
+            self.assertEqual(row.entry.part.name, name)

@@ -13,6 +13,7 @@ from django.db import transaction
 from django.utils.dateparse import parse_datetime
 from easy_tally import BadInput
 from easy_tally.bench import Done, Noted, Plan, Sitting, plan, sittings
+from easy_tally.files import harmless
 
 from bench.models import Entry
 
@@ -90,10 +91,5 @@ def as_csv(row: Build) -> str:
     writer.writerow(_HEADS)
     for e in Entry.objects.filter(build=row):
         line = (e.at.isoformat(), e.who, e.kind, e.step, e.words, e.text, e.version)
-        writer.writerow([_harmless(str(x)) for x in line])
+        writer.writerow([harmless(str(x)) for x in line])
     return out.getvalue()
-
-
-def _harmless(cell: str) -> str:
-    """A cell that no spreadsheet takes for a sum."""
-    return f"'{cell}" if cell[:1] in ("=", "+", "-", "@", "\t") else cell

@@ -54,8 +54,9 @@ def current(row: models.Build) -> Build:
     with _lock:
         build = _builds.get(at)
     if build is None:
-        build = store.assemble(row)
-        _keep(_builds, at, build)
+        build = store.read(row)
+        # The row's version may be a later one by now: the one that was read.
+        _keep(_builds, (row.pk, row.version), build)
     return build
 
 
@@ -66,7 +67,7 @@ def worked(row: models.Build) -> Worked:
         found = _worked.get(at)
     if found is None:
         found = work_out(current(row))
-        _keep(_worked, at, found)
+        _keep(_worked, (row.pk, row.version), found)
     return found
 
 

@@ -7,6 +7,8 @@ An image is an entity in build-file shape. Entities: `build` (the header), `part
 from __future__ import annotations
 
 import json
+from collections.abc import Iterator
+from contextlib import contextmanager
 from typing import Any, TypedDict
 
 from django.db import connection
@@ -52,6 +54,33 @@ def _things(build: Build) -> dict[str, BaseModel]:
 
 def _image(thing: BaseModel) -> Image:
     return thing.model_dump(mode="json", exclude=_APART if isinstance(thing, Build) else None)
+
+
+@contextmanager
+def snapshot() -> Iterator[None]:
+    """What is read in here is of one moment, whatever other processes write meanwhile. Takes no
+    lock; inside a transaction it is that one."""
+    if connection.in_atomic_block:
+        yield
+        return
+    with connection.cursor() as cursor:
+        cursor.execute("BEGIN DEFERRED")
+        try:
+            yield
+        finally:
+            cursor.execute("ROLLBACK")
+
+
+def read(row: models.Build) -> Build:
+    """The build that the tables hold, read in one moment with its row: version, head and header
+    of `row` are those that go with it, where another process wrote meanwhile. Raises Unreadable."""
+    with snapshot():
+        now = models.Build.objects.filter(pk=row.pk).first()
+        if now is None:
+            raise Unreadable("It was removed meanwhile.")
+        build = assemble(now)
+    row.version, row.head, row.header = now.version, now.head, now.header
+    return build
 
 
 def assemble(row: models.Build) -> Build:

@@ -8,6 +8,7 @@ from itertools import count
 
 from django.conf import settings
 from django.db import transaction
+from django.db.models import Count, Max, Sum
 from easy_tally import BadFile, BadInput, NotThere
 from easy_tally.catalogue import CatalogueEntry, said_count, search, search_text
 from easy_tally.files import parts_csv
@@ -36,13 +37,35 @@ def _shipped_texts() -> list[tuple[CatalogueEntry, str]]:
     return [(e, search_text(e)) for e in shipped().values()]
 
 
-@lru_cache(maxsize=MOST_OWN)
-def _texts(entry: CatalogueEntry) -> str:
-    return search_text(entry)
+_Counted = tuple[int, int, int, int]
+_Texts = list[tuple[CatalogueEntry, str]]
+_own: dict[int, tuple[_Counted, dict[str, CatalogueEntry], _Texts]] = {}
+
+
+def _counted(owner: Owner) -> _Counted:
+    """What tells one state of an owner's entries from every other: no key is ever used again, and
+    each change of an entry counts its revision up."""
+    rows = OwnPart.objects.filter(owner=owner)
+    found = rows.aggregate(n=Count("pk"), last=Max("pk"), all=Sum("pk"), revisions=Sum("revision"))
+    return (found["n"], found["last"] or 0, found["all"] or 0, found["revisions"] or 0)
 
 
 def own(owner: Owner) -> dict[str, CatalogueEntry]:
-    """An owner's entries, by slug."""
+    """An owner's entries, by slug; read anew only where they have changed."""
+    return dict(_known(owner)[0])
+
+
+def _known(owner: Owner) -> tuple[dict[str, CatalogueEntry], _Texts]:
+    counted = _counted(owner)
+    known = _own.get(owner.pk)
+    if known is None or known[0] != counted:
+        found = _read_own(owner)
+        known = (counted, found, [(e, search_text(e)) for e in found.values()])
+        _own[owner.pk] = known
+    return known[1], known[2]
+
+
+def _read_own(owner: Owner) -> dict[str, CatalogueEntry]:
     return {
         row.slug: CatalogueEntry.model_validate(
             {"slug": row.slug, "revision": row.revision, "part": row.data}
@@ -67,8 +90,7 @@ def entry(owner: Owner, slug: str) -> CatalogueEntry:
 def find(owner: Owner, text: str, most: int) -> tuple[list[CatalogueEntry], int]:
     """Entries that fit the words of a text, and the count that was said among them."""
     words, count = said_count(text)
-    entries = [(e, _texts(e)) for e in own(owner).values()]
-    return search([*entries, *_shipped_texts()], words, most), count
+    return search([*_known(owner)[1], *_shipped_texts()], words, most), count
 
 
 # -- writes --------------------------------------------------------------------------------

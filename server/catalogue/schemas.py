@@ -11,7 +11,7 @@ from pydantic import Field
 class SayIn(Schema):
     """A line being typed."""
 
-    text: str = Field(max_length=20_000)
+    text: str = Field(max_length=500)
 
 
 class ListIn(Schema):

@@ -1,7 +1,5 @@
 """The typed interface, version 1, and the one place where errors become problem+json."""
 
-import json
-import logging
 from typing import Any
 
 from bench.api import router as bench_router
@@ -9,19 +7,21 @@ from builds.actions import NoBuild, StaleEdit, name_of
 from builds.routes import router
 from builds.store import Unreadable
 from catalogue.api import router as catalogue_router
+from django.core.exceptions import RequestDataTooBig
 from django.http import HttpRequest, HttpResponse
 from drawer.api import router as drawer_router
 from drawer.store import InUse
 from easy_tally import BadInput, EasyTallyError, NotThere, Refused, WouldRelease
 from jobs.api import router as jobs_router
 from ninja import NinjaAPI
+from ninja.errors import HttpError
 from ninja.errors import ValidationError as RequestError
 from ninja.security import APIKeyCookie
 from owners.models import Owner, current_owner
 from readings.api import router as readings_router
 from readings.trainer_api import router as trainer_router
 
-_log = logging.getLogger(__name__)
+from config.problems import broke_down, described, of_status, problem
 
 
 class LocalOwner(APIKeyCookie):
@@ -34,7 +34,13 @@ class LocalOwner(APIKeyCookie):
         return current_owner(request)
 
 
-api = NinjaAPI(
+class _Described(NinjaAPI):
+    def get_openapi_schema(self, **kwargs: Any) -> Any:
+        """With every error that an operation may answer."""
+        return described(super().get_openapi_schema(**kwargs))
+
+
+api = _Described(
     title="Easy Tally",
     version="1",
     auth=LocalOwner(),
@@ -50,36 +56,29 @@ api.add_router("", readings_router)
 api.add_router("", trainer_router)
 
 
-def _problem(status: int, kind: str, title: str, detail: str, **more: Any) -> HttpResponse:
-    body = {"type": f"urn:easy-tally:{kind}", "title": title, "status": status, "detail": detail}
-    return HttpResponse(
-        json.dumps(body | more), status=status, content_type="application/problem+json"
-    )
-
-
 @api.exception_handler(EasyTallyError)
 def _domain_error(request: HttpRequest, error: EasyTallyError) -> HttpResponse:
     match error:
         case BadInput():
             problems = [{"field": f, "required": r, "got": g} for f, r, g in error.problems]
-            return _problem(422, "bad-input", "That can't be taken", str(error), problems=problems)
+            return problem(422, "bad-input", "That can't be taken", str(error), problems=problems)
         case WouldRelease():
-            return _problem(
+            return problem(
                 409, "would-release", "This would unplug something", str(error),
                 released=error.released,
             )  # fmt: skip
         case Refused():
-            return _problem(422, "refused", "Refused", str(error))
+            return problem(422, "refused", "Refused", str(error))
         case NotThere():
-            return _problem(404, "not-there", "Not in this build", str(error))
+            return problem(404, "not-there", "Not in this build", str(error))
         case _:
-            return _problem(400, "error", "That did not work", str(error))
+            return problem(400, "error", "That did not work", str(error))
 
 
 @api.exception_handler(StaleEdit)
 def _stale(request: HttpRequest, error: StaleEdit) -> HttpResponse:
     conflicts = [{"path": p, "yours": y, "theirs": t} for p, y, t in error.conflicts]
-    return _problem(
+    return problem(
         409, "stale", "Changed meanwhile", str(error), version=error.version, conflicts=conflicts
     )
 
@@ -89,26 +88,34 @@ def _in_use(request: HttpRequest, error: InUse) -> HttpResponse:
     where = name_of(current_owner(request), error.build)
     have = f"all {error.have} of it are" if error.have > 1 else "it is"
     detail = f"{error.name}: {have} in {where}. Take it out there first."
-    return _problem(409, "in-use", "In another build", detail, build=error.build)
+    return problem(409, "in-use", "In another build", detail, build=error.build)
 
 
 @api.exception_handler(NoBuild)
 def _no_build(request: HttpRequest, error: NoBuild) -> HttpResponse:
-    return _problem(404, "no-build", "No such build", str(error))
+    return problem(404, "no-build", "No such build", str(error))
 
 
 @api.exception_handler(Unreadable)
 def _unreadable(request: HttpRequest, error: Unreadable) -> HttpResponse:
     detail = f"{error} Its rows are kept: save what is there, or remove it, on the list of builds."
-    return _problem(422, "unreadable", "This build can’t be read", detail)
+    return problem(422, "unreadable", "This build can’t be read", detail)
+
+
+@api.exception_handler(RequestDataTooBig)
+def _too_large(request: HttpRequest, error: RequestDataTooBig) -> HttpResponse:
+    return of_status(413)
 
 
 @api.exception_handler(Exception)
 def _broke_down(request: HttpRequest, error: Exception) -> HttpResponse:
-    """Whatever nobody foresaw: it is logged, and nothing of the request was kept."""
-    _log.exception("%s %s", request.method, request.path)
-    detail = "That could not be worked out, so nothing was changed. It is a fault of Easy Tally."
-    return _problem(500, "fault", "That did not work", detail)
+    return broke_down(request, error)
+
+
+@api.exception_handler(HttpError)
+def _http_error(request: HttpRequest, error: HttpError) -> HttpResponse:
+    """What ninja finds before a route is asked: a body that is no JSON, no token for writing."""
+    return of_status(error.status_code)
 
 
 @api.exception_handler(RequestError)
@@ -122,4 +129,4 @@ def _bad_request(request: HttpRequest, error: RequestError) -> HttpResponse:
         for e in error.errors
     ]
     detail = "; ".join(f"{p['field']}: {p['required']}, got {p['got']}" for p in problems)
-    return _problem(422, "bad-input", "That can't be taken", detail, problems=problems)
+    return problem(422, "bad-input", "That can't be taken", detail, problems=problems)

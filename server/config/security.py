@@ -1,9 +1,10 @@
-"""The content security policy: nothing from outside, no inline script; a nonce for styles."""
+"""The content security policy: nothing from outside, no inline script; a nonce for styles. And the
+host check, for files too."""
 
 import secrets
 from collections.abc import Callable
 
-from django.http import HttpRequest, HttpResponse
+from django.http import HttpRequest, HttpResponse, HttpResponseNotFound
 
 Handler = Callable[[HttpRequest], HttpResponse]
 
@@ -20,5 +21,18 @@ def content_security_policy(get_response: Handler) -> Handler:
             "base-uri 'none'; form-action 'self'; frame-ancestors 'none'"
         )
         return response
+
+    return middleware
+
+
+def known_host(get_response: Handler) -> Handler:
+    """Refuse a host that is not ours before anything is served, files too (Django's own check is
+    made where a host is asked for); serve nothing whose name begins with a dot."""
+
+    def middleware(request: HttpRequest) -> HttpResponse:
+        request.get_host()  # raises DisallowedHost, which is answered with 400
+        if "/." in request.path:
+            return HttpResponseNotFound("There is nothing here.", content_type="text/plain")
+        return get_response(request)
 
     return middleware

@@ -7,24 +7,57 @@ from pathlib import Path
 
 ROOT = Path(__file__).resolve().parent.parent.parent
 VAR = Path(os.environ.get("EASY_TALLY_VAR", ROOT / "var"))
-VAR.mkdir(parents=True, exist_ok=True)
+try:
+    VAR.mkdir(parents=True, exist_ok=True)
+except OSError as error:
+    sys.exit(f"Easy Tally: {VAR} can't be made ({error.strerror}): point EASY_TALLY_VAR elsewhere.")
 TESTING = "test" in sys.argv[1:2] or os.environ.get("EASY_TALLY_TESTING") == "1"
+#: A key shorter than this was not written to its end.
+_KEY_CHARACTERS = 50
 
 
 def _secret_key() -> str:
-    """The key made at the first start; readable by its owner alone, never in the repository."""
+    """The key made at the first start; readable by its owner alone, never in the repository. It is
+    written beside its place and then put there, so that it is there whole or not at all; of two
+    starts at once both take the one that was put there first."""
     path = VAR / "secret-key"
+    if not (path.exists() and len(path.read_text()) >= _KEY_CHARACTERS):
+        part = VAR / f"secret-key.{os.getpid()}"
+        handle = os.open(part, os.O_WRONLY | os.O_CREAT | os.O_TRUNC, 0o600)
+        with os.fdopen(handle, "w") as file:
+            file.write(secrets.token_urlsafe(50))
+            file.flush()
+            os.fsync(file.fileno())
+        try:
+            os.link(part, path)
+        except FileExistsError:
+            if len(path.read_text()) < _KEY_CHARACTERS:
+                os.replace(part, path)
+        part.unlink(missing_ok=True)
+    return path.read_text()
+
+
+def _see_that_it_can_be_written() -> None:
+    """Raises OSError where nothing can be written, or no room is left for a database."""
+    probe = VAR / f"probe.{os.getpid()}"
     try:
-        handle = os.open(path, os.O_WRONLY | os.O_CREAT | os.O_EXCL, 0o600)
-    except FileExistsError:
-        return path.read_text()
-    key = secrets.token_urlsafe(50)
-    with os.fdopen(handle, "w") as file:
-        file.write(key)
-    return key
+        with probe.open("wb") as file:
+            file.write(bytes(1_000_000))
+            file.flush()
+            os.fsync(file.fileno())
+    finally:
+        probe.unlink(missing_ok=True)
 
 
-SECRET_KEY = _secret_key()
+try:
+    if "manage.py" in sys.argv[0]:
+        _see_that_it_can_be_written()
+    SECRET_KEY = _secret_key()
+except OSError as error:
+    sys.exit(
+        f"Easy Tally: {VAR} can't be used ({error.strerror}): give yourself the right to write "
+        "there, make room, or point EASY_TALLY_VAR at another folder."
+    )
 DEBUG = os.environ.get("EASY_TALLY_DEBUG") == "1"
 HOSTS = os.environ.get("EASY_TALLY_HOSTS", "")
 ALLOWED_HOSTS = ["127.0.0.1", "localhost", "[::1]", *(h for h in HOSTS.split(",") if h)]
@@ -46,13 +79,24 @@ INSTALLED_APPS = [
     "huey.contrib.djhuey",
 ]
 MIDDLEWARE = [
+    "config.problems.as_problems",
     "django.middleware.security.SecurityMiddleware",
-    "whitenoise.middleware.WhiteNoiseMiddleware",
     "config.security.content_security_policy",
+    "django.middleware.clickjacking.XFrameOptionsMiddleware",
+    "config.security.known_host",
+    # Files after what every answer carries.
+    "whitenoise.middleware.WhiteNoiseMiddleware",
     "django.middleware.common.CommonMiddleware",
     "django.middleware.csrf.CsrfViewMiddleware",
-    "django.middleware.clickjacking.XFrameOptionsMiddleware",
+    "config.problems.caught",
 ]
+LOGGING = {
+    "version": 1,
+    "disable_existing_loggers": False,
+    "formatters": {"line": {"format": "{asctime} {levelname} {name}: {message}", "style": "{"}},
+    "handlers": {"console": {"class": "logging.StreamHandler", "formatter": "line"}},
+    "root": {"handlers": ["console"], "level": "ERROR" if TESTING else "WARNING"},
+}
 if "EASY_TALLY_SLOW_MS" in os.environ:
     MIDDLEWARE.insert(0, "config.slow.slow")
 X_FRAME_OPTIONS = "DENY"

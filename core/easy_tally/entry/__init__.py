@@ -12,7 +12,7 @@ is told in docs/entry-line.md; its words stand in `words.py`.
 from .asking import Entry
 from .kits import read_case_line
 from .printer import say
-from .reader import parse, parse_list
+from .reader import parse, parse_list, plain
 from .telling import understood
 
-__all__ = ["Entry", "parse", "parse_list", "read_case_line", "say", "understood"]
+__all__ = ["Entry", "parse", "parse_list", "plain", "read_case_line", "say", "understood"]

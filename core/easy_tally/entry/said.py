@@ -42,6 +42,8 @@ class Said:
     name: str | None = None
     #: Whether it is read as builders talk.
     talking: bool = False
+    #: Whether it is said back what was understood.
+    telling: bool = True
 
     def take(self, unit: str) -> dict[str, Any] | None:
         """The only figure of a unit, taken out; two of one unit stay, to be asked about."""

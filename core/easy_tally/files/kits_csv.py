@@ -19,12 +19,11 @@ from ..entry.kits.supplies import supply_of
 from ..entry.lexer import quoted
 from ..things.cables import Cable
 from ..things.case import Case
+from .cells import exact, harmless
 
 MOST_CHARACTERS = 2_000_000
 MOST_ROWS = 2_000
 _T = TypeVar("_T")
-#: What may begin a sum in a spreadsheet: such a cell is given a mark that makes it text.
-_SUMS = ("=", "+", "-", "@", "\t", "\r", "'")
 Cells = Mapping[str, str]
 
 
@@ -42,7 +41,7 @@ class Sheet(Generic[_T]):
         writer = csv.DictWriter(out, self.columns, lineterminator="\r\n")
         writer.writeheader()
         for thing in things:
-            writer.writerow({k: _safe(v) for k, v in self.cells(thing).items()})
+            writer.writerow({k: harmless(v) for k, v in self.cells(thing).items()})
         return out.getvalue()
 
     def read(self, text: str) -> tuple[_T, ...]:
@@ -63,10 +62,6 @@ class Sheet(Generic[_T]):
         return tuple(found)
 
 
-def _safe(cell: str) -> str:
-    return f"'{cell}" if cell.startswith(_SUMS) else cell
-
-
 def _rows(text: str, columns: Sequence[str]) -> Iterator[tuple[int, dict[str, str]]]:
     if len(text) > MOST_CHARACTERS:
         raise BadFile([("file", f"at most {MOST_CHARACTERS:,} characters", f"{len(text):,}")])
@@ -85,7 +80,7 @@ def _rows(text: str, columns: Sequence[str]) -> Iterator[tuple[int, dict[str, st
                 raise BadFile([(f"line {reader.line_num}", need, f"{len(values)} cells")])
             cells = dict.fromkeys(columns, "") | dict(zip(names, values, strict=False))
             if any(v.strip() for v in values):
-                yield reader.line_num, {k: v.removeprefix("'").strip() for k, v in cells.items()}
+                yield reader.line_num, {k: exact(v.strip()) for k, v in cells.items()}
     except csv.Error as error:
         raise BadFile([(f"line {reader.line_num}", "CSV", str(error))]) from error
 

@@ -14,13 +14,12 @@ from ..ratings.flows import input_flow
 from ..ratings.runs import RunResult
 from ..standards.connectors import PLUGS
 from ..wiring import Feed, Wired
+from .cells import harmless
 
 COLUMNS = (
     "cable", "family", "port", "plug", "at mm", "through", "socket", "W at full", "A at 12 V, full",
     "governing limit", "share %", "verdict",
 )  # fmt: skip
-#: What may begin a sum in a spreadsheet: such a cell is given a mark that makes it text.
-_SUMS = ("=", "+", "-", "@", "\t", "\r")
 _FULL = RUN_STATES.index("full")
 
 
@@ -31,12 +30,8 @@ def write(a: Analysis) -> str:
     writer.writerow(COLUMNS)
     for run in a.runs:
         for row in _rows(a, run):
-            writer.writerow([_safe(cell) for cell in row])
+            writer.writerow([harmless(cell) for cell in row])
     return out.getvalue()
-
-
-def _safe(cell: str) -> str:
-    return f"'{cell}" if cell.startswith(_SUMS) else cell
 
 
 def _rows(a: Analysis, run: RunResult) -> Iterator[tuple[str, ...]]:

@@ -11,6 +11,7 @@ import io
 import re
 from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
+from functools import lru_cache
 from typing import Literal
 
 from pydantic import ValidationError
@@ -18,11 +19,12 @@ from pydantic import ValidationError
 from ..base.errors import BadFile
 from ..base.problems import problems_of
 from ..catalogue.entries import CatalogueEntry
-from ..entry import parse
+from ..entry import Entry, parse, plain
 from ..entry.lexer import NUMBER, QUOTED, quoted
 from ..entry.printer import figure_word, kind_word, more_said, sockets_said
 from ..entry.words import FIGURES, KINDS, Named, figures_of
 from ..things.parts import Part
+from .cells import exact, harmless
 
 MOST_CHARACTERS = 2_000_000
 MOST_ROWS = 5_000
@@ -94,7 +96,7 @@ def write(entries: Iterable[CatalogueEntry]) -> str:
     writer = csv.DictWriter(out, COLUMNS, lineterminator="\r\n")
     writer.writeheader()
     for entry in entries:
-        writer.writerow(cells(entry))
+        writer.writerow({k: harmless(v) for k, v in cells(entry).items()})
     return out.getvalue()
 
 
@@ -173,11 +175,19 @@ def _columns(values: list[str]) -> list[str]:
     return columns
 
 
+@lru_cache(maxsize=MOST_ROWS)
+def _said(line: str) -> Entry:
+    # A file is looked at first and taken then: the second time nothing of it is read anew.
+    return plain(line)
+
+
 def _row(line: int, columns: list[str], values: list[str], seen: dict[str, int]) -> Row:
     if len(values) > len(columns):
         got = f"{len(values)} cells"
         return Row(line, values[0][:60], None, (("row", f"at most {len(columns)} cells", got),))
-    found = dict.fromkeys(COLUMNS, "") | dict(zip(columns, map(str.strip, values), strict=False))
+    found = dict.fromkeys(COLUMNS, "") | dict(
+        zip(columns, (exact(v.strip()) for v in values), strict=False)
+    )
     slug = found["slug"]
     problems = list(_cell_problems(found))
     if slug in seen:
@@ -185,7 +195,7 @@ def _row(line: int, columns: list[str], values: list[str], seen: dict[str, int])
     seen.setdefault(slug, line)
     if problems:
         return Row(line, slug, None, tuple(problems))
-    said = parse(_line(found))
+    said = _said(_line(found))
     if said.part is None:
         got = ", ".join(said.unknown) or said.question
         return Row(line, slug, None, (("row", "words of the entry line", got[:200]),))

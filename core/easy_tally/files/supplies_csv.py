@@ -7,9 +7,7 @@ import io
 from collections.abc import Iterable
 
 from ..findings import SupplyAnswer
-
-#: What may begin a sum in a spreadsheet: such a cell is given a mark that makes it text.
-_SUMS = ("=", "+", "-", "@", "\t", "\r")
+from .cells import harmless
 
 
 def write(answers: Iterable[SupplyAnswer]) -> str:
@@ -23,16 +21,12 @@ def write(answers: Iterable[SupplyAnswer]) -> str:
     differing = sorted(rows, key=lambda k: (_same(rows[k]), list(rows).index(k)))
     out = io.StringIO()
     writer = csv.writer(out, lineterminator="\r\n")
-    writer.writerow(["", *map(_cell, (a.name for a in found))])
+    writer.writerow(["", *map(harmless, (a.name for a in found))])
     writer.writerow(["verdict", *(a.verdict for a in found)])
     for key in differing:
-        writer.writerow([key, *map(_cell, rows[key])])
+        writer.writerow([key, *map(harmless, rows[key])])
     return out.getvalue()
 
 
 def _same(cells: list[str]) -> bool:
     return len({c.partition(":")[0] for c in cells}) == 1
-
-
-def _cell(text: str) -> str:
-    return f"'{text}" if text.startswith(_SUMS) else text

@@ -21,6 +21,8 @@ from .supply import Supply
 
 FORMAT = "easy-tally-build"
 FORMAT_VERSION = 1
+#: Sockets of all instances of all parts at the most; every list has its own bound.
+MOST_SOCKETS = 2_000
 
 
 class Build(Model):
@@ -55,7 +57,7 @@ class Build(Model):
     adapters: Annotated[tuple[Adapter, ...], Field(max_length=60)] = ()
     extensions: Annotated[tuple[Extension, ...], Field(max_length=60)] = ()
     backplanes: Annotated[tuple[Backplane, ...], Field(max_length=20)] = ()
-    runs: tuple[Run, ...] = ()
+    runs: Annotated[tuple[Run, ...], Field(max_length=200)] = ()
 
     def part(self, key: str) -> Part | None:
         """The part called `key`."""
@@ -91,6 +93,11 @@ class Build(Model):
 
     @model_validator(mode="after")
     def _references_hold(self) -> Self:
+        sockets = sum(p.count * len(p.sockets) for p in self.parts)
+        if sockets > MOST_SOCKETS:
+            raise ValueError(
+                f"at most {MOST_SOCKETS:,} sockets in a build; these parts have {sockets:,}"
+            )
         problem = next(problems(self), None)
         if problem is not None:
             raise ValueError(problem)

@@ -104,8 +104,8 @@ class Run(Model):
     """One cable in its ports, with what its plugs feed; a plug not named is parked."""
 
     cable: Key
-    ports: tuple[Key, ...] = ()
-    connections: tuple[Connection, ...] = ()
+    ports: Annotated[tuple[Key, ...], Field(max_length=8)] = ()
+    connections: Annotated[tuple[Connection, ...], Field(max_length=64)] = ()
     pinned: Annotated[
         bool, Field(description="mapping leaves its ports and connections as they are")
     ] = False

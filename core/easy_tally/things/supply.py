@@ -104,8 +104,8 @@ class Supply(Model):
     made: Annotated[int | None, Field(ge=1990, le=2200, description="year made")] = None
     owned: Owned = ""
     family: Annotated[str, Field(min_length=1, max_length=60, description="pinout family")]
-    groups: tuple[PortGroup, ...] = ()
-    ports: tuple[Port, ...] = ()
+    groups: Annotated[tuple[PortGroup, ...], Field(max_length=64)] = ()
+    ports: Annotated[tuple[Port, ...], Field(max_length=64)] = ()
 
     @model_validator(mode="after")
     def _ports_fit(self) -> Self:

@@ -7,11 +7,12 @@ from typing import Any
 
 from django.db import connection
 from django.test import TransactionTestCase
+from easy_tally import Build as CoreBuild
 from easy_tally import editing as edits
 from easy_tally.things import SocketRef
 from owners.models import current_owner
 
-from builds import results
+from builds import actions, results
 from builds.actions import StaleEdit
 from builds.models import Build
 from builds.tests.support import ApiCase, act, heron
@@ -168,3 +169,37 @@ class AtOnce(TransactionTestCase):
             if p.key in ("card-1", "card-2", "disk", "fan")
         ]
         self.assertEqual(notes, ["card-1 9", "card-2 9", "disk 9", "fan 9"])
+
+
+class Snapshots(TransactionTestCase):
+    """As with two servers on one database: what is read is of the version that is told."""
+
+    def test_row_and_tables_are_of_one_moment(self) -> None:
+        owner = current_owner()
+        row = actions.create(owner, CoreBuild(name="v1"))
+        over = threading.Event()
+
+        def write() -> None:
+            try:
+                while not over.is_set():
+                    now = actions.find(owner, row.key)
+                    edit = edits.ChangeBuild(changes={"name": f"v{now.version + 1}"})
+                    actions.act(owner, row.key, now.version, edit)
+            finally:
+                connection.close()
+
+        writer = threading.Thread(target=write)
+        writer.start()
+        versions = set()
+        try:
+            for _ in range(60):
+                read = actions.find(owner, row.key)
+                results.forget()  # as in a process that did not write it
+                build = results.current(read)
+                self.assertEqual(build.name, f"v{read.version}")
+                self.assertEqual(read.header["name"], build.name)
+                versions.add(read.version)
+        finally:
+            over.set()
+            writer.join()
+        self.assertGreater(len(versions), 1)

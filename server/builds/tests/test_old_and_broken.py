@@ -149,7 +149,7 @@ class Broken(ApiCase):
 
     def test_what_can_not_be_worked_out_is_not_written(self) -> None:
         row = heron()
-        with _broken(), self.assertLogs("config.api", "ERROR"):
+        with _broken(), self.assertLogs("easy_tally", "ERROR"):
             status, told = self.act(row.key, 1, type="change build", changes={"note": "New"})
             self.assertEqual((status, told["type"]), (500, "urn:easy-tally:fault"))
             opened, _ = self.call("post", "/builds/open", {"text": HERON})

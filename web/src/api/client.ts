@@ -90,6 +90,26 @@ export function reason(error: unknown): string {
   return error instanceof Error ? error.message : "The server does not answer.";
 }
 
+/** The most that is sent at once, in characters of a text or bytes of a picture: the server's own
+ * bounds, told before anything is sent. */
+export const MOST = { build: 4_000_000, csv: 2_000_000, photo: 12_000_000 };
+
+/** Refuses a file that is larger than what is taken. */
+export function seeSize(file: File, most: number) {
+  if (file.size > most)
+    throw new Problem(
+      "too-large",
+      "Too large",
+      `${file.name} has ${(file.size / 1e6).toFixed(1)} MB; at most ${most / 1e6} MB are taken. Nothing was sent.`,
+    );
+}
+
+/** The text of a file that is not larger than what is taken. */
+export async function textOf(file: File, most: number): Promise<string> {
+  seeSize(file, most);
+  return file.text();
+}
+
 function cookie(name: string): string {
   const found = document.cookie.split("; ").find((c) => c.startsWith(name + "="));
   return found ? decodeURIComponent(found.slice(name.length + 1)) : "";

@@ -10,6 +10,7 @@ from builds import actions
 from builds.models import Build
 from django.conf import settings
 from django.core.management.base import BaseCommand, CommandError
+from django.db import DatabaseError
 from drawer import store as drawer
 from owners.models import current_owner
 
@@ -23,16 +24,21 @@ class Command(BaseCommand):
 
     def add_arguments(self, parser: ArgumentParser) -> None:
         parser.add_argument("--migrate", action="store_true", help="migrate the database first")
+        parser.add_argument("--port", type=int, help="the port that is to be served, to look at it")
 
     def handle(self, *args: Any, **options: Any) -> None:
-        with starting.one_at_a_time():
-            if options["migrate"]:  # in one process: a start takes a second less
-                try:
+        try:
+            if options["port"]:
+                starting.free(options["port"])
+            with starting.one_at_a_time():
+                if options["migrate"]:  # in one process: a start takes a second less
                     starting.migrate()
                     copies.daily()
-                except (OSError, copies.Damaged) as error:
-                    raise CommandError(str(error)) from error
-            self._load()
+                self._load()
+        except starting.CantStart as error:
+            raise CommandError(str(error)) from error
+        except (OSError, copies.Damaged, DatabaseError) as error:
+            raise CommandError(starting.words(error)) from error
 
     def _load(self) -> None:
         if Build.objects.exists():

@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { useRef, useState } from "react";
 
-import { client, reason, take, type BenchStep } from "../../api/client";
+import { client, MOST, reason, seeSize, take, type BenchStep } from "../../api/client";
 import { Face } from "../../drawing/Face";
 import { Panel } from "../../drawing/Panel";
 import { useBuild, useResult } from "../../state/build/contexts";
@@ -197,6 +197,7 @@ function AddPhoto({
   const input = useRef<HTMLInputElement>(null);
   const send = async (file: File) => {
     try {
+      seeSize(file, MOST.photo);
       await take(
         client.POST("/api/v1/builds/{key}/photos", {
           params: { path: { key } },

@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useId, useRef, useState } from "react";
 import { Link, useNavigate } from "react-router";
 
-import { client, take, type BuildCard } from "../../api/client";
+import { client, MOST, take, textOf, type BuildCard } from "../../api/client";
 import { buildsKey, buildsQuery } from "../../state/queries";
 import { amount, percent } from "../../state/format";
 import { AlertDialog } from "../../ui/alert";
@@ -28,7 +28,7 @@ export function Builds() {
   });
   const open = useMutation({
     mutationFn: async (f: File) =>
-      take(client.POST("/api/v1/builds/open", { body: { text: await f.text() } })),
+      take(client.POST("/api/v1/builds/open", { body: { text: await textOf(f, MOST.build) } })),
     onSuccess: go,
   });
   const remove = useMutation({

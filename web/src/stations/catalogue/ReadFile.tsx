@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useDeferredValue, useId, useRef, useState } from "react";
 
-import { client, take, type FileChange } from "../../api/client";
+import { client, MOST, reason, take, textOf, type FileChange } from "../../api/client";
 import { catalogueKey } from "../../state/queries";
 import { Button } from "../../ui/button";
 import { Dialog } from "../../ui/dialog";
@@ -18,6 +18,7 @@ export function ReadFile({ open, onClose }: { open: boolean; onClose: () => void
   const queries = useQueryClient();
   const [text, setText] = useState("");
   const later = useDeferredValue(text);
+  const [wrong, setWrong] = useState("");
   const file = useRef<HTMLInputElement>(null);
   const id = useId();
   const preview = useQuery({
@@ -37,7 +38,7 @@ export function ReadFile({ open, onClose }: { open: boolean; onClose: () => void
   const changes = text.trim() === "" ? [] : (preview.data?.changes ?? []);
   const count = (status: FileChange["status"]) => changes.filter((c) => c.status === status).length;
   const fresh = count("new") + count("changed");
-  const problem = write.error ?? (text.trim() ? preview.error : null);
+  const problem = wrong || (write.error ?? (text.trim() ? preview.error : null))?.message;
   return (
     <Dialog open={open} onClose={onClose} title="Read a CSV into the catalogue" wide>
       <div className="mb-2 flex items-center gap-3">
@@ -56,10 +57,16 @@ export function ReadFile({ open, onClose }: { open: boolean; onClose: () => void
           className="hidden"
           aria-label="CSV file"
           onChange={(e) => {
-            void e.target.files?.[0]?.text().then((t) => {
-              write.reset();
-              setText(t);
-            });
+            const chosen = e.target.files?.[0];
+            setWrong("");
+            if (chosen)
+              textOf(chosen, MOST.csv).then(
+                (t) => {
+                  write.reset();
+                  setText(t);
+                },
+                (error: unknown) => setWrong(reason(error)),
+              );
             e.target.value = "";
           }}
         />
@@ -81,7 +88,7 @@ export function ReadFile({ open, onClose }: { open: boolean; onClose: () => void
       />
       {problem && (
         <p role="alert" className="mt-2 border-l-4 border-over bg-paper p-2 font-semibold text-over">
-          {problem.message}
+          {problem}
         </p>
       )}
       <ul aria-label="What would change" className="mt-2 max-h-64 overflow-auto">

@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useRef, useState } from "react";
 import { Link } from "react-router";
 
-import { client, take, type Thing } from "../../api/client";
+import { client, MOST, take, textOf, type Thing } from "../../api/client";
 import { useBuild, useWrite } from "../../state/build/contexts";
 import { buildsQuery, drawerKey, drawerQuery } from "../../state/queries";
 import { AlertDialog } from "../../ui/alert";
@@ -30,7 +30,11 @@ export default function Drawer() {
   const queries = useQueryClient();
   const reading = useMutation({
     mutationFn: async (f: File) =>
-      take(client.POST("/api/v1/drawer/supplies", { body: { text: await f.text(), standing: "looked at" } })),
+      take(
+        client.POST("/api/v1/drawer/supplies", {
+          body: { text: await textOf(f, MOST.csv), standing: "looked at" },
+        }),
+      ),
     onSuccess: () => queries.invalidateQueries({ queryKey: drawerKey }),
     onError: (e) => say(e.message),
   });

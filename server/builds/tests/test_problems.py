@@ -1,0 +1,131 @@
+"""Every error is problem+json, whoever found it; faults leave a trace; files carry the headers."""
+
+from __future__ import annotations
+
+import errno
+import json
+from typing import Any
+from unittest.mock import patch
+
+from django.conf import settings
+from django.db import OperationalError
+from django.test import Client, TestCase, override_settings
+
+from builds import actions
+from builds.tests.support import ApiCase
+
+TYPE = "application/problem+json"
+
+
+class Problems(ApiCase):
+    def shape(self, response: Any, status: int, kind: str) -> dict[str, Any]:
+        """The problem that an answer is."""
+        self.assertEqual((response.status_code, response["Content-Type"]), (status, TYPE))
+        self.assertEqual(response["Cache-Control"], "no-store")
+        found: dict[str, Any] = json.loads(response.content)
+        self.assertEqual((found["type"], found["status"]), (f"urn:easy-tally:{kind}", status))
+        self.assertTrue(found["title"] and found["detail"])
+        return found
+
+    def post(self, path: str, body: Any) -> Any:
+        """Post something as JSON, whatever it is."""
+        return self.client.post(f"/api/v1{path}", body, content_type="application/json")
+
+    def test_what_django_and_ninja_find_by_themselves(self) -> None:
+        self.shape(self.post("/builds", "{not json"), 400, "unreadable")
+        self.shape(self.post("/builds", b"\xff\xfe"), 400, "unreadable")
+        self.shape(self.client.get("/api/v1/nowhere"), 404, "not-there")
+        self.shape(self.client.get("/api/nowhere"), 404, "not-there")
+        method = self.client.put("/api/v1/builds", "{}", content_type="application/json")
+        self.shape(method, 405, "method")
+        self.assertIn("GET", method["Allow"])
+        strict = Client(enforce_csrf_checks=True)
+        refused = strict.post("/api/v1/builds", "{}", content_type="application/json")
+        self.shape(refused, 403, "forbidden")
+        self.shape(self.client.get("/api/v1/builds", HTTP_HOST="evil.example"), 400, "unreadable")
+
+    def test_a_body_beyond_what_is_read(self) -> None:
+        body = json.dumps({"name": "x" * (settings.DATA_UPLOAD_MAX_MEMORY_SIZE + 1)})
+        self.shape(self.post("/builds", body), 413, "too-large")
+
+    def test_faults_are_logged_with_the_id_that_is_told(self) -> None:
+        with (
+            patch.object(actions, "create", side_effect=ZeroDivisionError("oh")),
+            self.assertLogs("easy_tally", "ERROR") as logged,
+        ):
+            response = self.post("/builds", json.dumps({"name": "x"}))
+        found = self.shape(response, 500, "fault")
+        self.assertEqual(response["X-Request-ID"], found["request"])
+        self.assertIn(found["request"], logged.output[0])
+        self.assertIn("ZeroDivisionError: oh", logged.output[0])
+
+    def test_a_disk_that_is_full_or_can_not_be_written(self) -> None:
+        for error, status, kind in (
+            (OperationalError("database or disk is full"), 507, "disk-full"),
+            (OSError(errno.ENOSPC, "No space left on device"), 507, "disk-full"),
+            (OperationalError("attempt to write a readonly database"), 503, "read-only"),
+            (OSError(errno.EROFS, "Read-only file system"), 503, "read-only"),
+            (OperationalError("database is locked"), 503, "busy"),
+        ):
+            with patch.object(actions, "create", side_effect=error), self.assertLogs("easy_tally"):
+                response = self.post("/builds", json.dumps({"name": "x"}))
+            found = self.shape(response, status, kind)
+            self.assertIn("nothing was changed", found["detail"])
+
+    def test_the_description_has_them_all(self) -> None:
+        text = (settings.ROOT / "docs/openapi.json").read_text(encoding="utf-8")
+        described = json.loads(text)
+        for path, methods in described["paths"].items():
+            for method, operation in methods.items():
+                for status in (
+                    "400",
+                    "403",
+                    "404",
+                    "405",
+                    "409",
+                    "413",
+                    "422",
+                    "500",
+                    "503",
+                    "507",
+                ):
+                    self.assertIn(status, operation["responses"], f"{method} {path}")
+        fields = described["components"]["schemas"]["Problem"]["properties"]
+        self.assertLessEqual({"problems", "conflicts", "released", "version", "build"}, set(fields))
+
+
+class Bounds(ApiCase):
+    """What is sent within the limits is answered at once; beyond them it is refused."""
+
+    def test_lines_lists_and_files(self) -> None:
+        for path, text, said in (
+            ("/entry", '"' * 501, "500"), ("/entries", "fan\n" * 401, "400 lines"),
+            ("/entries", "x" * 501, "500 characters"),
+        ):  # fmt: skip
+            status, found = self.call("post", path, {"text": text})
+            self.assertEqual(status, 422, path)
+            self.assertIn(said, found["detail"])
+
+    def test_numbers_and_brackets_without_end_name_their_place(self) -> None:
+        for text, said in (
+            ('{"version": ' + "9" * 4301 + "}", "line 1, column 13"),
+            ("[" * 100_000, "line 1, column 201"), ('{"name": "\\ud800"}', "line 1, column 11"),
+        ):  # fmt: skip
+            status, found = self.call("post", "/builds/open", {"text": text})
+            self.assertEqual((status, found["problems"][0]["field"]), (422, said))
+
+
+class Files(TestCase):
+    @override_settings(ALLOWED_HOSTS=["testserver"])
+    def test_static_files_carry_the_headers_and_the_host_check(self) -> None:
+        script = next((settings.WEB_DIST / "assets").glob("*.js")).name
+        response = self.client.get(f"/static/assets/{script}")
+        self.assertEqual(response.status_code, 200)
+        for header in ("Content-Security-Policy", "X-Frame-Options", "X-Content-Type-Options"):
+            self.assertIn(header, response, header)
+        self.assertIn("immutable", response["Cache-Control"])
+        other = self.client.get(f"/static/assets/{script}", HTTP_HOST="evil.example")
+        self.assertEqual(other.status_code, 400)
+
+    def test_the_manifest_is_not_served(self) -> None:
+        self.assertEqual(self.client.get("/static/.vite/manifest.json").status_code, 404)
