@@ -5,7 +5,7 @@ PORT ?= 8000
 STAMPS := .stamps
 WEB_SOURCES := $(shell find web/src web/public -type f 2>/dev/null) web/package.json web/package-lock.json web/vite.config.ts
 
-.PHONY: demo dev test lint screenshots bench web schemas clean
+.PHONY: demo dev test lint screenshots bench soak web schemas clean
 .DEFAULT_GOAL := demo
 
 # What the machine lacks is said before anything is installed.
@@ -67,6 +67,10 @@ screenshots: $(STAMPS)/python-dev $(STAMPS)/web $(STAMPS)/chromium
 
 bench: $(STAMPS)/python-dev $(STAMPS)/web $(STAMPS)/chromium
 	$(PY) tools/bench.py
+
+# Kills, floods, idle connections, full disks: a few minutes on loopback; no part of `make test`.
+soak: $(STAMPS)/python-dev $(STAMPS)/web
+	$(PY) tools/soak.py
 
 # The snapshots in docs/, and the front end's types from them.
 schemas: $(STAMPS)/python $(STAMPS)/node

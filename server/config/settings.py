@@ -95,6 +95,8 @@ LOGGING = {
     "disable_existing_loggers": False,
     "formatters": {"line": {"format": "{asctime} {levelname} {name}: {message}", "style": "{"}},
     "handlers": {"console": {"class": "logging.StreamHandler", "formatter": "line"}},
+    # What a request has wrong is told in its answer; faults are logged with their id.
+    "loggers": {"django.request": {"level": "ERROR"}},
     "root": {"handlers": ["console"], "level": "ERROR" if TESTING else "WARNING"},
 }
 if "EASY_TALLY_SLOW_MS" in os.environ:

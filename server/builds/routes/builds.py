@@ -12,7 +12,7 @@ from easy_tally.things import HouseRules
 from ninja import Router
 from owners.models import owner_of
 
-from builds import actions, listing, results, schemas, store
+from builds import actions, history, listing, results, schemas, store
 from builds.routes.answering import whole
 
 router = Router()
@@ -36,8 +36,10 @@ def create_build(request: HttpRequest, body: schemas.NewIn) -> HttpResponse:
 
 @router.post("/builds/open", response={201: schemas.BuildOut}, operation_id="openBuild")
 def open_build(request: HttpRequest, body: schemas.OpenIn) -> HttpResponse:
-    """Store the build that a file holds."""
-    return whole(actions.open_file(owner_of(request), body.text), 201)
+    """Store the build that a file holds, with its history where the file has it."""
+    owner, text = owner_of(request), body.text
+    row = history.take(owner, text) if history.is_one(text) else actions.open_file(owner, text)
+    return whole(row, 201)
 
 
 @router.get("/builds/{key}", response=schemas.BuildOut, operation_id="getBuild")
@@ -51,6 +53,15 @@ def remove_build(request: HttpRequest, key: str) -> tuple[int, None]:
     """Remove a build with its history."""
     actions.remove(owner_of(request), key)
     return 204, None
+
+
+@router.get("/builds/{key}/history.json", operation_id="saveHistory")
+def save_history(request: HttpRequest, key: str) -> HttpResponse:
+    """The build with its whole history, as a file that can be opened."""
+    row = actions.find(owner_of(request), key)
+    response = HttpResponse(history.export(row), content_type="application/json; charset=utf-8")
+    response["Content-Disposition"] = 'attachment; filename="history.tally.json"'
+    return response
 
 
 @router.get("/builds/{key}/file", operation_id="saveBuild")

@@ -110,6 +110,9 @@ export function StationHead({
         <MenuItem onSelect={() => window.location.assign(`/api/v1/builds/${build.key}/file`)}>
           Save the build file
         </MenuItem>
+        <MenuItem onSelect={() => window.location.assign(`/api/v1/builds/${build.key}/history.json`)}>
+          Save it with its whole history
+        </MenuItem>
         <MenuItem onSelect={() => window.location.assign(`/api/v1/builds/${build.key}/map.csv`)}>
           Save the connection list, CSV
         </MenuItem>

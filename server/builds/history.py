@@ -1,0 +1,149 @@
+"""A build with its whole history as one file: out, and in again as a build of its own. What is
+taken in is looked over whole before anything is written: each change must lead to the next, and all
+of them to the build as it is."""
+
+from __future__ import annotations
+
+import json
+from datetime import datetime
+from typing import Any
+
+from django.db import transaction
+from django.utils.dateparse import parse_datetime
+from easy_tally import BadFile
+from easy_tally.base import problems_of
+from easy_tally.files import build_file, to_text
+from ninja import Schema
+from owners.models import Owner
+from pydantic import Field, ValidationError
+
+from builds import actions, models, results, store
+
+FORMAT = "easy-tally-history"
+#: Changes of a history, and characters of its file, at the most.
+MOST_CHANGES, MOST_CHARACTERS = 20_000, 7_000_000
+_ENTITY = r"^(build|supply|(part|cable|run):[a-z0-9][a-z0-9-]{0,39})$"
+
+
+class _Touched(Schema):
+    entity: str = Field(pattern=_ENTITY)
+    at: int = Field(ge=0, le=100_000)
+    before: dict[str, Any] | None
+    after: dict[str, Any] | None
+
+
+class _Change(Schema):
+    title: str = Field(max_length=200)
+    at: str = Field(max_length=40)
+    format_version: int = Field(ge=1, le=1000)
+    images: list[_Touched] = Field(max_length=2000)
+
+
+class _File(Schema):
+    format: str
+    version: int = Field(ge=1, le=1)
+    #: How many of the changes are in force; those behind can be redone.
+    head: int = Field(ge=0)
+    build: dict[str, Any]
+    #: Where each part and cable stands in its list; there are gaps where one was removed.
+    places: dict[str, int]
+    changes: list[_Change] = Field(max_length=MOST_CHANGES)
+
+
+def is_one(text: str) -> bool:
+    """Whether a file says that it is a history."""
+    return f'"{FORMAT}"' in text[:200]
+
+
+def export(row: models.Build) -> str:
+    """The file of a build with its history. Raises store.Unreadable."""
+    with store.snapshot():
+        build = results.current(row)
+        changes = [
+            {"title": c.title, "at": c.at.isoformat(), "format_version": c.format_version,
+             "images": c.images}
+            for c in models.Change.objects.filter(build=row)
+        ]  # fmt: skip
+        places = {
+            f"{kind}:{key}": at
+            for kind, table in (("part", models.Part), ("cable", models.Cable))
+            for key, at in table.objects.filter(build=row).values_list("key", "position")
+        }
+    return to_text(
+        {"format": FORMAT, "version": 1, "head": row.head,
+         "build": build.model_dump(mode="json"), "places": places, "changes": changes}
+    )  # fmt: skip
+
+
+def take(owner: Owner, text: str) -> models.Build:
+    """Store a build with its history. Raises BadFile; then nothing is stored."""
+    if len(text) > MOST_CHARACTERS:
+        raise BadFile([("file", f"at most {MOST_CHARACTERS:,} characters", f"{len(text):,}")])
+    try:
+        found = _File.model_validate(json.loads(text))
+    except (ValueError, RecursionError) as error:
+        if isinstance(error, ValidationError):
+            raise BadFile(problems_of(error)) from error
+        raise BadFile([("file", "a history of a build", str(error)[:80])]) from error
+    if found.format != FORMAT or found.head > len(found.changes):
+        raise BadFile([("head", "no more changes in force than there are", str(found.head))])
+    # A build that came from elsewhere has nothing of this drawer.
+    build = build_file.read(json.dumps(_own_less(found.build)))
+    changes = [_own_less(c.model_dump()) for c in found.changes]
+    _follow(store.entities(build), changes, found.head)
+    with transaction.atomic():
+        row = actions.create(owner, build)
+        for name, at in found.places.items():
+            kind, _, key = name.partition(":")
+            table: Any = {"part": models.Part, "cable": models.Cable}.get(kind)
+            if table is not None and 0 <= at <= 100_000:
+                table.objects.filter(build=row, key=key).update(position=at)
+        models.Change.objects.bulk_create(
+            models.Change(
+                build=row, seq=i, title=c["title"], format_version=c["format_version"],
+                images=c["images"],
+            )
+            for i, c in enumerate(changes, 1)
+        )  # fmt: skip
+        _dated(row, found.changes)
+        row.head = found.head
+        row.save(update_fields=["head"])
+    return row
+
+
+def _dated(row: models.Build, changes: list[_Change]) -> None:
+    """Each change at its own time, where that can be read."""
+    rows = list(models.Change.objects.filter(build=row))
+    for made, said in zip(rows, changes, strict=True):
+        at: datetime | None = parse_datetime(said.at) if said.at else None
+        if at is not None and at.tzinfo is not None:
+            made.at = at
+    models.Change.objects.bulk_update(rows, ["at"])
+
+
+def _own_less(value: Any) -> Any:
+    """The same with nothing that is of somebody's drawer."""
+    if isinstance(value, dict):
+        return {k: "" if k == "owned" else _own_less(x) for k, x in value.items()}
+    return [_own_less(x) for x in value] if isinstance(value, list) else value
+
+
+def _follow(now: dict[str, Any], changes: list[dict[str, Any]], head: int) -> None:
+    """Go from the build as it is back to its beginning and forth to the last change. Raises BadFile
+    where a change does not fit what stands there."""
+    state = dict(now)
+    for i in range(head, 0, -1):
+        _step(state, changes[i - 1]["images"], i, "after", "before")
+    state = dict(now)
+    for i in range(head + 1, len(changes) + 1):
+        _step(state, changes[i - 1]["images"], i, "before", "after")
+
+
+def _step(
+    state: dict[str, Any], images: list[dict[str, Any]], i: int, have: str, then: str
+) -> None:
+    for t in images:
+        if state.get(t["entity"]) != t[have]:
+            got = f"{t['entity']} is something else"
+            raise BadFile([(f"changes.{i}", "a change that fits the ones beside it", got)])
+        state[t["entity"]] = t[then]

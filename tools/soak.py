@@ -1,0 +1,325 @@
+"""`make soak`: kills, floods, idle and dripping connections, many clients, disks that are full or
+can't be written. A few minutes, on this machine's loopback only; prints what was tried and lost."""
+
+from __future__ import annotations
+
+import http.client
+import json
+import os
+import random
+import shutil
+import signal
+import socket
+import statistics
+import subprocess
+import sys
+import tempfile
+import threading
+import time
+from collections.abc import Iterator
+from contextlib import contextmanager, suppress
+from pathlib import Path
+from typing import Any
+from urllib.parse import urlencode
+
+ROOT = Path(__file__).resolve().parent.parent
+sys.path[:0] = [str(ROOT / "server")]
+
+from builds.tests import flooding  # noqa: E402
+
+HERON = (ROOT / "demo/builds/heron.tally.json").read_text(encoding="utf-8")
+_rows: list[tuple[str, str, str]] = []
+
+
+def told(what: str, tried: str, lost: str) -> None:
+    """One line of the table."""
+    _rows.append((what, tried, lost))
+    print(f"{what:34} {tried:44} {lost}", flush=True)
+
+
+class Served:
+    """The application on a port and a folder of its own."""
+
+    def __init__(self, var: Path) -> None:
+        self.var = var
+        with socket.socket() as s:
+            s.bind(("127.0.0.1", 0))
+            self.port = s.getsockname()[1]
+        self.env = os.environ | {"EASY_TALLY_VAR": str(var), "EASY_TALLY_TASKS": "at once"}
+        manage = [sys.executable, str(ROOT / "server/manage.py"), "load_demo", "--migrate"]
+        subprocess.run(manage, env=self.env, check=True, stdout=subprocess.DEVNULL)
+        self.start()
+
+    def start(self) -> None:
+        """Start it and wait until it answers."""
+        command = [sys.executable, "-m", "waitress", f"--listen=127.0.0.1:{self.port}",
+                   "--threads=4", "--connection-limit=1000", "--asyncore-use-poll",
+                   "config.wsgi:application"]  # fmt: skip
+        self.process = subprocess.Popen(
+            command, cwd=ROOT / "server", env=self.env, stderr=subprocess.DEVNULL
+        )
+        for _ in range(200):
+            try:
+                if self.call("GET", "/api/v1/builds")[0] == 200:
+                    return
+            except OSError:
+                time.sleep(0.05)
+        raise RuntimeError("the server did not start")
+
+    def kill(self) -> None:
+        """As when the power goes."""
+        self.process.send_signal(signal.SIGKILL)
+        self.process.wait()
+
+    def call(self, method: str, path: str, body: Any = None) -> tuple[int, Any, str]:
+        """(status, parsed answer, content type). Raises OSError where nobody answers."""
+        at = http.client.HTTPConnection("127.0.0.1", self.port, timeout=60)
+        headers = {"Cookie": "csrftoken=" + "a" * 32, "X-CSRFToken": "a" * 32,
+                   "Content-Type": "application/json"}  # fmt: skip
+        try:
+            text = None if body is None else json.dumps(body)
+            at.request(method, path, text, headers)
+            response = at.getresponse()
+            content = response.read()
+        except http.client.HTTPException as error:
+            raise OSError(str(error)) from error
+        finally:
+            at.close()
+        kind = response.getheader("Content-Type") or ""
+        return response.status, json.loads(content) if "json" in kind and content else None, kind
+
+    def edit(self, key: str, version: int, name: str) -> tuple[int, Any]:
+        """Rename the first card of a build."""
+        action = {"type": "change part", "part": "card-1", "changes": {"name": name}}
+        body = {"base_version": version, "action": action}
+        status, found, _ = self.call("POST", f"/api/v1/builds/{key}/actions", body)
+        return status, found
+
+
+def kills(of: Served, times: int) -> None:
+    """Edits until a kill; each that was acknowledged is there after it, and undo goes back to the
+    beginning."""
+    key = of.call("POST", "/api/v1/builds/open", {"text": HERON})[1]["key"]
+    acknowledged, lost = 0, 0
+    for n in range(times):
+        version = of.call("GET", f"/api/v1/builds/{key}")[1]["version"]
+        timer = threading.Timer(random.Random(n).uniform(0.1, 0.6), of.kill)
+        timer.start()
+        last = ""
+        try:
+            while True:
+                name = f"Card {n} {version}"
+                status, found = of.edit(key, version, name)
+                if status != 200:
+                    break
+                last, version, acknowledged = name, found["version"], acknowledged + 1
+        except OSError:
+            pass
+        timer.join()
+        of.start()
+        after = of.call("GET", f"/api/v1/builds/{key}")[1]
+        if after["version"] < version:
+            lost += version - after["version"]
+        names = [p["name"] for p in after["doc"]["parts"] if p["key"] == "card-1"]
+        lost += bool(last) and after["version"] == version and names != [last]
+    undone = 0
+    while True:
+        now = of.call("GET", f"/api/v1/builds/{key}")[1]
+        body = {"base_version": now["version"]}
+        if of.call("POST", f"/api/v1/builds/{key}/undo", body)[0] != 200:
+            break
+        undone += 1
+    told(
+        "kills during edits",
+        f"{times} kills, {acknowledged} edits, {undone} undone",
+        f"{lost} lost",
+    )
+
+
+def files(of: Served, count: int) -> None:
+    """Broken files by the thousand."""
+    faults, worst, opened = 0, 0.0, 0
+    for text in flooding.broken_files(HERON, seed=7, count=count):
+        start = time.perf_counter()
+        status, found, _ = of.call("POST", "/api/v1/builds/open", {"text": text})
+        worst = max(worst, time.perf_counter() - start)
+        faults += status >= 500
+        if status == 201:
+            opened += 1
+            of.call("DELETE", f"/api/v1/builds/{found['key']}")
+    told("broken files", f"{count} sent, {opened} opened, worst {worst:.2f} s", f"{faults} faults")
+
+
+def operations(of: Served, each: int) -> None:
+    """Every operation with generated input, held against the interface's description."""
+    described = json.loads((ROOT / "docs/openapi.json").read_text(encoding="utf-8"))
+    key = of.call("POST", "/api/v1/builds/open", {"text": HERON})[1]["key"]
+    faults, other, asked, worst = [], 0, 0, 0.0
+    for r in flooding.requests(described, key, seed=11, each=each):
+        query = f"?{urlencode(r.query, errors='replace')}" if r.query else ""
+        path = r.path.encode("ascii", "replace").decode() + query
+        start = time.perf_counter()
+        try:
+            status, _, kind = of.call(r.method.upper(), path.replace(" ", "%20"), r.body)
+        except (ValueError, UnicodeError):
+            continue
+        worst = max(worst, time.perf_counter() - start)
+        asked += 1
+        if status >= 500:
+            faults.append(r.operation)
+        shaped = status < 400 or kind.startswith("application/problem+json")
+        other += status not in r.documented or not shaped
+        if r.operation == "removeBuild" and status == 204:
+            key = of.call("POST", "/api/v1/builds/open", {"text": HERON})[1]["key"]
+    lost = f"{len(faults)} faults {sorted(set(faults))}, {other} not as described"
+    told("generated requests", f"{asked} sent, worst {worst:.2f} s", lost)
+
+
+def connections(of: Served) -> None:
+    """What a reader waits while others idle and drip."""
+
+    def waits() -> float:
+        taken = []
+        for _ in range(8):
+            start = time.perf_counter()
+            of.call("GET", "/api/v1/builds")
+            taken.append(time.perf_counter() - start)
+        return max(taken)
+
+    waits()
+    quiet = waits()
+    idle = [socket.create_connection(("127.0.0.1", of.port)) for _ in range(200)]
+    drips = [socket.create_connection(("127.0.0.1", of.port)) for _ in range(50)]
+    over = threading.Event()
+
+    def drip() -> None:
+        text = b"POST /api/v1/builds HTTP/1.1\r\nHost: 127.0.0.1\r\nContent-Length: 9999\r\n\r\n"
+        for i in range(10_000):
+            if over.wait(0.05):
+                return
+            for s in drips:
+                with suppress(OSError):
+                    s.sendall(text[i % len(text) : i % len(text) + 1])
+
+    thread = threading.Thread(target=drip)
+    thread.start()
+    time.sleep(0.5)
+    busy = waits()
+    over.set()
+    thread.join()
+    for s in (*idle, *drips):
+        s.close()
+    told("200 idle, 50 dripping", f"a reader waits {busy * 1000:.0f} ms at the most",
+         f"{quiet * 1000:.0f} ms without them")  # fmt: skip
+
+
+def clients(of: Served, many: int, edits: int) -> None:
+    """Clients that edit builds of their own and one together: no update is lost."""
+    shared = of.call("POST", "/api/v1/builds/open", {"text": HERON})[1]["key"]
+    taken: list[float] = []
+    failed, done = [], []
+
+    def work(n: int) -> None:
+        for i in range(edits):
+            while True:
+                version = of.call("GET", f"/api/v1/builds/{shared}")[1]["version"]
+                start = time.perf_counter()
+                status, _ = of.edit(shared, version, f"Card {n} {i}")
+                taken.append(time.perf_counter() - start)
+                if status == 200:
+                    done.append(1)
+                    break
+                if status != 409:
+                    failed.append(status)
+                    break
+
+    begun = of.call("GET", f"/api/v1/builds/{shared}")[1]["version"]
+    start = time.perf_counter()
+    threads = [threading.Thread(target=work, args=(n,)) for n in range(many)]
+    for t in threads:
+        t.start()
+    for t in threads:
+        t.join()
+    seconds = time.perf_counter() - start
+    version = of.call("GET", f"/api/v1/builds/{shared}")[1]["version"]
+    lost = begun + len(done) - version
+    p95 = statistics.quantiles(taken, n=20)[18]
+    told(f"{many} clients on one build", f"{len(done)} edits, {len(done) / seconds:.0f} a second, "
+         f"95 % under {p95:.2f} s", f"{lost} lost, {len(failed)} failed")  # fmt: skip
+
+
+@contextmanager
+def _disk(options: str) -> Iterator[Path | None]:
+    """A small disk of its own, where this machine lets one be mounted."""
+    folder = Path(tempfile.mkdtemp())
+    mounted = subprocess.run(["mount", "-t", "tmpfs", "-o", options, "tmpfs", str(folder)],
+                             capture_output=True, check=False).returncode == 0  # fmt: skip
+    try:
+        yield folder if mounted else None
+    finally:
+        if mounted:
+            subprocess.run(["umount", "-l", str(folder)], check=False)
+        shutil.rmtree(folder, ignore_errors=True)
+
+
+def disks() -> None:
+    """A disk that fills up, and one that is made read-only, under a running server."""
+    for what, options in (
+        ("a disk that is full", "size=24m"),
+        ("a disk made read-only", "size=64m"),
+    ):
+        with _disk(options) as var:
+            if var is None:
+                told(what, "not tried: no disk can be mounted here", "")
+                continue
+            of = Served(var)
+            key = of.call("POST", "/api/v1/builds/open", {"text": HERON})[1]["key"]
+            version = of.call("GET", f"/api/v1/builds/{key}")[1]["version"]
+            if "full" in what:
+                with suppress(OSError), (var / "filler").open("wb", buffering=0) as filler:
+                    while filler.write(bytes(4096)):
+                        pass
+            else:
+                remount = ["mount", "-o", "remount,ro", str(var)]
+                if subprocess.run(remount, capture_output=True, check=False).returncode:
+                    of.kill()
+                    told(what, "not tried: it can't be made so while it is in use here", "")
+                    continue
+            kinds: dict[str, int] = {}
+            good = 0
+            for i in range(40):
+                status, found = of.edit(key, version, f"Card {i} " + "x" * 60)
+                if status == 200:
+                    good, version = good + 1, found["version"]
+                else:
+                    kind = found["type"].rsplit(":", 1)[1] if found else str(status)
+                    kinds[kind] = kinds.get(kind, 0) + 1
+            if "full" in what:
+                (var / "filler").unlink()
+            else:
+                subprocess.run(["mount", "-o", "remount,rw", str(var)], check=False)
+            after = of.call("GET", f"/api/v1/builds/{key}")[1]["version"]
+            again = of.edit(key, after, "Once more")[0]
+            of.kill()
+            said = ", ".join(f"{n} {k}" for k, n in kinds.items())
+            then = "writes again" if again == 200 else f"answers {again}"
+            told(what, f"{good} edits went in, then {said}", f"{version - after} lost, {then}")
+
+
+def main() -> None:
+    """All of it, and the table."""
+    begun = time.perf_counter()
+    with tempfile.TemporaryDirectory() as folder:
+        of = Served(Path(folder))
+        kills(of, 25)
+        files(of, 2000)
+        operations(of, 12)
+        connections(of)
+        clients(of, 32, 6)
+        of.kill()
+    disks()
+    print(f"in {time.perf_counter() - begun:.0f} s")
+
+
+if __name__ == "__main__":
+    main()
