@@ -128,6 +128,18 @@ class Connection(models.Model):
         )
 
 
+class Card(models.Model):
+    """What the list of builds shows of one, kept so that a list of hundreds need not work each out:
+    of a version, by a program of a stamp, in a year. It is no source of anything; whatever differs
+    makes it anew."""
+
+    id: int
+    build = models.OneToOneField(Build, on_delete=models.CASCADE, related_name="card")
+    version = models.PositiveIntegerField()
+    stamp = models.CharField(max_length=40)
+    data = models.JSONField()
+
+
 class Change(models.Model):
     """One action in a build's linear history: before and after images of what it touched."""
 

@@ -54,7 +54,12 @@ def current(row: models.Build) -> Build:
     with _lock:
         build = _builds.get(at)
     if build is None:
-        build = store.read(row)
+        try:
+            build = store.read(row)
+        except store.Unreadable:
+            # The list says so from now on, instead of what it kept of it.
+            models.Card.objects.filter(build_id=row.pk).delete()
+            raise
         # The row's version may be a later one by now: the one that was read.
         _keep(_builds, (row.pk, row.version), build)
     return build
