@@ -2,10 +2,11 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterable, Mapping
+from collections.abc import Hashable, Iterable, Mapping
 from dataclasses import dataclass, field
 from functools import reduce
 
+from ..base.reuse import Reuse
 from ..base.series import NO_SERIES, Series, add, likelies, scale
 from ..base.units import GROUND, RAIL_V, RUN_RAILS, Line, Rail
 from ..tally.demand import Carried, Demand
@@ -147,8 +148,38 @@ def input_flow(wired: Wired, carried: Carried, into: Input, at_once: int | None)
     return together(beyond, at_once)
 
 
+#: What flows through runs, by everything that it follows from where nothing is in between.
+REUSED: Reuse[CarriedRun] = Reuse(8_000)
+
+
+def drawn(carried: Carried, feed: Feed) -> Hashable:
+    """All that an input carries, to be compared."""
+    demand = carried.of(feed.input.ref)
+    kept = (tuple(sorted(x.items())) for x in (demand.amps, demand.surge))
+    return (*kept, frozenset(demand.missing))
+
+
 def carried_run(wired: Wired, run: WiredRun, carried: Carried, at_once: int | None) -> CarriedRun:
-    """What flows through one run."""
+    """What flows through one run, or the same as before where it carries the same."""
+    if wired.betweens:
+        return _carried_run(wired, run, carried, at_once)
+    things = (run.cable, *run.ports, *(f.input.part for f in run.feeds))
+    more = (
+        at_once,
+        tuple((f.plug.key, f.half, f.input.ref, f.mated, drawn(carried, f)) for f in run.feeds),
+    )
+    found = REUSED.of(things, more, lambda: _carried_run(wired, run, carried, at_once))
+    if found.wired is run:
+        return found
+    lives = (Live(feed=f, flow=x.flow) for f, x in zip(run.feeds, found.lives, strict=True))
+    flows = (flow for _, flow in found.stretches)
+    return CarriedRun(
+        wired=run, lives=tuple(lives), stretches=tuple(zip(run.stretches, flows, strict=True)),
+        whole=found.whole,
+    )  # fmt: skip
+
+
+def _carried_run(wired: Wired, run: WiredRun, carried: Carried, at_once: int | None) -> CarriedRun:
     lives = tuple(
         Live(feed=f, flow=input_flow(wired, carried, f.input, at_once)) for f in run.feeds
     )

@@ -6,12 +6,13 @@ what is not built yet too.
 
 from __future__ import annotations
 
-from collections.abc import Callable, Iterator, Mapping
-from dataclasses import dataclass, field
+from collections.abc import Callable, Hashable, Iterator, Mapping
+from dataclasses import dataclass, field, replace
 
+from ..base.reuse import Reuse
 from ..base.rounding import percent
 from ..base.series import NO_SERIES, Series, add, scale
-from ..base.units import GROUND, RAIL_V, Line, Window
+from ..base.units import GROUND, RAIL_V, Line, Rail, Window
 from ..tally.demand import Carried
 from ..things.cables import Cable
 from ..things.parts import Card, Drive
@@ -32,7 +33,7 @@ from .elements import (
     supply_end_pins,
     wires,
 )
-from .flows import CarriedRun, Flow, Live, carried_run, group_flows
+from .flows import CarriedRun, Flow, Live, carried_run, drawn, group_flows
 from .onward import Onward, lead_stretches, onwards
 from .profile import Step, profile
 from .reach import reaches
@@ -103,18 +104,44 @@ def check_runs(
     runs = [carried_run(wired, r, carried, at_once) for r in wired.runs]
     groups = group_flows(wired, runs)
     spikes = {w: _group_flows(wired, of) for w, of in (spiking or {}).items()}
-    return tuple(
-        _judged(
-            Ground(
-                wired=wired,
-                run=r,
-                groups=groups,
-                spikes=spikes,
-                beyond=tuple(onwards(wired, r, carried)) if wired.betweens else (),
-            )
+    grounds = (
+        Ground(
+            wired=wired, run=r, groups=groups, spikes=spikes,
+            beyond=tuple(onwards(wired, r, carried)) if wired.betweens else (),
         )
         for r in runs
+    )  # fmt: skip
+    return tuple(_judged(g) if wired.betweens else _judged_once(g, carried) for g in grounds)
+
+
+#: Runs judged, by everything that a run without anything in between follows from.
+REUSED: Reuse[RunResult] = Reuse(4_000)
+
+
+def _judged_once(ground: Ground, carried: Carried) -> RunResult:
+    """A run judged, or the same as before where nothing of what it follows from is another."""
+    build, run = ground.wired.build, ground.run.wired
+    things = (
+        run.cable, *run.ports, *(f.input.part for f in run.feeds), build.assumptions,
+        build.house_rules, build.case, build.supply,
+    )  # fmt: skip
+    groups = tuple(_groups_of(ground.run))
+    more = (
+        build.spin_up_at_once,
+        tuple((f.plug.key, f.half, f.input.ref, f.mated, drawn(carried, f)) for f in run.feeds),
+        tuple(_carries(ground.groups[k]) for k in groups),
+        tuple((w, _carries(of[k])) for w, of in ground.spikes.items() for k in groups),
     )
+    found = REUSED.of(things, more, lambda: _judged(ground))
+    return found if found.wired is run else replace(found, wired=run)
+
+
+def _carries(flow: Flow) -> Hashable:
+    return _amps(flow.amps), frozenset(flow.missing)
+
+
+def _amps(amps: Mapping[Rail, Series]) -> Hashable:
+    return tuple(sorted(amps.items()))
 
 
 def _group_flows(wired: Wired, carried: Carried) -> dict[str, Flow]:

@@ -11,7 +11,9 @@ from __future__ import annotations
 import math
 from collections.abc import Collection, Iterable
 from dataclasses import dataclass, replace
+from functools import partial
 
+from ..base.reuse import Reuse
 from ..base.series import Span
 from ..base.units import WINDOWS, Rail, Window
 from ..standards.excursions import CARD_WORST, SQUARED
@@ -71,18 +73,27 @@ def spikes(wired: Wired, loads: tuple[Load, ...]) -> Spikes:
     return Spikes(spikes_of(wired, loads), spikes_of(wired, at_12v), missing)
 
 
+#: Loads in a spike, by the load, its part, what is assumed, and the window.
+REUSED: Reuse[Load] = Reuse(8_000)
+
+
 def spiking_loads(wired: Wired, loads: tuple[Load, ...], window: Window) -> tuple[Load, ...]:
     """Loads as they are in a spike: what a run takes for full is full and the excess."""
-    i = WINDOWS.index(window)
-    assume = wired.build.assumptions
-    found = []
-    for load in loads:
-        more = _excess(assume, wired.parts[load.part], load)
+    i, assume = WINDOWS.index(window), wired.build.assumptions
+
+    def spiking(load: Load, part: Part) -> Load:
+        more = _excess(assume, part, load)
         factor = 1.0
         if more is not None and load.net.full.likely > 0:
             factor = 1 + more[i].likely / load.net.full.likely
         spans = load.spans._replace(short=load.spans.full.times(factor))
-        found.append(replace(load, spans=spans))
+        return replace(load, spans=spans)
+
+    found = []
+    for load in loads:
+        part = wired.parts[load.part]
+        make = partial(spiking, load, part)
+        found.append(REUSED.of((load, part, assume), window, make))
     return tuple(found)
 
 

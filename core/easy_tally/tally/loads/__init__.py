@@ -2,8 +2,9 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterator
+from collections.abc import Hashable, Iterator
 
+from ...base.reuse import Reuse
 from ...things.parts import (
     Board,
     Card,
@@ -24,12 +25,32 @@ from ...wiring import Wired
 from . import board, cards, cooling, drives
 from .common import NOTHING, Feed, Load, PerState
 
-__all__ = ["NOTHING", "Feed", "Load", "PerState", "loads", "part_loads"]
+__all__ = ["NOTHING", "REUSED", "Feed", "Load", "PerState", "loads", "part_loads"]
+
+
+#: Loads of parts, by the part, what is assumed, and what else of the build they follow from.
+REUSED: Reuse[tuple[Load, ...]] = Reuse(4_000)
 
 
 def loads(wired: Wired) -> tuple[Load, ...]:
     """Every load of a build, in the order of its parts."""
-    return tuple(load for part in wired.build.parts for load in part_loads(part, wired))
+    return tuple(load for part in wired.build.parts for load in _of_part(part, wired))
+
+
+def _of_part(part: Part, wired: Wired) -> tuple[Load, ...]:
+    build = wired.build
+    more: Hashable = build.spin_up_at_once is not None
+    match part:
+        case Processor():
+            more = wired.board is not None and not wired.processor_inputs
+        case Card():
+            each = (cards.granted_w(part, n, wired) for n in range(1, part.count + 1))
+            more = (wired.lanes_of(part), *each)
+        case Drive():
+            pass
+        case _:
+            more = None
+    return REUSED.of((part, build.assumptions), more, lambda: tuple(part_loads(part, wired)))
 
 
 def part_loads(part: Part, wired: Wired) -> Iterator[Load]:

@@ -41,12 +41,12 @@ def card(part: Card, wired: Wired) -> Iterator[Load]:
         return
     alike: dict[float, list[int]] = {}
     for instance in range(1, part.count + 1):
-        alike.setdefault(_granted_w(part, instance, wired), []).append(instance)
-    for granted_w, instances in alike.items():
-        yield from _loads(part, granted_w, tuple(instances), wired)
+        alike.setdefault(granted_w(part, instance, wired), []).append(instance)
+    for granted, instances in alike.items():
+        yield from _loads(part, granted, tuple(instances), wired)
 
 
-def _granted_w(part: Card, instance: int, wired: Wired) -> float:
+def granted_w(part: Card, instance: int, wired: Wired) -> float:
     """What the sockets that are required or fed are granted [W]."""
     counted = wired.ways_in(wired.inputs_of(part.key, instance))
     return sum(grant_12v_w(i.socket.kind) for i in counted)
