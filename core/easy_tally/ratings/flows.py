@@ -149,7 +149,7 @@ def input_flow(wired: Wired, carried: Carried, into: Input, at_once: int | None)
 
 
 #: What flows through runs, by everything that it follows from where nothing is in between.
-REUSED: Reuse[CarriedRun] = Reuse(8_000)
+REUSED: Reuse[CarriedRun] = Reuse(1_500)
 
 
 def drawn(carried: Carried, feed: Feed) -> Hashable:

@@ -115,7 +115,7 @@ def check_runs(
 
 
 #: Runs judged, by everything that a run without anything in between follows from.
-REUSED: Reuse[RunResult] = Reuse(4_000)
+REUSED: Reuse[RunResult] = Reuse(600)
 
 
 def _judged_once(ground: Ground, carried: Carried) -> RunResult:

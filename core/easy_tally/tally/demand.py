@@ -75,6 +75,13 @@ def demands(wired: Wired, loads: tuple[Load, ...]) -> Carried:
     )
 
 
+def _surge(load: Load, count: int) -> Series | None:
+    """Amperes [A] that spinning up adds, of so many instances; None: nothing."""
+    if load.surge.high <= 0:
+        return None
+    return only_at("start", load.surge.times(count / RAIL_V[load.rail]))
+
+
 class _Spreading:
     def __init__(self, wired: Wired) -> None:
         self.wired = wired
@@ -88,21 +95,23 @@ class _Spreading:
             return
         amps = load.run_amps()
         if load.feed == "own":
+            surge = _surge(load, 1)
             for instance in load.instances:
-                self._over(load, amps, (instance,), wired.inputs_of(load.part, instance))
+                self._over(load, amps, (instance,), wired.inputs_of(load.part, instance), surge)
             return
+        surge = _surge(load, load.count)
         together = amps if load.count == 1 else scale(amps, load.count)
         if load.feed == "processor":
             if wired.board is not None:
                 inputs = wired.processor_inputs
-                self._over(load, together, load.instances, inputs, by_pins=True)
+                self._over(load, together, load.instances, inputs, surge, by_pins=True)
             return
         source = wired.source_of(wired.parts[load.part]) if load.feed == "header" else None
         if source is not None:
             # Through a hub: all of it by the hub's own plug.
-            self._over(load, together, load.instances, wired.inputs_of(source.key))
+            self._over(load, together, load.instances, wired.inputs_of(source.key), surge)
         elif wired.main is not None:
-            self._over(load, together, load.instances, (wired.main,))
+            self._over(load, together, load.instances, (wired.main,), surge)
 
     def _over(
         self,
@@ -110,6 +119,7 @@ class _Spreading:
         amps: Series,
         instances: tuple[int, ...],
         inputs: tuple[Input, ...],
+        surge: Series | None,
         by_pins: bool = False,
     ) -> None:
         """Spread what some instances draw over those of `inputs` that it comes through."""
@@ -119,10 +129,6 @@ class _Spreading:
         if not ways:
             self.adrift += [Adrift(load=load, instance=n, inputs=inputs) for n in instances]
             return
-        surge = None
-        if load.surge.high > 0:
-            factor = len(instances) / RAIL_V[load.rail]
-            surge = only_at("start", load.surge.times(factor))
         weights = [
             float(self.wired.pins_12v(i)) if by_pins else share_weight(i.socket.kind) for i in ways
         ]

@@ -74,7 +74,7 @@ def spikes(wired: Wired, loads: tuple[Load, ...]) -> Spikes:
 
 
 #: Loads in a spike, by the load, its part, what is assumed, and the window.
-REUSED: Reuse[Load] = Reuse(8_000)
+REUSED: Reuse[Load] = Reuse(2_000)
 
 
 def spiking_loads(wired: Wired, loads: tuple[Load, ...], window: Window) -> tuple[Load, ...]:
@@ -86,8 +86,13 @@ def spiking_loads(wired: Wired, loads: tuple[Load, ...], window: Window) -> tupl
         factor = 1.0
         if more is not None and load.net.full.likely > 0:
             factor = 1 + more[i].likely / load.net.full.likely
-        spans = load.spans._replace(short=load.spans.full.times(factor))
-        return replace(load, spans=spans)
+        short = load.spans.full.times(factor)
+        # Most do not spike: the very same load, of which all that was worked out holds.
+        return (
+            load
+            if short == load.spans.short
+            else replace(load, spans=load.spans._replace(short=short))
+        )
 
     found = []
     for load in loads:

@@ -29,7 +29,7 @@ __all__ = ["NOTHING", "REUSED", "Feed", "Load", "PerState", "loads", "part_loads
 
 
 #: Loads of parts, by the part, what is assumed, and what else of the build they follow from.
-REUSED: Reuse[tuple[Load, ...]] = Reuse(4_000)
+REUSED: Reuse[tuple[Load, ...]] = Reuse(2_000)
 
 
 def loads(wired: Wired) -> tuple[Load, ...]:
