@@ -96,7 +96,10 @@ LOGGING = {
     "formatters": {"line": {"format": "{asctime} {levelname} {name}: {message}", "style": "{"}},
     "handlers": {"console": {"class": "logging.StreamHandler", "formatter": "line"}},
     # What a request has wrong is told in its answer; faults are logged with their id.
-    "loggers": {"django.request": {"level": "ERROR"}},
+    "loggers": {
+        "django.request": {"level": "ERROR"},
+        "django.security.DisallowedHost": {"level": "CRITICAL"},
+    },
     "root": {"handlers": ["console"], "level": "ERROR" if TESTING else "WARNING"},
 }
 if "EASY_TALLY_SLOW_MS" in os.environ:
