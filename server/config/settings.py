@@ -98,6 +98,9 @@ LOGGING = {
     # What a request has wrong is told in its answer; faults are logged with their id.
     "loggers": {
         "django.request": {"level": "ERROR"},
+        # Requests wait for a thread whenever a page asks for several things: no news.
+        "waitress": {"level": "WARNING"},
+        "waitress.queue": {"level": "ERROR"},
         "django.security.DisallowedHost": {"level": "CRITICAL"},
     },
     "root": {"handlers": ["console"], "level": "ERROR" if TESTING else "WARNING"},
