@@ -11,11 +11,7 @@ from easy_tally.base.errors import EasyTallyError
 from easy_tally.base.reuse import Reuse
 from easy_tally.editing import ChangeBuild, ChangePart, ChangeSupply, Connect, Park, RemovePart
 from easy_tally.files import build_file
-from easy_tally.findings import Report, analyse, report
-from easy_tally.ratings.flows import REUSED as FLOWS
-from easy_tally.ratings.runs import REUSED as RUNS
-from easy_tally.tally.loads import REUSED as LOADS
-from easy_tally.tally.spikes import REUSED as SPIKING
+from easy_tally.findings import Report, analyse, forget, report
 from easy_tally.things.build import Build
 from easy_tally.wiring import Wired
 
@@ -68,11 +64,6 @@ def _edited(b: Build, rng: random.Random) -> Build:
         return b
 
 
-def _forget() -> None:
-    for kept in (LOADS, SPIKING, FLOWS, RUNS):
-        kept.forget()
-
-
 class Edits(unittest.TestCase):
     def test_kept_is_anew_over_edits_undo_and_redo(self) -> None:
         reused = 0
@@ -85,11 +76,11 @@ class Edits(unittest.TestCase):
                 builds.append(_edited(builds[-1], rng))
             # Forth, back as undo goes, and forth again.
             order = [*builds, *reversed(builds), *builds]
-            _forget()
+            forget()
             kept = [self._whole(x) for x in order]
             reused += len(order)
             for i, x in enumerate(builds):
-                _forget()
+                forget()
                 fresh = self._whole(x)
                 for j, y in enumerate(order):
                     if y is x:

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from .analysis import analyse
+from .analysis import analyse, forget
 from .facts import Analysis
 from .finding import SEVERITY_WORDS, TO_MEND, Finding, Remedy, Subject
 from .goals import map_goals
@@ -68,6 +68,7 @@ __all__ = [
     "effects",
     "exit_status",
     "fit_answer",
+    "forget",
     "judged",
     "map_goals",
     "map_it",
