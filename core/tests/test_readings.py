@@ -9,7 +9,7 @@ from functools import lru_cache
 from pathlib import Path
 
 import numpy as np
-from easy_tally.editing import TakeMap
+from easy_tally.editing import ChangeCable, ChangePart, TakeMap
 from easy_tally.files import build_file
 from easy_tally.findings import Analysis, analyse, map_it
 from easy_tally.readings import (
@@ -308,6 +308,32 @@ class WhatIsMissing(unittest.TestCase):
             self.assertEqual(held.verdict, "unknown")
             missing = [f.state for f in held.found if f.id == "state missing"]
             self.assertEqual(missing, [STATES[n]])
+
+    def test_what_there_is_nothing_to_hold_against_is_never_within(self) -> None:
+        a = mapped("dunlin")
+        whole = Running(a, Scene()).readings(channels_of(a))
+        cpu = next(p.key for p in a.build.parts if p.kind == "processor")
+        cable = next(f.cable.key for f in a.wired.feeds.values() if f.mated == "pcie8")
+        bare = a.build.model_copy(update={"runs": ()})
+        for build, said in (
+            (ChangePart(part=cpu, changes={"package_w": None}).apply(a.build), "no band"),
+            (ChangeCable(cable=cable, changes={"gauge": None}).apply(a.build), "no limit"),
+            (bare, "no map"),
+        ):
+            b = analyse(build, 2026)
+            held = hold(b, whole)
+            found = next(f for f in held.found if f.id == said)
+            self.assertEqual((held.verdict, found.severity), ("unknown", "unknown"), said)
+            self.assertTrue(all(say(b.wired, found)))
+
+    def test_a_plug_is_to_be_measured_in_each_state(self) -> None:
+        a, c = mapped("dunlin"), Channel("card#1/a", "", "degc")
+        whole = Running(a, Scene()).readings(channels_of(a))
+        cool = whole.columns[c].copy()
+        cool[whole.rows(90, 1e9)] = np.nan  # not at full
+        less = replace(whole, columns={**whole.columns, c: cool})
+        found = [f for f in hold(a, less).found if f.id == "plug missing"]
+        self.assertEqual([(f.channel.at, f.among) for f in found], [(c.at, ("temperature",))])
 
     @settings(max_examples=40, deadline=None)
     @given(st.data())

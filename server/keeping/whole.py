@@ -35,7 +35,7 @@ def troubles() -> Iterator[str]:
         except (OSError, ValueError, SyntaxError) as error:
             yield f"{_name(photo.build)}: the photo {photo.key} can’t be read: {error}."
     for row in Taken.objects.select_related("build"):
-        if rows.load(row).samples != row.samples:
+        if rows.count(row) != row.samples:
             yield f"{_name(row.build)}: readings {row.name!r} are not whole."
     for file in sorted(photos.folder().glob("*.jpg")):
         if file.stem not in known:

@@ -74,7 +74,6 @@ class ReadingsOut(Schema):
     sets: list[TakenOut]
     channels: list[ChannelWords]
     faults: list[PlaceOut]
-    ready: bool
 
 
 class TypedIn(Schema):
@@ -167,17 +166,13 @@ def _find(request: HttpRequest, key: str, of: str) -> Taken:
 
 
 def _out(row: Taken, a: Analysis) -> dict[str, Any]:
-    seconds = 0.0
-    if row.samples:
-        times = rows.load(row).times
-        seconds = float(times[-1] - times[0]) if len(times) else 0.0
     state, said = row.state, row.said
     if streams.gone(row):
         state, said = "broken off", "Easy Tally was stopped meanwhile; what had come is kept"
     return {
         "key": row.key, "name": row.name, "source": row.source, "state": state, "said": said,
         "channels": channel_words(a, [parse(c) for c in row.channels]), "samples": row.samples,
-        "seconds": seconds, "began": row.began, "at": row.at.isoformat(),
+        "seconds": rows.seconds(row), "began": row.began, "at": row.at.isoformat(),
         "problems": row.problems,
     }  # fmt: skip
 
@@ -197,7 +192,7 @@ def list_readings(request: HttpRequest, key: str) -> dict[str, Any]:
     return {
         "sets": [_out(row, a) for row in Taken.objects.filter(build=build)],
         "channels": channel_words(a, list(channels_of(a))),
-        "faults": [f for f in faults if f["places"]], "ready": bool(a.wired.feeds),
+        "faults": [f for f in faults if f["places"]],
     }  # fmt: skip
 
 

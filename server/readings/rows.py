@@ -32,18 +32,34 @@ def keep(key: str, r: Readings) -> None:
 
 
 def load(row: Taken) -> Readings:
-    """The readings of a set. The file is mapped, not read: only what is asked for is."""
-    channels = [parse(c) for c in row.channels]
-    width = 1 + len(channels)
-    file = path_of(row.key)
-    count = file.stat().st_size // (8 * width) if file.exists() else 0
-    if not count:
-        return Readings(times=np.empty(0), columns={c: np.empty(0) for c in channels})
-    rows: Floats = np.memmap(file, dtype="<f8", mode="r", shape=(count, width))
+    """The readings of a set: of the file only what is asked for is read."""
+    rows, channels = _mapped(row), [parse(c) for c in row.channels]
     return Readings(
         times=np.ascontiguousarray(rows[:, 0]), began=row.began, named=named_of(row),
         columns={c: rows[:, i] for i, c in enumerate(channels, 1)},
     )  # fmt: skip
+
+
+def seconds(row: Taken) -> float:
+    """How long a set lasts [s]: off its first and last row alone."""
+    times = _mapped(row)[:, 0]
+    return float(times[-1] - times[0]) if len(times) else 0.0
+
+
+def count(row: Taken) -> int:
+    """How many whole rows a set's file has."""
+    return len(_mapped(row))
+
+
+def _mapped(row: Taken) -> Floats:
+    """The rows of a set; the file is mapped, not read."""
+    width = 1 + len(row.channels)
+    file = path_of(row.key)
+    n = file.stat().st_size // (8 * width) if file.exists() else 0
+    if not n:  # an empty file can't be mapped
+        return np.empty((0, width))
+    found: Floats = np.memmap(file, dtype="<f8", mode="r", shape=(n, width))
+    return found
 
 
 def named_of(row: Taken) -> tuple[Named, ...]:

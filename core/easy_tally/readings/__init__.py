@@ -24,7 +24,7 @@ from .channels import (
 )
 from .drawn import Drawn, drawn
 from .expected import Against, Limit
-from .held import Floats, Growing, Named, Readings, Typed, of_typed
+from .held import Floats, Named, Readings, Typed, of_typed
 from .judged import Held, Read, hold
 from .segments import recognise, settled
 from .stats import Stats, stats
@@ -32,7 +32,7 @@ from .wording import say
 
 __all__ = [
     "METERED", "UNIT_WORDS", "Against", "Channel", "ChannelWords", "Drawn", "Floats",
-    "Growing", "Held", "HeldAnswer", "Instrument", "Limit", "Named", "Read", "Readings",
+    "Held", "HeldAnswer", "Instrument", "Limit", "Named", "Read", "Readings",
     "Settled", "Stats", "Typed", "answer", "band", "channel_words", "channels_of", "drawn",
     "hold", "instrument_of", "of_typed", "one_card", "one_plug", "parse", "recognise", "say",
     "settle", "settled", "stats", "words",

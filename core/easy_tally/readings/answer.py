@@ -109,7 +109,7 @@ def answer(a: Analysis, held: Held, sentences: bool = True) -> HeldAnswer:
         named=tuple(_span(n) for n in held.named),
         found=tuple(_said(a, f) for f in held.found) if sentences else (),
         figures=tuple(_figures(against, x) for x in held.stats.values()),
-        plugs=tuple(_plugs(against, held)),
+        plugs=_plugs(against, held, worst_first=sentences),
     )
 
 
@@ -145,7 +145,8 @@ def _figures(against: Against, x: Stats) -> ChannelFigures:
     )  # fmt: skip
 
 
-def _plugs(against: Against, held: Held) -> list[PlugBars]:
+def _plugs(against: Against, held: Held, worst_first: bool) -> tuple[PlugBars, ...]:
+    """In the order of the map, or the most uneven first, to a twentieth: less is noise."""
     found: dict[tuple[str, State], list[Stats]] = {}
     for (state, c), x in held.stats.items():
         if c.pin:
@@ -167,7 +168,7 @@ def _plugs(against: Against, held: Held) -> list[PlugBars]:
                 tight=limit.tight if limit else None,
             )
         )
-    return bars
+    return tuple(sorted(bars, key=lambda b: -round(20 * b.share)) if worst_first else bars)
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

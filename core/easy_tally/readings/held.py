@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Mapping
-from dataclasses import dataclass, field, replace
+from dataclasses import dataclass, replace
 
 import numpy as np
 from numpy.typing import NDArray
@@ -56,29 +56,6 @@ class Typed:
     channel: Channel
     state: State
     value: float
-
-
-@dataclass(slots=True, kw_only=True)
-class Growing:
-    """Readings that still come in, row by row; as many as are kept at once."""
-
-    columns: dict[Channel, list[float]] = field(default_factory=dict)
-    times: list[float] = field(default_factory=list)
-
-    def add(self, at_s: float, values: Mapping[Channel, float]) -> None:
-        """Add a row; channels that it does not have are gaps."""
-        for c in values:
-            self.columns.setdefault(c, [float("nan")] * len(self.times))
-        self.times.append(at_s)
-        for c, column in self.columns.items():
-            column.append(values.get(c, float("nan")))
-
-    def whole(self, began: str = "") -> Readings:
-        """What has come in so far."""
-        return Readings(
-            times=np.array(self.times), began=began,
-            columns={c: np.array(x) for c, x in self.columns.items()},
-        )  # fmt: skip
 
 
 def of_typed(typed: tuple[Typed, ...]) -> Readings:

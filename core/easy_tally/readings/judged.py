@@ -320,20 +320,43 @@ def _unmeasured(g: _Ground) -> Iterator[Read]:
     for ref, feed in g.a.wired.feeds.items():
         if feed.input.between is not None or feed.mated not in METERED:
             continue
-        lacks = tuple(
-            words
-            for words, there in (
-                ("amps a pin", any(c.at == ref and c.pin for _, c in g.stats)),
-                ("volts", any(c.at == ref and c.unit == "v" for _, c in g.stats)),
-                ("temperature", any(c.at == ref and c.unit == "degc" for _, c in g.stats)),
-            )
-            if not there
-        )
+        lacks = tuple(w for w, is_it in _OF_PLUG if not _in_each(g, ref, is_it))
         if lacks:
             c = Channel(ref, "v12", "v")
             yield Read(id="plug missing", severity="unknown", channel=c, state=None, among=lacks)
 
 
+#: What is to be measured at a plug, in words, and how its channels are told.
+_OF_PLUG: tuple[tuple[str, Callable[[Channel], bool]], ...] = (
+    ("amps a pin", lambda c: c.pin is not None),
+    ("volts", lambda c: c.unit == "v"),
+    ("temperature", lambda c: c.unit == "degc"),
+)
+
+
+def _in_each(g: _Ground, ref: str, is_it: Callable[[Channel], bool]) -> bool:
+    """Whether something of a plug was measured in each state that was measured and is wanted."""
+    found = {s for s, c in g.stats if c.at == ref and is_it(c)}
+    return bool(found) and found >= {s for s in g.states if s in WANTED}
+
+
+def _not_held(g: _Ground) -> Iterator[Read]:
+    """What was measured, and there is nothing to hold it against: no figure, no limit, no map."""
+    a, totals = g.a, [Channel(at, "", "w") for at in ("dc", "wall")]
+    for state in g.states:
+        read = [c for c in totals if g.at(state, c)]
+        if read and not any(g.against.expected(c, state) for c in read):
+            yield Read(id="no band", severity="unknown", channel=read[0], state=state)
+    for ref in dict.fromkeys(c.at for _, c in g.stats if c.pin):
+        c = Channel(ref, "pin1", "a")
+        if g.against.limit(c) is None:
+            yield Read(id="no limit", severity="unknown", channel=c, state=None)
+    unfed = tuple(a.wired.words(r) for r in a.wired.inputs if r in a.needed - a.wired.live)
+    if g.stats and (unfed or not a.wired.live):
+        yield Read(id="no map", severity="unknown", channel=totals[0], state=None, among=unfed)
+
+
 RULES: tuple[Callable[[_Ground], Iterator[Read]], ...] = (
     _limits, _uneven, _dead, _coded, _lost, _tally, _efficiency, _unmeasured,
+    _not_held,
 )  # fmt: skip

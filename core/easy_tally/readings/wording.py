@@ -203,6 +203,21 @@ def _plug_missing(w: Wired, f: Read) -> tuple[str, str]:
     return f"{w.words(f.channel.at)}: no {', '.join(f.among)} measured.", ""
 
 
+def _no_band(w: Wired, f: Read) -> tuple[str, str]:
+    said = f"{_where(w, f)} was measured{_in(f)}, and there is no figure to hold it against."
+    return said, "Give the figures that To mend names as unknown."
+
+
+def _no_limit(w: Wired, f: Read) -> tuple[str, str]:
+    said = f"{w.words(f.channel.at)}: what one of its pins may carry is not known."
+    return said, "Say its cable’s gauge and contacts, or what stands in between."
+
+
+def _no_map(w: Wired, f: Read) -> tuple[str, str]:
+    which = f"{', '.join(f.among)}: not fed in the map" if f.among else "Nothing is fed in the map"
+    return f"{which}, so it was not held.", "Map it as it is plugged."
+
+
 _WORDS: dict[str, Callable[[Wired, Read], tuple[str, str]]] = {
     "pin over": _pin_over, "pin tight": _pin_tight, "uneven": _uneven,
     "uneven stop": _uneven_stop, "pin away": _pin_away, "pin low": _pin_low, "hot over": _hot_over,
@@ -212,5 +227,5 @@ _WORDS: dict[str, Callable[[Wired, Read], tuple[str, str]]] = {
     "as coded": _coded, "more out than in": _out, "below curve": _below_curve,
     "efficiency": _efficiency, "as tallied": _as_tallied, "no state": _no_state,
     "state missing": _state_missing, "total missing": _total_missing,
-    "plug missing": _plug_missing,
+    "plug missing": _plug_missing, "no band": _no_band, "no limit": _no_limit, "no map": _no_map,
 }  # fmt: skip

@@ -20,7 +20,7 @@ from ..things.cables import Cable
 from ..wiring import Feed
 
 #: Resistance of a contact as a multiple of a new one. Source: assumptions.
-WORN, TIRED = 2.5, 12.0
+TIRED = 12.0
 PART_SEATED = (4.0, 14.0)
 OPEN = float("inf")
 #: A contact has some resistance, whatever is assumed [mΩ].

@@ -7003,8 +7003,6 @@ export interface components {
             channels: components["schemas"]["ChannelWords"][];
             /** Faults */
             faults: components["schemas"]["PlaceOut"][];
-            /** Ready */
-            ready: boolean;
         };
         /**
          * TakenOut

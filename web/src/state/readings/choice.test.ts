@@ -16,9 +16,9 @@ const plug = (ref: string, means: number[], share: number) => ({
   tight: 7,
 });
 
-test("the whole, then the plug that is uneven", () => {
+test("the whole, then the plug that comes first", () => {
   const held = {
-    plugs: [plug("a#1/x", [8, 8], 1.0), plug("b#1/y", [3, 1], 1.5)],
+    plugs: [plug("b#1/y", [3, 1], 1.5), plug("a#1/x", [8, 8], 1.0)],
   } as unknown as HeldAnswer;
   const channels = ["wall.w", "dc.w", "b#1/y.pin1.a", "b#1/y.degc"].map((c) => channel(c));
   expect(firstChoice(channels, held)).toEqual([

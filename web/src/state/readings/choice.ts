@@ -3,24 +3,17 @@ import type { ChannelWords, HeldAnswer } from "../../api/client";
 /** How many channels are drawn at once. */
 export const MOST_DRAWN = 16;
 
-/** What is drawn first: the whole, then the pins and the heat of the plug whose worst pin is worst. */
+/** What is drawn first: the whole, then the pins and the heat of the plug that comes first. */
 export function firstChoice(channels: ChannelWords[], held: HeldAnswer | undefined): string[] {
   const there = new Set(channels.map((c) => c.channel));
   const chosen = ["wall.w", "dc.w"].filter((c) => there.has(c));
-  const plugs = [...(held?.plugs ?? [])].sort((a, b) => worst(b) - worst(a));
-  const first = plugs[0];
+  const first = held?.plugs[0];
   if (first) {
     chosen.push(...first.pins.map((p) => `${first.ref}.pin${p.pin}.a`));
     if (there.has(`${first.ref}.degc`)) chosen.push(`${first.ref}.degc`);
   }
   if (chosen.length) return chosen.slice(0, MOST_DRAWN);
   return channels.slice(0, 4).map((c) => c.channel);
-}
-
-function worst(plug: HeldAnswer["plugs"][number]): number {
-  const most = Math.max(...plug.pins.map((p) => p.mean));
-  // A plug that is uneven comes before one that carries much.
-  return (plug.share > 1.12 ? 10 : 0) + (plug.limit ? most / plug.limit : 0);
 }
 
 /** Channels by instrument, in the order in which they come. */

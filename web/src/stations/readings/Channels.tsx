@@ -42,3 +42,16 @@ export function Channels({
     </div>
   );
 }
+
+/** Channels to choose one from, by instrument, inside a select. */
+export function ChannelOptions({ channels }: { channels: ChannelWords[] }) {
+  return byInstrument(channels).map(([instrument, of]) => (
+    <optgroup key={instrument} label={instrument}>
+      {of.map((c) => (
+        <option key={c.channel} value={c.channel}>
+          {c.words}
+        </option>
+      ))}
+    </optgroup>
+  ));
+}

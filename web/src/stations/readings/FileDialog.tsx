@@ -3,9 +3,9 @@ import { useEffect, useState } from "react";
 
 import { client, reason, take, type ChannelWords, type ReadingJob, type TakenOut } from "../../api/client";
 import { readingsKey } from "../../state/queries";
-import { byInstrument } from "../../state/readings/choice";
 import { Button } from "../../ui/button";
 import { Dialog } from "../../ui/dialog";
+import { ChannelOptions } from "./Channels";
 
 const HEAD = 64_000;
 const MOST = 400_000_000;
@@ -123,15 +123,7 @@ export function FileDialog({
                         <option value="">not recognised: leave it out</option>
                         <option value="time">the time</option>
                         <option value="state">the state</option>
-                        {byInstrument(channels).map(([instrument, of]) => (
-                          <optgroup key={instrument} label={instrument}>
-                            {of.map((x) => (
-                              <option key={x.channel} value={x.channel}>
-                                {x.words}
-                              </option>
-                            ))}
-                          </optgroup>
-                        ))}
+                        <ChannelOptions channels={channels} />
                       </select>
                     ) : (
                       <>

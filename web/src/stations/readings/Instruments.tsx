@@ -76,6 +76,35 @@ function FaultFields({
   );
 }
 
+/** What went wrong, and the two ways out of a dialog. */
+function Foot({
+  error,
+  off,
+  words,
+  onClose,
+}: {
+  error: string;
+  off: boolean;
+  words: string;
+  onClose: () => void;
+}) {
+  return (
+    <>
+      {error && (
+        <p role="alert" className="font-semibold text-over">
+          {error}
+        </p>
+      )}
+      <p className="flex gap-2">
+        <Button look="main" type="submit" disabled={off}>
+          {words}
+        </Button>
+        <Button onClick={onClose}>Leave it</Button>
+      </p>
+    </>
+  );
+}
+
 /** The simulated instruments, faster than real time. */
 export function SimulateDialog({ buildKey, faults, onClose, onMade }: Given) {
   const [seed, setSeed] = useState("1");
@@ -128,17 +157,7 @@ export function SimulateDialog({ buildKey, faults, onClose, onMade }: Given) {
           at={fault.at}
           onFault={(kind, at) => setFault({ kind, at })}
         />
-        {error && (
-          <p role="alert" className="font-semibold text-over">
-            {error}
-          </p>
-        )}
-        <p className="flex gap-2">
-          <Button look="main" type="submit" disabled={busy || n === null}>
-            Run them
-          </Button>
-          <Button onClick={onClose}>Leave it</Button>
-        </p>
+        <Foot error={error} off={busy || n === null} words="Run them" onClose={onClose} />
       </form>
     </Dialog>
   );
@@ -218,17 +237,7 @@ export function LiveDialog({ buildKey, faults, onClose, onMade }: Given) {
             />
           </>
         )}
-        {error && (
-          <p role="alert" className="font-semibold text-over">
-            {error}
-          </p>
-        )}
-        <p className="flex gap-2">
-          <Button look="main" type="submit" disabled={busy || (!own && times === null)}>
-            Listen
-          </Button>
-          <Button onClick={onClose}>Leave it</Button>
-        </p>
+        <Foot error={error} off={busy || (!own && times === null)} words="Listen" onClose={onClose} />
       </form>
     </Dialog>
   );

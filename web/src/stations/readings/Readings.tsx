@@ -336,14 +336,13 @@ function Verdict({ held, set, onStop }: { held: HeldAnswer | undefined; set: Tak
   );
 }
 
-/** The bars of the plugs in a state, the most uneven first, or as they stand in the map. */
-export function Plugs({ held, asMapped = false }: { held: HeldAnswer | undefined; asMapped?: boolean }) {
+/** The bars of the plugs in a state, in the order in which they come. */
+export function Plugs({ held }: { held: HeldAnswer | undefined }) {
   const words = useWords();
   const states = [...new Set(held?.plugs.map((p) => p.state))];
   const [state, setState] = useState("full");
   const shown = states.includes(state) ? state : states[0];
   const plugs = held?.plugs.filter((p) => p.state === shown) ?? [];
-  if (!asMapped) plugs.sort((a, b) => Math.round(20 * b.share) - Math.round(20 * a.share));
   if (!plugs.length)
     return (
       <p className="text-base text-ink-soft">

@@ -150,7 +150,7 @@ function Play({
         </div>
         <div className="flex gap-4 py-2 max-[1150px]:flex-col">
           <div className="flex flex-1 flex-wrap content-start gap-4">
-            <Plugs asMapped held={data.held} />
+            <Plugs held={data.held} />
           </div>
           <div className="w-[216px] shrink-0 border border-rule bg-slip max-[1150px]:w-full">
             <Channels channels={data.channels} chosen={chosen} onChange={setPicked} />

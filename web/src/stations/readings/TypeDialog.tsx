@@ -2,9 +2,9 @@ import { useState } from "react";
 
 import { client, reason, take, type ChannelWords, type TakenOut } from "../../api/client";
 import { parseNumber } from "../../state/parts/figure";
-import { byInstrument } from "../../state/readings/choice";
 import { Button } from "../../ui/button";
 import { Dialog } from "../../ui/dialog";
+import { ChannelOptions } from "./Channels";
 
 const STATES = [
   ["idle", "Idle"],
@@ -104,15 +104,7 @@ export function TypeDialog({
             }}
           >
             <option value="">choose what</option>
-            {byInstrument(rest).map(([instrument, of]) => (
-              <optgroup key={instrument} label={instrument}>
-                {of.map((c) => (
-                  <option key={c.channel} value={c.channel}>
-                    {c.words}
-                  </option>
-                ))}
-              </optgroup>
-            ))}
+            <ChannelOptions channels={rest} />
           </select>
         </label>
         {(error || wrong.length > 0) && (
