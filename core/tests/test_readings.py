@@ -40,6 +40,7 @@ from easy_tally.simulate import (
     shares,
     together_mohm,
 )
+from easy_tally.things.parts import Drive
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
@@ -325,6 +326,21 @@ class WhatIsMissing(unittest.TestCase):
             found = next(f for f in held.found if f.id == said)
             self.assertEqual((held.verdict, found.severity), ("unknown", "unknown"), said)
             self.assertTrue(all(say(b.wired, found)))
+
+    def test_a_part_that_draws_and_has_no_way_in_is_never_within(self) -> None:
+        """A drive whose socket is optional and that nothing feeds: in the whole, at no plug."""
+        a = mapped("dunlin")
+        socket = {"key": "power", "kind": "sata", "required": False}
+        two = [socket, socket | {"key": "other"}]
+        drive = Drive.model_validate(
+            {"key": "odd", "name": "Odd drive", "sockets": two, "run_12v_a": {
+                "low": 0.001, "likely": 0.001, "high": 0.001}}
+        )  # fmt: skip
+        b = analyse(a.build.model_copy(update={"parts": (*a.build.parts, drive)}), 2026)
+        self.assertTrue(b.carried.adrift)
+        held = hold(b, Running(b, Scene()).readings(channels_of(b)))
+        found = next(f for f in held.found if f.id == "no map")
+        self.assertEqual((held.verdict, found.among), ("unknown", ("Odd drive",)))
 
     def test_a_plug_is_to_be_measured_in_each_state(self) -> None:
         a, c = mapped("dunlin"), Channel("card#1/a", "", "degc")

@@ -351,7 +351,10 @@ def _not_held(g: _Ground) -> Iterator[Read]:
         c = Channel(ref, "pin1", "a")
         if g.against.limit(c) is None:
             yield Read(id="no limit", severity="unknown", channel=c, state=None)
-    unfed = tuple(a.wired.words(r) for r in a.wired.inputs if r in a.needed - a.wired.live)
+    needed = a.needed - a.wired.live
+    unfed = tuple(a.wired.words(r) for r in a.wired.inputs if r in needed)
+    # A part that draws and has no way in is measured in the whole, and at no plug.
+    unfed += tuple(dict.fromkeys(a.wired.parts[x.load.part].name for x in a.carried.adrift))
     if g.stats and (unfed or not a.wired.live):
         yield Read(id="no map", severity="unknown", channel=totals[0], state=None, among=unfed)
 
