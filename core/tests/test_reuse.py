@@ -107,15 +107,32 @@ class Edits(unittest.TestCase):
 
 
 class Kept(unittest.TestCase):
-    def test_by_identity_and_the_oldest_goes(self) -> None:
-        made: list[str] = []
-        reuse: Reuse[str] = Reuse(2)
+    def setUp(self) -> None:
+        self.made: list[str] = []
+        self.reuse: Reuse[str] = Reuse(2)
+
+    def _ask(self, *asked: tuple[object, object]) -> None:
+        for thing, more in asked:
+            self.reuse.of((thing,), more, lambda more=more: self._make(str(more)))  # type: ignore[misc,arg-type]
+
+    def _make(self, what: str) -> str:
+        self.made.append(what)
+        return what
+
+    def test_by_identity_and_an_equal_rest(self) -> None:
         one, like = [1], [1]
+        self._ask((one, 0), (one, 0), (like, 0), (one, 1), (one, 0))
+        self.assertEqual(self.made, ["0", "0", "1"])
 
-        def make(what: str) -> str:
-            made.append(what)
-            return what
+    def test_what_was_not_asked_for_goes(self) -> None:
+        one = [1]
+        # 0 and 1 are the old once both are there; 2 and 3 push them out; what is asked for stays.
+        self._ask((one, 0), (one, 1), (one, 2), (one, 1), (one, 3), (one, 1), (one, 0))
+        self.assertEqual(self.made, ["0", "1", "2", "3", "0"])
 
-        for thing, more in ((one, 0), (one, 0), (like, 0), (one, 1), (one, 0)):
-            reuse.of((thing,), more, lambda more=more: make(str(more)))  # type: ignore[misc]
-        self.assertEqual(made, ["0", "0", "1", "0"])
+    def test_forgotten_is_made_anew(self) -> None:
+        one = [1]
+        self._ask((one, 0))
+        forget()
+        self._ask((one, 0))
+        self.assertEqual(self.made, ["0", "0"])

@@ -2,7 +2,8 @@
 
 from __future__ import annotations
 
-from .analysis import analyse, forget
+from ..base.reuse import forget
+from .analysis import analyse
 from .facts import Analysis
 from .finding import SEVERITY_WORDS, TO_MEND, Finding, Remedy, Subject
 from .goals import map_goals

@@ -3,22 +3,16 @@
 from __future__ import annotations
 
 from dataclasses import replace
-from typing import Any
 
-from ..base.reuse import Reuse
 from ..base.units import Window
-from ..ratings.flows import REUSED as FLOWS
-from ..ratings.runs import REUSED as RUNS
 from ..ratings.runs import check_runs
 from ..ratings.through_board import through_board
 from ..supplies.checks import check_supply
 from ..supplies.sizing import size
 from ..tally.demand import Carried, demands
-from ..tally.loads import REUSED as LOADS
 from ..tally.loads import Load
 from ..tally.loads import loads as loads_of
 from ..tally.signals import signals
-from ..tally.spikes import REUSED as SPIKING
 from ..tally.spikes import spikes, spiking_loads
 from ..tally.sums import tally as tally_of
 from ..things.build import Build
@@ -26,8 +20,6 @@ from ..wiring import Wired
 from .facts import Analysis
 from .register import findings
 
-#: Everything that is reused between analyses.
-_KEPT: tuple[Reuse[Any], ...] = (LOADS, SPIKING, FLOWS, RUNS)
 #: Windows in which a group's over-current limit may trip. Source: model, section 4.
 _SLOW: tuple[Window, ...] = ("10", "100")
 
@@ -39,12 +31,6 @@ def _spiking(wired: Wired, loads: tuple[Load, ...]) -> dict[Window, Carried]:
     if not limited or not wired.runs:
         return {}
     return {w: demands(wired, spiking_loads(wired, loads, w)) for w in _SLOW}
-
-
-def forget() -> None:
-    """Keep nothing of what was worked out: the next analysis is from nothing."""
-    for kept in _KEPT:
-        kept.forget()
 
 
 def analyse(build: Build, year: int | None = None) -> Analysis:

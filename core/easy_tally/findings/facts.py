@@ -47,7 +47,7 @@ class Analysis:
         """What a supply is held against."""
         return Asked(
             wired=self.wired, tally=self.tally, sizing=self.sizing, spikes=self.spikes,
-            worst=worst_spikes(self.wired, self.loads),
+            worst=worst_spikes(self.wired, self.loads, self.spikes),
             needed=self.needed, cables=self.build.cables, year=self.year,
         )  # fmt: skip
 

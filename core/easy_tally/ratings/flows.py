@@ -2,9 +2,10 @@
 
 from __future__ import annotations
 
-from collections.abc import Hashable, Iterable, Mapping
+from collections.abc import Iterable, Mapping
 from dataclasses import dataclass, field
-from functools import reduce
+from functools import partial, reduce
+from typing import Any
 
 from ..base.reuse import Reuse
 from ..base.series import NO_SERIES, Series, add, likelies, scale
@@ -148,35 +149,27 @@ def input_flow(wired: Wired, carried: Carried, into: Input, at_once: int | None)
     return together(beyond, at_once)
 
 
-#: What flows through runs, by everything that it follows from where nothing is in between.
-REUSED: Reuse[CarriedRun] = Reuse(1_500)
-
-
-def drawn(carried: Carried, feed: Feed) -> Hashable:
-    """All that an input carries, to be compared."""
-    demand = carried.of(feed.input.ref)
-    kept = (tuple(sorted(x.items())) for x in (demand.amps, demand.surge))
-    return (*kept, frozenset(demand.missing))
+#: What flows through runs, and in groups of ports, by everything that it follows from.
+_CARRIED: Reuse[CarriedRun] = Reuse(2_000)
+_GROUPS: Reuse[Flow] = Reuse(500)
 
 
 def carried_run(wired: Wired, run: WiredRun, carried: Carried, at_once: int | None) -> CarriedRun:
-    """What flows through one run, or the same as before where it carries the same."""
-    if wired.betweens:
-        return _carried_run(wired, run, carried, at_once)
-    things = (run.cable, *run.ports, *(f.input.part for f in run.feeds))
-    more = (
-        at_once,
-        tuple((f.plug.key, f.half, f.input.ref, f.mated, drawn(carried, f)) for f in run.feeds),
-    )
-    found = REUSED.of(things, more, lambda: _carried_run(wired, run, carried, at_once))
-    if found.wired is run:
-        return found
-    lives = (Live(feed=f, flow=x.flow) for f, x in zip(run.feeds, found.lives, strict=True))
-    flows = (flow for _, flow in found.stretches)
-    return CarriedRun(
-        wired=run, lives=tuple(lives), stretches=tuple(zip(run.stretches, flows, strict=True)),
-        whole=found.whole,
-    )  # fmt: skip
+    """What flows through one run; the very same where it carries the same."""
+    things = (run, *_carry(run.feeds, carried), *_beyond(wired, run, carried))
+    return _CARRIED.of(things, at_once, partial(_carried_run, wired, run, carried, at_once))
+
+
+def _carry(feeds: Iterable[Feed], carried: Carried) -> list[Demand]:
+    return [carried.of(f.input.ref) for f in feeds]
+
+
+def _beyond(wired: Wired, run: WiredRun, carried: Carried) -> tuple[Any, ...]:
+    """What flows and stands beyond a run that goes into something in between: all of that kind,
+    since one thing may be fed by several runs and in turn feed another."""
+    if not wired.betweens or not any(f.input.between for f in run.feeds):
+        return ()
+    return (*wired.between, *_carry(wired.between, carried))
 
 
 def _carried_run(wired: Wired, run: WiredRun, carried: Carried, at_once: int | None) -> CarriedRun:
@@ -194,10 +187,21 @@ def _carried_run(wired: Wired, run: WiredRun, carried: Carried, at_once: int | N
 
 def group_flows(wired: Wired, runs: Iterable[CarriedRun]) -> dict[str, Flow]:
     """What each port group carries, its disks staggered over the whole group."""
-    found: dict[str, list[Flow]] = {}
+    found: dict[str, list[tuple[CarriedRun, float]]] = {}
     for run in runs:
         for port, share in zip(run.wired.ports, run.port_shares(), strict=True):
             if port.group is not None:
-                flow = run.whole if share == 1 else run.whole.share(share)
-                found.setdefault(port.group, []).append(flow)
-    return {key: together(of, wired.build.spin_up_at_once) for key, of in found.items()}
+                found.setdefault(port.group, []).append((run, share))
+    at_once = wired.build.spin_up_at_once
+    return {
+        key: _GROUPS.of(
+            tuple([run for run, _ in of]), (at_once, *[share for _, share in of]),
+            partial(_group_flow, of, at_once),
+        )
+        for key, of in found.items()
+    }  # fmt: skip
+
+
+def _group_flow(of: list[tuple[CarriedRun, float]], at_once: int | None) -> Flow:
+    flows = (run.whole if share == 1 else run.whole.share(share) for run, share in of)
+    return together(flows, at_once)

@@ -6,13 +6,14 @@ what is not built yet too.
 
 from __future__ import annotations
 
-from collections.abc import Callable, Hashable, Iterator, Mapping
+from collections.abc import Callable, Iterator, Mapping
 from dataclasses import dataclass, field, replace
+from functools import partial
 
 from ..base.reuse import Reuse
 from ..base.rounding import percent
 from ..base.series import NO_SERIES, Series, add, scale
-from ..base.units import GROUND, RAIL_V, Line, Rail, Window
+from ..base.units import GROUND, RAIL_V, Line, Window
 from ..tally.demand import Carried
 from ..things.cables import Cable
 from ..things.parts import Card, Drive
@@ -33,7 +34,7 @@ from .elements import (
     supply_end_pins,
     wires,
 )
-from .flows import CarriedRun, Flow, Live, carried_run, drawn, group_flows
+from .flows import CarriedRun, Flow, Live, carried_run, group_flows
 from .onward import Onward, lead_stretches, onwards
 from .profile import Step, profile
 from .reach import reaches
@@ -79,7 +80,8 @@ class Ground:
 
     wired: Wired
     run: CarriedRun
-    groups: Mapping[str, Flow]
+    #: What each group of ports carries; empty where a run is judged by itself.
+    groups: Mapping[str, Flow] = field(default_factory=dict)
     #: Plugs of adapters, extensions and backplanes on its way.
     beyond: tuple[Onward, ...] = ()
     #: What each group carries in the spikes of 10 and 100 ms.
@@ -93,6 +95,8 @@ class MapCheck:
     id: str
     words: str
     find: Callable[[Ground], Iterator[Element]] | None
+    #: Whether it looks at the groups of ports, and so at the other runs in them.
+    of_groups: bool = False
 
 
 def check_runs(
@@ -100,71 +104,78 @@ def check_runs(
 ) -> tuple[RunResult, ...]:
     """Judge every run of a build with what its inputs carry, in the order of its runs; `spiking` is
     what they carry in a spike, by window."""
-    at_once = wired.build.spin_up_at_once
-    runs = [carried_run(wired, r, carried, at_once) for r in wired.runs]
+    runs = _carried_runs(wired, carried)
     groups = group_flows(wired, runs)
-    spikes = {w: _group_flows(wired, of) for w, of in (spiking or {}).items()}
-    grounds = (
-        Ground(
-            wired=wired, run=r, groups=groups, spikes=spikes,
-            beyond=tuple(onwards(wired, r, carried)) if wired.betweens else (),
-        )
-        for r in runs
-    )  # fmt: skip
-    return tuple(_judged(g) if wired.betweens else _judged_once(g, carried) for g in grounds)
+    spikes = {w: group_flows(wired, _carried_runs(wired, of)) for w, of in (spiking or {}).items()}
+    return tuple([_judged(wired, r, carried, groups, spikes) for r in runs])
 
 
-#: Runs judged, by everything that a run without anything in between follows from.
-REUSED: Reuse[RunResult] = Reuse(600)
-
-
-def _judged_once(ground: Ground, carried: Carried) -> RunResult:
-    """A run judged, or the same as before where nothing of what it follows from is another."""
-    build, run = ground.wired.build, ground.run.wired
-    things = (
-        run.cable, *run.ports, *(f.input.part for f in run.feeds), build.assumptions,
-        build.house_rules, build.case, build.supply,
-    )  # fmt: skip
-    groups = tuple(_groups_of(ground.run))
-    more = (
-        build.spin_up_at_once,
-        tuple((f.plug.key, f.half, f.input.ref, f.mated, drawn(carried, f)) for f in run.feeds),
-        tuple(_carries(ground.groups[k]) for k in groups),
-        tuple((w, _carries(of[k])) for w, of in ground.spikes.items() for k in groups),
-    )
-    found = REUSED.of(things, more, lambda: _judged(ground))
-    return found if found.wired is run else replace(found, wired=run)
-
-
-def _carries(flow: Flow) -> Hashable:
-    return _amps(flow.amps), frozenset(flow.missing)
-
-
-def _amps(amps: Mapping[Rail, Series]) -> Hashable:
-    return tuple(sorted(amps.items()))
-
-
-def _group_flows(wired: Wired, carried: Carried) -> dict[str, Flow]:
+def _carried_runs(wired: Wired, carried: Carried) -> list[CarriedRun]:
     at_once = wired.build.spin_up_at_once
-    return group_flows(wired, [carried_run(wired, r, carried, at_once) for r in wired.runs])
+    return [carried_run(wired, r, carried, at_once) for r in wired.runs]
 
 
-def _judged(ground: Ground) -> RunResult:
-    found = [e for check in MAP_CHECKS for e in _find(check, ground)]
-    # A reach that does is no share of anything that wears or heats: behind the others.
-    found.sort(key=lambda e: _order(e))
-    run, at_once = ground.run, ground.wired.build.spin_up_at_once
+#: Runs judged by themselves, and with the groups of ports that they are in.
+_ALONE: Reuse[RunResult] = Reuse(1_000)
+_IN_GROUPS: Reuse[RunResult] = Reuse(1_000)
+
+
+def _judged(
+    wired: Wired,
+    run: CarriedRun,
+    carried: Carried,
+    groups: Mapping[str, Flow],
+    spikes: Mapping[Window, Mapping[str, Flow]],
+) -> RunResult:
+    """A run judged; the very same as before where nothing that it follows from is another."""
+    build, own = wired.build, _groups_of(run)
+    stands = (build.assumptions, build.house_rules, build.case)
+    # All that stands in between is in `run` already, where any of it is on its way.
+    made_alone = partial(_judged_alone, wired, run, carried)
+    alone = _ALONE.of((run, *stands), build.spin_up_at_once, made_alone)
+    if not own:
+        return alone
+    limits = tuple([_limit_a(wired, k) for k in own])
+    flows = [of[k] for of in (groups, *spikes.values()) for k in own]
+    ground = Ground(wired=wired, run=run, groups=groups, spikes=spikes)
+    made = partial(_judged_in_groups, ground, alone, dict(zip(own, limits, strict=True)))
+    return _IN_GROUPS.of((alone, *flows), (limits, tuple(spikes)), made)
+
+
+def _judged_alone(wired: Wired, run: CarriedRun, carried: Carried) -> RunResult:
+    beyond = tuple(onwards(wired, run, carried)) if wired.betweens else ()
+    ground = Ground(wired=wired, run=run, beyond=beyond)
+    found = [e for check in MAP_CHECKS if not check.of_groups for e in _find(check, ground)]
+    stretches = tuple(lead_stretches(beyond, wired.build.spin_up_at_once))
     return RunResult(
         wired=run.wired,
-        verdict=found[0].judged.verdict if found else "within",
+        verdict=_sorted(found),
         elements=tuple(found),
-        steps=tuple(profile(run, found, tuple(lead_stretches(ground.beyond, at_once)))),
+        steps=tuple(profile(run, found, stretches)),
         safety={
             x.feed.plug.key: s for x in run.lives if (s := _safety(found, x)) is not None
         },
-        unlimited=tuple(k for k in _groups_of(run) if _limit_a(ground.wired, k) is None),
-        beyond=ground.beyond,
+        unlimited=(),
+        beyond=beyond,
     )  # fmt: skip
+
+
+def _judged_in_groups(
+    ground: Ground, alone: RunResult, limits: dict[str, float | None]
+) -> RunResult:
+    found = [e for check in MAP_CHECKS if check.of_groups for e in _find(check, ground)]
+    found = [*alone.elements, *found]
+    return replace(
+        alone, verdict=_sorted(found), elements=tuple(found),
+        unlimited=tuple(k for k, limit in limits.items() if limit is None),
+    )  # fmt: skip
+
+
+def _sorted(found: list[Element]) -> Verdict:
+    """Put what was found in order, worst first; the verdict on the whole."""
+    # A reach that does is no share of anything that wears or heats: behind the others.
+    found.sort(key=lambda e: _order(e))
+    return found[0].judged.verdict if found else "within"
 
 
 def _order(e: Element) -> tuple[int, bool, float]:
@@ -303,12 +314,14 @@ MAP_CHECKS: tuple[MapCheck, ...] = (
     MapCheck(id="port-pins", words="pins of the ports", find=_port_pins),
     MapCheck(id="wire", words="wires", find=_wires),
     MapCheck(id="drop", words="volts lost", find=_drops),
-    MapCheck(id="group", words="port groups", find=_groups),
+    MapCheck(id="group", words="port groups", find=_groups, of_groups=True),
     MapCheck(id="house-rule", words="house rule for chained plugs", find=_house_rule),
     MapCheck(id="lead-pins", words="leads of adapters and extensions", find=_lead_pins),
     MapCheck(id="forbidden", words="what is never allowed", find=_forbidden),
     MapCheck(id="reach", words="reach along the routes", find=_reach),
-    MapCheck(id="group-spike", words="spikes against port groups", find=_group_spikes),
+    MapCheck(
+        id="group-spike", words="spikes against port groups", find=_group_spikes, of_groups=True
+    ),
 )
 
 

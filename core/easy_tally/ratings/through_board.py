@@ -8,8 +8,10 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 from dataclasses import dataclass
+from functools import partial
 from typing import Literal
 
+from ..base.reuse import Reuse
 from ..base.series import NO_SERIES, NO_TALLY, Series, add, scale
 from ..base.units import GROUND, RAIL_V, TALLY_STATES, Line
 from ..standards.connectors import PINS, SLOT_W, PlugKind
@@ -17,7 +19,7 @@ from ..standards.margins import WITHIN_GRANT, WITHIN_RATING
 from ..tally.demand import Carried
 from ..tally.loads import Load
 from ..things.cables import Cable, Plug
-from ..things.parts import ON_HEADER, Board, Card, Header, Part
+from ..things.parts import ON_HEADER, Board, Card, Header, OnHeader, Part
 from ..wiring import Carrier, Feed, Input, Wired
 from .elements import plug_pins
 from .flows import Flow
@@ -155,20 +157,35 @@ def _watts(loads: list[Load]) -> Series:
     return total
 
 
-def _headers(wired: Wired, loads: tuple[Load, ...]) -> Iterator[BoardElement]:
+#: Elements of the headers, by what hangs on them and what it hangs on.
+_HEADERS: Reuse[tuple[BoardElement, ...]] = Reuse(500)
+
+
+def _headers(wired: Wired, loads: tuple[Load, ...]) -> tuple[BoardElement, ...]:
     """Amperes on every header of the board and of hubs, against its own limit."""
+    parts = [p for p in wired.build.parts if isinstance(p, ON_HEADER)]
+    keys = {p.key for p in parts}
+    own = [x for x in loads if x.part in keys]
+    made = partial(_each_header, wired, parts, own)
+    return _HEADERS.of((wired.board, *parts, *own), len(parts), made)
+
+
+def _each_header(
+    wired: Wired, parts: list[OnHeader], loads: list[Load]
+) -> tuple[BoardElement, ...]:
     drawn: dict[tuple[str, str], Series] = {}
     causes: dict[tuple[str, str], list[Load]] = {}
     limits: dict[tuple[str, str], Header] = {}
+    found: list[BoardElement] = []
     through = _hub_loads(wired, loads)
-    for part in wired.build.parts:
-        if not isinstance(part, ON_HEADER) or part.sockets:
+    for part in parts:
+        if part.sockets:
             continue
         owner = part.on or (wired.board.key if wired.board else "")
         outputs = wired.headers_for(part)
         own = [x for x in loads if x.part == part.key] + through.get(part.key, [])
         if not outputs:
-            yield _no_header(part, own)
+            found.append(_no_header(part, own))
             continue
         limits |= {(owner, h.key): h for h in outputs}
         for instance in range(part.count):
@@ -181,11 +198,14 @@ def _headers(wired: Wired, loads: tuple[Load, ...]) -> Iterator[BoardElement]:
         header = limits[at]
         limit = header.limit_a.likely if header.limit_a else None
         line: Line = "v5" if header.kind == "lights-5v" else "v12"
-        yield BoardElement(
-            kind="header", line=line, at=at[1], judged=judge(series, limit, WITHIN_GRANT),
-            unit="A", part=at[0], causes=_largest(wired, causes[at]),
-            field="headers" if isinstance(wired.parts[at[0]], Board) else "outputs",
+        found.append(
+            BoardElement(
+                kind="header", line=line, at=at[1], judged=judge(series, limit, WITHIN_GRANT),
+                unit="A", part=at[0], causes=_largest(wired, causes[at]),
+                field="headers" if isinstance(wired.parts[at[0]], Board) else "outputs",
+            )
         )  # fmt: skip
+    return tuple(found)
 
 
 def _no_header(part: Part, own: list[Load]) -> BoardElement:
@@ -200,7 +220,7 @@ def _no_header(part: Part, own: list[Load]) -> BoardElement:
     )  # fmt: skip
 
 
-def _hub_loads(wired: Wired, loads: tuple[Load, ...]) -> dict[str, list[Load]]:
+def _hub_loads(wired: Wired, loads: list[Load]) -> dict[str, list[Load]]:
     """What hangs on each hub, hubs on hubs included."""
     found: dict[str, list[Load]] = {}
     for load in loads:
@@ -214,7 +234,7 @@ def _largest(wired: Wired, loads: list[Load]) -> tuple[str, ...]:
     """Names of the parts that draw the most, at most three."""
     by_part: dict[str, float] = {}
     for load in loads:
-        watts = max(s.likely for s in load.spans) * load.count
+        watts = max([s.likely for s in load.spans]) * load.count
         by_part[load.part] = by_part.get(load.part, 0.0) + watts
     ranked = sorted(by_part, key=lambda k: -by_part[k])
     return tuple(wired.parts[k].name for k in ranked[:3] if by_part[k] > 0)

@@ -9,7 +9,9 @@ from __future__ import annotations
 from collections import Counter
 from collections.abc import Iterable
 from dataclasses import dataclass
+from functools import partial
 
+from ..base.reuse import Reuse
 from ..standards.connectors import PlugKind, SocketKind
 from ..things.cables import Cable
 from ..things.fits import goes_into
@@ -41,9 +43,14 @@ class LeadCount:
         return max(0, self.needed - self.there)
 
 
+#: Counts of leads, by the supply and its cables; by the kinds of sockets that need one, and how
+#: many of each; and by what goes into what.
+_LEADS: Reuse[tuple[LeadCount, ...]] = Reuse(500)
+
+
 def leads(
     supply: Supply,
-    cables: Iterable[Cable],
+    cables: tuple[Cable, ...],
     needed: Iterable[Input],
     *,
     one_each: bool,
@@ -51,8 +58,21 @@ def leads(
 ) -> tuple[LeadCount, ...]:
     """Count leads of each kind that something needs. `one_each`: of a graphics cable one plug
     counts (the house rule *never*). Cables of another pinout family count for nothing."""
+    sockets = Counter([i.socket.kind for i in needed])
+    return _LEADS.of(
+        (supply, *cables), (frozenset(sockets.items()), one_each, eps4_in_eps8),
+        partial(_leads, supply, cables, sockets, one_each, eps4_in_eps8),
+    )  # fmt: skip
+
+
+def _leads(
+    supply: Supply,
+    cables: tuple[Cable, ...],
+    sockets: Counter[SocketKind],
+    one_each: bool,
+    eps4_in_eps8: bool,
+) -> tuple[LeadCount, ...]:
     own = [c for c in cables if c.family == supply.family]
-    sockets = Counter(i.socket.kind for i in needed)
     found = []
     for kind, of in LEADS:
         asked = {k: n for k, n in sockets.items() if k in of}

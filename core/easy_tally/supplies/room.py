@@ -4,6 +4,8 @@ from __future__ import annotations
 
 from collections.abc import Iterable
 
+from ..base.reuse import Reuse
+from ..standards.connectors import SocketKind
 from ..things.cables import Cable
 from ..things.case import Area, Case
 from ..things.fits import goes_into
@@ -14,23 +16,37 @@ from ..wiring.areas import SLACK_MM, area_of
 PLUG_ROOM_MM = 25.0
 
 
+#: The longest plugs of some cables [mm], by the kind of socket.
+_LONGEST: Reuse[float | None] = Reuse(500)
+
+
+def _longest_mm(cables: tuple[Cable, ...], kind: SocketKind, eps4_in_eps8: bool) -> float | None:
+    """How far the plug that reaches furthest is of those that go into a kind of socket [mm]; None
+    where none does."""
+
+    def found() -> float | None:
+        plugs = (p for c in cables for p in c.plugs)
+        fitting = [p.at_mm for p in plugs if goes_into(p.kind, kind, eps4_in_eps8)]
+        return max(fitting, default=None)
+
+    return _LONGEST.of(cables, (kind, eps4_in_eps8), found)
+
+
 def out_of_reach(
-    case: Case, cables: Iterable[Cable], needed: Iterable[Input], eps4_in_eps8: bool
+    case: Case, cables: tuple[Cable, ...], needed: Iterable[Input], eps4_in_eps8: bool
 ) -> tuple[list[tuple[Area, float, float]], list[Area]]:
     """Areas that no cable's plug reaches, as (area, way with slack, longest plug) [mm], and those
     whose route is not known. A socket that no plug fits is told by the count of leads."""
     routes = {r.area: r.length_mm for r in case.routes}
     short: dict[Area, tuple[float, float]] = {}
     unknown: list[Area] = []
-    held = list(cables)
     for into in needed:
         area = area_of(into.part, into.socket.kind)
         if area not in routes:
             unknown.append(area)
             continue
-        kind = into.socket.kind
-        plugs = [p.at_mm for c in held for p in c.plugs if goes_into(p.kind, kind, eps4_in_eps8)]
+        longest = _longest_mm(cables, into.socket.kind, eps4_in_eps8)
         way = routes[area] + SLACK_MM
-        if plugs and max(plugs) < way:
-            short[area] = (way, max(plugs))
+        if longest is not None and longest < way:
+            short[area] = (way, longest)
     return [(area, *both) for area, both in short.items()], list(dict.fromkeys(unknown))

@@ -4,9 +4,12 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 from dataclasses import dataclass
+from functools import partial
 
 from ..base.declared import Figure
+from ..base.reuse import Reuse
 from ..base.rounding import exceeds
+from ..things.assumptions import Assumptions
 from ..things.build import Build
 from ..things.defaults import taken
 from ..things.parts import Card, Part
@@ -34,20 +37,30 @@ class Contradiction:
     limit: float
 
 
+#: Contradictions, by the part and what is assumed.
+_CONTRADICTIONS: Reuse[tuple[Contradiction, ...]] = Reuse(2_000)
+
+
 def contradictions(build: Build) -> Iterator[Contradiction]:
     """Every pair of stated figures of which the lower one is the higher."""
+    assume = build.assumptions
     for part in build.parts:
-        said: set[str] = set()
-        for field, other in _PAIRS.get(part.kind, ()):
-            low, high = _stated(part, field, build), _stated(part, other, build)
-            if field not in said and low is not None and high is not None and exceeds(low, high):
-                said.add(field)
-                yield Contradiction(part=part, field=field, value=low, other=other, limit=high)
+        if part.kind in _PAIRS:
+            yield from _CONTRADICTIONS.of((part, assume), None, partial(_of_part, part, assume))
 
 
-def _stated(part: Part, field: str, build: Build) -> float | None:
+def _of_part(part: Part, assume: Assumptions) -> tuple[Contradiction, ...]:
+    found: dict[str, Contradiction] = {}
+    for field, other in _PAIRS[part.kind]:
+        low, high = _stated(part, field, assume), _stated(part, other, assume)
+        if field not in found and low is not None and high is not None and exceeds(low, high):
+            found[field] = Contradiction(part=part, field=field, value=low, other=other, limit=high)
+    return tuple(found.values())
+
+
+def _stated(part: Part, field: str, assume: Assumptions) -> float | None:
     figure: Figure | None = getattr(part, field)
     if figure is None:
         return None
-    span = taken(part, field, build.assumptions) if isinstance(part, Card) else figure.span()
+    span = taken(part, field, assume) if isinstance(part, Card) else figure.span()
     return span.likely if span else None

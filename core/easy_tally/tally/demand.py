@@ -7,9 +7,12 @@ never judged, and never forgotten.
 
 from __future__ import annotations
 
-from collections.abc import Iterable
+from collections.abc import Hashable, Iterable, Mapping
 from dataclasses import dataclass, field
+from functools import partial
+from typing import NamedTuple
 
+from ..base.reuse import Reuse
 from ..base.series import NO_SERIES, Series, add, only_at, scale
 from ..base.units import RAIL_V, RUN_RAILS, Rail
 from ..standards.connectors import grant_12v_w, share_weight
@@ -17,26 +20,44 @@ from ..wiring import Input, Wired
 from .loads import Load
 
 
-@dataclass(slots=True)
+class Share(NamedTuple):
+    """What one load brings to one input: amperes [A] in the four run states, whether its figure is
+    missing, and what spinning up adds at start, where disks start one after another."""
+
+    rail: Rail
+    amps: Series
+    missing: bool
+    surge: Series | None = None
+
+
+@dataclass(frozen=True, slots=True)
 class Demand:
-    """Amperes [A] per rail in the four run states, and the rails on which a figure is missing."""
+    """Amperes [A] per rail in the four run states, and the rails on which a figure is missing.
+    Nothing of it changes, and the same shares make the same one: what follows from it is kept."""
 
-    amps: dict[Rail, Series] = field(default_factory=dict)
-    missing: set[Rail] = field(default_factory=set)
+    amps: Mapping[Rail, Series] = field(default_factory=dict)
+    missing: frozenset[Rail] = frozenset()
     #: What spinning up adds at start, where disks start one after another.
-    surge: dict[Rail, Series] = field(default_factory=dict)
+    surge: Mapping[Rail, Series] = field(default_factory=dict)
 
-    def add(self, rail: Rail, amps: Series, missing: bool) -> None:
-        """Add amperes on one rail."""
-        if missing:
-            self.missing.add(rail)
-        old = self.amps.get(rail)
-        self.amps[rail] = amps if old is None else add(old, amps)
 
-    def add_surge(self, rail: Rail, amps: Series) -> None:
-        """Add what spinning up adds on one rail."""
-        old = self.surge.get(rail)
-        self.surge[rail] = amps if old is None else add(old, amps)
+#: What an input carries that nothing comes through.
+NO_DEMAND = Demand()
+
+
+def _demand(shares: Iterable[Share]) -> Demand:
+    """All that comes through one input together."""
+    amps: dict[Rail, Series] = {}
+    surge: dict[Rail, Series] = {}
+    missing = set()
+    for share in shares:
+        rail = share.rail
+        amps[rail] = add(amps[rail], share.amps) if rail in amps else share.amps
+        if share.missing:
+            missing.add(rail)
+        if share.surge is not None:
+            surge[rail] = add(surge[rail], share.surge) if rail in surge else share.surge
+    return Demand(amps, frozenset(missing), surge)
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -59,20 +80,102 @@ class Carried:
 
     def of(self, ref: str) -> Demand:
         """What one input carries; nothing where nothing comes through it."""
-        return self.by_input.get(ref) or Demand()
+        return self.by_input.get(ref, NO_DEMAND)
+
+
+class _Came(NamedTuple):
+    """How a load comes: its share by input, the inputs that are its only way in, and what of it
+    has none."""
+
+    shares: tuple[tuple[str, Share], ...]
+    only_ways: tuple[str, ...] = ()
+    adrift: tuple[Adrift, ...] = ()
+
+
+#: How loads come, by the load and the inputs that it may come through; what inputs carry, by the
+#: shares that make it up.
+_CAME: Reuse[_Came] = Reuse(4_000)
+_DEMANDS: Reuse[Demand] = Reuse(6_000)
 
 
 def demands(wired: Wired, loads: tuple[Load, ...]) -> Carried:
     """Spread every load over the inputs that it comes through."""
-    found = _Spreading(wired)
-    slot_loads = [x for x in loads if x.feed == "slot" and x.rail == "v12"]
+    came, slots = [], []
     for load in loads:
-        if load.rail in RUN_RAILS and (load.feed != "slot" or load.rail != "v12"):
-            found.spread(load)
-    found.spread_slots(slot_loads)
+        if load.feed == "slot" and load.rail == "v12":
+            slots.append(load)
+        elif load.rail in RUN_RAILS:
+            came.append(_comes(wired, load))
+    came.append(_slots_come(wired, slots))
+    shares: dict[str, list[Share]] = {}
+    for by in came:
+        for ref, share in by.shares:
+            shares.setdefault(ref, []).append(share)
     return Carried(
-        by_input=found.by_input, only_ways=frozenset(found.only_ways), adrift=tuple(found.adrift)
+        by_input={
+            ref: _DEMANDS.of(tuple(of), None, partial(_demand, of)) for ref, of in shares.items()
+        },
+        only_ways=frozenset([ref for by in came for ref in by.only_ways]),
+        adrift=tuple([x for by in came for x in by.adrift]),
+    )  # fmt: skip
+
+
+def _comes(wired: Wired, load: Load) -> _Came:
+    """How a load comes that is not a slot's at 12 V."""
+    part = wired.parts[load.part]
+    if load.feed == "own":
+        # One socket takes all, fed or not; of several those that share it.
+        more = None
+        if len(part.sockets) > 1:
+            more = _live(wired, [wired.inputs_of(load.part, n) for n in load.instances])
+        return _CAME.of((load, part), more, partial(_come_each, wired, load))
+    inputs, by_pins = _inputs_of_all(wired, load)
+    if inputs is None:
+        return _NOT_AT_ALL
+    pins = tuple([wired.pins_12v(i) for i in inputs]) if by_pins else None
+    more = (pins, _live(wired, (inputs,)))
+    return _CAME.of((load, *inputs), more, partial(_come_together, wired, load, inputs, by_pins))
+
+
+_NOT_AT_ALL = _Came(())
+
+
+def _live(wired: Wired, inputs: Iterable[tuple[Input, ...]]) -> Hashable:
+    return tuple([i.ref in wired.live for of in inputs for i in of])
+
+
+def _inputs_of_all(wired: Wired, load: Load) -> tuple[tuple[Input, ...] | None, bool]:
+    """The inputs that what is no part's own comes through, all instances together; whether they
+    share it by pins. None where nothing is there to have inputs: that is said elsewhere."""
+    if load.feed == "processor":
+        return (None if wired.board is None else wired.processor_inputs), True
+    source = wired.source_of(wired.parts[load.part]) if load.feed == "header" else None
+    if source is not None:
+        return wired.inputs_of(source.key), False  # all of it by the hub's own plug
+    return (None if wired.main is None else (wired.main,)), False
+
+
+def _come_each(wired: Wired, load: Load) -> _Came:
+    """Each instance by its own inputs."""
+    if not load.draws:
+        return _NOT_AT_ALL
+    amps, surge = load.run_amps(), _surge(load, 1)
+    each = [
+        _over(wired, load, (n,), wired.inputs_of(load.part, n), False, amps, surge)
+        for n in load.instances
+    ]
+    return _Came(
+        shares=tuple(s for c in each for s in c.shares),
+        only_ways=tuple(r for c in each for r in c.only_ways),
+        adrift=tuple(x for c in each for x in c.adrift),
     )
+
+
+def _come_together(wired: Wired, load: Load, inputs: tuple[Input, ...], by_pins: bool) -> _Came:
+    if not load.draws:
+        return _NOT_AT_ALL
+    amps = load.run_amps() if load.count == 1 else scale(load.run_amps(), load.count)
+    return _over(wired, load, load.instances, inputs, by_pins, amps, _surge(load, load.count))
 
 
 def _surge(load: Load, count: int) -> Series | None:
@@ -82,90 +185,66 @@ def _surge(load: Load, count: int) -> Series | None:
     return only_at("start", load.surge.times(count / RAIL_V[load.rail]))
 
 
-class _Spreading:
-    def __init__(self, wired: Wired) -> None:
-        self.wired = wired
-        self.by_input: dict[str, Demand] = {}
-        self.only_ways: set[str] = set()
-        self.adrift: list[Adrift] = []
+def _over(
+    wired: Wired,
+    load: Load,
+    instances: tuple[int, ...],
+    inputs: tuple[Input, ...],
+    by_pins: bool,
+    amps: Series,
+    surge: Series | None,
+) -> _Came:
+    """What some instances draw, over those of `inputs` that it comes through."""
+    only = (inputs[0].ref,) if len(inputs) == 1 else ()
+    ways = inputs if only else wired.ways_in(inputs)
+    if not ways:
+        return _Came((), (), tuple(Adrift(load=load, instance=n, inputs=inputs) for n in instances))
+    weights = [float(wired.pins_12v(i)) if by_pins else share_weight(i.socket.kind) for i in ways]
+    whole = sum(weights)
+    found = []
+    for into, weight in zip(ways, weights, strict=True):
+        part, more = amps, surge
+        if weight != whole:
+            part = scale(amps, weight / whole)
+            more = None if surge is None else scale(surge, weight / whole)
+        found.append((into.ref, Share(load.rail, part, load.missing, more)))
+    return _Came(tuple(found), only)
 
-    def spread(self, load: Load) -> None:
-        wired = self.wired
-        if not load.draws:
-            return
-        amps = load.run_amps()
-        if load.feed == "own":
-            surge = _surge(load, 1)
-            for instance in load.instances:
-                self._over(load, amps, (instance,), wired.inputs_of(load.part, instance), surge)
-            return
-        surge = _surge(load, load.count)
-        together = amps if load.count == 1 else scale(amps, load.count)
-        if load.feed == "processor":
-            if wired.board is not None:
-                inputs = wired.processor_inputs
-                self._over(load, together, load.instances, inputs, surge, by_pins=True)
-            return
-        source = wired.source_of(wired.parts[load.part]) if load.feed == "header" else None
-        if source is not None:
-            # Through a hub: all of it by the hub's own plug.
-            self._over(load, together, load.instances, wired.inputs_of(source.key), surge)
-        elif wired.main is not None:
-            self._over(load, together, load.instances, (wired.main,), surge)
 
-    def _over(
-        self,
-        load: Load,
-        amps: Series,
-        instances: tuple[int, ...],
-        inputs: tuple[Input, ...],
-        surge: Series | None,
-        by_pins: bool = False,
-    ) -> None:
-        """Spread what some instances draw over those of `inputs` that it comes through."""
-        if len(inputs) == 1:
-            self.only_ways.add(inputs[0].ref)
-        ways = inputs if len(inputs) == 1 else self.wired.ways_in(inputs)
-        if not ways:
-            self.adrift += [Adrift(load=load, instance=n, inputs=inputs) for n in instances]
-            return
-        weights = [
-            float(self.wired.pins_12v(i)) if by_pins else share_weight(i.socket.kind) for i in ways
-        ]
-        whole = sum(weights)
-        for into, weight in zip(ways, weights, strict=True):
-            share = weight / whole
-            part = amps if share == 1 else scale(amps, share)
-            self._add(into.ref, load.rail, part, load.missing)
-            if surge is not None:
-                part = surge if share == 1 else scale(surge, share)
-                self.by_input[into.ref].add_surge(load.rail, part)
+def _slots_come(wired: Wired, loads: list[Load]) -> _Came:
+    """12 V of the slots: by the socket that feeds one where the manual says so; else the board's
+    fed extras share it with the main plug by pins, none beyond its grant. What is above stays on
+    the main plug's pins (assumption): feeding an extra never makes it worse."""
+    feeders = [wired.slot_feeders.get(load.part) for load in loads]
+    ways = [i for i in (wired.main, *wired.extras) if i is not None]
+    pins = tuple([wired.pins_12v(i) for i in ways])
+    things = (*loads, *feeders, wired.main, *wired.extras)
+    made = partial(_come_by_slots, loads, feeders, wired.main, wired.extras, pins)
+    return _CAME.of(things, pins, made)
 
-    def _add(self, ref: str, rail: Rail, amps: Series, missing: bool) -> None:
-        self.by_input.setdefault(ref, Demand()).add(rail, amps, missing)
 
-    def spread_slots(self, loads: Iterable[Load]) -> None:
-        """12 V of the slots: by the socket that feeds one where the manual says so; else the
-        board's fed extras share it with the main plug by pins, none beyond its grant. What is
-        above stays on the main plug's pins (assumption): feeding an extra never makes it worse."""
-        wired = self.wired
-        shared, missing = NO_SERIES, False
-        for load in loads:
-            amps = scale(load.run_amps(), load.count)
-            feeder = wired.slot_feeders.get(load.part)
-            if feeder is not None:
-                self._add(feeder.ref, "v12", amps, load.missing)
-            else:
-                shared, missing = add(shared, amps), missing or load.missing
-        if wired.main is None or not (missing or any(shared)):
-            return
-        self.only_ways.add(wired.main.ref)
-        whole = sum(wired.pins_12v(i) for i in (wired.main, *wired.extras))
-        left = shared
-        for extra in wired.extras:
-            most = grant_12v_w(extra.socket.kind) / RAIL_V["v12"]
-            share = wired.pins_12v(extra) / whole
-            part = tuple([min(a * share, most) for a in shared])
-            left = tuple([a - b for a, b in zip(left, part, strict=True)])
-            self._add(extra.ref, "v12", part, missing)
-        self._add(wired.main.ref, "v12", left, missing)
+def _come_by_slots(
+    loads: list[Load],
+    feeders: list[Input | None],
+    main: Input | None,
+    extras: tuple[Input, ...],
+    pins: tuple[int, ...],
+) -> _Came:
+    found: list[tuple[str, Share]] = []
+    shared, missing = NO_SERIES, False
+    for load, feeder in zip(loads, feeders, strict=True):
+        amps = scale(load.run_amps(), load.count)
+        if feeder is not None:
+            found.append((feeder.ref, Share("v12", amps, load.missing)))
+        else:
+            shared, missing = add(shared, amps), missing or load.missing
+    if main is None or not (missing or any(shared)):
+        return _Came(tuple(found))
+    left = shared
+    for extra, own in zip(extras, pins[1:], strict=True):
+        most = grant_12v_w(extra.socket.kind) / RAIL_V["v12"]
+        part = tuple([min(a * (own / sum(pins)), most) for a in shared])
+        left = tuple([a - b for a, b in zip(left, part, strict=True)])
+        found.append((extra.ref, Share("v12", part, missing)))
+    found.append((main.ref, Share("v12", left, missing)))
+    return _Came(tuple(found), (main.ref,))

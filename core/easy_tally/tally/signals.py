@@ -5,11 +5,12 @@ nobody states may be nothing or any number, so that a count is enough, short, or
 from __future__ import annotations
 
 import math
-from collections.abc import Iterator
 from dataclasses import dataclass
+from functools import partial
 from itertools import combinations
 from typing import Literal
 
+from ..base.reuse import Reuse
 from ..standards.signals import (
     BOARD_SEES_SPEED,
     FRONT_FIELDS,
@@ -108,10 +109,10 @@ class Speeds:
 def signals(wired: Wired) -> Signals:
     """Count the signal ports of a build."""
     off, keep_free = _switched_off(wired)
+    needs, gives = _needs(wired), _gives(wired, off)
     counts = tuple(
         SignalCount(
-            kind=kind, needs=tuple(_needs(wired, kind)),
-            gives=tuple(_gives(wired, kind, off if kind == "sata" else (0, 0))),
+            kind=kind, needs=tuple(needs[kind]), gives=tuple(gives[kind]),
             off=off if kind == "sata" else (0, 0),
         )
         for kind in SIGNAL_FIELDS
@@ -122,24 +123,43 @@ def signals(wired: Wired) -> Signals:
 # -- what needs one ------------------------------------------------------------------------
 
 
-def _needs(wired: Wired, kind: SignalKind) -> Iterator[Item]:
+#: What parts need, by the part.
+_NEEDS: Reuse[tuple[tuple[SignalKind, Item], ...]] = Reuse(2_000)
+
+
+def _needs(wired: Wired) -> dict[SignalKind, list[Item]]:
+    """What needs a port of each kind: parts in their order, then the case's front, the supply."""
+    found: dict[SignalKind, list[Item]] = {kind: [] for kind in SIGNAL_FIELDS}
     for part in wired.build.parts:
+        for kind, item in _NEEDS.of((part,), None, partial(_needs_of, part)):
+            found[kind].append(item)
+    case, supply = wired.build.case, wired.build.supply
+    for kind, field in FRONT_FIELDS.items() if case is not None else ():
+        n = getattr(case, field)
+        if case is not None and n != 0:
+            found[kind].append(
+                Item(of="case", name=f"{case.name}, front", low=n or 0,
+                     high=math.inf if n is None else n, field=field)
+            )  # fmt: skip
+    if supply is not None and supply.telemetry_lead:
+        found["usb2"].append(
+            Item(of="supply", name=supply.name, low=1, high=1, field="telemetry_lead")
+        )
+    return found
+
+
+def _needs_of(part: Part) -> tuple[tuple[SignalKind, Item], ...]:
+    """What all instances of one part need."""
+    found: list[tuple[SignalKind, Item]] = []
+    for kind in SIGNAL_FIELDS:
         low, high, field = _need_of(part, kind)
         if high:
-            yield Item(
+            item = Item(
                 key=part.key, name=part.name, low=low * part.count, high=high * part.count,
                 field=field,
             )  # fmt: skip
-    case, supply = wired.build.case, wired.build.supply
-    if case is not None and kind in FRONT_FIELDS:
-        n = getattr(case, FRONT_FIELDS[kind])
-        if n != 0:
-            yield Item(
-                of="case", name=f"{case.name}, front", low=n or 0,
-                high=math.inf if n is None else n, field=FRONT_FIELDS[kind],
-            )  # fmt: skip
-    if supply is not None and kind == "usb2" and supply.telemetry_lead:
-        yield Item(of="supply", name=supply.name, low=1, high=1, field="telemetry_lead")
+            found.append((kind, item))
+    return tuple(found)
 
 
 def _need_of(part: Part, kind: SignalKind) -> tuple[int, int, str]:
@@ -168,28 +188,48 @@ def _data_ports(drive: Drive) -> tuple[int, int]:
 # -- what gives them -----------------------------------------------------------------------
 
 
-def _gives(wired: Wired, kind: SignalKind, off: tuple[int, int]) -> Iterator[Item]:
-    """The board first, known or not; then cards, and hubs inside. A plain card that does not say
-    may give some; a graphics card gives none but what it says."""
-    field = SIGNAL_FIELDS[kind]
-    if wired.board is not None:
-        n = getattr(wired.board, field)
+#: What cards and hubs inside give, by the part.
+_GIVES: Reuse[tuple[tuple[SignalKind, Item], ...]] = Reuse(2_000)
+
+
+def _gives(wired: Wired, off: tuple[int, int]) -> dict[SignalKind, list[Item]]:
+    """What gives ports of each kind: the board first, known or not; then cards, and hubs inside.
+    Of SATA data ports the board gives those that are not switched `off`."""
+    found: dict[SignalKind, list[Item]] = {kind: [] for kind in SIGNAL_FIELDS}
+    board = wired.board
+    for kind, field in SIGNAL_FIELDS.items() if board is not None else ():
+        n = getattr(board, field)
         n = len(n) if isinstance(n, tuple) else n
-        low = 0 if n is None else max(0, n - off[1])
-        high = math.inf if n is None else n - off[0]
-        yield Item(key=wired.board.key, name=wired.board.name, low=low, high=high, field=field)
+        least, most = off if kind == "sata" else (0, 0)
+        low = 0 if n is None else max(0, n - most)
+        high = math.inf if n is None else n - least
+        if board is not None:
+            found[kind].append(
+                Item(key=board.key, name=board.name, low=low, high=high, field=field)
+            )
     for part in wired.build.parts:
+        for kind, item in _GIVES.of((part,), None, partial(_given_by, part)):
+            found[kind].append(item)
+    return found
+
+
+def _given_by(part: Part) -> tuple[tuple[SignalKind, Item], ...]:
+    """What all instances of one part give. A plain card that does not say may give some; a graphics
+    card gives none but what it says."""
+    found: list[tuple[SignalKind, Item]] = []
+    for kind, field in SIGNAL_FIELDS.items():
+        low, high = 0, 0.0
         if isinstance(part, Card):
             low, high = _of_card(part, field)
         elif isinstance(part, UsbLoad) and kind == "usb2":
             low = high = part.usb2_headers or 0
-        else:
-            continue
         if high:
-            yield Item(
+            item = Item(
                 key=part.key, name=part.name, low=low * part.count, high=high * part.count,
                 field=field,
             )  # fmt: skip
+            found.append((kind, item))
+    return tuple(found)
 
 
 def _of_card(card: Card, field: str) -> tuple[int, float]:

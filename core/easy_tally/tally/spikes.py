@@ -47,15 +47,13 @@ class SpikeRow:
     watts: dict[Window, Span]
 
 
-def worst_spikes(wired: Wired, loads: tuple[Load, ...]) -> Spikes | None:
-    """The same with the worst that the standard allows of each card with a 16-pin socket whose
-    maker states no factors; None where there is no such card."""
+def worst_spikes(wired: Wired, loads: tuple[Load, ...], usual: Spikes) -> Spikes | None:
+    """The same as `usual` with the worst that the standard allows of each card with a 16-pin socket
+    whose maker states no factors; None where there is no such card."""
     may = {p.key for p in wired.build.parts if isinstance(p, Card) and _may_be_worse(p)}
     if not may:
         return None
-    at_12v = tuple(x for x in loads if x.rail == "v12")
-    total, v12 = (_windows(_full(of), _above(wired, of, may)) for of in (loads, at_12v))
-    return Spikes(total, v12, spikes(wired, loads).missing)
+    return Spikes(*_both(wired, loads, may), usual.missing)
 
 
 def _may_be_worse(card: Card) -> bool:
@@ -67,39 +65,46 @@ def _may_be_worse(card: Card) -> bool:
 
 def spikes(wired: Wired, loads: tuple[Load, ...]) -> Spikes:
     """Spikes of a build in every window."""
-    parts = wired.parts
-    at_12v = tuple(x for x in loads if x.rail == "v12")
-    missing = tuple(dict.fromkeys(parts[x.part].name for x in loads if x.missing))
-    return Spikes(spikes_of(wired, loads), spikes_of(wired, at_12v), missing)
+    missing = tuple(dict.fromkeys([wired.parts[x.part].name for x in loads if x.missing]))
+    return Spikes(*_both(wired, loads), missing)
+
+
+def _both(
+    wired: Wired, loads: tuple[Load, ...], worst: Collection[str] = ()
+) -> tuple[dict[Window, Span], dict[Window, Span]]:
+    """In all, and at 12 V alone."""
+    at_12v = tuple([x for x in loads if x.rail == "v12"])
+    total, v12 = (_windows(_full(of), _above(wired, of, worst)) for of in (loads, at_12v))
+    return total, v12
 
 
 #: Loads in a spike, by the load, its part, what is assumed, and the window.
-REUSED: Reuse[Load] = Reuse(2_000)
+_SPIKING: Reuse[Load] = Reuse(2_000)
 
 
 def spiking_loads(wired: Wired, loads: tuple[Load, ...], window: Window) -> tuple[Load, ...]:
-    """Loads as they are in a spike: what a run takes for full is full and the excess."""
-    i, assume = WINDOWS.index(window), wired.build.assumptions
+    """Loads as they are in a spike: what a run takes for full is full and the excess. Most do not
+    spike: they are the very same, of which all that was worked out holds."""
+    i, assume, parts = WINDOWS.index(window), wired.build.assumptions, wired.parts
 
-    def spiking(load: Load, part: Part) -> Load:
-        more = _excess(assume, part, load)
-        factor = 1.0
-        if more is not None and load.net.full.likely > 0:
-            factor = 1 + more[i].likely / load.net.full.likely
-        short = load.spans.full.times(factor)
-        # Most do not spike: the very same load, of which all that was worked out holds.
-        return (
-            load
-            if short == load.spans.short
-            else replace(load, spans=load.spans._replace(short=short))
-        )
+    def spiking(load: Load) -> Load:
+        part = parts[load.part]
+        if not isinstance(part, Processor | Card) and load.spans.short == load.spans.full:
+            return load
+        return _SPIKING.of((load, part, assume), window, partial(_spiking, load, part, assume, i))
 
-    found = []
-    for load in loads:
-        part = wired.parts[load.part]
-        make = partial(spiking, load, part)
-        found.append(REUSED.of((load, part, assume), window, make))
-    return tuple(found)
+    return tuple([spiking(x) for x in loads])
+
+
+def _spiking(load: Load, part: Part, assume: Assumptions, i: int) -> Load:
+    more = _excess(assume, part, load)
+    factor = 1.0
+    if more is not None and load.net.full.likely > 0:
+        factor = 1 + more[i].likely / load.net.full.likely
+    short = load.spans.full.times(factor)
+    if short == load.spans.short:
+        return load
+    return replace(load, spans=load.spans._replace(short=short))
 
 
 def spikes_of(wired: Wired, loads: tuple[Load, ...]) -> dict[Window, Span]:
@@ -129,7 +134,10 @@ def _above(
         if load.part in worst:
             more: tuple[Span, ...] | None = _times(load.net.full, CARD_WORST)
         else:
-            more = _excess(wired.build.assumptions, wired.parts[load.part], load)
+            part = wired.parts[load.part]
+            if not isinstance(part, Processor | Card):
+                continue
+            more = _excess(wired.build.assumptions, part, load)
         if more is None:
             continue
         alike = (load.part, load.instances)
@@ -141,13 +149,13 @@ def _above(
 
 
 def _full(loads: Iterable[Load]) -> list[float]:
-    full = [0.0, 0.0, 0.0]
+    full_low = full_likely = full_high = 0.0
     for load in loads:
-        low, likely, high = load.net.full
-        full[0] += low * load.count
-        full[1] += likely * load.count
-        full[2] += high * load.count
-    return full
+        (low, likely, high), count = load.net.full, load.count
+        full_low += low * count
+        full_likely += likely * count
+        full_high += high * count
+    return [full_low, full_likely, full_high]
 
 
 def _root(above: dict[_Alike, _Above], i: int, window: Window, k: int) -> float:

@@ -3,9 +3,12 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
+from functools import partial
 
+from ..base.reuse import Reuse
 from ..base.series import NO_TALLY, Series, Span, add, only_at, span_at
 from ..base.units import RAILS, TALLY_STATES, Rail, State
+from ..things.parts import Part
 from ..wiring import Wired
 from .loads import Load
 
@@ -59,8 +62,11 @@ def _sum(rows: list[Row]) -> Sum:
     """The sum of some rows, column by column."""
     if not rows:
         return Sum()
-    watts = tuple(map(sum, zip(*[r.watts for r in rows], strict=True)))
-    return Sum(watts, tuple(dict.fromkeys(r.name for r in rows if r.missing)))
+    if len(rows) == 1:
+        watts = rows[0].watts
+    else:
+        watts = tuple(map(sum, zip(*[r.watts for r in rows], strict=True)))
+    return Sum(watts, tuple(dict.fromkeys([r.name for r in rows if r.missing])))
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -77,7 +83,7 @@ class Tally:
 def tally(wired: Wired, loads: tuple[Load, ...]) -> Tally:
     """Add up `loads`. Watts are at the supply's output."""
     surging = surging_instances(wired.build.spin_up_at_once, loads)
-    rows = tuple(_row(load, wired, surging.get(load.part, 0)) for load in loads)
+    rows = tuple([_row(load, wired, surging.get(load.part, 0)) for load in loads])
     by_rail: dict[Rail, list[Row]] = {rail: [] for rail in RAILS}
     by_path: dict[Path, list[Row]] = {path: [] for path in PATHS}
     by_part: dict[tuple[str, Path], list[Row]] = {}
@@ -113,12 +119,20 @@ def surging_instances(at_once: int | None, loads: tuple[Load, ...]) -> dict[str,
     return found
 
 
+#: Rows, by the load and the part that it is of.
+_ROWS: Reuse[Row] = Reuse(2_000)
+
+
 def _row(load: Load, wired: Wired, surging: int) -> Row:
+    part, path = wired.parts[load.part], path_of(load, wired)
+    return _ROWS.of((load, part), (path, surging), partial(_row_of, load, part, path, surging))
+
+
+def _row_of(load: Load, part: Part, path: Path, surging: int) -> Row:
     watts = load.net.series(load.count)
     if surging:
         watts = add(watts, only_at("start", load.surge.times(surging), TALLY_STATES))
     return Row(
-        part=load.part, name=wired.parts[load.part].name, count=load.count, rail=load.rail,
-        path=path_of(load, wired), watts=watts, field=load.field, formula=load.formula,
-        assumed=load.assumed, missing=load.missing,
+        part=load.part, name=part.name, count=load.count, rail=load.rail, path=path, watts=watts,
+        field=load.field, formula=load.formula, assumed=load.assumed, missing=load.missing,
     )  # fmt: skip

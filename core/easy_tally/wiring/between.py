@@ -6,7 +6,9 @@ from __future__ import annotations
 
 from collections.abc import Iterator, Mapping
 from dataclasses import dataclass
+from functools import partial
 
+from ..base.reuse import Reuse
 from ..standards.connectors import PLUGS, SocketKind
 from ..standards.contacts import Gauge
 from ..things.adapters import Adapter, Backplane, Extension
@@ -47,11 +49,18 @@ class Between:
         return isinstance(self.of, Backplane)
 
 
+#: What stands in between, by what it is.
+_BETWEENS: Reuse[Between] = Reuse(500)
+
+
 def betweens(build: Build) -> Iterator[Between]:
     """Everything of a build that stands between a cable and a socket."""
-    yield from map(_adapter, build.adapters)
-    yield from map(_extension, build.extensions)
-    yield from map(_backplane, build.backplanes)
+    for a in build.adapters:
+        yield _BETWEENS.of((a,), None, partial(_adapter, a))
+    for e in build.extensions:
+        yield _BETWEENS.of((e,), None, partial(_extension, e))
+    for b in build.backplanes:
+        yield _BETWEENS.of((b,), None, partial(_backplane, b))
 
 
 def _adapter(of: Adapter) -> Between:

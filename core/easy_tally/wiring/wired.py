@@ -9,8 +9,9 @@ from __future__ import annotations
 
 from collections.abc import Container, Iterator, Mapping
 from dataclasses import dataclass
-from functools import cached_property
+from functools import cached_property, partial
 
+from ..base.reuse import Reuse
 from ..standards.connectors import PINS, Half, SocketKind
 from ..things.build import Build
 from ..things.cables import Cable, Connection, Plug, Run, SocketRef
@@ -97,33 +98,39 @@ class Wired:
         self.board: Board | None = build.board()
         self.eps4_in_eps8 = self.board is not None and self.board.eps4_in_eps8
         self.betweens: dict[str, Between] = {b.key: b for b in betweens(build)}
-        self.inputs: dict[str, Input] = {i.ref: i for i in _inputs(build)}
-        self.inputs |= {i.ref: i for b in self.betweens.values() for i in _leads(b)}
+        #: Of each part and of what stands in between the inputs of each instance, by its key.
+        self._of_owner: dict[str, tuple[tuple[Input, ...], ...]] = {
+            o.key: _INPUTS.of((o,), None, partial(_inputs, o))
+            for o in (*build.parts, *self.betweens.values())
+        }
+        self.inputs: dict[str, Input] = {
+            i.ref: i for of in self._of_owner.values() for instance in of for i in instance
+        }
         self.runs: tuple[WiredRun, ...] = tuple(self._run(r) for r in build.runs)
         self.feeds: dict[str, Feed] = {f.input.ref: f for r in self.runs for f in r.feeds}
         for b in self.betweens.values():
-            plugs = {p.key: p for p in b.plugs}
-            own = (self._feed(b, plugs[c.plug], c) for c in b.connections)
-            self.feeds |= {f.input.ref: f for f in own}
+            self.feeds |= {f.input.ref: f for f in self._feeds(b, b.connections)}
 
     def _run(self, run: Run) -> WiredRun:
         cable = self.cables[run.cable]
-        plugs = {p.key: p for p in cable.plugs}
-        feeds = [self._feed(cable, plugs[c.plug], c) for c in run.connections]
-        feeds.sort(key=lambda f: f.plug.at_mm)
-        return WiredRun(
-            run=run, cable=cable, ports=tuple(self.ports[k] for k in run.ports),
-            feeds=tuple(feeds), stretches=tuple(_stretches(feeds)),
-        )  # fmt: skip
+        ports = tuple([self.ports[k] for k in run.ports])
+        feeds = self._feeds(cable, run.connections)
 
-    def _feed(self, cable: Carrier, plug: Plug, connection: Connection) -> Feed:
-        into = self.inputs[str(connection.socket)]
-        answer = fit(plug.kind, connection.half, into.socket.kind, self.eps4_in_eps8)
-        mated = answer.mated or into.socket.kind
-        return Feed(
-            input=into, cable=cable, plug=plug, connection=connection, mated=mated,
-            pins=pins_wired(mated, plug, into.socket), warning=answer.warning,
-        )  # fmt: skip
+        def made() -> WiredRun:
+            by_distance = sorted(feeds, key=lambda f: f.plug.at_mm)
+            return WiredRun(
+                run=run, cable=cable, ports=ports, feeds=tuple(by_distance),
+                stretches=tuple(_stretches(by_distance)),
+            )  # fmt: skip
+
+        return _RUNS.of((run, cable, *ports, feeds), None, made)
+
+    def _feeds(self, carrier: Carrier, connections: tuple[Connection, ...]) -> tuple[Feed, ...]:
+        """What the plugs of a cable, or of something in between, are in."""
+        into = [self.inputs[str(c.socket)] for c in connections]
+        easy = self.eps4_in_eps8
+        made = partial(_feeds, carrier, connections, into, easy)
+        return _FEEDS.of((carrier, connections, *into), easy, made)
 
     # -- what stands in between ----------------------------------------------------------
 
@@ -143,6 +150,13 @@ class Wired:
             if not new:
                 return frozenset(found)
             found |= new
+
+    @cached_property
+    def between(self) -> tuple[Feed, ...]:
+        """Every plug that is in something in between, or is one of it."""
+        return tuple(
+            f for f in self.feeds.values() if f.input.between or isinstance(f.cable, Between)
+        )
 
     def _fed_through(self, b: Between) -> list[str]:
         return [str(c.socket) for c in b.connections if str(c.socket) in self.feeds]
@@ -192,16 +206,10 @@ class Wired:
 
     # -- inputs of parts ---------------------------------------------------------------
 
-    @cached_property
-    def _by_instance(self) -> dict[tuple[str, int], tuple[Input, ...]]:
-        found: dict[tuple[str, int], list[Input]] = {}
-        for i in self.inputs.values():
-            found.setdefault((i.at.part, i.at.instance), []).append(i)
-        return {k: tuple(x) for k, x in found.items()}
-
     def inputs_of(self, part: str, instance: int = 1) -> tuple[Input, ...]:
         """The sockets of one instance of a part."""
-        return self._by_instance.get((part, instance), ())
+        of = self._of_owner.get(part, ())
+        return of[instance - 1] if instance <= len(of) else ()
 
     def ways_in(self, inputs: tuple[Input, ...]) -> tuple[Input, ...]:
         """Those of some inputs that share what comes through them: fed, or required and so to be
@@ -346,16 +354,41 @@ def pins_wired(mated: SocketKind, plug: Plug | None, socket: Socket) -> Mapping[
     return usual | {"v12": min(usual["v12"], *wired)} if wired else usual
 
 
-def _inputs(build: Build) -> Iterator[Input]:
-    parts = {p.key: p for p in build.parts}
-    for at, socket in build.sockets():
-        yield Input(ref=str(at), at=at, part=parts[at.part], socket=socket)
+#: Inputs by whose they are; what plugs are in by those and the connections; runs by all of them.
+_INPUTS: Reuse[tuple[tuple[Input, ...], ...]] = Reuse(2_000)
+_FEEDS: Reuse[tuple[Feed, ...]] = Reuse(2_000)
+_RUNS: Reuse[WiredRun] = Reuse(2_000)
 
 
-def _leads(b: Between) -> Iterator[Input]:
-    for socket in b.sockets:
-        at = SocketRef.model_construct(part=b.key, instance=1, socket=socket.key)
-        yield Input(ref=str(at), at=at, part=b, socket=socket)
+def _inputs(of: Owner) -> tuple[tuple[Input, ...], ...]:
+    """The inputs of each instance of a part, or of what stands in between."""
+    return tuple(
+        tuple(_input(of, instance, socket) for socket in of.sockets)
+        for instance in range(1, of.count + 1)
+    )
+
+
+def _input(of: Owner, instance: int, socket: Socket) -> Input:
+    at = SocketRef.model_construct(part=of.key, instance=instance, socket=socket.key)
+    return Input(ref=str(at), at=at, part=of, socket=socket)
+
+
+def _feeds(
+    carrier: Carrier, connections: tuple[Connection, ...], inputs: list[Input], eps4_in_eps8: bool
+) -> tuple[Feed, ...]:
+    plugs = {p.key: p for p in carrier.plugs}
+    found = []
+    for connection, into in zip(connections, inputs, strict=True):
+        plug = plugs[connection.plug]
+        answer = fit(plug.kind, connection.half, into.socket.kind, eps4_in_eps8)
+        mated = answer.mated or into.socket.kind
+        found.append(
+            Feed(
+                input=into, cable=carrier, plug=plug, connection=connection, mated=mated,
+                pins=pins_wired(mated, plug, into.socket), warning=answer.warning,
+            )
+        )  # fmt: skip
+    return tuple(found)
 
 
 def _stretches(feeds: list[Feed]) -> Iterator[Stretch]:

@@ -25,11 +25,11 @@ from ...wiring import Wired
 from . import board, cards, cooling, drives
 from .common import NOTHING, Feed, Load, PerState
 
-__all__ = ["NOTHING", "REUSED", "Feed", "Load", "PerState", "loads", "part_loads"]
+__all__ = ["NOTHING", "Feed", "Load", "PerState", "loads", "part_loads"]
 
 
 #: Loads of parts, by the part, what is assumed, and what else of the build they follow from.
-REUSED: Reuse[tuple[Load, ...]] = Reuse(2_000)
+_LOADS: Reuse[tuple[Load, ...]] = Reuse(2_000)
 
 
 def loads(wired: Wired) -> tuple[Load, ...]:
@@ -50,7 +50,7 @@ def _of_part(part: Part, wired: Wired) -> tuple[Load, ...]:
             pass
         case _:
             more = None
-    return REUSED.of((part, build.assumptions), more, lambda: tuple(part_loads(part, wired)))
+    return _LOADS.of((part, build.assumptions), more, lambda: tuple(part_loads(part, wired)))
 
 
 def part_loads(part: Part, wired: Wired) -> Iterator[Load]:
