@@ -10,8 +10,10 @@ import math
 from collections import Counter
 from collections.abc import Callable
 from dataclasses import replace
+from functools import partial
 
 from ..base.declared import Figure
+from ..base.reuse import Reuse
 from ..base.rounding import percent
 from ..base.series import Series, Span, scale, span_at
 from ..base.units import RAIL_V, RUN_STATES, TALLY_STATES, WINDOWS, Origin, State
@@ -25,11 +27,11 @@ from ..standards.signals import SIGNAL_FIELDS
 from ..supplies.asked import SupplyCheck
 from ..supplies.uncertainty import mover
 from ..tally.spikes import SpikeRow, Spikes, spike_rows
-from ..tally.sums import Row, Sum, Tally
+from ..tally.sums import Path, Row, Sum, Tally
 from ..things.cables import Plug
 from ..things.forgotten import FORGOTTEN, unspoken
 from ..things.parts import Part
-from ..wiring import Wired
+from ..wiring import Feed, Input, Wired, WiredRun
 from ..wiring.never import never
 from . import wording
 from .facts import Analysis
@@ -281,12 +283,21 @@ def _row(row: Row, wired: Wired) -> RowAnswer:
     )  # fmt: skip
 
 
+#: What parts draw in the answer, by their sums.
+_PARTS: Reuse[PartWatts] = Reuse(2_000)
+
+
 def _part_watts(tally: Tally) -> tuple[PartWatts, ...]:
     assumed = {(r.part, r.path) for r in tally.rows if r.assumed}
-    return tuple(
-        PartWatts(part=part, path=path, watts=_amounts(drawn), assumed=(part, path) in assumed)
-        for (part, path), drawn in tally.by_part.items()
-    )
+    found = []
+    for at, drawn in tally.by_part.items():
+        more = (*at, at in assumed)
+        found.append(_PARTS.of((drawn,), more, partial(_watts_of, drawn, *more)))
+    return tuple(found)
+
+
+def _watts_of(drawn: Sum, part: str, path: Path, assumed: bool) -> PartWatts:
+    return PartWatts(part=part, path=path, watts=_amounts(drawn), assumed=assumed)
 
 
 def _mover(a: Analysis) -> MoverAnswer | None:
@@ -299,29 +310,43 @@ def _mover(a: Analysis) -> MoverAnswer | None:
 # -- the map -------------------------------------------------------------------------------
 
 
+#: Sockets in the answer, by what is plugged in, and lanes, by their runs.
+_SOCKETS: Reuse[SocketAnswer] = Reuse(4_000)
+_LANES: Reuse[Lane] = Reuse(1_000)
+
+
 def _sockets(a: Analysis) -> tuple[SocketAnswer, ...]:
     wired, needed = a.wired, a.needed
-    ports = {r.cable.key: " ".join(p.label for p in r.ports) for r in wired.runs}
+    runs = {r.cable.key: r for r in wired.runs}
     found = []
     for ref, into in wired.inputs.items():
         feed = wired.feeds.get(ref)
-        cables = wired.cables_to(ref)
-        fed_by = ", ".join(ports.get(c.key) or c.name for c in cables)
-        through = feed.cable.name if feed and feed.cable.key in wired.betweens else ""
-        found.append(
-            SocketAnswer(
-                ref=ref, part=into.at.part, words=wired.words(ref),
-                own_words=wired.own_words(ref), kind=into.socket.kind,
-                kind_words=CONNECTORS[into.socket.kind].words, required=ref in needed,
-                cable=cables[0].key if cables else None, plug=feed.plug.key if feed else None,
-                carrier=feed.cable.key if feed else None, fed_by=fed_by, through=through,
-            )
-        )  # fmt: skip
+        ways = [runs[c.key] for c in wired.cables_to(ref)]
+        more = (ref in needed, feed is not None and feed.cable.key in wired.betweens)
+        made = partial(_socket, wired, into, feed, ways, *more)
+        found.append(_SOCKETS.of((into, feed, *ways), more, made))
     return tuple(found)
 
 
+def _socket(
+    wired: Wired, into: Input, feed: Feed | None, ways: list[WiredRun], needed: bool, through: bool
+) -> SocketAnswer:
+    return SocketAnswer(
+        ref=into.ref, part=into.at.part, words=wired.words(into.ref),
+        own_words=wired.own_words(into.ref), kind=into.socket.kind,
+        kind_words=CONNECTORS[into.socket.kind].words, required=needed,
+        cable=ways[0].cable.key if ways else None, plug=feed.plug.key if feed else None,
+        carrier=feed.cable.key if feed else None, fed_by=", ".join(map(_ports_or_name, ways)),
+        through=feed.cable.name if feed and through else "",
+    )  # fmt: skip
+
+
+def _ports_or_name(run: WiredRun) -> str:
+    return " ".join(p.label for p in run.ports) or run.cable.name
+
+
 def _betweens(wired: Wired) -> tuple[BetweenAnswer, ...]:
-    ports = {r.cable.key: " ".join(p.label for p in r.ports) for r in wired.runs}
+    runs = {r.cable.key: r for r in wired.runs}
     found = []
     for b in wired.betweens.values():
         leads = []
@@ -334,7 +359,7 @@ def _betweens(wired: Wired) -> tuple[BetweenAnswer, ...]:
                 LeadAnswer(
                     ref=ref, kind=socket.kind, kind_words=CONNECTORS[socket.kind].words,
                     words=wired.own_words(ref) or socket.key,
-                    fed_by=", ".join(ports.get(c.key) or c.name for c in ways),
+                    fed_by=", ".join(_ports_or_name(runs[c.key]) for c in ways),
                     cable=ways[0].key if ways else None,
                 )
             )  # fmt: skip
@@ -349,6 +374,13 @@ def _betweens(wired: Wired) -> tuple[BetweenAnswer, ...]:
 
 
 def _lane(wired: Wired, run: RunResult) -> Lane:
+    """A run as it is drawn; the very same where nothing of it, and nothing beyond it, changed."""
+    beyond = wired.between if run.beyond else ()
+    things = (run, wired.build.supply, *beyond)
+    return _LANES.of(things, None, partial(_lane_of, wired, run))
+
+
+def _lane_of(wired: Wired, run: RunResult) -> Lane:
     e, cable = run.governing, run.wired.cable
     return Lane(
         cable=cable.key,

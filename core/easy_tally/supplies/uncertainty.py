@@ -6,12 +6,13 @@ It stands here and not with the tally, since what it would settle is the size of
 from __future__ import annotations
 
 from dataclasses import dataclass
+from functools import reduce
 
 from ..base.declared import Figure
-from ..base.series import ZERO, Bound, Series, Span, span_at
+from ..base.series import ZERO, Bound, Span, add, span_at
 from ..tally.loads import Load, part_loads
 from ..tally.spikes import spikes_of
-from ..tally.sums import Sum, Tally, tally
+from ..tally.sums import Sum, Tally, rows_of, sum_of
 from ..things.defaults import default
 from ..things.parts import Card, Part
 from ..wiring import Wired
@@ -55,8 +56,12 @@ def mover(wired: Wired, loads: tuple[Load, ...], found: Tally, sizing: Sizing) -
     key = max(wide, key=lambda k: (wide[k][0], wide[k][1].high - wide[k][1].low))
     guessed, span = wide[key]
     part = wired.parts[key[0]]
+    rest = _Rest(
+        loads=tuple(x for x in loads if x.part != part.key),
+        rows=sum_of([r for r in found.rows if r.part != part.key]),
+    )
     ends_of: tuple[Bound, Bound] = ("low", "high")
-    low, high = (_pick_at(wired, loads, found, part, key[1], end) for end in ends_of)
+    low, high = (_pick_at(wired, rest, found.total, part, key[1], end) for end in ends_of)
     return Mover(
         part=part.key, name=part.name, field=key[1], figure=figure_words(part, key[1]),
         assumed=guessed, low_w=span.low, high_w=span.high, pick_w=sizing.pick_w,
@@ -70,8 +75,16 @@ def figure_words(part: Part, field: str) -> str:
     return text.partition(":")[0].partition(",")[0]
 
 
+@dataclass(frozen=True, slots=True, kw_only=True)
+class _Rest:
+    """The loads of all other parts, and their rows added up."""
+
+    loads: tuple[Load, ...]
+    rows: Sum
+
+
 def _pick_at(
-    wired: Wired, loads: tuple[Load, ...], found: Tally, part: Part, field: str, end: Bound
+    wired: Wired, rest: _Rest, total: Sum, part: Part, field: str, end: Bound
 ) -> int | None:
     """The next common size if one figure turned out at one of its ends."""
     figure: Figure | None = getattr(part, field)
@@ -81,15 +94,6 @@ def _pick_at(
     value: float = getattr(span, end)
     changed = part.model_copy(update={field: Figure(low=value, likely=value, high=value)})
     own = tuple(part_loads(changed, wired))
-    others = tuple(x for x in loads if x.part != part.key)
-    rows = tally(wired, own).rows
-    watts: Series = tuple(
-        sum(column)
-        for column in zip(
-            *(r.watts for r in found.rows if r.part != part.key), *(r.watts for r in rows),
-            strict=True,
-        )
-    )  # fmt: skip
-    total = Sum(watts, found.total.missing)
-    spiking = spikes_of(wired, (*others, *own))
-    return size(wired, total, spiking, wired.build.supply).pick_w
+    watts = reduce(add, (r.watts for r in rows_of(wired, own)), rest.rows.watts)
+    spiking = spikes_of(wired, (*rest.loads, *own))
+    return size(wired, Sum(watts, total.missing), spiking, wired.build.supply).pick_w

@@ -58,7 +58,7 @@ class Sum:
         return span_at(self.watts, state)
 
 
-def _sum(rows: list[Row]) -> Sum:
+def sum_of(rows: list[Row]) -> Sum:
     """The sum of some rows, column by column."""
     if not rows:
         return Sum()
@@ -80,10 +80,19 @@ class Tally:
     rows: tuple[Row, ...]
 
 
+#: Sums of the rows of one part and path, by them.
+_SUMS: Reuse[Sum] = Reuse(2_000)
+
+
+def rows_of(wired: Wired, loads: tuple[Load, ...]) -> tuple[Row, ...]:
+    """A row for each load, in their order."""
+    surging = surging_instances(wired.build.spin_up_at_once, loads)
+    return tuple([_row(load, wired, surging.get(load.part, 0)) for load in loads])
+
+
 def tally(wired: Wired, loads: tuple[Load, ...]) -> Tally:
     """Add up `loads`. Watts are at the supply's output."""
-    surging = surging_instances(wired.build.spin_up_at_once, loads)
-    rows = tuple([_row(load, wired, surging.get(load.part, 0)) for load in loads])
+    rows = rows_of(wired, loads)
     by_rail: dict[Rail, list[Row]] = {rail: [] for rail in RAILS}
     by_path: dict[Path, list[Row]] = {path: [] for path in PATHS}
     by_part: dict[tuple[str, Path], list[Row]] = {}
@@ -92,10 +101,10 @@ def tally(wired: Wired, loads: tuple[Load, ...]) -> Tally:
         by_path[row.path].append(row)
         by_part.setdefault((row.part, row.path), []).append(row)
     return Tally(
-        total=_sum(list(rows)),
-        by_rail={k: _sum(x) for k, x in by_rail.items()},
-        by_path={k: _sum(x) for k, x in by_path.items()},
-        by_part={k: _sum(x) for k, x in by_part.items()},
+        total=sum_of(list(rows)),
+        by_rail={k: sum_of(x) for k, x in by_rail.items()},
+        by_path={k: sum_of(x) for k, x in by_path.items()},
+        by_part={k: _SUMS.of(tuple(x), None, partial(sum_of, x)) for k, x in by_part.items()},
         rows=rows,
     )
 
