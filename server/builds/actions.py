@@ -8,7 +8,7 @@ from __future__ import annotations
 
 from collections import Counter
 from dataclasses import dataclass
-from typing import Any
+from typing import Any, NamedTuple
 
 from django.db import transaction
 from drawer import store as drawer
@@ -16,7 +16,7 @@ from easy_tally import Build, Refused, SocketRef
 from easy_tally.catalogue import used_of, without
 from easy_tally.editing import ChangeBuild, Edit
 from easy_tally.files import build_file
-from easy_tally.things import FORMAT_VERSION, HouseRules
+from easy_tally.things import FORMAT_VERSION, HouseRules, same
 from owners.models import Owner
 
 from builds import models, results, store
@@ -37,6 +37,20 @@ class StaleEdit(Exception):
         super().__init__(f"This was changed meanwhile, in another window or by undo: {paths}.")
 
 
+class Titles(NamedTuple):
+    """What undo and redo would do; None where there is nothing."""
+
+    undo: str | None
+    redo: str | None
+
+
+def titles(row: models.Build) -> Titles:
+    """What undo and redo would do to a build."""
+    near = row.changes.filter(seq__in=(row.head, row.head + 1))
+    found = dict(near.values_list("seq", "title"))
+    return Titles(found.get(row.head), found.get(row.head + 1))
+
+
 @dataclass(frozen=True)
 class Written:
     """What a write did: the new state with its result, and the entities that it changed."""
@@ -44,6 +58,7 @@ class Written:
     row: models.Build
     worked: results.Worked
     changed: list[Touched]
+    titles: Titles
 
     @property
     def build(self) -> Build:
@@ -111,7 +126,8 @@ def remove(owner: Owner, key: str) -> None:
 
 def preview(owner: Owner, key: str, edit: Edit) -> Build:
     """The build as `edit` would make it. Writes nothing."""
-    return edit.apply(results.current(find(owner, key)))
+    before = results.current(find(owner, key))
+    return same(edit.apply(before), before)
 
 
 @transaction.atomic
@@ -120,25 +136,22 @@ def act(owner: Owner, key: str, base_version: int, edit: Edit) -> Written:
     row = find(owner, key)
     before = results.current(row)
     try:
-        after = edit.apply(before)
+        after = same(edit.apply(before), before)
     except Refused:
         # Somebody else's plug in the way is a collision, not a rule of the job.
         _check_base(row, base_version, [], before, edit)
         raise
     touched = store.differences(row, before, after)
     if not touched:
-        return Written(row, results.worked(row), [])
+        return Written(row, results.worked(row), [], titles(row))
     _check_base(row, base_version, touched, before, edit)
     row.changes.filter(seq__gt=row.head).delete()
     row.head += 1
+    title = edit.title(before)[:200]
     models.Change.objects.create(
-        build=row,
-        seq=row.head,
-        title=edit.title(before)[:200],
-        format_version=FORMAT_VERSION,
-        images=touched,
+        build=row, seq=row.head, title=title, format_version=FORMAT_VERSION, images=touched
     )
-    return _write(row, touched, after)
+    return Written(row, _write(row, touched, before, after), touched, Titles(title, None))
 
 
 @transaction.atomic
@@ -163,9 +176,10 @@ def undo(owner: Owner, key: str, base_version: int) -> Written:
     if change is None:
         raise Refused("There is nothing to undo; 0 changes are left.")
     touched = [_turned(t) for t in change.images]
-    _check_base(row, base_version, touched, results.current(row), None)
+    before = results.current(row)
+    _check_base(row, base_version, touched, before, None)
     row.head -= 1
-    return _write(row, touched, None)
+    return Written(row, _write(row, touched, before, None), touched, titles(row))
 
 
 @transaction.atomic
@@ -176,27 +190,36 @@ def redo(owner: Owner, key: str, base_version: int) -> Written:
     if change is None:
         raise Refused("There is nothing to redo; 0 changes are left.")
     touched: list[Touched] = change.images
-    _check_base(row, base_version, touched, results.current(row), None)
+    before = results.current(row)
+    _check_base(row, base_version, touched, before, None)
     row.head += 1
-    return _write(row, touched, None)
+    return Written(row, _write(row, touched, before, None), touched, titles(row))
 
 
 def _turned(t: Touched) -> Touched:
     return {"entity": t["entity"], "at": t["at"], "before": t["after"], "after": t["before"]}
 
 
-def _write(row: models.Build, touched: list[Touched], after: Build | None) -> Written:
-    store.write_images(row, {t["entity"]: (t["at"], t["after"]) for t in touched})
+def _write(
+    row: models.Build, touched: list[Touched], before: Build, after: Build | None
+) -> results.Worked:
+    places = {t["entity"]: None if store.stays(t) else t["at"] for t in touched}
+    store.write_images(row, {t["entity"]: (places[t["entity"]], t["after"]) for t in touched})
     row.version += 1
-    row.save()
+    header = ["header"] if "build" in places else []
+    row.save(update_fields=["version", "head", "changed_at", *header])
     models.Write.objects.create(
         build=row, version=row.version, touched=sorted(p for t in touched for p in paths(t))
     )
     # Before the commit: what can't be worked out is not written.
-    worked = results.work_out(after if after is not None else store.assemble(row))
-    drawer.settle(row.owner_id, row.key, used_of(worked.analysis.build))
+    if after is None:
+        after = same(store.with_images(before, touched) or store.assemble(row), before)
+    worked = results.work_out(after)
+    used = used_of(worked.analysis.build)
+    if used != used_of(before):
+        drawer.settle(row.owner_id, row.key, used)
     _remember(row, worked)
-    return Written(row, worked, touched)
+    return worked
 
 
 def _remember(row: models.Build, worked: results.Worked) -> None:
@@ -283,6 +306,6 @@ def _values(build: Build) -> dict[str, Any]:
 
 
 __all__ = [
-    "NoBuild", "StaleEdit", "Written", "act", "create", "find", "name_of", "open_file",
-    "paths", "preview", "readable", "redo", "remove", "set_rules", "undo",
+    "NoBuild", "StaleEdit", "Titles", "Written", "act", "create", "find", "name_of", "open_file",
+    "paths", "preview", "readable", "redo", "remove", "set_rules", "titles", "undo",
 ]  # fmt: skip

@@ -9,6 +9,7 @@ from typing import NamedTuple, TypeVar
 from django.utils import timezone
 from easy_tally import Analysis, Build, analyse, compact
 from easy_tally.findings import Compact
+from easy_tally.things import same
 
 from builds import models, store
 
@@ -55,7 +56,7 @@ def current(row: models.Build) -> Build:
         build = _builds.get(at)
     if build is None:
         try:
-            build = store.read(row)
+            build = same(store.read(row))
         except store.Unreadable:
             # The list says so from now on, instead of what it kept of it.
             models.Card.objects.filter(build_id=row.pk).delete()

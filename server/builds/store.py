@@ -9,6 +9,7 @@ from __future__ import annotations
 import json
 from collections.abc import Iterator
 from contextlib import contextmanager
+from operator import attrgetter
 from typing import Any, TypedDict
 
 from django.db import connection
@@ -24,7 +25,8 @@ _APART = {"parts", "supply", "cables", "runs"}
 
 
 class Touched(TypedDict):
-    """One entity that an action touched: its place in its list, its images."""
+    """One entity that an action touched: its images, and its place in its list where it came or
+    went; what was there before and after stays in its place, whatever is said."""
 
     entity: str
     at: int
@@ -168,6 +170,32 @@ def _run_image(cable: models.Cable, run: models.Run) -> Image:
     }
 
 
+def with_images(build: Build, touched: list[Touched]) -> Build | None:
+    """A build as the tables hold it once what was touched is written, without reading them. None
+    where something comes or goes: then they tell the order. Raises Unreadable."""
+    if not all(map(stays, touched)):
+        return None
+    fields: dict[str, Any] = {name: getattr(build, name) for name in Build.model_fields}
+    for t in touched:
+        kind, _, key = t["entity"].partition(":")
+        image = t["after"] or {}
+        if kind == "build":
+            fields |= image
+        elif kind == "supply":
+            fields["supply"] = image
+        else:
+            key_of = _RUN_KEY if kind == "run" else _KEY
+            things = fields[f"{kind}s"]
+            fields[f"{kind}s"] = tuple(image if key_of(x) == key else x for x in things)
+    try:
+        return Build.model_validate(fields)
+    except ValidationError as error:
+        raise Unreadable(f"It can’t be read: {_short(error)}.") from error
+
+
+_KEY, _RUN_KEY = attrgetter("key"), attrgetter("cable")
+
+
 def differences(row: models.Build, before: Build, after: Build) -> list[Touched]:
     """What differs between two builds, each with its place in its list."""
     old, new = _things(before), _things(after)
@@ -181,8 +209,15 @@ def differences(row: models.Build, before: Build, after: Build) -> list[Touched]
         if image != changed:
             found.append({"entity": name, "at": 0, "before": image, "after": changed})
     for kind, table in (("part", models.Part), ("cable", models.Cable)):
-        _place(table, row, [t for t in found if t["entity"].startswith(f"{kind}:")])
+        _place(
+            table, row, [t for t in found if t["entity"].startswith(f"{kind}:") and not stays(t)]
+        )
     return found
+
+
+def stays(t: Touched) -> bool:
+    """Whether a thing was there before and after."""
+    return t["before"] is not None and t["after"] is not None
 
 
 def _place(table: Any, row: models.Build, touched: list[Touched]) -> None:
@@ -199,8 +234,9 @@ def _place(table: Any, row: models.Build, touched: list[Touched]) -> None:
         t["at"] = places.get(key, last)
 
 
-def write_images(row: models.Build, images: dict[str, tuple[int, Image | None]]) -> None:
-    """Make the tables hold these images: name → (place, image or None to remove)."""
+def write_images(row: models.Build, images: dict[str, tuple[int | None, Image | None]]) -> None:
+    """Make the tables hold these images: name → (place, None where it keeps the one that it has;
+    image, None to remove)."""
     _clear_runs(row, [n.partition(":")[2] for n in images if n.startswith("run:")])
     for name, (at, image) in images.items():
         kind, _, key = name.partition(":")
@@ -222,10 +258,14 @@ def _clear_runs(row: models.Build, cables: list[str]) -> None:
         models.Run.objects.filter(build_id=row.pk, cable__key__in=cables).delete()
 
 
-def _write_keyed(table: Any, row: models.Build, key: str, at: int, data: Image | None) -> None:
+def _write_keyed(
+    table: Any, row: models.Build, key: str, at: int | None, data: Image | None
+) -> None:
     rows = table.objects.filter(build_id=row.pk, key=key)
     if data is None:
         rows.delete()
+    elif at is None:
+        rows.update(data=data)
     elif not rows.update(data=data, position=at):
         table.objects.create(build_id=row.pk, key=key, data=data, position=at)
 
@@ -243,7 +283,7 @@ def _write_supply(row: models.Build, image: Image | None) -> None:
     models.Supply.objects.update_or_create(build_id=row.pk, defaults={"data": data})
 
 
-def _write_cable(row: models.Build, key: str, at: int, image: Image | None) -> None:
+def _write_cable(row: models.Build, key: str, at: int | None, image: Image | None) -> None:
     data = None if image is None else {k: v for k, v in image.items() if k != "plugs"}
     _write_keyed(models.Cable, row, key, at, data)
     if image is None:

@@ -3,9 +3,11 @@
 from __future__ import annotations
 
 from collections.abc import Mapping
+from functools import partial
 from itertools import pairwise
 from typing import NamedTuple
 
+from ..base.reuse import Reuse
 from ..base.units import State
 from ..standards.efficiency import (
     BTU_H_PER_W,
@@ -126,18 +128,30 @@ class Billed(NamedTuple):
         return self.wall_w * (self.to_h - self.from_h) / 1000
 
 
+#: A part of a stretch under one price, before anything is drawn: state, hours, band, price.
+_Cut = tuple[State, float, float, str, float | None]
+_CUT: Reuse[tuple[_Cut, ...]] = Reuse(200)
+
+
 def billed(place: Place, day: Day, wall: Mapping[State, float]) -> tuple[Billed, ...]:
     """A day's stretches cut where the price changes."""
+    cut = _CUT.of((place,), day, partial(_cut, place, day))
+    return tuple(
+        [Billed(s, start, end, wall[s], band, price) for s, start, end, band, price in cut]
+    )
+
+
+def _cut(place: Place, day: Day) -> tuple[_Cut, ...]:
     bands = [(*span, b) for b in place.tariff for span in b.on(day)]
-    found: list[Billed] = []
+    found: list[_Cut] = []
     for s in day_of(place, day):
         if not bands:
-            found.append(Billed(s.state, s.from_h, s.to_h, wall[s.state], "", place.price_kwh))
+            found.append((s.state, s.from_h, s.to_h, "", place.price_kwh))
         for starts, ends, band in bands:
             first, last = max(s.from_h, starts), min(s.to_h, ends)
             if first < last:
-                found.append(Billed(s.state, first, last, wall[s.state], band.name, band.price_kwh))
-    return tuple(sorted(found, key=lambda b: b.from_h))
+                found.append((s.state, first, last, band.name, band.price_kwh))
+    return tuple(sorted(found, key=lambda b: b[1]))
 
 
 class Year(NamedTuple):

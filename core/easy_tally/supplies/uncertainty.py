@@ -6,11 +6,12 @@ It stands here and not with the tally, since what it would settle is the size of
 from __future__ import annotations
 
 from dataclasses import dataclass
-from functools import reduce
+from functools import partial, reduce
 
 from ..base.declared import Figure
+from ..base.reuse import Reuse
 from ..base.series import ZERO, Bound, Span, add, span_at
-from ..tally.loads import Load, part_loads
+from ..tally.loads import Load, loads_of_part
 from ..tally.spikes import spikes_of
 from ..tally.sums import Sum, Tally, rows_of, sum_of
 from ..things.defaults import default
@@ -83,6 +84,14 @@ class _Rest:
     rows: Sum
 
 
+#: Parts with one figure at one value.
+_CHANGED: Reuse[Part] = Reuse(500)
+
+
+def _at(part: Part, field: str, value: float) -> Part:
+    return part.model_copy(update={field: Figure(low=value, likely=value, high=value)})
+
+
 def _pick_at(
     wired: Wired, rest: _Rest, total: Sum, part: Part, field: str, end: Bound
 ) -> int | None:
@@ -92,8 +101,9 @@ def _pick_at(
     if span is None:
         return None
     value: float = getattr(span, end)
-    changed = part.model_copy(update={field: Figure(low=value, likely=value, high=value)})
-    own = tuple(part_loads(changed, wired))
+    own = loads_of_part(
+        _CHANGED.of((part,), (field, value), partial(_at, part, field, value)), wired
+    )
     watts = reduce(add, (r.watts for r in rows_of(wired, own)), rest.rows.watts)
     spiking = spikes_of(wired, (*rest.loads, *own))
     return size(wired, Sum(watts, total.missing), spiking, wired.build.supply).pick_w

@@ -73,9 +73,13 @@ def _both(
     wired: Wired, loads: tuple[Load, ...], worst: Collection[str] = ()
 ) -> tuple[dict[Window, Span], dict[Window, Span]]:
     """In all, and at 12 V alone."""
-    at_12v = tuple([x for x in loads if x.rail == "v12"])
-    total, v12 = (_windows(_full(of), _above(wired, of, worst)) for of in (loads, at_12v))
-    return total, v12
+    total, v12 = _Together(), _Together()
+    for load in loads:
+        more = _more(wired, load, worst)
+        total.add(load, more)
+        if load.rail == "v12":
+            v12.add(load, more)
+    return total.windows(), v12.windows()
 
 
 #: Loads in a spike, by the load, its part, what is assumed, and the window.
@@ -89,15 +93,15 @@ def spiking_loads(wired: Wired, loads: tuple[Load, ...], window: Window) -> tupl
 
     def spiking(load: Load) -> Load:
         part = parts[load.part]
-        if not isinstance(part, Processor | Card) and load.spans.short == load.spans.full:
+        if part.kind not in ("processor", "card") and load.spans.short == load.spans.full:
             return load
-        return _SPIKING.of((load, part, assume), window, partial(_spiking, load, part, assume, i))
+        made = partial(_spiking, load, _more(wired, load), i)
+        return _SPIKING.of((load, part, assume), window, made)
 
     return tuple([spiking(x) for x in loads])
 
 
-def _spiking(load: Load, part: Part, assume: Assumptions, i: int) -> Load:
-    more = _excess(assume, part, load)
+def _spiking(load: Load, more: _Excess | None, i: int) -> Load:
     factor = 1.0
     if more is not None and load.net.full.likely > 0:
         factor = 1 + more[i].likely / load.net.full.likely
@@ -107,9 +111,12 @@ def _spiking(load: Load, part: Part, assume: Assumptions, i: int) -> Load:
     return replace(load, spans=load.spans._replace(short=short))
 
 
-def spikes_of(wired: Wired, loads: tuple[Load, ...]) -> dict[Window, Span]:
+def spikes_of(wired: Wired, loads: Iterable[Load]) -> dict[Window, Span]:
     """Watts [W] of some loads together in every window."""
-    return _windows(_full(loads), _above(wired, loads))
+    found = _Together()
+    for load in loads:
+        found.add(load, _more(wired, load))
+    return found.windows()
 
 
 #: A part, and which of its instances.
@@ -124,52 +131,57 @@ class _Above:
     watts: list[list[float]]
 
 
-def _above(
-    wired: Wired, loads: tuple[Load, ...], worst: Collection[str] = ()
-) -> dict[_Alike, _Above]:
-    """Instances spike one by one, the loads of one instance together; `worst`: parts that are
-    taken at the standard's worst."""
-    found: dict[_Alike, _Above] = {}
-    for load in loads:
-        if load.part in worst:
-            more: tuple[Span, ...] | None = _times(load.net.full, CARD_WORST)
-        else:
-            part = wired.parts[load.part]
-            if not isinstance(part, Processor | Card):
-                continue
-            more = _excess(wired.build.assumptions, part, load)
+class _Together:
+    """Loads in a spike: all at full, and what goes above it. Instances spike one by one, the loads
+    of one instance together."""
+
+    def __init__(self) -> None:
+        self.full = [0.0, 0.0, 0.0]
+        self.above: dict[_Alike, _Above] = {}
+
+    def add(self, load: Load, more: _Excess | None) -> None:
+        """Add a load, and what it goes above its full load."""
+        count, full = load.count, self.full
+        for k, watts in enumerate(load.net.full):
+            full[k] += watts * count
         if more is None:
-            continue
-        alike = (load.part, load.instances)
-        own = found.setdefault(alike, _Above(load.count, [[0.0] * 3 for _ in WINDOWS]))
-        for i, span in enumerate(more):
+            return
+        new = _Above(count, [[0.0] * 3 for _ in WINDOWS])
+        own = self.above.setdefault((load.part, load.instances), new)
+        for so_far, span in zip(own.watts, more, strict=True):
             for k, watts in enumerate(span):
-                own.watts[i][k] += watts
-    return found
+                so_far[k] += watts
 
-
-def _full(loads: Iterable[Load]) -> list[float]:
-    full_low = full_likely = full_high = 0.0
-    for load in loads:
-        (low, likely, high), count = load.net.full, load.count
-        full_low += low * count
-        full_likely += likely * count
-        full_high += high * count
-    return [full_low, full_likely, full_high]
+    def windows(self) -> dict[Window, Span]:
+        """Full load and the excesses above it in every window."""
+        full = self.full
+        return {
+            w: Span(*[full[k] + _root(self.above, i, w, k) for k in range(3)])
+            for i, w in enumerate(WINDOWS)
+        }
 
 
 def _root(above: dict[_Alike, _Above], i: int, window: Window, k: int) -> float:
     """What the excesses come to together in window `i`, at bound `k`."""
-    power = 2 if window in SQUARED else 1
-    whole: float = sum(x.count * x.watts[i][k] ** power for x in above.values())
-    return math.sqrt(whole) if power == 2 else whole
+    if window in SQUARED:
+        return math.sqrt(sum([x.count * x.watts[i][k] ** 2 for x in above.values()]))
+    return float(sum([x.count * x.watts[i][k] for x in above.values()]))
 
 
-def _windows(full: list[float], above: dict[_Alike, _Above]) -> dict[Window, Span]:
-    """Full load and the excesses above it in every window."""
-    return {
-        w: Span(*(full[k] + _root(above, i, w, k) for k in range(3))) for i, w in enumerate(WINDOWS)
-    }
+#: What a load goes above its full load in each window, by the load, its part, what is assumed.
+_Excess = tuple[Span, ...]
+_EXCESS: Reuse[_Excess | None] = Reuse(1_000)
+
+
+def _more(wired: Wired, load: Load, worst: Collection[str] = ()) -> _Excess | None:
+    """What one instance's load goes above its full load in each window; None: never. `worst`:
+    parts that are taken at the standard's worst."""
+    part = wired.parts[load.part]
+    if part.kind not in ("processor", "card"):
+        return None
+    assume, at_worst = wired.build.assumptions, load.part in worst
+    made = partial(_excess, assume, part, load, at_worst)
+    return _EXCESS.of((load, part, assume), at_worst, made)
 
 
 def spike_rows(wired: Wired, loads: tuple[Load, ...]) -> tuple[SpikeRow, ...]:
@@ -182,7 +194,10 @@ def spike_rows(wired: Wired, loads: tuple[Load, ...]) -> tuple[SpikeRow, ...]:
         )
         for x in loads
     ]  # fmt: skip
-    above = _above(wired, loads)
+    together = _Together()
+    for x in loads:
+        together.add(x, _more(wired, x))
+    above = together.above
     for (key, _), own in above.items():
         watts = {w: _share(above, own, i, w) for i, w in enumerate(WINDOWS)}
         part = wired.parts[key]
@@ -231,9 +246,10 @@ def _list(factors: tuple[float, ...]) -> str:
     return " / ".join(f"{f:g}" for f in factors)
 
 
-def _excess(assume: Assumptions, part: Part, load: Load) -> tuple[Span, ...] | None:
-    """What one instance's load goes above its full load in each window; None: never."""
+def _excess(assume: Assumptions, part: Part, load: Load, at_worst: bool) -> _Excess | None:
     full, short = load.net.full, load.net.short
+    if at_worst:
+        return _times(full, CARD_WORST)
     if isinstance(part, Processor):
         return tuple(
             Span(*(max(f * a, s * b) - f for f, s in zip(full, short, strict=True)))

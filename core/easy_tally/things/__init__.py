@@ -24,11 +24,13 @@ from .parts import (
 )
 from .presets import PRESETS
 from .rules import POSITIONS, HouseRules
+from .same import same
 from .supply import PORT_WORDS, Port, PortGroup, Supply
 
 __all__ = [
     "FORMAT_VERSION", "HEADER_WORDS", "PART_KINDS", "PORT_WORDS", "POSITIONS", "PRESETS",
     "Adapter", "Assumptions", "Board", "Build", "Cable", "Card", "Case", "Connection", "Drive",
     "Extension", "Fan", "Header", "HouseRules", "Hub", "Part", "Plug", "Port", "PortGroup",
-    "Processor", "RailPins", "Run", "Slot", "Socket", "SocketRef", "Supply", "SupplyEnd", "ties",
+    "Processor", "RailPins", "Run", "Slot", "Socket", "SocketRef", "Supply", "SupplyEnd",
+    "same", "ties",
 ]  # fmt: skip

@@ -29,10 +29,8 @@ def answer(*pieces: tuple[str, bytes], status: int = 200) -> HttpResponse:
     return HttpResponse(b"{" + body + b"}", status=status, content_type="application/json")
 
 
-def _history(row: Build) -> bytes:
-    titles = dict(row.changes.filter(seq__in=(row.head, row.head + 1)).values_list("seq", "title"))
-    history = schemas.History(undo=titles.get(row.head), redo=titles.get(row.head + 1))
-    return history.model_dump_json().encode()
+def _history(titles: actions.Titles) -> bytes:
+    return schemas.History(undo=titles.undo, redo=titles.redo).model_dump_json().encode()
 
 
 def whole(row: Build, status: int = 200) -> HttpResponse:
@@ -43,7 +41,7 @@ def whole(row: Build, status: int = 200) -> HttpResponse:
         ("version", dump(int, row.version)),
         ("doc", found.analysis.build.model_dump_json().encode()),
         ("result", dump(Compact, found.result)),
-        ("history", _history(row)),
+        ("history", _history(actions.titles(row))),
         status=status,
     )
 
@@ -63,5 +61,5 @@ def written(done: actions.Written) -> HttpResponse:
         ("changed", dump(list[Any], changed)),
         ("order", dump(dict[str, list[str]], order)),
         ("result", dump(Compact, done.worked.result)),
-        ("history", _history(row)),
+        ("history", _history(done.titles)),
     )

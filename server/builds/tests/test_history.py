@@ -30,9 +30,11 @@ def _file(row: Build) -> str:
 
 
 def _step(row: Build, way: str) -> None:
-    results.forget()
+    """One step of undo or redo; what is kept of it is what the tables hold."""
     row = Build.objects.get(pk=row.pk)
-    getattr(actions, way)(current_owner(), row.key, row.version)
+    done = getattr(actions, way)(current_owner(), row.key, row.version)
+    if build_file.write(done.build) != _file(row):
+        raise AssertionError(f"after {way} another build is kept than is written")
 
 
 def _edits(draw: st.DrawFn, row: Build) -> edits.Edit:

@@ -25,7 +25,7 @@ from ...wiring import Wired
 from . import board, cards, cooling, drives
 from .common import NOTHING, Feed, Load, PerState
 
-__all__ = ["NOTHING", "Feed", "Load", "PerState", "loads", "part_loads"]
+__all__ = ["NOTHING", "Feed", "Load", "PerState", "loads", "loads_of_part"]
 
 
 #: Loads of parts, by the part, what is assumed, and what else of the build they follow from.
@@ -34,10 +34,11 @@ _LOADS: Reuse[tuple[Load, ...]] = Reuse(2_000)
 
 def loads(wired: Wired) -> tuple[Load, ...]:
     """Every load of a build, in the order of its parts."""
-    return tuple(load for part in wired.build.parts for load in _of_part(part, wired))
+    return tuple(load for part in wired.build.parts for load in loads_of_part(part, wired))
 
 
-def _of_part(part: Part, wired: Wired) -> tuple[Load, ...]:
+def loads_of_part(part: Part, wired: Wired) -> tuple[Load, ...]:
+    """Every load of one part, which may stand in the place of one of the build."""
     build = wired.build
     more: Hashable = build.spin_up_at_once is not None
     match part:
@@ -50,10 +51,10 @@ def _of_part(part: Part, wired: Wired) -> tuple[Load, ...]:
             pass
         case _:
             more = None
-    return _LOADS.of((part, build.assumptions), more, lambda: tuple(part_loads(part, wired)))
+    return _LOADS.of((part, build.assumptions), more, lambda: tuple(_part_loads(part, wired)))
 
 
-def part_loads(part: Part, wired: Wired) -> Iterator[Load]:
+def _part_loads(part: Part, wired: Wired) -> Iterator[Load]:
     """The loads of one part; of one instance each, with how many there are."""
     assume = wired.build.assumptions
     match part:
