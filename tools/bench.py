@@ -20,7 +20,7 @@ sys.path[:0] = [str(ROOT / "core"), str(ROOT / "tools")]
 from bench_map import mapping  # noqa: E402
 from bench_readings import readings  # noqa: E402
 from easy_tally import Build, Wired, analyse, compact  # noqa: E402
-from easy_tally.editing import ChangePart  # noqa: E402
+from easy_tally.editing import ChangePart, Park  # noqa: E402
 from easy_tally.files import build_file  # noqa: E402
 from easy_tally.findings import forget  # noqa: E402
 from easy_tally.supplies import size  # noqa: E402
@@ -70,6 +70,15 @@ def _edits(build: Build, times: int) -> float:
     return median_ms(lambda: analyse(next(left)), times)
 
 
+def _candidates(build: Build) -> float:
+    """Median milliseconds of an analysis of the build with another map: one plug out each."""
+    fed = [f for f in Wired(build).feeds.values() if f.input.between is None]
+    maps = [Park(cable=f.cable.key, plug=f.plug.key).apply(build) for f in fed]
+    analyse(build)
+    left = iter(maps)
+    return median_ms(lambda: analyse(next(left)), len(maps))
+
+
 def core(unit: float) -> None:
     """Everything about one build, in the core."""
     files = [ROOT / "demo/builds/heron.tally.json", ROOT / "core/tests/data/sixty.tally.json"]
@@ -87,6 +96,10 @@ def core(unit: float) -> None:
         show(
             f"  after an edit of a card ({edited / fresh:.2f} of it)", edited, unit, "a third of it"
         )
+        if build.runs:
+            candidate = _candidates(build)
+            of = f"  of a candidate map ({candidate / fresh:.2f} of it)"
+            show(of, candidate, unit, "a third of it")
         show(
             f"  of which the tally: loads, sums, spikes, sizing, {build.name}",
             median_ms(lambda b=build: tally_alone(b), 60),

@@ -11,6 +11,7 @@ from ..standards.connectors import Half
 from ..things.build import Build
 from ..things.cables import Cable, Connection, Plug, Run, SocketRef
 from ..things.fits import best_half, fit
+from ..things.same import connected
 from ..things.supply import port_takes
 from ..wiring import Carrier, Feed, Wired, never_allowed
 from ..wiring.never import why_never
@@ -224,12 +225,9 @@ def _plug(carrier: Carrier, key: str) -> Plug:
 def _each(build: Build, made: Callable[[str, Connections], Connections]) -> Build:
     """A build with the connections of every run and of all that stands in between made anew, by
     whose they are."""
-    runs = [r.model_copy(update={"connections": made(r.cable, r.connections)}) for r in build.runs]
+    runs = [connected(r, made(r.cable, r.connections)) for r in build.runs]
     between: dict[str, Any] = {
-        name: tuple(
-            t.model_copy(update={"connections": made(t.key, t.connections)})
-            for t in getattr(build, name)
-        )
+        name: tuple(connected(t, made(t.key, t.connections)) for t in getattr(build, name))
         for name in BETWEEN
     }
     fixed = {c.key for c in build.cables if not c.needs}

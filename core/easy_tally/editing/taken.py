@@ -12,6 +12,7 @@ from ..things.adapters import Adapter, Extension
 from ..things.build import Build
 from ..things.cables import Cable, Connection, Run
 from ..things.parts import Card
+from ..things.same import connected
 from ..things.supply import Supply
 from .base import EditBase
 from .supply import TakeSupply
@@ -68,10 +69,7 @@ class TakeMap(EditBase):
         whole = self.added.to(build)
 
         def laid(things: tuple[Any, ...]) -> tuple[Any, ...]:
-            return tuple(
-                t.model_copy(update={"connections": self.between.get(t.key, t.connections)})
-                for t in things
-            )
+            return tuple(connected(t, self.between.get(t.key, t.connections)) for t in things)
 
         return remade(
             whole, "map", runs=self.runs, adapters=laid(whole.adapters),

@@ -9,6 +9,7 @@ from typing import Literal
 from ..things.adapters import Adapter, Extension
 from ..things.build import Build
 from ..things.cables import Connection, Run
+from ..things.same import connected, same
 from .program import GOALS, Answer, Facts, GoalId, Program, Stopped
 from .realise import Laying
 from .world import scenarios, world
@@ -159,12 +160,10 @@ def applied(build: Build, found: Mapping) -> Build:
     """A build with a map laid in it."""
 
     def laid(things: tuple) -> tuple:  # type: ignore[type-arg]
-        return tuple(
-            t.model_copy(update={"connections": found.between.get(t.key, t.connections)})
-            for t in things
-        )
+        return tuple(connected(t, found.between.get(t.key, t.connections)) for t in things)
 
-    return build.model_copy(
-        update={"runs": found.runs, "adapters": laid(build.adapters),
-                "extensions": laid(build.extensions)}
-    )  # fmt: skip
+    changes = {
+        "runs": found.runs, "adapters": laid(build.adapters), "extensions": laid(build.extensions)
+    }  # fmt: skip
+    # A run that is laid as it is already is the same run, judged already.
+    return same(build.model_copy(update=changes), build)

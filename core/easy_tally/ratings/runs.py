@@ -6,6 +6,7 @@ what is not built yet too.
 
 from __future__ import annotations
 
+from bisect import insort
 from collections.abc import Callable, Iterator, Mapping
 from dataclasses import dataclass, field, replace
 from functools import partial
@@ -146,10 +147,11 @@ def _judged_alone(wired: Wired, run: CarriedRun, carried: Carried) -> RunResult:
     beyond = tuple(onwards(wired, run, carried)) if wired.betweens else ()
     ground = Ground(wired=wired, run=run, beyond=beyond)
     found = [e for check in MAP_CHECKS if not check.of_groups for e in _find(check, ground)]
+    found.sort(key=_order)
     stretches = tuple(lead_stretches(beyond, wired.build.spin_up_at_once))
     return RunResult(
         wired=run.wired,
-        verdict=_sorted(found),
+        verdict=found[0].judged.verdict if found else "within",
         elements=tuple(found),
         steps=tuple(profile(run, found, stretches)),
         safety={
@@ -163,22 +165,18 @@ def _judged_alone(wired: Wired, run: CarriedRun, carried: Carried) -> RunResult:
 def _judged_in_groups(
     ground: Ground, alone: RunResult, limits: dict[str, float | None]
 ) -> RunResult:
-    found = [e for check in MAP_CHECKS if check.of_groups for e in _find(check, ground)]
-    found = [*alone.elements, *found]
+    found = list(alone.elements)
+    for check in MAP_CHECKS:
+        for e in _find(check, ground) if check.of_groups else ():
+            insort(found, e, key=_order)
     return replace(
-        alone, verdict=_sorted(found), elements=tuple(found),
+        alone, verdict=found[0].judged.verdict if found else "within", elements=tuple(found),
         unlimited=tuple(k for k, limit in limits.items() if limit is None),
     )  # fmt: skip
 
 
-def _sorted(found: list[Element]) -> Verdict:
-    """Put what was found in order, worst first; the verdict on the whole."""
-    # A reach that does is no share of anything that wears or heats: behind the others.
-    found.sort(key=lambda e: _order(e))
-    return found[0].judged.verdict if found else "within"
-
-
 def _order(e: Element) -> tuple[int, bool, float]:
+    """Worst first. A reach that does is no share of anything that wears or heats: behind."""
     worst, share = rank(e.judged.verdict, e.judged.share)
     return worst, e.kind == "reach" and e.judged.verdict == "within", share
 

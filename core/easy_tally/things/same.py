@@ -3,11 +3,14 @@ was there before, so that all that was worked out of it holds (`base.reuse`)."""
 
 from __future__ import annotations
 
-from typing import Any
+from typing import Any, TypeVar
 
 from ..base.declared import Model
 from ..base.reuse import Reuse
 from .build import Build
+from .cables import Connection
+
+_M = TypeVar("_M", bound=Model)
 
 _LISTS = ("parts", "cables", "adapters", "extensions", "backplanes", "runs")
 _SINGLE = ("house_rules", "assumptions", "case", "place", "bracket", "supply")
@@ -36,6 +39,14 @@ def same(build: Build, like: Build | None = None) -> Build:
         if thing is not None and (made_one := one(thing)) is not thing:
             changes[name] = made_one
     return build.model_copy(update=changes) if changes else build
+
+
+def connected(thing: _M, connections: tuple[Connection, ...]) -> _M:
+    """A run, or what stands in between, with these connections; itself where it has them."""
+    of: Any = thing
+    if of.connections == connections:
+        return thing
+    return thing.model_copy(update={"connections": connections})
 
 
 def _things(build: Build) -> list[Any]:
