@@ -68,3 +68,21 @@ class Same(unittest.TestCase):
         self.assertEqual(
             same(b.model_copy(update={"parts": (like, *b.parts[1:])}), b).parts[0].note, "b"
         )
+
+    def test_a_build_that_was_there_is_that_one(self) -> None:
+        b = same(_read())
+        changed = same(_power(230).apply(b), b)
+        back = same(_power(231).apply(changed), changed)
+        self.assertIs(same(_power(230).apply(back), back), changed)
+        self.assertIs(same(_read()), b)
+
+    def test_a_build_of_the_same_things_by_another_name_is_another(self) -> None:
+        b = same(_read())
+        other = same(b.model_copy(update={"name": "Other"}), b)
+        self.assertEqual((b.name, other.name), ("Heron", "Other"))
+        self.assertIs(other.parts[0], b.parts[0])
+
+    def test_the_order_of_things_counts(self) -> None:
+        b = same(_read())
+        turned = same(b.model_copy(update={"cables": tuple(reversed(b.cables))}), b)
+        self.assertEqual(turned.cables, tuple(reversed(b.cables)))

@@ -3,12 +3,15 @@
 from __future__ import annotations
 
 from collections import OrderedDict
+from functools import partial
 from threading import Lock
 from typing import NamedTuple, TypeVar
 
 from django.utils import timezone
 from easy_tally import Analysis, Build, analyse, compact
+from easy_tally.base import Reuse
 from easy_tally.findings import Compact
+from easy_tally.findings import forget as forget_all
 from easy_tally.things import same
 
 from builds import models, store
@@ -30,9 +33,18 @@ _worked: OrderedDict[_At, Worked] = OrderedDict()
 _lock = Lock()
 
 
+#: What was worked out, by the build itself: a preview that is made, a step that is taken back.
+_WORKED: Reuse[Worked] = Reuse(_MOST)
+
+
 def work_out(build: Build) -> Worked:
-    """Compute everything about a build; keeps nothing."""
-    found = analyse(build, timezone.now().year)
+    """Compute everything about a build, or what was computed of this very one."""
+    year = timezone.now().year
+    return _WORKED.of((build,), year, partial(_work_out, build, year))
+
+
+def _work_out(build: Build, year: int) -> Worked:
+    found = analyse(build, year)
     return Worked(found, compact(found))
 
 
@@ -87,3 +99,4 @@ def forget() -> None:
     with _lock:
         _builds.clear()
         _worked.clear()
+    forget_all()

@@ -4,9 +4,10 @@ from __future__ import annotations
 
 from .declared import Bounds, Figure
 from .problems import problems_of
+from .reuse import Reuse
 from .units import RAIL_WORDS, STATE_NAMES, TALLY_STATES, State
 
 __all__ = [
-    "RAIL_WORDS", "STATE_NAMES", "TALLY_STATES", "Bounds", "Figure",
-    "State", "problems_of",
+    "RAIL_WORDS", "STATE_NAMES", "TALLY_STATES", "Bounds", "Figure", "Reuse", "State",
+    "problems_of",
 ]  # fmt: skip

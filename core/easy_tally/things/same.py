@@ -18,9 +18,15 @@ _SINGLE = ("house_rules", "assumptions", "case", "place", "bracket", "supply")
 _KNOWN: Reuse[Model] = Reuse(4_000)
 
 
+#: Builds by their things, and what they say beside them.
+_BUILDS: Reuse[Build] = Reuse(100)
+_BESIDE = tuple(n for n in Build.model_fields if n not in (*_LISTS, *_SINGLE))
+
+
 def same(build: Build, like: Build | None = None) -> Build:
-    """An equal build, made of things that were there before wherever they are equal; `like`: one
-    that is made so already, whose things are known."""
+    """An equal build, made of things that were there before wherever they are equal, and itself one
+    that was there before where it is; `like`: one that is made so already, whose things are
+    known."""
     known = {id(t) for t in _things(like)} if like is not None else set()
 
     def one(thing: Model) -> Model:
@@ -28,17 +34,18 @@ def same(build: Build, like: Build | None = None) -> Build:
             return thing
         return _KNOWN.of((), (type(thing), thing.model_dump_json()), lambda: thing)
 
-    changes: dict[str, Any] = {}
-    for name in _LISTS:
-        things = getattr(build, name)
-        made = tuple([one(t) for t in things])
-        if any(a is not b for a, b in zip(things, made, strict=True)):
-            changes[name] = made
+    fields: dict[str, Any] = {
+        name: tuple([one(t) for t in getattr(build, name)]) for name in _LISTS
+    }
     for name in _SINGLE:
         thing = getattr(build, name)
-        if thing is not None and (made_one := one(thing)) is not thing:
-            changes[name] = made_one
-    return build.model_copy(update=changes) if changes else build
+        fields[name] = None if thing is None else one(thing)
+    things = tuple([t for name in _LISTS for t in (*fields[name], None)])
+    beside = tuple([getattr(build, name) for name in _BESIDE])
+    return _BUILDS.of(
+        (*things, *(fields[name] for name in _SINGLE)), beside,
+        lambda: build.model_copy(update=fields),
+    )  # fmt: skip
 
 
 def connected(thing: _M, connections: tuple[Connection, ...]) -> _M:
