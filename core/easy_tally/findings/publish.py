@@ -26,6 +26,7 @@ from ..standards.connectors import CONNECTORS, PLUGS
 from ..standards.signals import SIGNAL_FIELDS
 from ..supplies.asked import SupplyCheck
 from ..supplies.uncertainty import mover
+from ..tally.signals import SignalCount
 from ..tally.spikes import SpikeRow, Spikes, spike_rows
 from ..tally.sums import Path, Row, Sum, Tally
 from ..things.cables import Plug
@@ -180,14 +181,19 @@ def _unspoken(a: Analysis) -> tuple[UnspokenAnswer, ...]:
     )
 
 
+#: Signal ports of a kind, by their count.
+_SIGNALS: Reuse[SignalAnswer] = Reuse(500)
+
+
 def _signals(a: Analysis) -> tuple[SignalAnswer, ...]:
-    return tuple(
-        SignalAnswer(
-            kind=c.kind, words=wording.kind_words(c.kind), field=SIGNAL_FIELDS[c.kind],
-            needed=c.needed[0], needed_most=_at_most(c.needed[1]), there=int(c.there[0]),
-            there_most=_at_most(c.there[1]), verdict=c.verdict, needed_by=wording.who_needs(c),
-        )
-        for c in a.signals.counts
+    return tuple([_SIGNALS.of((c,), None, partial(_signal, c)) for c in a.signals.counts])
+
+
+def _signal(c: SignalCount) -> SignalAnswer:
+    return SignalAnswer(
+        kind=c.kind, words=wording.kind_words(c.kind), field=SIGNAL_FIELDS[c.kind],
+        needed=c.needed[0], needed_most=_at_most(c.needed[1]), there=int(c.there[0]),
+        there_most=_at_most(c.there[1]), verdict=c.verdict, needed_by=wording.who_needs(c),
     )  # fmt: skip
 
 
@@ -218,8 +224,16 @@ def _amount(span: Span, missing: tuple[str, ...] = ()) -> Amount:
     return Amount(low=span.low, likely=span.likely, high=span.high, missing=missing)
 
 
+#: Amounts by their sum, and what it is multiplied by.
+_AMOUNTS: Reuse[Amounts] = Reuse(2_000)
+
+
 def _amounts(drawn: Sum, factor: float = 1.0) -> Amounts:
-    return _each_state(drawn.watts if factor == 1.0 else scale(drawn.watts, factor), drawn.missing)
+    def made() -> Amounts:
+        watts = drawn.watts if factor == 1.0 else scale(drawn.watts, factor)
+        return _each_state(watts, drawn.missing)
+
+    return _AMOUNTS.of((drawn,), factor, made)
 
 
 def _each_state(watts: Series, missing: tuple[str, ...]) -> Amounts:
@@ -458,7 +472,15 @@ def _worst_first(b: BoardElement) -> tuple[int, float]:
     return rank(b.judged.verdict, b.judged.share)
 
 
+#: Limits on the way through the board, by themselves and the part that sets them.
+_BOARD: Reuse[BoardAnswer] = Reuse(2_000)
+
+
 def _board(wired: Wired, b: BoardElement) -> BoardAnswer:
+    return _BOARD.of((b, wired.parts.get(b.part)), None, partial(_board_of, wired, b))
+
+
+def _board_of(wired: Wired, b: BoardElement) -> BoardAnswer:
     j = b.judged
     return BoardAnswer(
         kind=b.kind, title=wording.board_title(wired, b), load=j.load, limit=j.limit,

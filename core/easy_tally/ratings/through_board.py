@@ -16,7 +16,7 @@ from ..base.series import NO_SERIES, NO_TALLY, Series, add, scale
 from ..base.units import GROUND, RAIL_V, TALLY_STATES, Line
 from ..standards.connectors import PINS, SLOT_W, PlugKind
 from ..standards.margins import WITHIN_GRANT, WITHIN_RATING
-from ..tally.demand import Carried
+from ..tally.demand import Carried, Demand
 from ..tally.loads import Load
 from ..things.cables import Cable, Plug
 from ..things.parts import ON_HEADER, Board, Card, Header, OnHeader, Part
@@ -65,13 +65,28 @@ def by_board(load: Load, wired: Wired) -> bool:
     return load.feed in ("slot", "board")
 
 
+#: Elements of the main plug, by what comes through it.
+_MAIN: Reuse[tuple[BoardElement, ...]] = Reuse(500)
+
+
 def _main_plug(
     wired: Wired, main: Input, loads: tuple[Load, ...], carried: Carried
-) -> Iterator[BoardElement]:
+) -> tuple[BoardElement, ...]:
     """Amperes a pin of the main plug on every line; of standby asleep too."""
     demand = carried.by_input.get(main.ref)
     if demand is None:
-        return
+        return ()
+    own = [x for x in loads if x.rail == "v5sb" or by_board(x, wired)]
+    names = tuple([wired.parts[x.part].name for x in own])
+    made = partial(_of_main, wired, main, own, demand)
+    things = (main, wired.feeds.get(main.ref), demand, wired.build.assumptions, *own)
+    return _MAIN.of(things, names, made)
+
+
+def _of_main(
+    wired: Wired, main: Input, loads: list[Load], demand: Demand
+) -> tuple[BoardElement, ...]:
+    found = []
     plug, cable, mated, pins = _plug_in(wired, main)
     awake, standby = Flow(), Flow()
     awake.add(demand.amps, demand.missing)
@@ -86,10 +101,13 @@ def _main_plug(
             judged = e.judged
             if e.line == "v5sb":
                 judged = judge(series, judged.rated, WITHIN_RATING, states=TALLY_STATES)
-            yield BoardElement(
-                kind="main plug pins", line=e.line, at=main.at.socket, judged=judged, unit="A",
-                part=main.part.key, field="sockets", causes=_largest(wired, causes),
+            found.append(
+                BoardElement(
+                    kind="main plug pins", line=e.line, at=main.at.socket, judged=judged, unit="A",
+                    part=main.part.key, field="sockets", causes=_largest(wired, causes),
+                )
             )  # fmt: skip
+    return tuple(found)
 
 
 def _nothing_feeds(wired: Wired, loads: tuple[Load, ...]) -> Iterator[BoardElement]:
@@ -120,7 +138,7 @@ def _plug_in(wired: Wired, main: Input) -> tuple[Plug, Carrier, str, dict[str, i
     return plug, cable, kind, PINS[kind] | {"v12": wired.pins_12v(main)}
 
 
-def _standby_amps(loads: tuple[Load, ...]) -> Series:
+def _standby_amps(loads: list[Load]) -> Series:
     """Amperes [A] at 5 V standby in every state of the tally, sleep first."""
     amps = NO_TALLY
     for load in loads:

@@ -110,14 +110,22 @@ def signals(wired: Wired) -> Signals:
     """Count the signal ports of a build."""
     off, keep_free = _switched_off(wired)
     needs, gives = _needs(wired), _gives(wired, off)
-    counts = tuple(
-        SignalCount(
-            kind=kind, needs=tuple(needs[kind]), gives=tuple(gives[kind]),
-            off=off if kind == "sata" else (0, 0),
-        )
-        for kind in SIGNAL_FIELDS
-    )  # fmt: skip
+    counts = tuple([_count(kind, needs[kind], gives[kind], off) for kind in SIGNAL_FIELDS])
     return Signals(counts=counts, keep_free=keep_free, speeds=_speeds(wired))
+
+
+#: Counts, by who needs and gives.
+_COUNTS: Reuse[SignalCount] = Reuse(500)
+
+
+def _count(
+    kind: SignalKind, needs: list[Item], gives: list[Item], off: tuple[int, int]
+) -> SignalCount:
+    def made() -> SignalCount:
+        return SignalCount(kind=kind, needs=tuple(needs), gives=tuple(gives), off=dead)
+
+    dead = off if kind == "sata" else (0, 0)
+    return _COUNTS.of((*needs, None, *gives), (kind, dead), made)
 
 
 # -- what needs one ------------------------------------------------------------------------
@@ -197,20 +205,26 @@ def _gives(wired: Wired, off: tuple[int, int]) -> dict[SignalKind, list[Item]]:
     Of SATA data ports the board gives those that are not switched `off`."""
     found: dict[SignalKind, list[Item]] = {kind: [] for kind in SIGNAL_FIELDS}
     board = wired.board
-    for kind, field in SIGNAL_FIELDS.items() if board is not None else ():
+    if board is not None:
+        for kind, item in _GIVES.of((board,), off, partial(_given_by_board, board, off)):
+            found[kind].append(item)
+    for part in wired.build.parts:
+        for kind, item in _GIVES.of((part,), None, partial(_given_by, part)):
+            found[kind].append(item)
+    return found
+
+
+def _given_by_board(board: Board, off: tuple[int, int]) -> tuple[tuple[SignalKind, Item], ...]:
+    found: list[tuple[SignalKind, Item]] = []
+    for kind, field in SIGNAL_FIELDS.items():
         n = getattr(board, field)
         n = len(n) if isinstance(n, tuple) else n
         least, most = off if kind == "sata" else (0, 0)
         low = 0 if n is None else max(0, n - most)
         high = math.inf if n is None else n - least
-        if board is not None:
-            found[kind].append(
-                Item(key=board.key, name=board.name, low=low, high=high, field=field)
-            )
-    for part in wired.build.parts:
-        for kind, item in _GIVES.of((part,), None, partial(_given_by, part)):
-            found[kind].append(item)
-    return found
+        item = Item(key=board.key, name=board.name, low=low, high=high, field=field)
+        found.append((kind, item))
+    return tuple(found)
 
 
 def _given_by(part: Part) -> tuple[tuple[SignalKind, Item], ...]:

@@ -80,8 +80,12 @@ class Tally:
     rows: tuple[Row, ...]
 
 
-#: Sums of the rows of one part and path, by them.
+#: Sums of some rows, by them.
 _SUMS: Reuse[Sum] = Reuse(2_000)
+
+
+def _kept(rows: list[Row]) -> Sum:
+    return _SUMS.of(tuple(rows), None, partial(sum_of, rows))
 
 
 def rows_of(wired: Wired, loads: tuple[Load, ...]) -> tuple[Row, ...]:
@@ -102,9 +106,9 @@ def tally(wired: Wired, loads: tuple[Load, ...]) -> Tally:
         by_part.setdefault((row.part, row.path), []).append(row)
     return Tally(
         total=sum_of(list(rows)),
-        by_rail={k: sum_of(x) for k, x in by_rail.items()},
-        by_path={k: sum_of(x) for k, x in by_path.items()},
-        by_part={k: _SUMS.of(tuple(x), None, partial(sum_of, x)) for k, x in by_part.items()},
+        by_rail={k: _kept(x) for k, x in by_rail.items()},
+        by_path={k: _kept(x) for k, x in by_path.items()},
+        by_part={k: _kept(x) for k, x in by_part.items()},
         rows=rows,
     )
 

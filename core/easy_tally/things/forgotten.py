@@ -5,8 +5,10 @@ from __future__ import annotations
 import re
 from collections.abc import Callable
 from dataclasses import dataclass
+from functools import partial
 from typing import Literal
 
+from ..base.reuse import Reuse
 from .parts import Board, Drive, Fan, Part, UsbLoad
 
 Topic = Literal[
@@ -22,12 +24,14 @@ class Forgettable:
     words: str
     look: str
     draws: bool
-    #: Whether some parts speak of it.
-    spoken_of: Callable[[tuple[Part, ...]], bool]
+    #: Whether a part speaks of it.
+    spoken_by: Callable[[Part], bool]
+    #: The kind of part without which it is nothing that could be forgotten.
+    only_with: str = ""
 
 
-def _any(*kinds: str) -> Callable[[tuple[Part, ...]], bool]:
-    return lambda parts: any(p.kind in kinds for p in parts)
+def _is(*kinds: str) -> Callable[[Part], bool]:
+    return lambda part: part.kind in kinds
 
 
 def _cools(part: Part) -> bool:
@@ -42,18 +46,15 @@ def _stores(part: Part) -> bool:
     return part.kind == "m2" or (isinstance(part, Drive) and part.form in ("3.5", "2.5"))
 
 
-def _second_lead(parts: tuple[Part, ...]) -> bool:
+def _second_lead(part: Part) -> bool:
     """A board with two processor sockets speaks of the second; one fed from 5 V has none."""
-    own = [[s.kind for s in p.sockets if s.kind.startswith("eps")] for p in parts
-           if isinstance(p, Board)]  # fmt: skip
-    return not own or any(len(kinds) != 1 for kinds in own)
+    return isinstance(part, Board) and sum(s.kind.startswith("eps") for s in part.sockets) != 1
 
 
-def _extras(parts: tuple[Part, ...]) -> bool:
+def _extras(part: Part) -> bool:
     """A board with a socket besides its main plug's and its processor's."""
-    boards = [p for p in parts if isinstance(p, Board)]
-    return not boards or any(
-        not s.kind.startswith(("eps", "atx")) for b in boards for s in b.sockets
+    return isinstance(part, Board) and any(
+        not s.kind.startswith(("eps", "atx")) for s in part.sockets
     )
 
 
@@ -61,35 +62,40 @@ def _extras(parts: tuple[Part, ...]) -> bool:
 FORGOTTEN: dict[Topic, Forgettable] = {
     "cooling": Forgettable(
         "processor cooling", "The cooler's own fan and pump draw, and hang on a header or a plug.",
-        True, lambda ps: not _any("processor")(ps) or any(_cools(p) for p in ps),
+        True, _cools, only_with="processor",
     ),
     "fans": Forgettable("fans", "Count those that came in the case.", True,
-        lambda ps: any(isinstance(p, Fan) and not _cools(p) for p in ps)),
+        lambda p: isinstance(p, Fan) and not _cools(p)),
     "storage": Forgettable(
-        "storage", "What it starts from, and where the data goes.", True,
-        lambda ps: any(_stores(p) for p in ps),
+        "storage", "What it starts from, and where the data goes.", True, _stores,
     ),
     "usb": Forgettable(
         "USB", "Keyboard, mouse, receivers, cameras: what hangs on the board's ports.", True,
-        _any("usb"),
+        _is("usb"),
     ),
     "pump": Forgettable(
-        "a pump", "Of a loop, or of a liquid cooler.", False, _any("pump", "cooler")),
+        "a pump", "Of a loop, or of a liquid cooler.", False, _is("pump", "cooler")),
     "lights": Forgettable(
-        "lights and their hub", "Strips, lit fans, and what feeds them.", False, _any("strip")),
+        "lights and their hub", "Strips, lit fans, and what feeds them.", False, _is("strip")),
     "second-lead": Forgettable(
         "a second processor lead", "Many boards have a second socket beside the first.", False,
-        _second_lead,
+        _second_lead, only_with="board",
     ),
     "extras": Forgettable(
         "the board's extra sockets", "A 6-pin or a peripheral socket near the slots.", False,
-        _extras,
+        _extras, only_with="board",
     ),
     "front-panel": Forgettable(
         "the front panel", "Its USB ports, a card reader, a screen.", False,
-        lambda ps: any(isinstance(p, UsbLoad) and "front" in p.name.lower() for p in ps),
+        lambda p: isinstance(p, UsbLoad) and "front" in p.name.lower(),
     ),
 }  # fmt: skip
+#: Topics that a part speaks of, by it.
+_SPOKEN: Reuse[frozenset[Topic]] = Reuse(2_000)
+
+
+def _spoken_by(part: Part) -> frozenset[Topic]:
+    return frozenset(t for t, f in FORGOTTEN.items() if f.spoken_by(part))
 
 
 def unspoken(parts: tuple[Part, ...], none_here: tuple[Topic, ...]) -> tuple[Topic, ...]:
@@ -97,4 +103,9 @@ def unspoken(parts: tuple[Part, ...], none_here: tuple[Topic, ...]) -> tuple[Top
     build, which has yet to begin."""
     if not parts:
         return ()
-    return tuple(t for t, f in FORGOTTEN.items() if t not in none_here and not f.spoken_of(parts))
+    kinds = {"", *(p.kind for p in parts)}
+    spoken = {t for p in parts for t in _SPOKEN.of((p,), None, partial(_spoken_by, p))}
+    return tuple(
+        t for t, f in FORGOTTEN.items()
+        if f.only_with in kinds and t not in spoken and t not in none_here
+    )  # fmt: skip

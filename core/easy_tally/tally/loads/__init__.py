@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Hashable, Iterator
+from functools import partial
 
 from ...base.reuse import Reuse
 from ...things.parts import (
@@ -30,6 +31,8 @@ __all__ = ["NOTHING", "Feed", "Load", "PerState", "loads", "loads_of_part"]
 
 #: Loads of parts, by the part, what is assumed, and what else of the build they follow from.
 _LOADS: Reuse[tuple[Load, ...]] = Reuse(2_000)
+#: Loads by what they are: a part of which one figure is another still draws the rest as it did.
+_KNOWN: Reuse[Load] = Reuse(4_000)
 
 
 def loads(wired: Wired) -> tuple[Load, ...]:
@@ -51,7 +54,15 @@ def loads_of_part(part: Part, wired: Wired) -> tuple[Load, ...]:
             pass
         case _:
             more = None
-    return _LOADS.of((part, build.assumptions), more, lambda: tuple(_part_loads(part, wired)))
+
+    def made() -> tuple[Load, ...]:
+        return tuple([_KNOWN.of((), x, partial(_itself, x)) for x in _part_loads(part, wired)])
+
+    return _LOADS.of((part, build.assumptions), more, made)
+
+
+def _itself(load: Load) -> Load:
+    return load
 
 
 def _part_loads(part: Part, wired: Wired) -> Iterator[Load]:
