@@ -9,7 +9,7 @@ from typing import Any
 
 from builds import results
 from builds.models import Build
-from django.db import transaction
+from config.writing import writing
 from django.utils.dateparse import parse_datetime
 from easy_tally import BadInput
 from easy_tally.bench import Done, Noted, Plan, Sitting, plan, sittings
@@ -48,7 +48,7 @@ def notes_of(row: Build) -> dict[str, str]:
     return dict(found)
 
 
-@transaction.atomic
+@writing()
 def add(row: Build, entries: Iterable[Any]) -> int:
     """Add entries; one that stands already is passed over, so that sending again does no harm.
     Returns how many were new. Raises BadInput; then none is added."""

@@ -10,6 +10,7 @@ from collections import Counter
 from dataclasses import dataclass
 from typing import Any, NamedTuple
 
+from config.writing import writing
 from django.db import transaction
 from drawer import store as drawer
 from easy_tally import Build, Refused, SocketRef
@@ -94,7 +95,7 @@ def name_of(owner: Owner, key: str) -> str:
 # -- whole builds --------------------------------------------------------------------------
 
 
-@transaction.atomic
+@writing()
 def create(owner: Owner, build: Build) -> models.Build:
     """Store a new build. Its history starts empty. Nothing is stored that can't be worked out. What
     it names of the drawer and is not free there is a copy of its own."""
@@ -113,7 +114,7 @@ def open_file(owner: Owner, text: str) -> models.Build:
     return create(owner, build_file.read(text))
 
 
-@transaction.atomic
+@writing()
 def remove(owner: Owner, key: str) -> None:
     """Remove a build with its history."""
     row = find(owner, key)
@@ -130,7 +131,7 @@ def preview(owner: Owner, key: str, edit: Edit) -> Build:
     return same(edit.apply(before), before)
 
 
-@transaction.atomic
+@writing()
 def act(owner: Owner, key: str, base_version: int, edit: Edit) -> Written:
     """Make one edit, log it, and forget what could have been redone."""
     row = find(owner, key)
@@ -154,7 +155,7 @@ def act(owner: Owner, key: str, base_version: int, edit: Edit) -> Written:
     return Written(row, _write(row, touched, before, after), touched, Titles(title, None))
 
 
-@transaction.atomic
+@writing()
 def set_rules(owner: Owner, rules: HouseRules, everywhere: bool) -> int:
     """Set the house rules of new builds, and with `everywhere` of every build that can be read, as
     a change of its own in each, to be undone there. Returns how many builds changed."""
@@ -168,7 +169,7 @@ def set_rules(owner: Owner, rules: HouseRules, everywhere: bool) -> int:
     return sum(bool(d.changed) for d in done)
 
 
-@transaction.atomic
+@writing()
 def undo(owner: Owner, key: str, base_version: int) -> Written:
     """Take the last change in force back."""
     row = find(owner, key)
@@ -182,7 +183,7 @@ def undo(owner: Owner, key: str, base_version: int) -> Written:
     return Written(row, _write(row, touched, before, None), touched, titles(row))
 
 
-@transaction.atomic
+@writing()
 def redo(owner: Owner, key: str, base_version: int) -> Written:
     """Bring the change that was undone last back."""
     row = find(owner, key)

@@ -8,7 +8,7 @@ import json
 from datetime import datetime
 from typing import Any
 
-from django.db import transaction
+from config.writing import writing
 from django.utils.dateparse import parse_datetime
 from easy_tally import BadFile
 from easy_tally.base import problems_of
@@ -91,7 +91,7 @@ def take(owner: Owner, text: str) -> models.Build:
     build = build_file.read(json.dumps(_own_less(found.build)))
     changes = [_own_less(c.model_dump()) for c in found.changes]
     _follow(store.entities(build), changes, found.head)
-    with transaction.atomic():
+    with writing():
         row = actions.create(owner, build)
         for name, at in found.places.items():
             kind, _, key = name.partition(":")

@@ -9,7 +9,8 @@ from pathlib import Path
 from typing import Any
 
 import easy_tally
-from django.db import DatabaseError, transaction
+from config.writing import writing
+from django.db import DatabaseError
 from django.db.models import F
 from django.utils import timezone
 from easy_tally.findings import Overall, Strip
@@ -64,7 +65,7 @@ def cards(owner: Owner) -> list[dict[str, Any]]:
 def _keep(new: list[models.Card]) -> None:
     """Keep cards; where that can't be, the list is none the worse."""
     try:
-        with transaction.atomic():
+        with writing():
             models.Card.objects.filter(build__in=[c.build for c in new]).delete()
             models.Card.objects.bulk_create(new)
     except DatabaseError:

@@ -6,8 +6,8 @@ import re
 from functools import lru_cache
 from itertools import count
 
+from config.writing import writing
 from django.conf import settings
-from django.db import transaction
 from django.db.models import Count, Max, Sum
 from easy_tally import BadFile, BadInput, NotThere
 from easy_tally.catalogue import CatalogueEntry, said_count, search, search_text
@@ -101,7 +101,7 @@ def preview(owner: Owner, rows: tuple[parts_csv.Row, ...]) -> tuple[parts_csv.Ch
     return parts_csv.changes(rows, own(owner), shipped())
 
 
-@transaction.atomic
+@writing()
 def take_file(owner: Owner, text: str) -> tuple[parts_csv.Change, ...]:
     """Take a whole CSV file in. Raises BadInput that names every wrong line; then nothing is."""
     rows = parts_csv.read(text)
@@ -117,7 +117,7 @@ def take_file(owner: Owner, text: str) -> tuple[parts_csv.Change, ...]:
     return found
 
 
-@transaction.atomic
+@writing()
 def keep(owner: Owner, part: Part) -> CatalogueEntry:
     """Keep a part of a build as an entry of one's own; under its name's slug, made unique."""
     # What ties a part to its build stays there; a note tells of the part.
@@ -149,7 +149,7 @@ def _store(owner: Owner, slug: str, part: Part) -> CatalogueEntry:
     return made
 
 
-@transaction.atomic
+@writing()
 def remove(owner: Owner, slug: str) -> None:
     """Remove an entry of one's own. Builds that copied it keep their copy."""
     if not OwnPart.objects.filter(owner=owner, slug=slug).delete()[0]:

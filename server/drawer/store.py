@@ -8,7 +8,7 @@ from collections.abc import Mapping
 from itertools import count
 from typing import Any
 
-from django.db import transaction
+from config.writing import writing
 from easy_tally import BadInput, NotThere, Refused
 from easy_tally.base import problems_of
 from easy_tally.catalogue import DrawerKind, DrawerThing
@@ -59,7 +59,7 @@ def _made(fields: Mapping[str, Any]) -> DrawerThing:
         raise BadInput(problems_of(error)) from error
 
 
-@transaction.atomic
+@writing()
 def put(owner: Owner, fields: Mapping[str, Any]) -> DrawerThing:
     """Put a thing in, under a key made of its name. Raises BadInput."""
     found = _made({**fields, "key": "new"})
@@ -74,13 +74,13 @@ def put(owner: Owner, fields: Mapping[str, Any]) -> DrawerThing:
     return made
 
 
-@transaction.atomic
+@writing()
 def put_all(owner: Owner, several: list[dict[str, Any]]) -> list[DrawerThing]:
     """Put some things in, all or none. Raises BadInput."""
     return [put(owner, fields) for fields in several]
 
 
-@transaction.atomic
+@writing()
 def change(owner: Owner, key: str, changes: Mapping[str, Any]) -> DrawerThing:
     """Set some fields of a thing. Raises BadInput, NotThere, Refused."""
     row = _row(owner, key)
@@ -93,7 +93,7 @@ def change(owner: Owner, key: str, changes: Mapping[str, Any]) -> DrawerThing:
     return made
 
 
-@transaction.atomic
+@writing()
 def remove(owner: Owner, key: str) -> None:
     """Take a thing out for good. Raises NotThere, InUse."""
     row = _row(owner, key)

@@ -6,6 +6,7 @@ import secrets
 from typing import Any, Literal
 
 from builds import actions
+from config.writing import writing
 from django.conf import settings
 from django.db import transaction
 from django.http import HttpRequest
@@ -60,7 +61,7 @@ def map_it(request: HttpRequest, key: str, body: MapIn) -> dict[str, Any]:
         raise Refused("The build has changed meanwhile; ask again.")
     token = secrets.token_hex(16)
     wish = {"what": body.what, "part": body.part}
-    with transaction.atomic():
+    with writing():
         MapJob.objects.filter(build=row).delete()
         job = MapJob.objects.create(build=row, token=token, version=row.version, wish=wish)
     # The worker must find the row: it is asked once the transaction is through.

@@ -10,8 +10,9 @@ from typing import Any
 
 from builds import candidates, results
 from builds.models import Build
+from config.writing import writing
 from django.conf import settings
-from django.db import IntegrityError, transaction
+from django.db import IntegrityError
 from django.utils import timezone
 from drawer import store as drawer
 from easy_tally import Build as CoreBuild
@@ -175,7 +176,7 @@ def feed_rules(pk: int, version: int) -> None:
 def _remember(row: Build, slug: str, unfed: int, needed: int) -> bool:
     """Keep an answer; False where the build was removed meanwhile."""
     try:
-        with transaction.atomic():
+        with writing():
             Feeds.objects.update_or_create(
                 build=row, version=row.version, slug=slug,
                 defaults={"unfed": unfed, "needed": needed},

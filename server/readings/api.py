@@ -8,6 +8,7 @@ from typing import Any
 
 from builds import actions, results
 from builds.models import Build
+from config.writing import writing
 from django.db import transaction
 from django.http import HttpRequest, HttpResponse, StreamingHttpResponse
 from easy_tally import Analysis, BadInput, NotThere
@@ -307,7 +308,7 @@ def learn(request: HttpRequest, body: NamesIn) -> dict[str, Any]:
             raise BadInput([("names", "heads of 1 to 120 characters", head[:60])])
     if Learnt.objects.filter(owner=owner).count() + len(body.names) > 1000:
         raise BadInput([("names", "at most 1,000 heads", "more")])
-    with transaction.atomic():
+    with writing():
         for head, means in body.names.items():
             Learnt.objects.update_or_create(owner=owner, head=head, defaults={"means": means})
     return {"names": _names(request)}

@@ -10,7 +10,7 @@ from typing import Any
 from bench.models import Entry
 from builds import results
 from builds.models import Build
-from django.db import transaction
+from config.writing import writing
 from django.utils import timezone
 from easy_tally import BadInput, NotThere
 from easy_tally.readings import Held, Named, Readings, hold
@@ -30,7 +30,7 @@ def make(build: Build, name: str, source: str, r: Readings, **more: Any) -> Take
         raise BadInput([("readings", f"at most {MOST} sets of a build", f"{MOST} are kept")])
     key = secrets.token_hex(12)
     rows.keep(key, r)
-    with transaction.atomic():
+    with writing():
         row = Taken.objects.create(
             build=build, key=key, name=name[:120] or source, source=source, samples=r.samples,
             channels=[str(c) for c in r.columns], named=rows.as_named(r.named), began=r.began,
