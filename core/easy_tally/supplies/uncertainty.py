@@ -12,7 +12,7 @@ from ..base.declared import Figure
 from ..base.reuse import Reuse
 from ..base.series import ZERO, Bound, Span, add, span_at
 from ..tally.loads import Load, loads_of_part
-from ..tally.spikes import spikes_of
+from ..tally.spikes import Together
 from ..tally.sums import Sum, Tally, rows_of, sum_of
 from ..things.defaults import default
 from ..things.parts import Card, Part
@@ -58,7 +58,7 @@ def mover(wired: Wired, loads: tuple[Load, ...], found: Tally, sizing: Sizing) -
     guessed, span = wide[key]
     part = wired.parts[key[0]]
     rest = _Rest(
-        loads=tuple(x for x in loads if x.part != part.key),
+        spikes=Together(wired, [x for x in loads if x.part != part.key]),
         rows=sum_of([r for r in found.rows if r.part != part.key]),
     )
     ends_of: tuple[Bound, Bound] = ("low", "high")
@@ -78,9 +78,9 @@ def figure_words(part: Part, field: str) -> str:
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class _Rest:
-    """The loads of all other parts, and their rows added up."""
+    """All other parts: what they draw in a spike, and their rows added up."""
 
-    loads: tuple[Load, ...]
+    spikes: Together
     rows: Sum
 
 
@@ -105,5 +105,5 @@ def _pick_at(
         _CHANGED.of((part,), (field, value), partial(_at, part, field, value)), wired
     )
     watts = reduce(add, (r.watts for r in rows_of(wired, own)), rest.rows.watts)
-    spiking = spikes_of(wired, (*rest.loads, *own))
+    spiking = rest.spikes.windows(Together(wired, own))
     return size(wired, Sum(watts, total.missing), spiking, wired.build.supply).pick_w

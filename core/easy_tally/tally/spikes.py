@@ -73,12 +73,8 @@ def _both(
     wired: Wired, loads: tuple[Load, ...], worst: Collection[str] = ()
 ) -> tuple[dict[Window, Span], dict[Window, Span]]:
     """In all, and at 12 V alone."""
-    total, v12 = _Together(), _Together()
-    for load in loads:
-        more = _more(wired, load, worst)
-        total.add(load, more)
-        if load.rail == "v12":
-            v12.add(load, more)
+    total = Together(wired, loads, worst)
+    v12 = Together(wired, [x for x in loads if x.rail == "v12"], worst)
     return total.windows(), v12.windows()
 
 
@@ -111,14 +107,6 @@ def _spiking(load: Load, more: _Excess | None, i: int) -> Load:
     return replace(load, spans=load.spans._replace(short=short))
 
 
-def spikes_of(wired: Wired, loads: Iterable[Load]) -> dict[Window, Span]:
-    """Watts [W] of some loads together in every window."""
-    found = _Together()
-    for load in loads:
-        found.add(load, _more(wired, load))
-    return found.windows()
-
-
 #: A part, and which of its instances.
 _Alike = tuple[str, tuple[int, ...]]
 
@@ -131,19 +119,22 @@ class _Above:
     watts: list[list[float]]
 
 
-class _Together:
+class Together:
     """Loads in a spike: all at full, and what goes above it. Instances spike one by one, the loads
     of one instance together."""
 
-    def __init__(self) -> None:
-        self.full = [0.0, 0.0, 0.0]
+    def __init__(self, wired: Wired, loads: Iterable[Load], worst: Collection[str] = ()) -> None:
+        self.low = self.likely = self.high = 0.0
         self.above: dict[_Alike, _Above] = {}
+        for load in loads:
+            self.add(load, _more(wired, load, worst))
 
     def add(self, load: Load, more: _Excess | None) -> None:
         """Add a load, and what it goes above its full load."""
-        count, full = load.count, self.full
-        for k, watts in enumerate(load.net.full):
-            full[k] += watts * count
+        (low, likely, high), count = load.net.full, len(load.instances)
+        self.low += low * count
+        self.likely += likely * count
+        self.high += high * count
         if more is None:
             return
         new = _Above(count, [[0.0] * 3 for _ in WINDOWS])
@@ -152,11 +143,15 @@ class _Together:
             for k, watts in enumerate(span):
                 so_far[k] += watts
 
-    def windows(self) -> dict[Window, Span]:
-        """Full load and the excesses above it in every window."""
-        full = self.full
+    def windows(self, other: Together | None = None) -> dict[Window, Span]:
+        """Full load and the excesses above it in every window; with `other`: those of other parts
+        beside them."""
+        full, above = (self.low, self.likely, self.high), self.above
+        if other is not None:
+            full = (self.low + other.low, self.likely + other.likely, self.high + other.high)
+            above = above | other.above
         return {
-            w: Span(*[full[k] + _root(self.above, i, w, k) for k in range(3)])
+            w: Span(*[full[k] + _root(above, i, w, k) for k in range(3)])
             for i, w in enumerate(WINDOWS)
         }
 
@@ -194,10 +189,7 @@ def spike_rows(wired: Wired, loads: tuple[Load, ...]) -> tuple[SpikeRow, ...]:
         )
         for x in loads
     ]  # fmt: skip
-    together = _Together()
-    for x in loads:
-        together.add(x, _more(wired, x))
-    above = together.above
+    above = Together(wired, loads).above
     for (key, _), own in above.items():
         watts = {w: _share(above, own, i, w) for i, w in enumerate(WINDOWS)}
         part = wired.parts[key]
