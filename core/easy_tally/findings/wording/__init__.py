@@ -99,7 +99,7 @@ def _no_supply(a: Analysis, f: Finding, cause: Any) -> Said:
 
 def _supply(a: Analysis, f: Finding, cause: Any) -> Said:
     name = a.build.supply.name if a.build.supply else "The supply"
-    return Said(name, check_words(cause) + ".")
+    return Said(name, _sentence(check_words(cause)))
 
 
 def _label(a: Analysis, f: Finding, cause: Any) -> Said:
@@ -191,8 +191,11 @@ def _speeds(a: Analysis, f: Finding, cause: Any) -> Said:
 
 def _fit(a: Analysis, f: Finding, cause: Any) -> Said:
     name = _part_name(a, cause.part) if cause.part else a.build.case.name if a.build.case else ""
-    text = fit_words(cause, a.wired.parts)
-    return Said(name, text[:1].upper() + text[1:] + ".")
+    return Said(name, _sentence(fit_words(cause, a.wired.parts)))
+
+
+def _sentence(text: str) -> str:
+    return f"{text[:1].upper()}{text[1:]}."
 
 
 def _fit_unknown(a: Analysis, f: Finding, cause: Any) -> Said:

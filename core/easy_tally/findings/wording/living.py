@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Callable
 
 from ...base.rounding import percent, up
-from ...base.saying import number
+from ...base.saying import counted, number
 from ...supplies.asked import SupplyCheck
 from ...supplies.box import LeadCount
 
@@ -110,7 +110,7 @@ def _cost(c: SupplyCheck) -> str:
     price = c.more["price"]
     if price is None:
         return f"cost: {kwh}; no price is entered"
-    bands = f", over {c.more['bands']} bands of price" if c.more["bands"] else ""
+    bands = f", over {counted(c.more['bands'], 'band')} of price" if c.more["bands"] else ""
     return f"cost: {kwh}, {price:,.2f} {c.more['currency']}".rstrip() + bands
 
 

@@ -137,6 +137,6 @@ def remedy_words(remedy: Remedy, parts: Mapping[str, Part]) -> str:
     """What to do, in a sentence."""
     if isinstance(remedy.cause, tuple):
         facts = [measure_words(m, parts) for m in remedy.cause if isinstance(m, Missing)]
-        return f"Measure and enter. {'; '.join(facts)}."
+        return f"Measure and enter: {'; '.join(facts)}."
     names = (lacks(remedy.names),) if remedy.id == "find-out-supply" else remedy.names
     return _WORDS[remedy.id].format(*names)
