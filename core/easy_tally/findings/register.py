@@ -12,7 +12,7 @@ from typing import Literal
 
 from ..ratings.runs import MAP_CHECKS
 from ..supplies.checks import SUPPLY_CHECKS
-from . import of_board, of_fit, of_map, of_parts, of_rules, of_signals, of_supply
+from . import of_board, of_fit, of_map, of_parts, of_rules, of_runs, of_signals, of_supply
 from .facts import Analysis
 from .finding import Finding, Severity, Subject
 
@@ -61,7 +61,7 @@ CHECKS: tuple[Check, ...] = (
     Check(id="fit.room", family="fit", words="room in the case and air through it",
           needs="case", find=of_fit.room),
     Check(id="map.runs", family="map", words="every run within its rating",
-          needs="map", find=of_map.runs),
+          needs="map", find=of_runs.runs),
     *(
         Check(id=f"run.{c.id}", family="map", words=c.words, needs="map",
               within="map.runs" if c.find else "")

@@ -168,6 +168,8 @@ def element_cause(wired: Wired, run: RunResult, e: Element) -> str:
     if e.terms.get("leads", 9) < e.terms.get("least", 0):
         least = counted(e.terms["least"], "lead")
         return f"{title}: the card does not start, it needs at least {least} plugged in."
+    if judged.limit is None and e.kind == "drop":
+        return f"{title}: not known, since the gauge or the wires on the way are not."
     if judged.limit is None:
         return f"{title}: {load}, but no limit is known."
     if "pins" in e.terms and not e.terms["pins"]:
@@ -178,8 +180,9 @@ def element_cause(wired: Wired, run: RunResult, e: Element) -> str:
     share = percent(judged.share)
     said = f"{title}: {load} of {limit}" + (f", {share} %" if share is not None else "")
     if e.kind == "house rule" and e.unit == "plugs":
-        said = f"{title}: {load} in use, {judged.limit:.0f} allowed"
-    said += f", at {STATE_WORDS[judged.state]}."
+        said = f"{title}: {load} in use, {judged.limit:.0f} allowed."
+    else:
+        said += f", at {STATE_WORDS[judged.state]}."
     if e.refused:
         said += " Refused by your house rule."
     if judged.verdict == "unknown":

@@ -1,0 +1,127 @@
+"""What is found on the runs: the worst of each that is not within, and what would mend it."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+
+from ..editing import Connect
+from ..ratings.elements import Element
+from ..ratings.runs import RunResult
+from ..things.cables import Cable
+from ..wiring import Between
+from ..wiring.areas import place_of
+from ..wiring.offers import free_ports_for
+from .facts import Analysis
+from .finding import Finding, Remedy, Severity, Subject
+
+
+def runs(a: Analysis) -> Iterator[Finding]:
+    """The governing element of every run that is not within."""
+    for run in a.runs:
+        e = run.governing
+        if e is None or run.verdict == "within":
+            continue
+        j = e.judged
+        severity: Severity = "refused" if run.verdict == "over" and e.refused else run.verdict
+        yield Finding(
+            id=f"run.{e.kind.replace(' ', '-')}", severity=severity, cause=(run, e),
+            subject=Subject(of="cable", key=run.wired.cable.key), remedies=_remedies(a, run, e),
+            numbers={
+                "load": j.load, "limit": j.limit, "share": j.share, "unit": e.unit,
+                "line": e.line, "state": j.state, "at": e.at,
+            },
+        )  # fmt: skip
+
+
+def _remedies(a: Analysis, run: RunResult, e: Element) -> tuple[Remedy, ...]:
+    if run.verdict == "tight":
+        return ()
+    if run.verdict == "unknown":
+        return _to_find_out(a, run)
+    return (_to_mend(a, run, e),)
+
+
+# -- what is over --------------------------------------------------------------------------
+
+
+def _to_mend(a: Analysis, run: RunResult, e: Element) -> Remedy:
+    """What takes the worst of a run away."""
+    at = Subject(of="cable", key=run.wired.cable.key)
+    if e.kind == "forbidden":
+        return Remedy(id="never-so", find=at)
+    if e.kind == "reach":
+        chained = e.at.endswith(" span")
+        return Remedy(id="plugs-further-apart" if chained else "take-longer-cable", find=at)
+    if e.terms.get("leads", 9) < e.terms.get("least", 0):
+        return Remedy(id="more-leads", find=at)
+    if len(run.wired.feeds) < 2:
+        return Remedy(id="rated-for-more", find=at)
+    return _spare_for(a, run) or Remedy(id="no-spare", find=at)
+
+
+def _spare_for(a: Analysis, run: RunResult) -> Remedy | None:
+    """Moving the last plug of a run to a cable that is not in use, with a free port for it."""
+    last = run.wired.feeds[-1]
+    for cable in sorted(a.build.cables, key=lambda c: len(c.plugs)):
+        if a.build.run(cable.key) is not None:
+            continue
+        plug = next((p for p in cable.plugs if p.kind == last.plug.kind), None)
+        ports = None if plug is None else free_ports_for(a.wired, cable)
+        if plug is not None and ports is not None and cable.family == run.wired.cable.family:
+            edit = Connect(cable=cable.key, plug=plug.key, socket=last.input.at, half=last.half)
+            where = " and ".join(p.label for p in ports) or "the supply"
+            return Remedy(
+                id="move-to-spare", edit=edit,
+                names=(a.wired.words(last.input.ref), cable.name, where),
+            )  # fmt: skip
+    return None
+
+
+# -- what is not known ---------------------------------------------------------------------
+
+
+def _to_find_out(a: Analysis, run: RunResult) -> tuple[Remedy, ...]:
+    """Every fact whose lack leaves some element of a run unknown, once each."""
+    unknown = [e for e in run.elements if e.judged.verdict == "unknown"]
+    found = dict.fromkeys(fact for e in unknown for fact in _facts(a, run, e))
+    return tuple(found) or (
+        Remedy(id="enter-missing", find=Subject(of="cable", key=run.wired.cable.key)),
+    )
+
+
+def _facts(a: Analysis, run: RunResult, e: Element) -> Iterator[Remedy]:
+    if e.judged.limit is not None:
+        yield from _figures(a, run)
+        return
+    key = e.at.partition("/")[0]
+    of: Cable | Between = a.wired.betweens.get(key) or run.wired.cable
+    at = Subject(of="cable", key=run.wired.cable.key)
+    match e.kind:
+        case "reach":
+            area = next((place_of(f.input) for f in run.wired.feeds if f.plug.key == e.at), None)
+            where = Subject(of="case", field="routes")
+            yield Remedy(id="enter-route", find=where, names=(area or "drives",))
+        case "grant" if "leads" in e.terms:
+            yield Remedy(id="enter-code", find=at, names=(of.name,))
+        case "grant":
+            yield Remedy(id="enter-sense", find=at, names=(of.name,))
+        case "forbidden":
+            yield Remedy(id="tell-moulded", find=at, names=(e.at.rpartition(": moulded")[0],))
+        case "not worked out":
+            yield Remedy(id="report-it")
+        case _ if of.gauge is None:
+            yield Remedy(id="enter-gauge", find=at, names=(of.name,))
+        case "wire" | "drop":
+            yield Remedy(id="enter-wires", find=at, names=(of.name,))
+        case _:
+            yield Remedy(id="enter-contact", find=at, names=(of.name,))
+
+
+def _figures(a: Analysis, run: RunResult) -> Iterator[Remedy]:
+    """The figures that are missing of what a run feeds."""
+    fed = {f.input.at.part for f in run.wired.feeds} | {x.feed.input.at.part for x in run.beyond}
+    blank = {r.part: r.field for r in a.tally.rows if r.missing}
+    through = [k for k in blank if k in fed] or list(blank)
+    for key in through:
+        at = Subject(of="part", key=key, field=blank[key])
+        yield Remedy(id="enter-figure-of", find=at, names=(a.wired.parts[key].name,))
