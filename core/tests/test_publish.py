@@ -172,6 +172,6 @@ class Published(unittest.TestCase):
         )  # fmt: skip
         self.assertEqual(
             compact(analyse(b)).lanes[0].cause,
-            "House rule: never both plugs of a chain: 2 plugs in use, 1 allowed, at idle. "
+            "House rule: never both plugs of a chain: 2 plugs in use, 1 allowed. "
             "Refused by your house rule.",
         )

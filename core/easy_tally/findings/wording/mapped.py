@@ -76,7 +76,7 @@ def fact_words(wired: Wired, f: Fact) -> str:
         case "cables":
             names = wired.cables[f.refs[0]].name if f.refs else ""
             plugs = PLUGS[f.kind].words  # type: ignore[index]
-            each = f"1 {plugs}" if f.each == 1 else f"{f.each} plugs ({plugs})"
+            each = f"one {plugs}" if f.each == 1 else f"{f.each} plugs ({plugs})"
             if n == 1:
                 return f"There is 1 cable like {names}, with {each}."
             return f"There are {n} cables like {names}, each with {each}."

@@ -1,0 +1,151 @@
+"""Maps in words: moves, the bill of cables, facts that forbid one, and what would mend that."""
+
+from __future__ import annotations
+
+import unittest
+from typing import Any
+
+from easy_tally.findings import MapAnswer, map_it
+from easy_tally.mapping import InStock, Progress, Wish
+from easy_tally.things.case import Case, Route
+from easy_tally.things.rules import POSITIONS
+
+from .helpers import (
+    board,
+    board_cable,
+    build,
+    card,
+    disk,
+    graphics_cable,
+    processor,
+    processor_cable,
+    rules,
+    run,
+    sata_cable,
+    supply,
+)
+
+_ONE, _TWO = graphics_cable("one", count=1), graphics_cable("two", count=1)
+_REST = (board_cable(), processor_cable(), sata_cable())
+
+
+def _mapped(*cables: Any, stock: tuple[InStock, ...] = (), power: float = 320,
+            **more: Any) -> MapAnswer:  # fmt: skip
+    """A board, a processor, a card with two sockets and two disks, mapped."""
+    b = build(board(), processor(), card(power), disk(2), cables=(*_REST, *cables), **more)
+    return map_it(b, Wish(), list(stock), Progress(), iter(()))
+
+
+class Mapped(unittest.TestCase):
+    def test_cables_go_into_ports_first_and_then_into_sockets(self) -> None:
+        answer = _mapped(_ONE, _TWO)
+        self.assertEqual((answer.status, answer.proven), ("mapped", True))
+        moves = [m.text for m in answer.moves]
+        self.assertEqual(
+            moves[:5],
+            ["Board cable into port B1 and B2", "cpu into port P1", "sata into port D1",
+             "One into port G1", "Two into port G2"],
+        )  # fmt: skip
+        self.assertEqual(
+            moves[5:],
+            ["Board cable into Board · main", "cpu into Board · cpu-1",
+             "sata, plug p1 into Disk 1", "sata, plug p2 into Disk 2", "One into Card · a",
+             "Two into Card · b"],
+        )  # fmt: skip
+
+    def test_what_it_comes_to(self) -> None:
+        """Half of 270 W is 135 of 150, 90 %; 22.5 of 60 A are 37.5 %; two disks start with 2 A;
+        600 + 700 + 500 + 600 + 600 mm are 3 m."""
+        said = {g.words: g.then for g in _mapped(_ONE, _TWO).goals}
+        self.assertEqual(said["Worst share"], "90 %")
+        self.assertEqual(said["Fullest port group"], "38 %")
+        self.assertEqual(said["Cables in use"], "5")
+        self.assertEqual(said["Largest start current of a drive cable"], "4.0 A")
+        self.assertEqual(said["Cable to the last plugs, in all"], "3.00 m")
+        light = {g.words: g.then for g in _mapped(_ONE, _TWO, power=150).goals}
+        self.assertEqual(light["Worst share"], "60 % or less")
+
+    def test_what_is_laid_already_stays_or_comes_out_first(self) -> None:
+        laid = (
+            run("one", "g1", a="card#1/b"), run("two", "g2"),
+            run("sata", "d1", p3="disk#1/power"),
+        )  # fmt: skip
+        moves = [m.text for m in _mapped(_ONE, _TWO, runs=laid).moves]
+        self.assertEqual(moves[:2], ["Unplug sata, plug p3 from Disk 1", "One stays in Card · b"])
+        self.assertIn("Two into Card · a", moves)
+        self.assertNotIn("Two into port G2", moves)
+
+    def test_the_bill_and_what_stays_in_the_bag(self) -> None:
+        answer = _mapped(_ONE, _TWO, graphics_cable("three", count=1), graphics_cable("four"))
+        self.assertEqual(
+            list(answer.bill),
+            ["Of this build’s cables: Board cable, cpu, sata, One, Two",
+             "Stays in the bag of Test A: Three, Four"],
+        )  # fmt: skip
+
+
+class Impossible(unittest.TestCase):
+    def _why(self, answer: MapAnswer, unfed: tuple[str, ...], *why: str) -> None:
+        self.assertEqual((answer.status, answer.proven), ("impossible", True))
+        self.assertEqual(tuple(answer.unfed), unfed)
+        self.assertEqual(sorted(answer.why), sorted(why))
+
+    def test_a_cable_short(self) -> None:
+        self._why(
+            _mapped(_ONE), ("Card · b",),
+            "2 sockets have to be fed, 8-pin graphics: 2 × Card.",
+            "There is 1 cable like One, with one 6+2-pin graphics plug.",
+        )  # fmt: skip
+
+    def test_a_port_short(self) -> None:
+        of = supply(ports=tuple(p for p in supply().ports if p.key not in ("g2", "g3")))
+        self._why(
+            _mapped(_ONE, _TWO, supply=of), ("Card · b",),
+            "2 sockets have to be fed, 8-pin graphics: 2 × Card.",
+            "The supply has 1 graphics port: G1.",
+        )  # fmt: skip
+
+    def test_a_house_rule(self) -> None:
+        answer = _mapped(graphics_cable(), power=140, house_rules=rules(chained_graphics="never"))
+        self._why(
+            answer, ("Card · b",),
+            "Your house rule for chained graphics plugs: never both plugs.",
+            "2 sockets have to be fed, 8-pin graphics: 2 × Card.",
+            "There is 1 cable like Chain, with 2 plugs (6+2-pin graphics plug).",
+        )  # fmt: skip
+        rule = next(r for r in answer.repairs if r.id == "rule")
+        words = [p.words.lower() for p in POSITIONS["chained_graphics"]]
+        self.assertIn(
+            rule.text.removeprefix("Set the house rule for chained graphics plugs to: ")[:-1],
+            words,
+        )
+
+    def test_plugs_that_do_not_reach(self) -> None:
+        lengths = {"card": 700, "main plug": 300, "processor": 400, "3.5-inch bays": 300}
+        routes = tuple(Route(area=a, length_mm=mm) for a, mm in lengths.items())  # type: ignore[arg-type]
+        self._why(
+            _mapped(_ONE, _TWO, case=Case(name="Case", routes=routes)), ("Card · a", "Card · b"),
+            "How far the plugs reach along the case’s routes.",
+            "2 sockets have to be fed, 8-pin graphics: 2 × Card.",
+        )  # fmt: skip
+
+    def test_a_cable_of_the_drawer_and_one_to_be_had(self) -> None:
+        lies = InStock(thing=graphics_cable("x", count=1), owned=True, free=1)
+        sold = InStock(thing=graphics_cable("x", count=1), owned=False)
+        answer = _mapped(_ONE, stock=(lies, sold))
+        self.assertEqual(
+            [r.text for r in answer.repairs],
+            ["Add X, from your drawer, in a free port.", "Add X, to be had, in a free port."],
+        )
+        self.assertIn("X into Card · b", [m.text for m in answer.repairs[0].moves])
+
+    def test_how_far_a_cable_to_be_added_has_to_reach(self) -> None:
+        """500 mm of route and 40 of slack."""
+        lengths = {"card": 500, "main plug": 300, "processor": 400, "3.5-inch bays": 300}
+        routes = tuple(Route(area=a, length_mm=mm) for a, mm in lengths.items())  # type: ignore[arg-type]
+        lies = InStock(thing=graphics_cable("x", count=1), owned=True, free=1)
+        answer = _mapped(_ONE, stock=(lies,), case=Case(name="Case", routes=routes))
+        self.assertEqual(
+            answer.repairs[0].text,
+            "Add X, from your drawer, in a free port. It has to reach 540 mm.",
+        )
