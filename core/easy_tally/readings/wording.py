@@ -4,7 +4,6 @@ from __future__ import annotations
 
 from collections.abc import Callable
 
-from ..base.rounding import percent
 from ..base.saying import number
 from ..base.units import STATE_WORDS
 from ..wiring import Wired
@@ -15,6 +14,7 @@ from .judged import Read
 def say(wired: Wired, f: Read) -> tuple[str, str]:
     """(what was found, what to look at) of a finding."""
     text, look = _WORDS[f.id](wired, f)
+    text = text[:1].upper() + text[1:]
     if f.also:
         text += f" Also at {' and '.join(STATE_WORDS[s] for s in f.also)}."
     return text, look
@@ -170,8 +170,8 @@ def _out(w: Wired, f: Read) -> tuple[str, str]:
 def _efficiency(w: Wired, f: Read) -> tuple[str, str]:
     n = f.numbers
     said = (
-        f"The supply turns {percent(n['value'])} % into output{_in(f)}; its curve says "
-        f"{percent(n['limit'])} %."
+        f"The supply turns {n['value'] * 100:.1f} % into output{_in(f)}; its curve says "
+        f"{n['limit'] * 100:.1f} %."
     )
     return said, ""
 

@@ -49,7 +49,7 @@ class Sets(ReadingsCase):
         self.assertEqual((status, row["samples"], row["source"]), (200, 2, "typed"))
         _, held = self.call("get", f"{self.at}/{row['key']}/held")
         self.assertEqual(held["verdict"], "unknown")  # nothing of idle, everyday, plugs
-        self.assertIn("The supply turns 91 %", " ".join(f["text"] for f in held["found"]))
+        self.assertIn("The supply turns 90.1 %", " ".join(f["text"] for f in held["found"]))
         wall = next(f for f in held["figures"] if f["channel"] == "wall.w")
         self.assertAlmostEqual(wall["band"]["likely"], 908, delta=2)
         self.assertEqual(Entry.objects.get().kind, "measured")
