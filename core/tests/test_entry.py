@@ -103,6 +103,23 @@ class Understood(unittest.TestCase):
     def test_xn_is_a_count_and_lanes_are_lanes(self) -> None:
         card = _part("card slot-only 20w x8")
         self.assertEqual((card.count, card.lanes), (8, 16))
+        # So many with plugs nobody has: it is asked, and either answer is taken.
+        asked = parse("card 200w 8pin x16")
+        self.assertEqual(asked.question, "16 cards, or the lanes of one?")
+        cards = [_part(c) for c in asked.choices]
+        self.assertEqual([(c.count, c.lanes) for c in cards], [(16, 16), (1, 16)])
+        self.assertEqual(_part("card 200w 8pin x2").count, 2)
+
+    def test_xn_of_a_board_is_a_slot(self) -> None:
+        for line, lanes in (
+            ("board 24pin cpu8 x16", [16]), ("board x16 x4 x1 2x8", [16, 4, 1]),
+            ("board 24-pin, 8-pin cpu, x16", [16]), ("board 8pin slots:x16,x4", [16, 4]),
+        ):  # fmt: skip
+            self.assertEqual([s.lanes for s in _part(line).slots], lanes, line)
+        for line in ("board 8pin x2", "2 boards 8pin", "board 8pin slots:x16 x4"):
+            self.assertEqual(
+                parse(line).question, "A build has one board: what is the number of?", line
+            )
 
     def test_a_list_is_read_line_by_line(self) -> None:
         found = parse_list("fan 120 x2\n\n  blue thing \ncard 300w 2x8")

@@ -135,5 +135,6 @@ def _of_kind(part: Part, figures: dict[str, Figure]) -> Iterator[float]:
             else:
                 yield float(len(part.m2_slots or ()))
                 yield float(len(part.slots))
+                yield from (float(slot.lanes) for slot in part.slots)
         case _:
             pass

@@ -129,8 +129,26 @@ def kind_of(said: Said) -> str | None:
     own = [n for n, w in said.several if KINDS[w] == kind]
     said.several = [(n, w) for n, w in said.several if KINDS[w] != kind]
     said.counts += own
+    _lanes(kind, said)
     if len(said.counts) > 1:
         raise Ask("There are two counts; say one of them.")
     if not said.counts and any(KINDS.get(PLURALS.get(w, "")) == kind for w in said.words):
         raise Ask("How many?", *([*said.words, f"x{n}"] for n in _USUAL_COUNTS))
     return kind
+
+
+def _lanes(kind: str, said: Said) -> None:
+    """`x16` of a board is a slot: there is one board. Of a card with plugs so large a count is
+    asked about: nobody has as many, and lanes are written so too."""
+    lanes = [w for w in said.words if w in ("x1", "x4", "x8", "x16")]
+    # `x1` alone may be the number of boards.
+    if kind == "board" and set(lanes) - {"x1"} and "slots" not in said.settings:
+        said.settings["slots"] = ",".join(lanes)
+        for word in lanes:
+            said.counts.remove(int(word[1:]))
+    if kind == "board" and said.counts not in ([], [1]):
+        raise Ask("A build has one board: what is the number of?")
+    many = [w for w in lanes if w in ("x8", "x16")]
+    if kind == "card" and said.sockets and len(many) == 1:
+        rest, n = said.without(*many), many[0][1:]
+        raise Ask(f"{n} cards, or the lanes of one?", [*rest, f"{n}x"], [*rest, f"lanes:{n}"])
