@@ -3,13 +3,14 @@
 from __future__ import annotations
 
 import re
-from functools import lru_cache
+from functools import lru_cache, partial
 from itertools import count
 
 from config.writing import writing
 from django.conf import settings
 from django.db.models import Count, Max, Sum
 from easy_tally import BadFile, BadInput, NotThere
+from easy_tally.base import Reuse
 from easy_tally.catalogue import CatalogueEntry, said_count, search, search_text
 from easy_tally.files import parts_csv
 from easy_tally.things import Part, ties
@@ -38,8 +39,11 @@ def _shipped_texts() -> list[tuple[CatalogueEntry, str]]:
 
 
 _Counted = tuple[int, int, int, int]
-_Texts = list[tuple[CatalogueEntry, str]]
-_own: dict[int, tuple[_Counted, dict[str, CatalogueEntry], _Texts]] = {}
+#: Entries by the key of their row, with the revision that they are of.
+_Held = dict[int, tuple[int, CatalogueEntry]]
+_own: dict[int, tuple[_Counted, _Held]] = {}
+#: What entries are found by, made when somebody searches.
+_texts: Reuse[str] = Reuse(MOST_OWN)
 
 
 def _counted(owner: Owner) -> _Counted:
@@ -51,27 +55,35 @@ def _counted(owner: Owner) -> _Counted:
 
 
 def own(owner: Owner) -> dict[str, CatalogueEntry]:
-    """An owner's entries, by slug; read anew only where they have changed."""
-    return dict(_known(owner)[0])
-
-
-def _known(owner: Owner) -> tuple[dict[str, CatalogueEntry], _Texts]:
+    """An owner's entries, by slug; of those that have changed alone anything is read anew."""
     counted = _counted(owner)
     known = _own.get(owner.pk)
     if known is None or known[0] != counted:
-        found = _read_own(owner)
-        known = (counted, found, [(e, search_text(e)) for e in found.values()])
+        known = (counted, _read_own(owner, known[1] if known else {}))
         _own[owner.pk] = known
-    return known[1], known[2]
+    return {entry.slug: entry for _, entry in known[1].values()}
 
 
-def _read_own(owner: Owner) -> dict[str, CatalogueEntry]:
-    return {
-        row.slug: CatalogueEntry.model_validate(
-            {"slug": row.slug, "revision": row.revision, "part": row.data}
-        )
-        for row in OwnPart.objects.filter(owner=owner)
-    }
+def _read_own(owner: Owner, held: _Held) -> _Held:
+    """Every entry of an owner; those held are kept where their revision is the same."""
+    rows = OwnPart.objects.filter(owner=owner)
+    now = list(rows.values_list("pk", "revision"))
+    other = {pk for pk, revision in now if pk not in held or held[pk][0] != revision}
+    # A few are asked for by their keys; most of them all at once.
+    fresh = rows.filter(pk__in=other) if len(other) < 500 else rows
+    read = {row.pk: (row.revision, _entry(row)) for row in fresh if row.pk in other}
+    # One that was removed between the two questions is in neither.
+    return {pk: of for pk, _ in now if (of := read.get(pk) if pk in other else held[pk])}
+
+
+def _entry(row: OwnPart) -> CatalogueEntry:
+    return CatalogueEntry.model_validate(
+        {"slug": row.slug, "revision": row.revision, "part": row.data}
+    )
+
+
+def _with_text(entry: CatalogueEntry) -> tuple[CatalogueEntry, str]:
+    return entry, _texts.of((entry,), None, partial(search_text, entry))
 
 
 def every(owner: Owner) -> dict[str, CatalogueEntry]:
@@ -90,7 +102,8 @@ def entry(owner: Owner, slug: str) -> CatalogueEntry:
 def find(owner: Owner, text: str, most: int) -> tuple[list[CatalogueEntry], int]:
     """Entries that fit the words of a text, and the count that was said among them."""
     words, count = said_count(text)
-    return search([*_known(owner)[1], *_shipped_texts()], words, most), count
+    texts = [*map(_with_text, own(owner).values()), *_shipped_texts()]
+    return search(texts, words, most), count
 
 
 # -- writes --------------------------------------------------------------------------------
@@ -101,20 +114,38 @@ def preview(owner: Owner, rows: tuple[parts_csv.Row, ...]) -> tuple[parts_csv.Ch
     return parts_csv.changes(rows, own(owner), shipped())
 
 
-@writing()
 def take_file(owner: Owner, text: str) -> tuple[parts_csv.Change, ...]:
     """Take a whole CSV file in. Raises BadInput that names every wrong line; then nothing is."""
+    # Read and compared before the turn to write: the largest file takes seconds.
     rows = parts_csv.read(text)
+    counted = _counted(owner)
     found = preview(owner, rows)
+    with writing():
+        if _counted(owner) != counted:
+            found = preview(owner, rows)
+        _take(owner, rows, found)
+    return found
+
+
+def _take(
+    owner: Owner, rows: tuple[parts_csv.Row, ...], found: tuple[parts_csv.Change, ...]
+) -> None:
     wrong = [(f"line {c.line}, {col}", need, got) for c in found for col, need, got in c.problems]
     if wrong:
         raise BadInput(wrong)
-    entries = {r.slug: r.entry for r in rows if r.entry is not None}
     _room(owner, sum(c.status == "new" for c in found))
-    for change in found:
-        if change.status in ("new", "changed"):
-            _store(owner, change.slug, entries[change.slug].part)
-    return found
+    before, entries = own(owner), {r.slug: r.entry for r in rows if r.entry is not None}
+    OwnPart.objects.bulk_create(
+        [
+            OwnPart(
+                owner=owner, slug=c.slug, data=entries[c.slug].part.model_dump(mode="json"),
+                revision=before[c.slug].revision + 1 if c.slug in before else 1,
+            )
+            for c in found if c.status in ("new", "changed")
+        ],
+        batch_size=500, update_conflicts=True, unique_fields=["owner", "slug"],
+        update_fields=["revision", "data"],
+    )  # fmt: skip
 
 
 @writing()

@@ -271,6 +271,8 @@ def _change(
     before = own.get(row.slug) or shipped.get(row.slug)
     if before is None:
         return Change(row.line, row.slug, name, "new")
+    if before.part == row.entry.part:
+        return Change(row.line, row.slug, name, "same")
     old, new = cells(before), cells(row.entry)
     # A revision is counted here, not by the file.
     columns = tuple((c, old[c], new[c]) for c in COLUMNS if c != "revision" and old[c] != new[c])

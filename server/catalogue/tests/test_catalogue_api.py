@@ -2,9 +2,13 @@
 
 from __future__ import annotations
 
+from typing import Any
+from unittest.mock import patch
+
 from builds.tests.support import ROOT, ApiCase
 from owners.models import current_owner
 
+from catalogue import parts
 from catalogue.models import OwnPart
 
 HEAD = "slug,kind,name,sockets,power W,rated A\r\n"
@@ -78,6 +82,37 @@ class Files(ApiCase):
         self.assertEqual((fan["revision"], fan["part"]["rated_a"]["likely"]), (2, 0.35))
         _, card = self.call("get", "/catalogue/entries/shed-card")
         self.assertEqual(card["revision"], 1)
+
+    def test_a_file_taken_again_counts_up_what_it_changes_alone(self) -> None:
+        owner = current_owner()
+        parts.take_file(owner, SHED)
+        before = parts.own(owner)
+        again = parts.take_file(owner, SHED.replace("240", "250"))
+        self.assertEqual([c.status for c in again], ["same", "changed"])
+        now = parts.own(owner)
+        self.assertEqual([e.revision for e in now.values()], [1, 2])
+        # What did not change is the very entry that was read before.
+        self.assertIs(now["shed-fan"], before["shed-fan"])
+        with self.assertNumQueries(1):
+            parts.own(owner)
+
+    def test_somebody_else_s_write_before_the_turn_is_seen(self) -> None:
+        """Between looking and writing another window keeps an entry under one of the slugs."""
+        owner = current_owner()
+        looked = parts.preview
+
+        def meanwhile(*args: Any) -> Any:
+            found = looked(*args)
+            if not OwnPart.objects.exists():
+                data = {"kind": "fan", "key": "fan", "name": "Other fan"}
+                OwnPart.objects.create(owner=owner, slug="shed-fan", data=data)
+            return found
+
+        with patch.object(parts, "preview", meanwhile):
+            taken = parts.take_file(owner, SHED)
+        self.assertEqual([c.status for c in taken], ["changed", "new"])
+        row = OwnPart.objects.get(slug="shed-fan")
+        self.assertEqual((row.revision, row.data["name"]), (2, "Shed fan"))
 
     def test_a_broken_line_is_named_and_nothing_goes_in(self) -> None:
         text = SHED + "bad,card,Bad,2x8pin,lots,\r\n"
