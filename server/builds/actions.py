@@ -95,11 +95,20 @@ def name_of(owner: Owner, key: str) -> str:
 # -- whole builds --------------------------------------------------------------------------
 
 
-@writing()
 def create(owner: Owner, build: Build) -> models.Build:
     """Store a new build. Its history starts empty. Nothing is stored that can't be worked out. What
     it names of the drawer and is not free there is a copy of its own."""
-    build = without(build, drawer.taken(owner, used_of(build)))
+    # Before the turn to write: the largest takes its time, and then it is known.
+    results.work_out(_with_what_is_free(owner, build))
+    with writing():
+        return _create(owner, _with_what_is_free(owner, build))
+
+
+def _with_what_is_free(owner: Owner, build: Build) -> Build:
+    return same(without(build, drawer.taken(owner, used_of(build))))
+
+
+def _create(owner: Owner, build: Build) -> models.Build:
     worked = results.work_out(build)
     images = store.entities(build)
     row = models.Build.objects.create(owner=owner, header=images["build"])
