@@ -292,7 +292,7 @@ def _check_base(
         mine |= {p: mine.get(p) for p in edit.asks_for() if p not in mine}
     hit = {p for p in mine if any(_meet(p, other) for other in theirs)}
     if hit:
-        now = _values(before)
+        now = _values(before, hit)
         raise StaleEdit(row.version, [(p, mine[p], now.get(p)) for p in sorted(hit)])
 
 
@@ -300,10 +300,13 @@ def _meet(a: str, b: str) -> bool:
     return a == b or a.startswith(b + "/") or b.startswith(a + "/")
 
 
-def _values(build: Build) -> dict[str, Any]:
-    """Every path of a build with its value now."""
+def _values(build: Build, wanted: set[str]) -> dict[str, Any]:
+    """Some paths of a build with their values now."""
+    names = {p.partition("/")[0] for p in wanted}
+    if any(n.startswith(("port:", "socket:", "plug:", "pin:")) for n in names):
+        names |= {f"run:{r.cable}" for r in build.runs}
     found: dict[str, Any] = {}
-    for name, image in store.entities(build).items():
+    for name, image in store.entities(build, names).items():
         if name.startswith("run:"):
             found |= _run_uses(image)
             continue

@@ -7,7 +7,7 @@ An image is an entity in build-file shape. Entities: `build` (the header), `part
 from __future__ import annotations
 
 import json
-from collections.abc import Iterator
+from collections.abc import Collection, Iterator
 from contextlib import contextmanager
 from operator import attrgetter
 from typing import Any, TypedDict
@@ -38,9 +38,10 @@ class Unreadable(Exception):
     """Rows of a build that can't be read back: by another version, or by hand."""
 
 
-def entities(build: Build) -> dict[str, Image]:
-    """Every entity of a build, by name."""
-    return {name: _image(thing) for name, thing in _things(build).items()}
+def entities(build: Build, only: Collection[str] | None = None) -> dict[str, Image]:
+    """Every entity of a build, by name; `only` of those names, where it is said."""
+    things = _things(build).items()
+    return {name: _image(thing) for name, thing in things if only is None or name in only}
 
 
 def _things(build: Build) -> dict[str, BaseModel]:
