@@ -40,7 +40,7 @@ class Demo:
             cwd=ROOT / "server", env=env,
         )  # fmt: skip
         base = f"http://127.0.0.1:{port}"
-        for _ in range(100):
+        for _ in range(300):
             try:
                 urllib.request.urlopen(base, timeout=1).close()
                 return base
