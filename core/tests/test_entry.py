@@ -105,9 +105,9 @@ class Understood(unittest.TestCase):
         self.assertEqual((card.count, card.lanes), (8, 16))
         # So many with plugs nobody has: it is asked, and either answer is taken.
         asked = parse("card 200w 8pin x16")
-        self.assertEqual(asked.question, "16 cards, or the lanes of one?")
+        self.assertEqual(asked.question, "The lanes of one, or 16 cards?")
         cards = [_part(c) for c in asked.choices]
-        self.assertEqual([(c.count, c.lanes) for c in cards], [(16, 16), (1, 16)])
+        self.assertEqual([(c.count, c.lanes) for c in cards], [(1, 16), (16, 16)])
         self.assertEqual(_part("card 200w 8pin x2").count, 2)
 
     def test_xn_of_a_board_is_a_slot(self) -> None:

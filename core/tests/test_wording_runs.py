@@ -40,8 +40,28 @@ class Over(unittest.TestCase):
         self.assertEqual(
             found.text, "Granted by standard, Card · a: 175 W of 150 W, 117 %, at full load."
         )
-        self.assertEqual(found.fix, "Use a cable that is rated for more, or lower the part’s power "
-                         "limit.")  # fmt: skip
+        self.assertEqual(found.fix, "Feed Card · b too, which then takes its share.")
+        both = build(
+            card(400), cables=(graphics_cable("one", count=1), graphics_cable("two", count=1)),
+            runs=(run("one", "g1", a="card#1/a"), run("two", "g2", a="card#1/b")),
+        )  # fmt: skip
+        self.assertEqual(
+            _mend(both)["G1 One"].fix,
+            "Lower the part’s power limit: no cable makes its plug stand more.",
+        )
+
+    def test_contacts_of_one_plug_that_carry_too_much(self) -> None:
+        """580 − 50 W by the slot are 44.17 A: 14.72 A each of three conductors of 13, 113.2 %."""
+        thin = sixteen_cable(conductors=RailPins(v12=3, ground=3))
+        b = build(card(580, "16pin"), cables=(thin,), runs=(run("sixteen", "h1", a="card#1/a"),))
+        found = _mend(b)["H1 16-pin cable"]
+        self.assertEqual(
+            found.text,
+            "Wires 0–700 mm, 16 AWG, 3 of 12 V: 14.72 A of 13.00 A, 114 %, at full load.",
+        )
+        self.assertEqual(
+            found.fix, "Use a cable that is rated for more, or lower the part’s power limit."
+        )
 
     def test_a_chain_and_a_spare_cable_for_its_last_plug(self) -> None:
         """(320 − 50) W ÷ 12 V = 22.5 A over 3 pins: 7.5 of 7 A. The rule allows 150 W of 270."""

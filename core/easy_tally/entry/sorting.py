@@ -151,4 +151,4 @@ def _lanes(kind: str, said: Said) -> None:
     many = [w for w in lanes if w in ("x8", "x16")]
     if kind == "card" and said.sockets and len(many) == 1:
         rest, n = said.without(*many), many[0][1:]
-        raise Ask(f"{n} cards, or the lanes of one?", [*rest, f"{n}x"], [*rest, f"lanes:{n}"])
+        raise Ask(f"The lanes of one, or {n} cards?", [*rest, f"lanes:{n}"], [*rest, f"{n}x"])

@@ -54,9 +54,23 @@ def _to_mend(a: Analysis, run: RunResult, e: Element) -> Remedy:
         return Remedy(id="plugs-further-apart" if chained else "take-longer-cable", find=at)
     if e.terms.get("leads", 9) < e.terms.get("least", 0):
         return Remedy(id="more-leads", find=at)
+    if e.kind == "grant":
+        return _beside(a, run, e) or Remedy(id="lower-power", find=at)
     if len(run.wired.feeds) < 2:
         return Remedy(id="rated-for-more", find=at)
     return _spare_for(a, run) or Remedy(id="no-spare", find=at)
+
+
+def _beside(a: Analysis, run: RunResult, e: Element) -> Remedy | None:
+    """Feeding another socket of the same instance too, which then takes its share."""
+    fed = [f.input for f in run.wired.feeds if f.plug.key == e.at]
+    fed += [x.feed.input for x in run.beyond if x.at == e.at]
+    for into in fed:
+        for other in a.wired.inputs_of(into.at.part, into.at.instance):
+            if other.ref not in a.wired.live and other.socket.kind == into.socket.kind:
+                at = Subject(of="socket", key=other.ref)
+                return Remedy(id="feed-beside", find=at, names=(a.wired.words(other.ref),))
+    return None
 
 
 def _spare_for(a: Analysis, run: RunResult) -> Remedy | None:

@@ -52,6 +52,8 @@ _WORDS: dict[str, str] = {
     "never-so": "Feed the socket by a plug that is made for it, or by an adapter whose leads each "
     "have a cable of their own.",
     "more-leads": "Plug its other leads in, each on a cable of its own.",
+    "feed-beside": "Feed {0} too, which then takes its share.",
+    "lower-power": "Lower the part’s power limit: no cable makes its plug stand more.",
     "plugs-further-apart": "Feed them from two cables, or take one with its plugs further apart.",
     "rated-for-more": "Use a cable that is rated for more, or lower the part’s power limit.",
     "no-spare": "Move one of its plugs to another cable; there is no spare one with a free port.",
