@@ -109,12 +109,12 @@ def _with_what_is_free(owner: Owner, build: Build) -> Build:
 
 
 def _create(owner: Owner, build: Build) -> models.Build:
-    worked = results.work_out(build)
+    results.work_out(build)
     images = store.entities(build)
     row = models.Build.objects.create(owner=owner, header=images["build"])
     store.write_images(row, {n: (i, image) for i, (n, image) in enumerate(images.items())})
     drawer.settle(owner.pk, row.key, used_of(build))
-    _remember(row, worked)
+    _remember(row, build)
     return row
 
 
@@ -228,13 +228,13 @@ def _write(
     used = used_of(worked.analysis.build)
     if used != used_of(before):
         drawer.settle(row.owner_id, row.key, used)
-    _remember(row, worked)
+    _remember(row, worked.analysis.build)
     return worked
 
 
-def _remember(row: models.Build, worked: results.Worked) -> None:
+def _remember(row: models.Build, build: Build) -> None:
     pk, version = row.pk, row.version
-    transaction.on_commit(lambda: results.remember(pk, version, worked))
+    transaction.on_commit(lambda: results.remember(pk, version, build))
 
 
 # -- concurrency ---------------------------------------------------------------------------

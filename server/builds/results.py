@@ -1,11 +1,11 @@
-"""Builds and their results, cached in this worker by build and version; never stored."""
+"""Builds by version and what follows from them, kept in this worker; never stored."""
 
 from __future__ import annotations
 
 from collections import OrderedDict
 from functools import partial
 from threading import Lock
-from typing import NamedTuple, TypeVar
+from typing import NamedTuple
 
 from django.utils import timezone
 from easy_tally import Analysis, Build, analyse, compact
@@ -16,8 +16,8 @@ from easy_tally.things import same
 
 from builds import models, store
 
-_MOST = 64
-_T = TypeVar("_T")
+#: Builds that are kept, and results: at least so many of the last.
+_MOST, _MOST_WORKED = 64, 24
 _At = tuple[int, int]
 
 
@@ -29,12 +29,9 @@ class Worked(NamedTuple):
 
 
 _builds: OrderedDict[_At, Build] = OrderedDict()
-_worked: OrderedDict[_At, Worked] = OrderedDict()
 _lock = Lock()
-
-
 #: What was worked out, by the build itself: a preview that is made, a step that is taken back.
-_WORKED: Reuse[Worked] = Reuse(_MOST)
+_WORKED: Reuse[Worked] = Reuse(_MOST_WORKED)
 
 
 def work_out(build: Build) -> Worked:
@@ -48,17 +45,12 @@ def _work_out(build: Build, year: int) -> Worked:
     return Worked(found, compact(found))
 
 
-def _keep(cache: OrderedDict[_At, _T], at: _At, thing: _T) -> None:
+def remember(pk: int, version: int, build: Build) -> None:
+    """Keep a build that was just written, once its transaction is through."""
     with _lock:
-        cache[at] = thing
-        while len(cache) > _MOST:
-            cache.popitem(last=False)
-
-
-def remember(pk: int, version: int, worked: Worked) -> None:
-    """Keep a build that was just written with its result, once its transaction is through."""
-    _keep(_builds, (pk, version), worked.analysis.build)
-    _keep(_worked, (pk, version), worked)
+        _builds[pk, version] = build
+        while len(_builds) > _MOST:
+            _builds.popitem(last=False)
 
 
 def current(row: models.Build) -> Build:
@@ -74,19 +66,13 @@ def current(row: models.Build) -> Build:
             models.Card.objects.filter(build_id=row.pk).delete()
             raise
         # The row's version may be a later one by now: the one that was read.
-        _keep(_builds, (row.pk, row.version), build)
+        remember(row.pk, row.version, build)
     return build
 
 
 def worked(row: models.Build) -> Worked:
     """Everything computed about a build at the row's version. Raises store.Unreadable."""
-    at = (row.pk, row.version)
-    with _lock:
-        found = _worked.get(at)
-    if found is None:
-        found = work_out(current(row))
-        _keep(_worked, (row.pk, row.version), found)
-    return found
+    return work_out(current(row))
 
 
 def analysis(row: models.Build) -> Analysis:
@@ -98,5 +84,4 @@ def forget() -> None:
     """Empty the caches, as a restart would."""
     with _lock:
         _builds.clear()
-        _worked.clear()
     forget_all()

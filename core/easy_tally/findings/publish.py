@@ -182,7 +182,7 @@ def _unspoken(a: Analysis) -> tuple[UnspokenAnswer, ...]:
 
 
 #: Signal ports of a kind, by their count.
-_SIGNALS: Reuse[SignalAnswer] = Reuse(500)
+_SIGNALS: Reuse[SignalAnswer] = Reuse(200)
 
 
 def _signals(a: Analysis) -> tuple[SignalAnswer, ...]:
@@ -225,7 +225,7 @@ def _amount(span: Span, missing: tuple[str, ...] = ()) -> Amount:
 
 
 #: Amounts by their sum, and what it is multiplied by.
-_AMOUNTS: Reuse[Amounts] = Reuse(2_000)
+_AMOUNTS: Reuse[Amounts] = Reuse(400)
 
 
 def _amounts(drawn: Sum, factor: float = 1.0) -> Amounts:
@@ -298,7 +298,7 @@ def _row(row: Row, wired: Wired) -> RowAnswer:
 
 
 #: What parts draw in the answer, by their sums.
-_PARTS: Reuse[PartWatts] = Reuse(2_000)
+_PARTS: Reuse[PartWatts] = Reuse(500)
 
 
 def _part_watts(tally: Tally) -> tuple[PartWatts, ...]:
@@ -325,8 +325,8 @@ def _mover(a: Analysis) -> MoverAnswer | None:
 
 
 #: Sockets in the answer, by what is plugged in, and lanes, by their runs.
-_SOCKETS: Reuse[SocketAnswer] = Reuse(4_000)
-_LANES: Reuse[Lane] = Reuse(1_000)
+_SOCKETS: Reuse[SocketAnswer] = Reuse(800)
+_LANES: Reuse[Lane] = Reuse(150)
 
 
 def _sockets(a: Analysis) -> tuple[SocketAnswer, ...]:
@@ -473,7 +473,7 @@ def _worst_first(b: BoardElement) -> tuple[int, float]:
 
 
 #: Limits on the way through the board, by themselves and the part that sets them.
-_BOARD: Reuse[BoardAnswer] = Reuse(2_000)
+_BOARD: Reuse[BoardAnswer] = Reuse(300)
 
 
 def _board(wired: Wired, b: BoardElement) -> BoardAnswer:

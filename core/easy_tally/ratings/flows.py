@@ -150,8 +150,8 @@ def input_flow(wired: Wired, carried: Carried, into: Input, at_once: int | None)
 
 
 #: What flows through runs, and in groups of ports, by everything that it follows from.
-_CARRIED: Reuse[CarriedRun] = Reuse(2_000)
-_GROUPS: Reuse[Flow] = Reuse(500)
+_CARRIED: Reuse[CarriedRun] = Reuse(400)
+_GROUPS: Reuse[Flow] = Reuse(150)
 
 
 def carried_run(wired: Wired, run: WiredRun, carried: Carried, at_once: int | None) -> CarriedRun:

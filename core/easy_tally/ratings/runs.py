@@ -117,8 +117,8 @@ def _carried_runs(wired: Wired, carried: Carried) -> list[CarriedRun]:
 
 
 #: Runs judged by themselves, and with the groups of ports that they are in.
-_ALONE: Reuse[RunResult] = Reuse(1_000)
-_IN_GROUPS: Reuse[RunResult] = Reuse(1_000)
+_ALONE: Reuse[RunResult] = Reuse(200)
+_IN_GROUPS: Reuse[RunResult] = Reuse(200)
 
 
 def _judged(

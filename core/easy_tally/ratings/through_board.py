@@ -66,7 +66,7 @@ def by_board(load: Load, wired: Wired) -> bool:
 
 
 #: Elements of the main plug, by what comes through it.
-_MAIN: Reuse[tuple[BoardElement, ...]] = Reuse(500)
+_MAIN: Reuse[tuple[BoardElement, ...]] = Reuse(60)
 
 
 def _main_plug(
@@ -176,7 +176,7 @@ def _watts(loads: list[Load]) -> Series:
 
 
 #: Elements of the headers, by what hangs on them and what it hangs on.
-_HEADERS: Reuse[tuple[BoardElement, ...]] = Reuse(500)
+_HEADERS: Reuse[tuple[BoardElement, ...]] = Reuse(60)
 
 
 def _headers(wired: Wired, loads: tuple[Load, ...]) -> tuple[BoardElement, ...]:

@@ -45,7 +45,7 @@ class LeadCount:
 
 #: Counts of leads, by the supply and its cables; by the kinds of sockets that need one, and how
 #: many of each; and by what goes into what.
-_LEADS: Reuse[tuple[LeadCount, ...]] = Reuse(500)
+_LEADS: Reuse[tuple[LeadCount, ...]] = Reuse(100)
 
 
 def leads(

@@ -130,7 +130,7 @@ class Billed(NamedTuple):
 
 #: A part of a stretch under one price, before anything is drawn: state, hours, band, price.
 _Cut = tuple[State, float, float, str, float | None]
-_CUT: Reuse[tuple[_Cut, ...]] = Reuse(200)
+_CUT: Reuse[tuple[_Cut, ...]] = Reuse(70)
 
 
 def billed(place: Place, day: Day, wall: Mapping[State, float]) -> tuple[Billed, ...]:

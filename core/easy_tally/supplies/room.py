@@ -17,7 +17,7 @@ PLUG_ROOM_MM = 25.0
 
 
 #: The longest plugs of some cables [mm], by the kind of socket.
-_LONGEST: Reuse[float | None] = Reuse(500)
+_LONGEST: Reuse[float | None] = Reuse(200)
 
 
 def _longest_mm(cables: tuple[Cable, ...], kind: SocketKind, eps4_in_eps8: bool) -> float | None:

@@ -85,7 +85,7 @@ class _Rest:
 
 
 #: Parts with one figure at one value.
-_CHANGED: Reuse[Part] = Reuse(500)
+_CHANGED: Reuse[Part] = Reuse(100)
 
 
 def _at(part: Part, field: str, value: float) -> Part:

@@ -38,7 +38,7 @@ class Contradiction:
 
 
 #: Contradictions, by the part and what is assumed.
-_CONTRADICTIONS: Reuse[tuple[Contradiction, ...]] = Reuse(2_000)
+_CONTRADICTIONS: Reuse[tuple[Contradiction, ...]] = Reuse(400)
 
 
 def contradictions(build: Build) -> Iterator[Contradiction]:

@@ -94,8 +94,8 @@ class _Came(NamedTuple):
 
 #: How loads come, by the load and the inputs that it may come through; what inputs carry, by the
 #: shares that make it up.
-_CAME: Reuse[_Came] = Reuse(4_000)
-_DEMANDS: Reuse[Demand] = Reuse(6_000)
+_CAME: Reuse[_Came] = Reuse(800)
+_DEMANDS: Reuse[Demand] = Reuse(1_000)
 
 
 def demands(wired: Wired, loads: tuple[Load, ...]) -> Carried:

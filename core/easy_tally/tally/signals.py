@@ -115,7 +115,7 @@ def signals(wired: Wired) -> Signals:
 
 
 #: Counts, by who needs and gives.
-_COUNTS: Reuse[SignalCount] = Reuse(500)
+_COUNTS: Reuse[SignalCount] = Reuse(200)
 
 
 def _count(
@@ -132,7 +132,7 @@ def _count(
 
 
 #: What parts need, by the part.
-_NEEDS: Reuse[tuple[tuple[SignalKind, Item], ...]] = Reuse(2_000)
+_NEEDS: Reuse[tuple[tuple[SignalKind, Item], ...]] = Reuse(400)
 
 
 def _needs(wired: Wired) -> dict[SignalKind, list[Item]]:
@@ -197,7 +197,7 @@ def _data_ports(drive: Drive) -> tuple[int, int]:
 
 
 #: What cards and hubs inside give, by the part.
-_GIVES: Reuse[tuple[tuple[SignalKind, Item], ...]] = Reuse(2_000)
+_GIVES: Reuse[tuple[tuple[SignalKind, Item], ...]] = Reuse(400)
 
 
 def _gives(wired: Wired, off: tuple[int, int]) -> dict[SignalKind, list[Item]]:

@@ -79,7 +79,7 @@ def _both(
 
 
 #: Loads in a spike, by the load, its part, what is assumed, and the window.
-_SPIKING: Reuse[Load] = Reuse(2_000)
+_SPIKING: Reuse[Load] = Reuse(400)
 
 
 def spiking_loads(wired: Wired, loads: tuple[Load, ...], window: Window) -> tuple[Load, ...]:
@@ -165,7 +165,7 @@ def _root(above: dict[_Alike, _Above], i: int, window: Window, k: int) -> float:
 
 #: What a load goes above its full load in each window, by the load, its part, what is assumed.
 _Excess = tuple[Span, ...]
-_EXCESS: Reuse[_Excess | None] = Reuse(1_000)
+_EXCESS: Reuse[_Excess | None] = Reuse(300)
 
 
 def _more(wired: Wired, load: Load, worst: Collection[str] = ()) -> _Excess | None:

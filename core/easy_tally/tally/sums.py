@@ -81,7 +81,7 @@ class Tally:
 
 
 #: Sums of some rows, by them.
-_SUMS: Reuse[Sum] = Reuse(2_000)
+_SUMS: Reuse[Sum] = Reuse(500)
 
 
 def _kept(rows: list[Row]) -> Sum:
@@ -133,7 +133,7 @@ def surging_instances(at_once: int | None, loads: tuple[Load, ...]) -> dict[str,
 
 
 #: Rows, by the load and the part that it is of.
-_ROWS: Reuse[Row] = Reuse(2_000)
+_ROWS: Reuse[Row] = Reuse(600)
 
 
 def _row(load: Load, wired: Wired, surging: int) -> Row:

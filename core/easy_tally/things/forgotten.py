@@ -91,7 +91,7 @@ FORGOTTEN: dict[Topic, Forgettable] = {
     ),
 }  # fmt: skip
 #: Topics that a part speaks of, by it.
-_SPOKEN: Reuse[frozenset[Topic]] = Reuse(2_000)
+_SPOKEN: Reuse[frozenset[Topic]] = Reuse(400)
 
 
 def _spoken_by(part: Part) -> frozenset[Topic]:

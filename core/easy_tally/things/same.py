@@ -15,11 +15,11 @@ _M = TypeVar("_M", bound=Model)
 _LISTS = ("parts", "cables", "adapters", "extensions", "backplanes", "runs")
 _SINGLE = ("house_rules", "assumptions", "case", "place", "bracket", "supply")
 #: Things by their text in a file: what is written alike is alike to the last digit.
-_KNOWN: Reuse[Model] = Reuse(4_000)
+_KNOWN: Reuse[Model] = Reuse(800)
 
 
 #: Builds by their things, and what they say beside them.
-_BUILDS: Reuse[Build] = Reuse(100)
+_BUILDS: Reuse[Build] = Reuse(40)
 _BESIDE = tuple(n for n in Build.model_fields if n not in (*_LISTS, *_SINGLE))
 
 

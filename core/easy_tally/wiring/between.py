@@ -50,7 +50,7 @@ class Between:
 
 
 #: What stands in between, by what it is.
-_BETWEENS: Reuse[Between] = Reuse(500)
+_BETWEENS: Reuse[Between] = Reuse(200)
 
 
 def betweens(build: Build) -> Iterator[Between]:

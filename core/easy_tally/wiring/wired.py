@@ -355,9 +355,9 @@ def pins_wired(mated: SocketKind, plug: Plug | None, socket: Socket) -> Mapping[
 
 
 #: Inputs by whose they are; what plugs are in by those and the connections; runs by all of them.
-_INPUTS: Reuse[tuple[tuple[Input, ...], ...]] = Reuse(2_000)
-_FEEDS: Reuse[tuple[Feed, ...]] = Reuse(2_000)
-_RUNS: Reuse[WiredRun] = Reuse(2_000)
+_INPUTS: Reuse[tuple[tuple[Input, ...], ...]] = Reuse(600)
+_FEEDS: Reuse[tuple[Feed, ...]] = Reuse(400)
+_RUNS: Reuse[WiredRun] = Reuse(400)
 
 
 def _inputs(of: Owner) -> tuple[tuple[Input, ...], ...]:

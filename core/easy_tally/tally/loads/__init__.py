@@ -30,9 +30,9 @@ __all__ = ["NOTHING", "Feed", "Load", "PerState", "loads", "loads_of_part"]
 
 
 #: Loads of parts, by the part, what is assumed, and what else of the build they follow from.
-_LOADS: Reuse[tuple[Load, ...]] = Reuse(2_000)
+_LOADS: Reuse[tuple[Load, ...]] = Reuse(400)
 #: Loads by what they are: a part of which one figure is another still draws the rest as it did.
-_KNOWN: Reuse[Load] = Reuse(4_000)
+_KNOWN: Reuse[Load] = Reuse(800)
 
 
 def loads(wired: Wired) -> tuple[Load, ...]:
