@@ -44,5 +44,8 @@ def _got(value: Any) -> str:
     if isinstance(value, dict) and {"low", "likely", "high"} <= value.keys():
         low, likely, high = value["low"], value["likely"], value["high"]
         return f"{likely}" if low == likely == high else f"{low} to {high}, likely {likely}"
+    if isinstance(value, dict):  # a whole thing, by what it is called
+        called = next((value[k] for k in ("name", "label", "key") if value.get(k)), None)
+        return f"“{str(called)[:78]}”" if called else f"one of {len(value)} fields"
     text = repr(value)
     return text if len(text) <= 80 else text[:77] + "…"

@@ -209,7 +209,7 @@ def _read(said: Said) -> Entry:
         part = _PART.validate_python(fields)
     except ValidationError as error:
         where, required, got = problems_of(error)[0]
-        told = "" if got.startswith("{") else f", got {got}"
+        told = "" if got.startswith("“") else f", got {got}"
         raise Ask(f"{_words_of_field(where)} needs {required}{told}.") from error
     return Entry(part, understood(part) if said.telling else "")
 
