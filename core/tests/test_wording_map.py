@@ -5,8 +5,11 @@ from __future__ import annotations
 import unittest
 from typing import Any
 
-from easy_tally.findings import MapAnswer, map_it
-from easy_tally.mapping import InStock, Progress, Wish
+from easy_tally.editing import TakeMap
+from easy_tally.findings import MapAnswer, analyse, map_it
+from easy_tally.mapping import InStock, OtherSupply, Progress, Wish
+from easy_tally.things.adapters import Extension
+from easy_tally.things.cables import RailPins
 from easy_tally.things.case import Case, Route
 from easy_tally.things.rules import POSITIONS
 
@@ -148,4 +151,62 @@ class Impossible(unittest.TestCase):
         self.assertEqual(
             answer.repairs[0].text,
             "Add X, from your drawer, in a free port. It has to reach 540 mm.",
+        )
+
+    def test_the_highest_power_limit_that_does(self) -> None:
+        """By plug a chain may carry 150 W beside the slot's 50: 200 W."""
+        answer = _mapped(graphics_cable(), house_rules=rules(chained_graphics="by plug"))
+        texts = {r.id: r.text for r in answer.repairs}
+        self.assertEqual(texts["power-limit"], "Hold Card to 200 W.")
+        edit = TakeMap.model_validate(next(r.edit for r in answer.repairs if r.id == "power-limit"))
+        b = build(
+            board(), processor(), card(320), disk(2), cables=(*_REST, graphics_cable()),
+            house_rules=rules(chained_graphics="by plug"),
+        )  # fmt: skip
+        then = analyse(edit.apply(b))
+        self.assertEqual(
+            {r.verdict for r in then.runs if r.wired.feeds} - {"within", "tight"}, set()
+        )
+
+    def test_as_many_cables_as_it_takes(self) -> None:
+        lies = InStock(thing=graphics_cable("x", count=1), owned=True, free=3)
+        b = build(
+            board(), processor(), card(320, "pcie8 pcie8 pcie8"), disk(2), cables=(*_REST, _ONE)
+        )
+        answer = map_it(b, Wish(), [lies], Progress(), iter(()))
+        self.assertEqual(
+            [r.text for r in answer.repairs if r.id == "cable"],
+            ["Add 2 × X, from your drawer, in a free port."],
+        )
+
+    def test_another_supply_with_its_cables(self) -> None:
+        few = supply(ports=tuple(p for p in supply().ports if p.key not in ("g2", "g3")))
+        other = supply(name="Wide", family="Test B")
+        box = tuple(c.model_copy(update={"family": "Test B"}) for c in (*_REST, _ONE, _TWO))
+        b = build(board(), processor(), card(320), disk(2), cables=(*_REST, _ONE, _TWO), supply=few)
+        several = iter((
+            OtherSupply(supply=other, cables=box, owned=True),
+            OtherSupply(supply=other.model_copy(update={"name": "Second"}), cables=box, owned=True),
+            OtherSupply(supply=other.model_copy(update={"name": "Sold"}), cables=box, owned=False),
+        ))  # fmt: skip
+        answer = map_it(b, Wish(), [], Progress(), several)
+        self.assertEqual(
+            [r.text for r in answer.repairs if r.id == "supply"],
+            ["Take Wide, from your drawer, in place of this supply.",
+             "Take Sold, to be had, in place of this supply."],
+        )  # fmt: skip
+
+    def test_an_extension_to_reach(self) -> None:
+        """600 mm of cable and 200 of extension for 700 mm of way and 40 of slack."""
+        lengths = {"card": 700, "main plug": 300, "processor": 400, "3.5-inch bays": 300}
+        routes = tuple(Route(area=a, length_mm=mm) for a, mm in lengths.items())  # type: ignore[arg-type]
+        longer = Extension(
+            key="ext", name="Extension", kind="pcie6+2", length_mm=200, gauge=18,
+            conductors=RailPins(v12=3, ground=3),
+        )  # fmt: skip
+        stock = (InStock(thing=longer, owned=True, free=2),)
+        answer = _mapped(_ONE, _TWO, stock=stock, case=Case(name="Case", routes=routes))
+        self.assertEqual(
+            [r.text for r in answer.repairs if r.id == "extension"],
+            ["Add 2 × Extension, from your drawer."],
         )
