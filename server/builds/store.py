@@ -235,48 +235,53 @@ def _place(table: Any, row: models.Build, touched: list[Touched]) -> None:
         t["at"] = places.get(key, last)
 
 
+#: Key → (place, None where it keeps the one that it has; image, None to remove).
+_Keyed = dict[str, tuple[int | None, Image | None]]
+
+
 def write_images(row: models.Build, images: dict[str, tuple[int | None, Image | None]]) -> None:
-    """Make the tables hold these images: name → (place, None where it keeps the one that it has;
-    image, None to remove)."""
-    _clear_runs(row, [n.partition(":")[2] for n in images if n.startswith("run:")])
-    for name, (at, image) in images.items():
+    """Make the tables hold these images: name → (place, None where the thing was there before and
+    stays; image, None to remove). Things come in one go, however many."""
+    of: dict[str, _Keyed] = {}
+    for name, at_and_image in images.items():
         kind, _, key = name.partition(":")
-        if kind == "build" and image is not None:
-            row.header = image
-        elif kind == "part":
-            _write_keyed(models.Part, row, key, at, image)
-        elif kind == "supply":
-            _write_supply(row, image)
-        elif kind == "cable":
-            _write_cable(row, key, at, image)
-    for name, (_, image) in images.items():
-        if name.startswith("run:") and image is not None:
-            _write_run(row, image)
+        of.setdefault(kind, {})[key] = at_and_image
+    runs = of.get("run", {})
+    if runs:
+        models.Run.objects.filter(build_id=row.pk, cable__key__in=list(runs)).delete()
+    for _, image in of.get("build", {}).values():
+        row.header = image or {}
+    _write_keyed(models.Part, row, of.get("part", {}))
+    for _, image in of.get("supply", {}).values():
+        _write_supply(row, image)
+    _write_cables(row, of.get("cable", {}))
+    _write_runs(row, [image for _, image in runs.values() if image is not None])
 
 
-def _clear_runs(row: models.Build, cables: list[str]) -> None:
-    if cables:
-        models.Run.objects.filter(build_id=row.pk, cable__key__in=cables).delete()
-
-
-def _write_keyed(
-    table: Any, row: models.Build, key: str, at: int | None, data: Image | None
-) -> None:
-    rows = table.objects.filter(build_id=row.pk, key=key)
-    if data is None:
-        rows.delete()
-    elif at is None:
-        rows.update(data=data)
-    elif not rows.update(data=data, position=at):
-        table.objects.create(build_id=row.pk, key=key, data=data, position=at)
+def _write_keyed(table: Any, row: models.Build, things: _Keyed) -> None:
+    gone = [key for key, (_, data) in things.items() if data is None]
+    if gone:
+        table.objects.filter(build_id=row.pk, key__in=gone).delete()
+    for key, (at, data) in things.items():
+        if at is None and data is not None:
+            table.objects.filter(build_id=row.pk, key=key).update(data=data)
+    table.objects.bulk_create(
+        table(build_id=row.pk, key=key, data=data, position=at)
+        for key, (at, data) in things.items() if at is not None and data is not None
+    )  # fmt: skip
 
 
 def _write_supply(row: models.Build, image: Image | None) -> None:
-    ports = image["ports"] if image else []
-    keys = [p["key"] for p in ports]
-    models.Port.objects.filter(build_id=row.pk).exclude(key__in=keys).delete()
-    for position, port in enumerate(ports):
-        _write_keyed(models.Port, row, port["key"], position, port)
+    ports = {p["key"]: p for p in image["ports"]} if image else {}
+    own = models.Port.objects.filter(build_id=row.pk)
+    own.exclude(key__in=list(ports)).delete()
+    there = {p.key: p for p in own}
+    _write_keyed(
+        models.Port, row, {k: (i, p) for i, (k, p) in enumerate(ports.items()) if k not in there}
+    )
+    for position, (key, data) in enumerate(ports.items()):
+        if key in there and (there[key].data, there[key].position) != (data, position):
+            own.filter(key=key).update(data=data, position=position)
     if image is None:
         models.Supply.objects.filter(build_id=row.pk).delete()
         return
@@ -284,37 +289,59 @@ def _write_supply(row: models.Build, image: Image | None) -> None:
     models.Supply.objects.update_or_create(build_id=row.pk, defaults={"data": data})
 
 
-def _write_cable(row: models.Build, key: str, at: int | None, image: Image | None) -> None:
-    data = None if image is None else {k: v for k, v in image.items() if k != "plugs"}
-    _write_keyed(models.Cable, row, key, at, data)
-    if image is None:
+def _write_cables(row: models.Build, things: _Keyed) -> None:
+    bare: _Keyed = {
+        key: (at, image and {k: v for k, v in image.items() if k != "plugs"})
+        for key, (at, image) in things.items()
+    }
+    _write_keyed(models.Cable, row, bare)
+    stay = {key: image["plugs"] for key, (_, image) in things.items() if image is not None}
+    if not stay:
         return
-    cable = models.Cable.objects.get(build_id=row.pk, key=key)
-    keys = [p["key"] for p in image["plugs"]]
-    models.Plug.objects.filter(cable=cable).exclude(key__in=keys).delete()
-    for position, plug in enumerate(image["plugs"]):
-        models.Plug.objects.update_or_create(
-            cable=cable, key=plug["key"], defaults={"data": plug, "position": position}
-        )
+    cables = models.Cable.objects.filter(build_id=row.pk, key__in=list(stay))
+    pks = dict(cables.values_list("key", "pk"))
+    there = {(p.cable_id, p.key): p for p in models.Plug.objects.filter(cable__in=cables)}
+    new = []
+    for key, plugs in stay.items():
+        for position, data in enumerate(plugs):
+            plug = there.pop((pks[key], data["key"]), None)
+            if plug is None:
+                plug = models.Plug(cable_id=pks[key], key=data["key"], data=data, position=position)
+                new.append(plug)
+            elif (plug.data, plug.position) != (data, position):
+                models.Plug.objects.filter(pk=plug.pk).update(data=data, position=position)
+    if there:
+        models.Plug.objects.filter(pk__in=[p.pk for p in there.values()]).delete()
+    models.Plug.objects.bulk_create(new)
 
 
-def _write_run(row: models.Build, image: Image) -> None:
-    cable = models.Cable.objects.get(build_id=row.pk, key=image["cable"])
-    run = models.Run.objects.create(build_id=row.pk, cable=cable, pinned=image.get("pinned", False))
-    ports = {p.key: p for p in models.Port.objects.filter(build_id=row.pk)}
-    models.RunPort.objects.bulk_create(
-        models.RunPort(run=run, port=ports[key], position=i) for i, key in enumerate(image["ports"])
+def _write_runs(row: models.Build, images: list[Image]) -> None:
+    if not images:
+        return
+    keys = [image["cable"] for image in images]
+    cables = dict(
+        models.Cable.objects.filter(build_id=row.pk, key__in=keys).values_list("key", "pk")
     )
-    plugs = {p.key: p for p in models.Plug.objects.filter(cable=cable)}
+    made = models.Run.objects.bulk_create(
+        models.Run(build_id=row.pk, cable_id=cables[i["cable"]], pinned=i.get("pinned", False))
+        for i in images
+    )
+    ports = dict(models.Port.objects.filter(build_id=row.pk).values_list("key", "pk"))
+    of_runs = models.Plug.objects.filter(cable_id__in=list(cables.values()))
+    plugs = {(c, key): pk for c, key, pk in of_runs.values_list("cable_id", "key", "pk")}
+    models.RunPort.objects.bulk_create(
+        models.RunPort(run=run, port_id=ports[key], position=n)
+        for run, image in zip(made, images, strict=True) for n, key in enumerate(image["ports"])
+    )  # fmt: skip
     models.Connection.objects.bulk_create(
         models.Connection(
             build_id=row.pk,
             run=run,
-            plug=plugs[c["plug"]],
+            plug_id=plugs[run.cable_id, c["plug"]],
             half=c["half"],
             target=c["socket"]["part"],
             instance=c["socket"]["instance"],
             socket=c["socket"]["socket"],
         )
-        for c in image["connections"]
-    )
+        for run, image in zip(made, images, strict=True) for c in image["connections"]
+    )  # fmt: skip
