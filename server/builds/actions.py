@@ -98,10 +98,15 @@ def name_of(owner: Owner, key: str) -> str:
 def create(owner: Owner, build: Build) -> models.Build:
     """Store a new build. Its history starts empty. Nothing is stored that can't be worked out. What
     it names of the drawer and is not free there is a copy of its own."""
-    # Before the turn to write: the largest takes its time, and then it is known.
-    results.work_out(_with_what_is_free(owner, build))
+    prepare(owner, build)
     with writing():
         return _create(owner, _with_what_is_free(owner, build))
+
+
+def prepare(owner: Owner, build: Build) -> None:
+    """Work a new build out before the turn to write: the largest takes its time, and is known
+    then."""
+    results.work_out(_with_what_is_free(owner, build))
 
 
 def _with_what_is_free(owner: Owner, build: Build) -> Build:
@@ -320,5 +325,5 @@ def _values(build: Build, wanted: set[str]) -> dict[str, Any]:
 
 __all__ = [
     "NoBuild", "StaleEdit", "Titles", "Written", "act", "create", "find", "name_of", "open_file",
-    "paths", "preview", "readable", "redo", "remove", "set_rules", "titles", "undo",
+    "paths", "prepare", "preview", "readable", "redo", "remove", "set_rules", "titles", "undo",
 ]  # fmt: skip
