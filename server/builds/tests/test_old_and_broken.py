@@ -152,7 +152,9 @@ class Broken(ApiCase):
         with _broken(), self.assertLogs("easy_tally", "ERROR"):
             status, told = self.act(row.key, 1, type="change build", changes={"note": "New"})
             self.assertEqual((status, told["type"]), (500, "urn:easy-tally:fault"))
-            opened, _ = self.call("post", "/builds/open", {"text": HERON})
+            # One that was not worked out before.
+            other = HERON.replace('"name": "Heron"', '"name": "Other"')
+            opened, _ = self.call("post", "/builds/open", {"text": other})
             self.assertEqual(opened, 500)
         self.assertEqual(Build.objects.count(), 1)
         again = Build.objects.get(pk=row.pk)
