@@ -8,14 +8,14 @@ import {
   useSensors,
 } from "@dnd-kit/core";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { useEffect, useRef, useState } from "react";
+import { useState } from "react";
 import { Link, useSearchParams } from "react-router";
 
 import { client, reason, take } from "../../api/client";
 import { Panel } from "../../drawing/Panel";
 import { useBuild, useResult, useShown, useWrite } from "../../state/build/contexts";
 import { drawnLanes, rulerLength } from "../../state/loom/lanes";
-import { PickMachine, type Next, type Picked } from "../../state/loom/pick";
+import { type Next, type Picked } from "../../state/loom/pick";
 import { mapQuery, offersQuery, referenceQuery } from "../../state/queries";
 import { useWords } from "../../words";
 import { Button } from "../../ui/button";
@@ -25,6 +25,7 @@ import { LaneRow, Ruler } from "./LaneRow";
 import { OffersList } from "./OffersList";
 import { AddLoose } from "./AddLoose";
 import { Betweens } from "./Betweens";
+import { useHand } from "./hand";
 import { SocketList } from "./SocketList";
 import { MapPanel, type MapWish } from "./MapPanel";
 import { WhyPanel } from "./WhyPanel";
@@ -40,12 +41,17 @@ export default function Loom() {
   const { data: reference } = useQuery(referenceQuery);
   const place = usePlace();
   const [, setParams] = useSearchParams();
-  const [picked, setPicked] = useState<Picked | null>(null);
-  const latest = useRef(picked);
-  useEffect(() => {
-    latest.current = picked;
-  }, [picked]);
   const queries = useQueryClient();
+  /** What fits an end: a tap on the other one that comes before the answer waits for it. */
+  const offersOf = async (held: Picked) => {
+    try {
+      return (await queries.fetchQuery(offersQuery(build.key, build.version, held))).offers;
+    } catch (error) {
+      say(reason(error));
+      return undefined;
+    }
+  };
+  const { picked, open: openEnd, hold, hit, held } = useHand(offersOf);
   const offers = useQuery(offersQuery(build.key, build.version, picked)).data?.offers;
   const lanes = drawnLanes(doc, result.lanes, reference);
   const length = rulerLength(doc, result.lanes);
@@ -72,7 +78,7 @@ export default function Loom() {
         }),
       );
       queries.setQueryData(mapQuery(build.key).queryKey, job);
-      setPicked(null);
+      hold(null);
       setMapping(true);
     } catch (error) {
       say(reason(error));
@@ -83,18 +89,19 @@ export default function Loom() {
   const [followed, setFollowed] = useState("");
   if (place !== followed) {
     setFollowed(place);
-    if (place.includes("#") && !feeding) setPicked({ kind: "socket", ref: place });
+    if (place.includes("#") && !feeding) openEnd({ kind: "socket", ref: place });
   }
 
   const step = async (next: Next) => {
     if (next.do === "pick") {
       say("");
-      setPicked(next.picked);
+      hold(next.picked);
       if (next.picked.kind === "plug") choose(next.picked.cable);
-    } else if (next.do === "drop") setPicked(null);
+    } else if (next.do === "drop") hold(null);
     else if (next.do === "refuse") say(next.reason);
     else if (next.do === "put") {
       const { offer } = next;
+      const before = held.current;
       const there = result.sockets.find((s) => s.ref === offer.socket);
       const other =
         swap &&
@@ -114,10 +121,9 @@ export default function Loom() {
             ports: offer.ports,
           });
       // What was picked meanwhile is what is in hand: nothing moves under the pointer then.
-      const dragged = latest.current?.kind === "plug" && latest.current.cable === offer.cable;
-      if (done && (latest.current === picked || dragged)) {
+      if (done && held.current === before) {
         setFocus(offer.socket);
-        setPicked(null);
+        hold(null);
         setSwap(false);
         if (
           result.lanes.some((l) => l.cable === offer.cable) ||
@@ -127,34 +133,30 @@ export default function Loom() {
       }
     }
   };
-  // What was picked meanwhile stays picked.
-  const letGo = () => setPicked((now) => (now === picked ? null : now));
+  const onPlug = (cable: string, plug: string) =>
+    hit(
+      (m) => m.hitPlug(cable, plug),
+      (n) => void step(n),
+    );
+  const onSocket = (ref: string) =>
+    hit(
+      (m) => m.hitSocket(ref),
+      (n) => void step(n),
+    );
   const park = async (cable: string, plug: string) => {
-    if (await act({ type: "park", cable, plug })) letGo();
-  };
-  /** What fits the picked end: a tap on the other end that comes before the answer waits for it. */
-  const offersNow = async () => {
-    if (!picked) return undefined;
-    try {
-      return (await queries.fetchQuery(offersQuery(build.key, build.version, picked))).offers;
-    } catch (error) {
-      say(reason(error));
-      return undefined;
-    }
+    const before = held.current;
+    // What was picked meanwhile stays picked.
+    if ((await act({ type: "park", cable, plug })) && held.current === before) hold(null);
   };
   // A mouse has to move a little, a finger to rest: a tap stays a tap, a scroll a scroll.
   const sensors = useSensors(
     useSensor(MouseSensor, { activationConstraint: { distance: 8 } }),
     useSensor(TouchSensor, { activationConstraint: { delay: 200, tolerance: 8 } }),
   );
-  const dropped = async (plug: Picked, onto: string | null) => {
-    if (!onto) return setPicked(null);
-    try {
-      const found = await queries.fetchQuery(offersQuery(build.key, build.version, plug));
-      await step(new PickMachine(plug, found.offers).hitSocket(onto));
-    } catch (error) {
-      say(reason(error));
-    }
+  const dropped = (plug: Picked, onto: string | null) => {
+    if (!onto) return hold(null);
+    hold(plug);
+    onSocket(onto);
   };
   const onPort = (port: string, free: boolean) => {
     const run = doc.runs.find((r) => r.ports.includes(port));
@@ -190,12 +192,12 @@ export default function Loom() {
       measuring={{ droppable: { strategy: MeasuringStrategy.Always } }}
       accessibility={{ screenReaderInstructions: { draggable: "" } }}
       onDragStart={({ active }) => void step({ do: "pick", picked: plugOf(active.data.current) })}
-      onDragCancel={() => setPicked(null)}
-      onDragEnd={({ active, over }) => void dropped(plugOf(active.data.current), over && String(over.id))}
+      onDragCancel={() => hold(null)}
+      onDragEnd={({ active, over }) => dropped(plugOf(active.data.current), over && String(over.id))}
     >
       <div
         className="flex h-full min-h-0 flex-col"
-        onKeyDown={(e) => e.key === "Escape" && picked && setPicked(null)}
+        onKeyDown={(e) => e.key === "Escape" && picked && hold(null)}
       >
         <StationHead
           title="Loom"
@@ -244,23 +246,15 @@ export default function Loom() {
                       picked={picked}
                       offers={offers}
                       onChoose={() => choose(d.cable.key)}
-                      onPlug={(plug) =>
-                        void offersNow().then((o) =>
-                          step(new PickMachine(picked, o).hitPlug(d.cable.key, plug)),
-                        )
-                      }
+                      onPlug={(plug) => onPlug(d.cable.key, plug)}
                     />
                   ))}
                   <Betweens
                     things={result.betweens}
                     picked={picked}
                     offers={offers}
-                    onPlug={(key, plug) =>
-                      void offersNow().then((o) => step(new PickMachine(picked, o).hitPlug(key, plug)))
-                    }
-                    onLead={(ref) =>
-                      void offersNow().then((o) => step(new PickMachine(picked, o).hitSocket(ref)))
-                    }
+                    onPlug={onPlug}
+                    onLead={onSocket}
                   />
                 </ul>
               </div>
@@ -280,7 +274,7 @@ export default function Loom() {
                 onPark={park}
                 onBack={() => {
                   setFocus(picked.ref);
-                  setPicked(null);
+                  hold(null);
                 }}
               />
             ) : (
@@ -288,13 +282,11 @@ export default function Loom() {
                 picked={picked}
                 offers={offers}
                 focus={focus}
-                onSocket={(ref) =>
-                  void offersNow().then((o) => step(new PickMachine(picked, o).hitSocket(ref)))
-                }
+                onSocket={onSocket}
                 swap={swap}
                 onSwap={setSwap}
                 onPark={park}
-                onBack={() => setPicked(null)}
+                onBack={() => hold(null)}
               />
             )}
           </aside>
