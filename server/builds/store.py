@@ -177,17 +177,16 @@ def with_images(build: Build, touched: list[Touched]) -> Build | None:
     if not all(map(stays, touched)):
         return None
     fields: dict[str, Any] = {name: getattr(build, name) for name in Build.model_fields}
+    by_kind: dict[str, dict[str, Image]] = {}
     for t in touched:
         kind, _, key = t["entity"].partition(":")
-        image = t["after"] or {}
-        if kind == "build":
-            fields |= image
-        elif kind == "supply":
-            fields["supply"] = image
-        else:
-            key_of = _RUN_KEY if kind == "run" else _KEY
-            things = fields[f"{kind}s"]
-            fields[f"{kind}s"] = tuple(image if key_of(x) == key else x for x in things)
+        by_kind.setdefault(kind, {})[key] = t["after"] or {}
+    fields |= by_kind.get("build", {}).get("", {})
+    if supply := by_kind.get("supply"):
+        fields["supply"] = supply[""]
+    for kind, key_of in (("part", _KEY), ("cable", _KEY), ("run", _RUN_KEY)):
+        images = by_kind.get(kind, {})
+        fields[f"{kind}s"] = tuple(images.get(key_of(x), x) for x in fields[f"{kind}s"])
     try:
         return Build.model_validate(fields)
     except ValidationError as error:

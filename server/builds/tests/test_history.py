@@ -104,6 +104,26 @@ class OneHistory(TestCase):
     def setUp(self) -> None:
         results.forget()
 
+    def test_two_runs_that_change_at_once_come_back_at_once(self) -> None:
+        """Each stays in its place: what is kept is put together without reading the tables."""
+        row = heron()
+        first, second = (
+            SocketRef(part="card-2", instance=1, socket=s) for s in ("a", "b")
+        )  # fmt: skip
+        act(row, edits.Connect(cable="graphics-1", plug="a", socket=first))
+        act(row, edits.Connect(cable="graphics-2", plug="a", socket=second))
+        before = _file(row)
+        act(
+            row,
+            edits.SwapPlugs(cable="graphics-1", plug="a", other_cable="graphics-2", other_plug="a"),
+        )
+        after = _file(row)
+        self.assertNotEqual(before, after)
+        _step(row, "undo")
+        self.assertEqual(_file(row), before)
+        _step(row, "redo")
+        self.assertEqual(_file(row), after)
+
     def test_a_new_change_ends_what_could_be_redone(self) -> None:
         row = heron()
         act(row, edits.ChangeBuild(changes={"name": "A"}))
