@@ -6,7 +6,7 @@ import unittest
 
 from easy_tally.findings import analyse, compact, run_answer
 from easy_tally.findings.result import Mend
-from easy_tally.things.adapters import Adapter, Lead
+from easy_tally.things.adapters import Adapter, Extension, Lead
 from easy_tally.things.build import Build
 from easy_tally.things.cables import Connection, Plug, RailPins
 from easy_tally.things.case import Case, Route
@@ -208,6 +208,31 @@ class Unknown(unittest.TestCase):
         )
         self.assertIn("Enter how many wires of each line Adapter has.", fixes)
         self.assertEqual(len(set(fixes)), len(fixes))
+
+    def test_volts_beyond_an_adapter_are_not_known_for_want_of_the_cable_s_gauge(self) -> None:
+        """The adapter's own wires are known: nothing is asked of it, though it has the key of the
+        cable's plug."""
+        cables = tuple(graphics_cable(k, count=1, gauge=None) for k in ("g1", "g2"))
+        runs = (run("g1", "g1", a="a#1/a"), run("g2", "g2", a="a#1/b"))
+        found = _mend(
+            build(card(290, "16pin"), cables=cables, runs=runs, adapters=(adapter(key="a"),))
+        )
+        self.assertEqual(
+            [r.text for r in found["G1 G1"].remedies],
+            ["Enter the gauge of G1: it is printed on its wires."],
+        )
+
+    def test_the_way_to_a_socket_behind_an_extension(self) -> None:
+        longer = Extension(
+            key="ext", name="Extension", kind="pcie6+2", length_mm=200, gauge=18,
+            conductors=RailPins(v12=3, ground=3),
+            connections=(Connection(plug="out", socket=ref("card#1/a")),),
+        )  # fmt: skip
+        found = _mend(
+            _one(runs=(run("one", "g1", a="ext#1/in"),), extensions=(longer,),
+                 case=Case(name="Case"))
+        )["G1 One"]  # fmt: skip
+        self.assertEqual(found.fix, "Measure the way to the card, and enter it with the case.")
 
     def test_a_case_without_the_route(self) -> None:
         found = _mend(_one(case=Case(name="Case")))["G1 One"]

@@ -38,6 +38,10 @@ class Reuse(Generic[_T]):
                 self._old, self._young = young, {}
         return found[1]
 
+    def first(self, thing: _T, by: Hashable) -> _T:
+        """The first thing that came with an equal `by`: of equal things the one."""
+        return self.of((), by, lambda: thing)
+
     def forget(self) -> None:
         """Keep nothing: what follows is worked out anew."""
         self._old, self._young = {}, {}

@@ -4,11 +4,11 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
+from ..base.units import GROUND, Line
 from ..editing import Connect
 from ..ratings.elements import Element
 from ..ratings.runs import RunResult
-from ..things.cables import Cable
-from ..wiring import Between
+from ..wiring import Between, Carrier, Input, unsaid
 from ..wiring.areas import place_of
 from ..wiring.offers import free_ports_for
 from .facts import Analysis
@@ -63,14 +63,18 @@ def _to_mend(a: Analysis, run: RunResult, e: Element) -> Remedy:
 
 def _beside(a: Analysis, run: RunResult, e: Element) -> Remedy | None:
     """Feeding another socket of the same instance too, which then takes its share."""
-    fed = [f.input for f in run.wired.feeds if f.plug.key == e.at]
-    fed += [x.feed.input for x in run.beyond if x.at == e.at]
-    for into in fed:
+    for into in _inputs_at(run, e.at):
         for other in a.wired.inputs_of(into.at.part, into.at.instance):
             if other.ref not in a.wired.live and other.socket.kind == into.socket.kind:
                 at = Subject(of="socket", key=other.ref)
                 return Remedy(id="feed-beside", find=at, names=(a.wired.words(other.ref),))
     return None
+
+
+def _inputs_at(run: RunResult, at: str) -> list[Input]:
+    """What is fed where an element stands: by a plug of the cable, or of what is in between."""
+    found = [f.input for f in run.wired.feeds if f.plug.key == at]
+    return found + [x.feed.input for x in run.beyond if x.at == at]
 
 
 def _spare_for(a: Analysis, run: RunResult) -> Remedy | None:
@@ -107,28 +111,49 @@ def _facts(a: Analysis, run: RunResult, e: Element) -> Iterator[Remedy]:
     if e.judged.limit is not None:
         yield from _figures(a, run)
         return
-    key = e.at.partition("/")[0]
-    of: Cable | Between = a.wired.betweens.get(key) or run.wired.cable
-    at = Subject(of="cable", key=run.wired.cable.key)
+    cable, (key, beyond, _) = run.wired.cable, e.at.partition("/")
+    of: Carrier = a.wired.betweens[key] if beyond else cable
+    at = Subject(of="cable", key=cable.key)
     match e.kind:
         case "reach":
-            area = next((place_of(f.input) for f in run.wired.feeds if f.plug.key == e.at), None)
             where = Subject(of="case", field="routes")
-            yield Remedy(id="enter-route", find=where, names=(area or "drives",))
-        case "grant" if "leads" in e.terms:
-            yield Remedy(id="enter-code", find=at, names=(of.name,))
+            for area in filter(None, map(place_of, _inputs_at(run, e.at))):
+                yield Remedy(id="enter-route", find=where, names=(area,))
         case "grant":
-            yield Remedy(id="enter-sense", find=at, names=(of.name,))
+            coded = "leads" in e.terms
+            yield Remedy(id="enter-code" if coded else "enter-sense", find=at, names=(of.name,))
         case "forbidden":
-            yield Remedy(id="tell-moulded", find=at, names=(e.at.rpartition(": moulded")[0],))
+            for x in unsaid(a.wired, run.wired):
+                yield Remedy(id="tell-moulded", find=at, names=(x.name,))
         case "not worked out":
             yield Remedy(id="report-it")
-        case _ if of.gauge is None:
+        case "wire":
+            yield from _of_wires(of, e.line, at)
+        case "drop":
+            # Any wire on the way may be the one; whatever is not known is named.
+            ways: list[Carrier] = [cable, *(x.between for x in run.beyond)]
+            for way in ways:
+                yield from _of_wires(way, e.line, at)
+        case _ if of.gauge is None and not _is_board(of):
             yield Remedy(id="enter-gauge", find=at, names=(of.name,))
-        case "wire" | "drop":
-            yield Remedy(id="enter-wires", find=at, names=(of.name,))
         case _:
             yield Remedy(id="enter-contact", find=at, names=(of.name,))
+
+
+def _of_wires(of: Carrier, line: Line, at: Subject) -> Iterator[Remedy]:
+    """What is not known of the wires of one thing, for a line out and back."""
+    wires = of.conductors
+    if _is_board(of):
+        return
+    if of.gauge is None:
+        yield Remedy(id="enter-gauge", find=at, names=(of.name,))
+    if wires is None or not wires.of(line) or not wires.of(GROUND):
+        yield Remedy(id="enter-wires", find=at, names=(of.name,))
+
+
+def _is_board(of: Carrier) -> bool:
+    """Whether it has a board of its own in the place of wires."""
+    return isinstance(of, Between) and of.is_backplane
 
 
 def _figures(a: Analysis, run: RunResult) -> Iterator[Remedy]:

@@ -5,6 +5,7 @@ nobody states may be nothing or any number, so that a count is enough, short, or
 from __future__ import annotations
 
 import math
+from collections.abc import Callable
 from dataclasses import dataclass
 from functools import partial
 from itertools import combinations
@@ -142,13 +143,14 @@ def _needs(wired: Wired) -> dict[SignalKind, list[Item]]:
         for kind, item in _NEEDS.of((part,), None, partial(_needs_of, part)):
             found[kind].append(item)
     case, supply = wired.build.case, wired.build.supply
-    for kind, field in FRONT_FIELDS.items() if case is not None else ():
-        n = getattr(case, field)
-        if case is not None and n != 0:
-            found[kind].append(
-                Item(of="case", name=f"{case.name}, front", low=n or 0,
-                     high=math.inf if n is None else n, field=field)
-            )  # fmt: skip
+    if case is not None:
+        for kind, field in FRONT_FIELDS.items():
+            n = getattr(case, field)
+            if n != 0:
+                found[kind].append(
+                    Item(of="case", name=f"{case.name}, front", low=n or 0,
+                         high=math.inf if n is None else n, field=field)
+                )  # fmt: skip
     if supply is not None and supply.telemetry_lead:
         found["usb2"].append(
             Item(of="supply", name=supply.name, low=1, high=1, field="telemetry_lead")
@@ -158,9 +160,17 @@ def _needs(wired: Wired) -> dict[SignalKind, list[Item]]:
 
 def _needs_of(part: Part) -> tuple[tuple[SignalKind, Item], ...]:
     """What all instances of one part need."""
+    return _items(part, lambda kind: _need_of(part, kind))
+
+
+def _items(
+    part: Part, each: Callable[[SignalKind], tuple[int, float, str]]
+) -> tuple[tuple[SignalKind, Item], ...]:
+    """Of each kind so many at least and at most for one instance, by the field that says it; as
+    items of all instances, where there is any."""
     found: list[tuple[SignalKind, Item]] = []
     for kind in SIGNAL_FIELDS:
-        low, high, field = _need_of(part, kind)
+        low, high, field = each(kind)
         if high:
             item = Item(
                 key=part.key, name=part.name, low=low * part.count, high=high * part.count,
@@ -230,20 +240,15 @@ def _given_by_board(board: Board, off: tuple[int, int]) -> tuple[tuple[SignalKin
 def _given_by(part: Part) -> tuple[tuple[SignalKind, Item], ...]:
     """What all instances of one part give. A plain card that does not say may give some; a graphics
     card gives none but what it says."""
-    found: list[tuple[SignalKind, Item]] = []
-    for kind, field in SIGNAL_FIELDS.items():
-        low, high = 0, 0.0
+
+    def gift(kind: SignalKind) -> tuple[int, float, str]:
+        field = SIGNAL_FIELDS[kind]
         if isinstance(part, Card):
-            low, high = _of_card(part, field)
-        elif isinstance(part, UsbLoad) and kind == "usb2":
-            low = high = part.usb2_headers or 0
-        if high:
-            item = Item(
-                key=part.key, name=part.name, low=low * part.count, high=high * part.count,
-                field=field,
-            )  # fmt: skip
-            found.append((kind, item))
-    return tuple(found)
+            return *_of_card(part, field), field
+        n = part.usb2_headers or 0 if isinstance(part, UsbLoad) and kind == "usb2" else 0
+        return n, n, field
+
+    return _items(part, gift)
 
 
 def _of_card(card: Card, field: str) -> tuple[int, float]:

@@ -127,10 +127,9 @@ class Together:
         self.low = self.likely = self.high = 0.0
         self.above: dict[_Alike, _Above] = {}
         for load in loads:
-            self.add(load, _more(wired, load, worst))
+            self._add(load, _more(wired, load, worst))
 
-    def add(self, load: Load, more: _Excess | None) -> None:
-        """Add a load, and what it goes above its full load."""
+    def _add(self, load: Load, more: _Excess | None) -> None:
         (low, likely, high), count = load.net.full, len(load.instances)
         self.low += low * count
         self.likely += likely * count

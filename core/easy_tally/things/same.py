@@ -16,8 +16,6 @@ _LISTS = ("parts", "cables", "adapters", "extensions", "backplanes", "runs")
 _SINGLE = ("house_rules", "assumptions", "case", "place", "bracket", "supply")
 #: Things by their text in a file: what is written alike is alike to the last digit.
 _KNOWN: Reuse[Model] = Reuse(800)
-
-
 #: Builds by their things, and what they say beside them.
 _BUILDS: Reuse[Build] = Reuse(40)
 _BESIDE = tuple(n for n in Build.model_fields if n not in (*_LISTS, *_SINGLE))
@@ -32,7 +30,7 @@ def same(build: Build, like: Build | None = None) -> Build:
     def one(thing: Model) -> Model:
         if id(thing) in known:
             return thing
-        return _KNOWN.of((), (type(thing), thing.model_dump_json()), lambda: thing)
+        return _KNOWN.first(thing, (type(thing), thing.model_dump_json()))
 
     fields: dict[str, Any] = {
         name: tuple([one(t) for t in getattr(build, name)]) for name in _LISTS

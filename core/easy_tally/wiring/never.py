@@ -29,8 +29,13 @@ def nobody_says(wired: Wired, run: WiredRun) -> tuple[str, ...]:
     """What on the way of a run would never be allowed, if it is what nobody says."""
     return tuple(
         f"{of.name}: moulded or crimped, nobody says; moulded ones are known to burn"
-        for of in _on_the_way(wired, run.feeds).values() if _unsaid(of)
-    )  # fmt: skip
+        for of in unsaid(wired, run)
+    )
+
+
+def unsaid(wired: Wired, run: WiredRun) -> tuple[Between, ...]:
+    """What on the way of a run is moulded or crimped, and nobody says which."""
+    return tuple(of for of in _on_the_way(wired, run.feeds).values() if _unsaid(of))
 
 
 def _on_the_way(wired: Wired, feeds: tuple[Feed, ...]) -> dict[str, Between]:

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from collections.abc import Hashable, Iterator
-from functools import partial
 
 from ...base.reuse import Reuse
 from ...things.parts import (
@@ -56,13 +55,9 @@ def loads_of_part(part: Part, wired: Wired) -> tuple[Load, ...]:
             more = None
 
     def made() -> tuple[Load, ...]:
-        return tuple([_KNOWN.of((), x, partial(_itself, x)) for x in _part_loads(part, wired)])
+        return tuple([_KNOWN.first(x, x) for x in _part_loads(part, wired)])
 
     return _LOADS.of((part, build.assumptions), more, made)
-
-
-def _itself(load: Load) -> Load:
-    return load
 
 
 def _part_loads(part: Part, wired: Wired) -> Iterator[Load]:

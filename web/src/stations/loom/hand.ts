@@ -34,7 +34,8 @@ export function useHand(offersOf: (held: Picked) => Promise<Offers | undefined>)
         }
       }
     };
-    turn.current = turn.current.then(decide);
+    // One that broke holds up none that follows.
+    turn.current = turn.current.then(decide, decide);
   };
   return { picked, open, hold, hit, held };
 }
