@@ -230,10 +230,10 @@ def _write(
     if after is None:
         after = same(store.with_images(before, touched) or store.assemble(row), before)
     worked = results.work_out(after)
-    used = used_of(worked.analysis.build)
+    used = used_of(after)
     if used != used_of(before):
         drawer.settle(row.owner_id, row.key, used)
-    _remember(row, worked.analysis.build)
+    _remember(row, after)
     return worked
 
 
