@@ -6,14 +6,17 @@ when they touched other things; when they touched the same, `StaleEdit` gives bo
 
 from __future__ import annotations
 
+import time
 from collections import Counter
+from collections.abc import Callable
 from dataclasses import dataclass
+from functools import partial
 from typing import Any, NamedTuple
 
 from config.writing import writing
 from django.db import transaction
 from drawer import store as drawer
-from easy_tally import Build, Refused, SocketRef
+from easy_tally import Build, EasyTallyError, Refused, SocketRef
 from easy_tally.catalogue import used_of, without
 from easy_tally.editing import ChangeBuild, Edit
 from easy_tally.files import build_file
@@ -68,10 +71,14 @@ class Written:
 
 
 def find(owner: Owner, key: str) -> models.Build:
-    """The owner's build called `key`, its header read only when it is wanted: one that can't be
-    read can still be found, saved and removed. Raises NoBuild."""
+    """The owner's build called `key`. One whose header can't be read is found without it, so that
+    it can be saved and removed. Raises NoBuild."""
+    rows = models.Build.objects.filter(owner=owner, key=key)
     try:
-        return models.Build.objects.defer("header").get(owner=owner, key=key)
+        try:
+            return rows.get()
+        except ValueError:
+            return rows.defer("header").get()
     except models.Build.DoesNotExist:
         raise NoBuild(f"There is no build {key}; it may have been removed.") from None
 
@@ -87,9 +94,10 @@ def readable(row: models.Build) -> bool:
 
 def name_of(owner: Owner, key: str) -> str:
     """The name of the owner's build called `key`; its key where there is none."""
-    header = models.Build.objects.filter(owner=owner, key=key).values_list("header", flat=True)
-    found = header.first()
-    return str(found["name"]) if found else key
+    try:
+        return store.name_of(find(owner, key))
+    except NoBuild:
+        return key
 
 
 # -- whole builds --------------------------------------------------------------------------
@@ -145,70 +153,143 @@ def preview(owner: Owner, key: str, edit: Edit) -> Build:
     return same(edit.apply(before), before)
 
 
-@writing()
-def act(owner: Owner, key: str, base_version: int, edit: Edit) -> Written:
-    """Make one edit, log it, and forget what could have been redone."""
+#: What a change leads to, or how it is refused, by the version that it was made on.
+_Ahead = dict[int, Build | EasyTallyError]
+
+
+def _ahead(owner: Owner, key: str, then: Callable[[models.Build, Build], Build]) -> _Ahead:
+    """What a change of a large build leads to, worked out before the turn to write: nobody waits
+    for it, and it is known then. A small one is not worth being looked at twice."""
+    if results.is_small(key):
+        return {}
     row = find(owner, key)
     before = results.current(row)
+    if results.is_small(key):
+        return {}
     try:
-        after = same(edit.apply(before), before)
-    except Refused:
-        # Somebody else's plug in the way is a collision, not a rule of the job.
-        _check_base(row, base_version, [], before, edit)
-        raise
-    touched = store.differences(row, before, after)
-    if not touched:
-        return Written(row, results.worked(row), [], titles(row))
-    _check_base(row, base_version, touched, before, edit)
-    row.changes.filter(seq__gt=row.head).delete()
-    row.head += 1
-    title = edit.title(before)[:200]
-    models.Change.objects.create(
-        build=row, seq=row.head, title=title, format_version=FORMAT_VERSION, images=touched
-    )
-    return Written(row, _write(row, touched, before, after), touched, Titles(title, None))
+        after = then(row, before)
+        results.work_out(after)
+    except EasyTallyError as error:
+        return {row.version: error}
+    return {row.version: after}
 
 
-@writing()
-def set_rules(owner: Owner, rules: HouseRules, everywhere: bool) -> int:
-    """Set the house rules of new builds, and with `everywhere` of every build that can be read, as
-    a change of its own in each, to be undone there. Returns how many builds changed."""
+def _then(ahead: _Ahead, version: int, then: Callable[[], Build]) -> Build:
+    """What a change leads to: as known ahead, where nobody wrote meanwhile."""
+    known = ahead.get(version)
+    if isinstance(known, EasyTallyError):
+        raise known
+    return known or then()
+
+
+def act(owner: Owner, key: str, base_version: int, edit: Edit) -> Written:
+    """Make one edit, log it, and forget what could have been redone."""
+
+    def then(before: Build) -> Build:
+        return same(edit.apply(before), before)
+
+    ahead = _ahead(owner, key, lambda _, before: then(before))
+    with writing():
+        row = find(owner, key)
+        before = results.current(row)
+        try:
+            after = _then(ahead, row.version, partial(then, before))
+        except Refused:
+            # Somebody else's plug in the way is a collision, not a rule of the job.
+            _check_base(row, base_version, [], before, edit)
+            raise
+        touched = store.differences(row, before, after)
+        if not touched:
+            return Written(row, results.worked(row), [], titles(row))
+        _check_base(row, base_version, touched, before, edit)
+        row.changes.filter(seq__gt=row.head).delete()
+        row.head += 1
+        title = edit.title(before)[:200]
+        models.Change.objects.create(
+            build=row, seq=row.head, title=title, format_version=FORMAT_VERSION, images=touched
+        )
+        return Written(row, _write(row, touched, before, after), touched, Titles(title, None))
+
+
+class Spread(NamedTuple):
+    """How many builds changed, and the keys of those that are left to be looked at."""
+
+    changed: int
+    left: list[str]
+
+
+#: Seconds of its own that one request spends on other builds.
+_MOST_S = 0.4
+
+
+def set_rules(owner: Owner, rules: HouseRules, where: bool | list[str]) -> Spread:
+    """Set the house rules of new builds; with `where` true of every build that can be read, or of
+    those with these keys, as a change of its own in each, to be undone there. Of many builds some
+    are left for the next time."""
     owner.house_rules = rules.model_dump(mode="json")
-    owner.save(update_fields=["house_rules"])
-    if not everywhere:
-        return 0
-    edit = ChangeBuild(house_rules=owner.house_rules)
-    rows = models.Build.objects.filter(owner=owner).defer("header")
-    done = [act(owner, row.key, row.version, edit) for row in rows if readable(row)]
-    return sum(bool(d.changed) for d in done)
+    with writing():
+        owner.save(update_fields=["house_rules"])
+    if where is False:
+        return Spread(0, [])
+    edit, changed, start = ChangeBuild(house_rules=owner.house_rules), 0, time.thread_time()
+    rows = models.Build.objects.filter(owner=owner).defer("header").order_by("pk")
+    keys = list(rows.values_list("key", flat=True)) if where is True else where
+    for i, key in enumerate(keys):
+        if i and time.thread_time() - start > _MOST_S:
+            return Spread(changed, keys[i:])
+        row = rows.filter(key=key).first()
+        if row is not None and readable(row):
+            # A turn each: others write in between.
+            changed += bool(act(owner, key, row.version, edit).changed)
+    return Spread(changed, [])
 
 
-@writing()
 def undo(owner: Owner, key: str, base_version: int) -> Written:
     """Take the last change in force back."""
-    row = find(owner, key)
+    return _step(owner, key, base_version, _last_in_force, -1)
+
+
+def redo(owner: Owner, key: str, base_version: int) -> Written:
+    """Bring the change that was undone last back."""
+    return _step(owner, key, base_version, _undone_last, 1)
+
+
+def _last_in_force(row: models.Build) -> list[Touched]:
     change = row.changes.filter(seq=row.head).first()
     if change is None:
         raise Refused("There is nothing to undo; 0 changes are left.")
-    touched = [_turned(t) for t in change.images]
-    before = results.current(row)
-    _check_base(row, base_version, touched, before, None)
-    row.head -= 1
-    return Written(row, _write(row, touched, before, None), touched, titles(row))
+    return [_turned(t) for t in change.images]
 
 
-@writing()
-def redo(owner: Owner, key: str, base_version: int) -> Written:
-    """Bring the change that was undone last back."""
-    row = find(owner, key)
+def _undone_last(row: models.Build) -> list[Touched]:
     change = row.changes.filter(seq=row.head + 1).first()
     if change is None:
         raise Refused("There is nothing to redo; 0 changes are left.")
     touched: list[Touched] = change.images
-    before = results.current(row)
-    _check_base(row, base_version, touched, before, None)
-    row.head += 1
-    return Written(row, _write(row, touched, before, None), touched, titles(row))
+    return touched
+
+
+def _step(
+    owner: Owner,
+    key: str,
+    base_version: int,
+    look: Callable[[models.Build], list[Touched]],
+    way: int,
+) -> Written:
+    """One step through the history, back or forth."""
+
+    def then(row: models.Build, before: Build, touched: list[Touched]) -> Build:
+        return same(store.with_images(row, before, touched), before)
+
+    ahead = _ahead(owner, key, lambda row, before: then(row, before, look(row)))
+    with writing():
+        row = find(owner, key)
+        touched = look(row)
+        before = results.current(row)
+        _check_base(row, base_version, touched, before, None)
+        after = _then(ahead, row.version, partial(then, row, before, touched))
+        row.head += way
+        return Written(row, _write(row, touched, before, after), touched, titles(row))
 
 
 def _turned(t: Touched) -> Touched:
@@ -216,7 +297,7 @@ def _turned(t: Touched) -> Touched:
 
 
 def _write(
-    row: models.Build, touched: list[Touched], before: Build, after: Build | None
+    row: models.Build, touched: list[Touched], before: Build, after: Build
 ) -> results.Worked:
     places = {t["entity"]: None if store.stays(t) else t["at"] for t in touched}
     store.write_images(row, {t["entity"]: (places[t["entity"]], t["after"]) for t in touched})
@@ -227,8 +308,6 @@ def _write(
         build=row, version=row.version, touched=sorted(p for t in touched for p in paths(t))
     )
     # Before the commit: what can't be worked out is not written.
-    if after is None:
-        after = same(store.with_images(before, touched) or store.assemble(row), before)
     worked = results.work_out(after)
     used = used_of(after)
     if used != used_of(before):
@@ -238,8 +317,8 @@ def _write(
 
 
 def _remember(row: models.Build, build: Build) -> None:
-    pk, version = row.pk, row.version
-    transaction.on_commit(lambda: results.remember(pk, version, build))
+    version = row.version
+    transaction.on_commit(lambda: results.remember(row, version, build))
 
 
 # -- concurrency ---------------------------------------------------------------------------

@@ -28,7 +28,12 @@ class Worked(NamedTuple):
     result: Compact
 
 
+#: A build with more sockets than this takes long enough to be worked out before a turn to write.
+_SMALL = 100
+
 _builds: OrderedDict[_At, Build] = OrderedDict()
+#: Keys of builds that were small when they were last seen.
+_small: set[str] = set()
 _lock = Lock()
 #: What was worked out, by the build itself: a preview that is made, a step that is taken back.
 _WORKED: Reuse[Worked] = Reuse(_MOST_WORKED)
@@ -45,10 +50,12 @@ def _work_out(build: Build, year: int) -> Worked:
     return Worked(found, compact(found))
 
 
-def remember(pk: int, version: int, build: Build) -> None:
+def remember(row: models.Build, version: int, build: Build) -> None:
     """Keep a build that was just written, once its transaction is through."""
+    small = sum(p.count * len(p.sockets) for p in build.parts) <= _SMALL
     with _lock:
-        _builds[pk, version] = build
+        (_small.add if small else _small.discard)(row.key)
+        _builds[row.pk, version] = build
         while len(_builds) > _MOST:
             _builds.popitem(last=False)
 
@@ -66,8 +73,13 @@ def current(row: models.Build) -> Build:
             models.Card.objects.filter(build_id=row.pk).delete()
             raise
         # The row's version may be a later one by now: the one that was read.
-        remember(row.pk, row.version, build)
+        remember(row, row.version, build)
     return build
+
+
+def is_small(key: str) -> bool:
+    """Whether a build is known to be worked out in no time."""
+    return key in _small
 
 
 def worked(row: models.Build) -> Worked:
@@ -84,4 +96,5 @@ def forget() -> None:
     """Empty the caches, as a restart would."""
     with _lock:
         _builds.clear()
+        _small.clear()
     forget_all()

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from datetime import datetime
-from typing import Any, Literal
+from typing import Annotated, Any, Literal
 
 from easy_tally import Build
 from easy_tally.editing import Edit
@@ -168,17 +168,19 @@ class EffectOut(Schema):
 
 
 class RulesOut(Schema):
-    """House rules of new builds; `changed`: how many builds were brought to them."""
+    """House rules of new builds; `changed`: how many builds were brought to them; `left`: keys of
+    those for which there was no time."""
 
     house_rules: HouseRules
     changed: int = 0
+    left: list[str] = []
 
 
 class RulesIn(Schema):
-    """House rules for new builds, and for those that are there too."""
+    """House rules for new builds; `everywhere`: for those that are there too, all or by key."""
 
     house_rules: HouseRules
-    everywhere: bool = False
+    everywhere: bool | Annotated[list[str], Field(max_length=10_000)] = False
 
 
 class WayOut(Schema):

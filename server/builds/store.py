@@ -9,12 +9,12 @@ from __future__ import annotations
 import json
 from collections.abc import Collection, Iterator
 from contextlib import contextmanager
-from operator import attrgetter
 from typing import Any, TypedDict
 
 from django.db import connection
 from easy_tally import Build
 from easy_tally.base import problems_of
+from easy_tally.things import Run
 from pydantic import BaseModel, ValidationError
 
 from builds import models
@@ -78,7 +78,10 @@ def read(row: models.Build) -> Build:
     """The build that the tables hold, read in one moment with its row: version, head and header
     of `row` are those that go with it, where another process wrote meanwhile. Raises Unreadable."""
     with snapshot():
-        now = models.Build.objects.filter(pk=row.pk).first()
+        try:
+            now = models.Build.objects.filter(pk=row.pk).first()
+        except ValueError as error:
+            raise Unreadable(f"It can’t be read: {_short(error)}.") from error
         if now is None:
             raise Unreadable("It was removed meanwhile.")
         build = assemble(now)
@@ -171,29 +174,49 @@ def _run_image(cable: models.Cable, run: models.Run) -> Image:
     }
 
 
-def with_images(build: Build, touched: list[Touched]) -> Build | None:
-    """A build as the tables hold it once what was touched is written, without reading them. None
-    where something comes or goes: then they tell the order. Raises Unreadable."""
-    if not all(map(stays, touched)):
-        return None
+def with_images(row: models.Build, build: Build, touched: list[Touched]) -> Build:
+    """A build as the tables hold it once what was touched is written; of them only the places of
+    things are read, where one comes or goes. Raises Unreadable."""
     fields: dict[str, Any] = {name: getattr(build, name) for name in Build.model_fields}
-    by_kind: dict[str, dict[str, Image]] = {}
+    of: dict[str, dict[str, Touched]] = {}
     for t in touched:
         kind, _, key = t["entity"].partition(":")
-        by_kind.setdefault(kind, {})[key] = t["after"] or {}
-    fields |= by_kind.get("build", {}).get("", {})
-    if supply := by_kind.get("supply"):
-        fields["supply"] = supply[""]
-    for kind, key_of in (("part", _KEY), ("cable", _KEY), ("run", _RUN_KEY)):
-        images = by_kind.get(kind, {})
-        fields[f"{kind}s"] = tuple(images.get(key_of(x), x) for x in fields[f"{kind}s"])
+        of.setdefault(kind, {})[key] = t
+    for t in of.get("build", {}).values():
+        fields |= t["after"] or {}
+    for t in of.get("supply", {}).values():
+        fields["supply"] = t["after"]
+    for kind, table in (("part", models.Part), ("cable", models.Cable)):
+        fields[f"{kind}s"] = _listed(table, row, fields[f"{kind}s"], of.get(kind, {}))
+    fields["runs"] = _run_list(fields["cables"], build.runs, of.get("run", {}))
     try:
         return Build.model_validate(fields)
     except ValidationError as error:
         raise Unreadable(f"It can’t be read: {_short(error)}.") from error
 
 
-_KEY, _RUN_KEY = attrgetter("key"), attrgetter("cable")
+def _listed(table: Any, row: models.Build, things: Any, touched: dict[str, Touched]) -> Any:
+    """Parts or cables with what was touched, in the order of their places."""
+    found = _after({x.key: x for x in things}, touched)
+    if all(map(stays, touched.values())):
+        return tuple(found.values())
+    places = dict(table.objects.filter(build_id=row.pk).values_list("key", "position"))
+    places |= {key: t["at"] for key, t in touched.items() if t["before"] is None}
+    return tuple([found[key] for key in sorted(found, key=places.__getitem__)])
+
+
+def _run_list(cables: Any, runs: tuple[Run, ...], touched: dict[str, Touched]) -> Any:
+    """Runs with what was touched, in the order of their cables where one comes or goes."""
+    found = _after({r.cable: r for r in runs}, touched)
+    if all(map(stays, touched.values())):
+        return tuple(found.values())
+    keys = [c["key"] if isinstance(c, dict) else c.key for c in cables]
+    return tuple([found[key] for key in keys if key in found])
+
+
+def _after(things: dict[str, Any], touched: dict[str, Touched]) -> dict[str, Any]:
+    then = things | {key: t["after"] for key, t in touched.items()}
+    return {key: x for key, x in then.items() if x is not None}
 
 
 def differences(row: models.Build, before: Build, after: Build) -> list[Touched]:

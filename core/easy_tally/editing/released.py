@@ -11,6 +11,7 @@ from typing import Any, TypeVar
 from ..base.declared import Model
 from ..things.build import Build
 from ..things.cables import Run
+from ..things.integrity import Plugging, circles
 from ..things.parts import IN_SLOTS, ON_HEADER, Board, Hub, Part
 from ..wiring import Wired
 
@@ -49,28 +50,22 @@ def let_go(before: Build, parts: tuple[Part, ...]) -> tuple[tuple[Part, ...], li
     return tuple(kept), lost
 
 
-def surviving(bare: Build, kept: list[Run], run: Run, before: Wired) -> tuple[list[Run], list[str]]:
-    """What of a run still holds in `bare` beside the runs `kept`, and what it lets go of."""
-    cable = before.cables.get(run.cable)
-    name = cable.name if cable else run.cable
-    seated = run.model_copy(update={"connections": ()})
-    if not _holds(bare, [*kept, seated]):
+def surviving(plugging: Plugging, run: Run, before: Wired) -> tuple[Run | None, list[str]]:
+    """What of a run still holds beside all that is plugged in already, and what it lets go of."""
+    cable, was = plugging.cables.get(run.cable), before.cables.get(run.cable)
+    name = was.name if was else run.cable
+    if cable is None or plugging.seat(run):
         feeds = [f"{name} from {before.words(str(c.socket))}" for c in run.connections]
-        return [], feeds or [f"{name} from its port"]
-    lost: list[str] = []
+        return None, feeds or [f"{name} from its port"]
+    kept, lost = [], []
     for c in run.connections:
-        more = seated.model_copy(update={"connections": (*seated.connections, c)})
-        if _holds(bare, [*kept, more]):
-            seated = more
-        else:
+        if plugging.connect(cable, c):
             lost.append(f"{name} from {before.words(str(c.socket))}")
-    if not cable or cable.needs or seated.connections:
-        return [seated], lost
-    return [], lost
-
-
-def _holds(bare: Build, runs: list[Run]) -> bool:
-    return not bare.model_copy(update={"runs": tuple(runs)}).problems()
+        else:
+            kept.append(c)
+    if not kept and not cable.needs:
+        return None, lost
+    return run.model_copy(update={"connections": tuple(kept)}), lost
 
 
 # -- what stands in between --------------------------------------------------------------------
@@ -85,19 +80,19 @@ def unplugged(thing: _T) -> _T:
 
 
 def replugged(
-    bare: Build, between: Mapping[str, tuple[Any, ...]], before: Wired
-) -> tuple[Build, list[str]]:
-    """`bare` with all that still holds of what its things in between are plugged into, and what
-    they let go of."""
+    plugging: Plugging, between: Mapping[str, tuple[Any, ...]], before: Wired
+) -> tuple[dict[str, tuple[Any, ...]], list[str]]:
+    """The things in between with all that still holds of what they are plugged into, and what they
+    let go of."""
+    things = {x.key: unplugged(x) for of in between.values() for x in of}
     lost: list[str] = []
-    for name, things in between.items():
-        for i, thing in enumerate(things):
-            for c in thing.connections:
-                now = getattr(bare, name)
-                more = now[i].model_copy(update={"connections": (*now[i].connections, c)})
-                tried = bare.model_copy(update={name: (*now[:i], more, *now[i + 1 :])})
-                if tried.problems():
-                    lost.append(f"{thing.name} from {before.words(str(c.socket))}")
-                else:
-                    bare = tried
-    return bare, lost
+    for thing in (x for of in between.values() for x in of):
+        for c in thing.connections:
+            now = things[thing.key]
+            more = now.model_copy(update={"connections": (*now.connections, c)})
+            turns = c.socket.part in things and any(circles((things | {now.key: more}).values()))
+            if turns or plugging.connect(thing, c):
+                lost.append(f"{thing.name} from {before.words(str(c.socket))}")
+            else:
+                things[thing.key] = more
+    return {name: tuple([things[x.key] for x in of]) for name, of in between.items()}, lost

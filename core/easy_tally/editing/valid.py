@@ -12,6 +12,7 @@ from ..base.errors import BadInput, WouldRelease
 from ..base.problems import problems_of
 from ..things.build import Build
 from ..things.cables import Run
+from ..things.integrity import Plugging
 from ..wiring import Wired
 from .released import BETWEEN, let_go, replugged, surviving, unplugged
 
@@ -48,25 +49,27 @@ def settle(build: Build, release: bool, where: str, **changes: Any) -> Build:
 
     Raises BadInput, or WouldRelease where something would be let go without `release`."""
     parts, lost = let_go(build, changes.get("parts", build.parts))
-    rest = {k: v for k, v in changes.items() if k != "runs"} | {"parts": parts}
-    between = {name: rest.get(name, getattr(build, name)) for name in BETWEEN}
+    changes |= {"parts": parts}
+    if not lost:
+        try:
+            return remade(build, where, **changes)  # the usual case: everything holds
+        except BadInput:
+            pass  # what was plugged in may be what does not hold: it is taken out
+    between = {name: changes.get(name, getattr(build, name)) for name in BETWEEN}
     alone = {name: tuple(map(unplugged, things)) for name, things in between.items()}
-    bare = remade(build, where, **rest | alone, runs=())
+    bare = remade(build, where, **changes | alone | {"runs": ()})
     runs: tuple[Run, ...] = changes.get("runs", build.runs)
-    whole = bare.model_copy(update={"runs": runs, **between})
-    if not lost and not whole.problems():
-        return whole  # the usual case: every run holds
-    kept: list[Run] = []
-    before = Wired(build)
-    bare, gone = replugged(bare, between, before)
+    before, plugging = Wired(build), Plugging(bare)
+    stays, gone = replugged(plugging, between, before)
     lost += gone
+    kept: list[Run] = []
     for run in runs:
-        stays, gone = surviving(bare, kept, run, before)
-        kept += stays
+        held, gone = surviving(plugging, run, before)
+        kept += [held] if held is not None else []
         lost += gone
     if lost and not release:
         raise WouldRelease(lost)
-    return remade(bare, where, runs=tuple(kept))
+    return remade(bare, where, **stays, runs=tuple(kept))
 
 
 def keys_of(build: Build) -> set[str]:

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections import Counter
-from collections.abc import Iterator
+from collections.abc import Iterable, Iterator
 from typing import TYPE_CHECKING
 
 from ..standards.connectors import PLUGS, PlugKind, SocketKind
@@ -39,7 +39,7 @@ def problems(build: Build) -> Iterator[str]:
     yield from _slot_problems(build, board)
     yield from _m2_problems(build, board)
     yield from _header_problems(build, board)
-    yield from _run_problems(build, board)
+    yield from _run_problems(build)
 
 
 def _twins(build: Build) -> Iterator[str]:
@@ -140,30 +140,23 @@ def _fed_by_header(hub: Hub, parts: dict[str, Part]) -> bool:
 # -- the map -------------------------------------------------------------------------------
 
 
-def _run_problems(build: Build, board: Board | None) -> Iterator[str]:
+def _run_problems(build: Build) -> Iterator[str]:
     between = list(_between(build))
     if not build.runs and not between:
         return
-    cables = {c.key: c for c in build.cables}
-    ports = {p.key: p for p in build.supply.ports} if build.supply else {}
-    allows = board is not None and board.eps4_in_eps8
-    plugging = _Plugging(_inputs(build, between), allows)
-    seen_ports: set[str] = set()
+    plugging = Plugging(build)
     for run in build.runs:
-        cable = cables.get(run.cable)
-        if cable is None:
-            yield f"a cable for every run; there is no {run.cable}"
-            continue
+        yield from plugging.seat(run)
         if build.supply is None:
-            yield f"{cable.name}: a supply to be plugged into"
             return
-        yield from _port_problems(cable, build.supply, run, ports, seen_ports)
-        kinds = {p.key: p.kind for p in cable.plugs}
-        yield from plugging.problems(cable.name, kinds, run.connections)
+        cable = plugging.cables.get(run.cable)
+        if cable is not None:
+            for c in run.connections:
+                yield from plugging.connect(cable, c)
     for of in between:
-        kinds = _plugs_of(of)
-        yield from plugging.problems(of.name, kinds, of.connections)
-    yield from _circles(between)
+        for c in of.connections:
+            yield from plugging.connect(of, c)
+    yield from circles(between)
 
 
 _Between = Adapter | Extension | Backplane
@@ -175,10 +168,10 @@ def _between(build: Build) -> Iterator[_Between]:
     yield from build.backplanes
 
 
-def _plugs_of(of: _Between) -> dict[str, PlugKind]:
+def _plugs_of(of: Cable | _Between) -> dict[str, PlugKind]:
     """Key → kind of its plugs, or bays."""
     match of:
-        case Adapter():
+        case Cable() | Adapter():
             return {p.key: p.kind for p in of.plugs}
         case Extension():
             return {"out": of.kind}
@@ -206,43 +199,70 @@ def _inputs(build: Build, between: list[_Between]) -> dict[SocketRef, SocketKind
     return found
 
 
-class _Plugging:
-    """What is plugged into what, each input and each half of a plug once."""
+class Plugging:
+    """What of a build is plugged in where, one after another, each port, each input and each half
+    of a plug once. What does not hold is told, and not taken in."""
 
-    def __init__(self, inputs: dict[SocketRef, SocketKind], eps4_in_eps8: bool) -> None:
-        self._inputs = inputs
-        self._allows = eps4_in_eps8
-        self._seen: set[SocketRef] = set()
+    def __init__(self, build: Build) -> None:
+        between = list(_between(build))
+        board = next((p for p in build.parts if isinstance(p, Board)), None)
+        self.cables = {c.key: c for c in build.cables}
+        self._supply = build.supply
+        self._inputs = _inputs(build, between)
+        self._allows = board is not None and board.eps4_in_eps8
+        self._seated: set[str] = set()
+        self._ports = {p.key: p for p in build.supply.ports} if build.supply else {}
+        self._taken: set[str] = set()
+        self._fed: set[SocketRef] = set()
+        #: Of each thing that has plugs: their kinds, and the halves that are used.
+        self._plugs: dict[tuple[bool, str], tuple[dict[str, PlugKind], set[tuple[str, str]]]] = {}
 
-    def problems(
-        self, name: str, kinds: dict[str, PlugKind], connections: tuple[Connection, ...]
-    ) -> Iterator[str]:
-        """What does not hold of what a cable, or a thing in between, is plugged into."""
-        used: set[tuple[str, str]] = set()
-        for c in connections:
-            plug, into = kinds.get(c.plug), self._inputs.get(c.socket)
-            if plug is None:
-                yield f"{name}: a plug that it has; it has no {c.plug}"
-                continue
-            if into is None:
-                yield f"{name}: a socket in this build; there is no {c.socket}"
-                continue
-            halves = {h for key, h in used if key == c.plug}
-            if c.half in halves or (halves and "whole" in {*halves, c.half}):
-                yield f"{name}: one use of plug {c.plug}"
-            if c.socket in self._seen:
-                yield f"{c.socket}: one plug in a socket"
+    def seat(self, run: Run) -> list[str]:
+        """Put a run's cable in its ports; what does not hold."""
+        cable = self.cables.get(run.cable)
+        if cable is None:
+            return [f"a cable for every run; there is no {run.cable}"]
+        if self._supply is None:
+            return [f"{cable.name}: a supply to be plugged into"]
+        if run.cable in self._seated:
+            return [f"{cable.name}: one run of a cable"]
+        found = list(_port_problems(cable, self._supply, run, self._ports, self._taken))
+        if not found:
+            self._seated.add(run.cable)
+            self._taken.update(run.ports)
+        return found
+
+    def connect(self, of: Cable | _Between, c: Connection) -> list[str]:
+        """Put a plug of a cable, or of what stands in between, in; what does not hold."""
+        at = (isinstance(of, Cable), of.key)
+        if at not in self._plugs:
+            self._plugs[at] = (_plugs_of(of), set())
+        kinds, used = self._plugs[at]
+        plug, into = kinds.get(c.plug), self._inputs.get(c.socket)
+        if plug is None:
+            return [f"{of.name}: a plug that it has; it has no {c.plug}"]
+        if into is None:
+            return [f"{of.name}: a socket in this build; there is no {c.socket}"]
+        found = []
+        halves = {h for key, h in used if key == c.plug}
+        if c.half in halves or (halves and "whole" in {*halves, c.half}):
+            found.append(f"{of.name}: one use of plug {c.plug}")
+        if c.socket in self._fed:
+            found.append(f"{c.socket}: one plug in a socket")
+        answer = fit(plug, c.half, into, self._allows)
+        if not answer.fits:
+            found.append(f"{of.name} in {c.socket}: a plug that fits; {answer.reason}")
+        if not found:
             used.add((c.plug, c.half))
-            self._seen.add(c.socket)
-            answer = fit(plug, c.half, into, self._allows)
-            if not answer.fits:
-                yield f"{name} in {c.socket}: a plug that fits; {answer.reason}"
+            self._fed.add(c.socket)
+        return found
 
 
-def _circles(between: list[_Between]) -> Iterator[str]:
+def circles(between: Iterable[_Between]) -> Iterator[str]:
     """Things in between that feed themselves in the end."""
-    onward = {of.key: {c.socket.part for c in of.connections} for of in between}
-    for of in between:
+    several = list(between)
+    onward = {of.key: {c.socket.part for c in of.connections} for of in several}
+    for of in several:
         seen: set[str] = set()
         waiting = [*onward[of.key]]
         while waiting:
@@ -255,7 +275,7 @@ def _circles(between: list[_Between]) -> Iterator[str]:
 
 
 def _port_problems(
-    cable: Cable, supply: Supply, run: Run, ports: dict[str, Port], seen: set[str]
+    cable: Cable, supply: Supply, run: Run, ports: dict[str, Port], taken: set[str]
 ) -> Iterator[str]:
     if cable.family != supply.family:
         yield (
@@ -265,11 +285,10 @@ def _port_problems(
     if len(run.ports) != len(cable.needs):
         yield f"{cable.name}: {len(cable.needs)} ports, got {len(run.ports)}"
         return
-    for key, need in zip(run.ports, cable.needs, strict=True):
+    for i, (key, need) in enumerate(zip(run.ports, cable.needs, strict=True)):
         if key not in ports:
             yield f"{cable.name}: a port of the supply; it has no {key}"
-        elif key in seen:
+        elif key in taken or key in run.ports[:i]:
             yield f"{cable.name}: a free port; {ports[key].label} is used twice"
         elif not port_takes(ports[key].kind, need):
             yield f"{cable.name}: a {need} port; {ports[key].label} is {ports[key].kind}"
-        seen.add(key)

@@ -41,6 +41,7 @@ def house_rules(request: HttpRequest) -> dict[str, Any]:
 
 @router.put("/house-rules", response=schemas.RulesOut, operation_id="setHouseRules")
 def set_house_rules(request: HttpRequest, body: schemas.RulesIn) -> dict[str, Any]:
-    """Set the house rules of new builds, and with `everywhere` of every build that is there."""
-    changed = actions.set_rules(owner_of(request), body.house_rules, body.everywhere)
-    return {"house_rules": body.house_rules, "changed": changed}
+    """Set the house rules of new builds, and with `everywhere` of every build that is there; of
+    many builds some are `left`: ask again with those."""
+    done = actions.set_rules(owner_of(request), body.house_rules, body.everywhere)
+    return {"house_rules": body.house_rules, "changed": done.changed, "left": done.left}

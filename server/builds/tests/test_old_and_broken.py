@@ -17,6 +17,7 @@ from django.db import connection
 from easy_tally import Build as CoreBuild
 from easy_tally.editing import ChangeSupply
 from easy_tally.files import build_file
+from keeping.whole import troubles
 from owners.models import current_owner
 
 from builds import actions, results
@@ -31,6 +32,7 @@ from builds.models import Build
 from catalogue import parts
 from easy_tally.editing import ChangeBuild
 from easy_tally.files import build_file
+from keeping.whole import troubles
 from owners.models import current_owner
 import json
 owner, row = current_owner(), lambda: Build.objects.get()
@@ -98,6 +100,10 @@ class Broken(ApiCase):
             "json_set(data, '$.colour', 'red') WHERE build_id = %s",
             "a header that is no object": "UPDATE builds_build SET header = '[]' WHERE id = %s",
             "a part that is no object": "UPDATE builds_part SET data = '5' WHERE build_id = %s",
+            "a number in its header that is too long": "UPDATE builds_build SET header = "
+            f"'{{\"name\": {'1' * 5_000}}}' WHERE id = %s",
+            "a number in a part that is too long": "UPDATE builds_part SET data = "
+            f"'{{\"key\": {'1' * 5_000}}}' WHERE build_id = %s",
             "a name that is gone": "UPDATE builds_build SET header = "
             "json_remove(header, '$.name') WHERE id = %s",
         }
@@ -113,7 +119,11 @@ class Broken(ApiCase):
                 self.assertIn("can’t be read", str(cards[bad.key]["problem"]))
                 status, told = self.call("get", f"/builds/{bad.key}")
                 self.assertEqual((status, told["type"]), (422, "urn:easy-tally:unreadable"))
-                Build.objects.filter(pk__in=(good.pk, bad.pk)).delete()
+                told_of = [t for t in troubles() if "can’t be read" in t]
+                self.assertEqual(len(told_of), 1)
+                self.assertIn(actions.name_of(current_owner(), bad.key), told_of[0])
+                both = Build.objects.filter(pk__in=(good.pk, bad.pk))
+                both.defer("header").delete()
 
     def test_what_is_there_can_be_saved_and_it_can_be_removed(self) -> None:
         for what, sql in self._each_break().items():

@@ -526,7 +526,8 @@ export interface paths {
         get: operations["houseRules"];
         /**
          * Set House Rules
-         * @description Set the house rules of new builds, and with `everywhere` of every build that is there.
+         * @description Set the house rules of new builds, and with `everywhere` of every build that is there. Of many
+         *     builds some are `left`: ask again with those.
          */
         put: operations["setHouseRules"];
         post?: never;
@@ -6065,7 +6066,8 @@ export interface components {
         };
         /**
          * RulesOut
-         * @description House rules of new builds; `changed`: how many builds were brought to them.
+         * @description House rules of new builds; `changed`: how many builds were brought to them; `left`: keys of
+         *     those for which there was no time.
          */
         RulesOut: {
             house_rules: components["schemas"]["HouseRules"];
@@ -6074,10 +6076,15 @@ export interface components {
              * @default 0
              */
             changed?: number;
+            /**
+             * Left
+             * @default []
+             */
+            left?: string[];
         };
         /**
          * RulesIn
-         * @description House rules for new builds, and for those that are there too.
+         * @description House rules for new builds; `everywhere`: for those that are there too, all or by key.
          */
         RulesIn: {
             house_rules: components["schemas"]["HouseRules"];
@@ -6085,7 +6092,7 @@ export interface components {
              * Everywhere
              * @default false
              */
-            everywhere?: boolean;
+            everywhere?: boolean | string[];
         };
         /**
          * AssumptionOut

@@ -124,16 +124,23 @@ function ForAll({ rules }: { rules: Rules }) {
   const { data } = useQuery(houseRulesQuery);
   if (!data) return null;
   const differ = (Object.keys(rules) as (keyof Rules)[]).filter((r) => rules[r] !== data.house_rules[r]);
+  const put = (everywhere: boolean | string[]) =>
+    take(client.PUT("/api/v1/house-rules", { body: { house_rules: rules, everywhere } }));
   const set = async (everywhere: boolean) => {
     try {
-      const done = await take(
-        client.PUT("/api/v1/house-rules", { body: { house_rules: rules, everywhere } }),
-      );
+      let done = await put(everywhere);
+      let changed = done.changed;
+      // Many builds are gone through some at a time.
+      while (done.left.length > 0) {
+        say(`${changed} changed, ${done.left.length} left.`);
+        done = await put(done.left);
+        changed += done.changed;
+      }
       queries.setQueryData(houseRulesKey, done);
       if (everywhere) await queries.invalidateQueries({ queryKey: buildQuery(key).queryKey });
       say(
         everywhere
-          ? `New builds start with these rules; ${done.changed} of those that are there changed, to be undone in each.`
+          ? `New builds start with these rules; ${changed} of those that are there changed, to be undone in each.`
           : "New builds start with these rules.",
       );
     } catch (error) {
