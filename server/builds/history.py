@@ -15,6 +15,7 @@ from easy_tally import BadFile
 from easy_tally.base import problems_of
 from easy_tally.files import build_file, to_text
 from ninja import Schema
+from owners.incoming import incoming
 from owners.models import Owner
 from pydantic import Field, ValidationError
 
@@ -23,6 +24,8 @@ from builds import actions, models, results, store
 FORMAT = "easy-tally-history"
 #: Changes of a history, and characters of its file, at the most.
 MOST_CHANGES, MOST_CHARACTERS = 20_000, 7_000_000
+#: Changes that are written in one turn.
+_AT_ONCE = 300
 _ENTITY = r"^(build|supply|(part|cable|run):[a-z0-9][a-z0-9-]{0,39})$"
 
 
@@ -93,39 +96,47 @@ def take(owner: Owner, text: str) -> models.Build:
     changes = [_own_less(c.model_dump()) for c in found.changes]
     _follow(store.entities(build), changes, found.head)
     actions.prepare(owner, build)
-    with writing():
-        row = actions.create(owner, build)
-        for name, at in found.places.items():
-            kind, _, key = name.partition(":")
-            table: Any = {"part": models.Part, "cable": models.Cable}.get(kind)
-            if table is not None and 0 <= at <= 100_000:
-                table.objects.filter(build=row, key=key).update(position=at)
-        models.Change.objects.bulk_create(
-            models.Change(
-                build=row, seq=i, title=c["title"], format_version=c["format_version"],
-                images=c["images"],
-            )
-            for i, c in enumerate(changes, 1)
-        )  # fmt: skip
-        _dated(row, found.changes)
-        row.head = found.head
-        row.save(update_fields=["head"])
+    with incoming() as held:
+        row = actions.create(held, build)
+        with writing():
+            _placed(row, found.places)
+        for first in range(0, len(changes), _AT_ONCE):
+            with writing():
+                _add(row, first, changes[first : first + _AT_ONCE])
+        with writing():
+            row.owner, row.head = owner, found.head
+            row.save(update_fields=["owner", "head"])
     return row
 
 
-def _dated(row: models.Build, changes: list[_Change]) -> None:
-    """Each change at its own time, where that can be read. The field sets itself when a row is
-    made, and thousands of rows are changed by one statement each in no time."""
-    pks = models.Change.objects.filter(build=row).values_list("pk", flat=True)
-    dated = []
-    for pk, said in zip(pks, changes, strict=True):
-        at: datetime | None = parse_datetime(said.at) if said.at else None
-        if at is not None and at.tzinfo is not None:
-            dated.append((connection.ops.adapt_datetimefield_value(at), pk))
-    with connection.cursor() as cursor:
-        cursor.executemany(
-            f"UPDATE {models.Change._meta.db_table} SET at = %s WHERE id = %s", dated
+def _placed(row: models.Build, places: dict[str, int]) -> None:
+    """Each part and cable at its place in its list."""
+    for name, at in places.items():
+        kind, _, key = name.partition(":")
+        table: Any = {"part": models.Part, "cable": models.Cable}.get(kind)
+        if table is not None and 0 <= at <= 100_000:
+            table.objects.filter(build=row, key=key).update(position=at)
+
+
+def _add(row: models.Build, first: int, changes: list[dict[str, Any]]) -> None:
+    """Changes behind the first so many, each at its own time, where that can be read. The field
+    sets itself when a row is made, and hundreds of rows are changed by one statement each in no
+    time."""
+    models.Change.objects.bulk_create(
+        models.Change(
+            build=row, seq=i, title=c["title"], format_version=c["format_version"],
+            images=c["images"],
         )
+        for i, c in enumerate(changes, first + 1)
+    )  # fmt: skip
+    dated = []
+    for i, c in enumerate(changes, first + 1):
+        at: datetime | None = parse_datetime(c["at"]) if c["at"] else None
+        if at is not None and at.tzinfo is not None:
+            dated.append((connection.ops.adapt_datetimefield_value(at), row.pk, i))
+    with connection.cursor() as cursor:
+        table = models.Change._meta.db_table
+        cursor.executemany(f"UPDATE {table} SET at = %s WHERE build_id = %s AND seq = %s", dated)
 
 
 def _own_less(value: Any) -> Any:

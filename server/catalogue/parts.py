@@ -8,12 +8,13 @@ from itertools import count
 
 from config.writing import writing
 from django.conf import settings
-from django.db.models import Count, Max, Sum
-from easy_tally import BadFile, BadInput, NotThere
+from django.db.models import Count, Max, OuterRef, Subquery, Sum
+from easy_tally import BadFile, BadInput, NotThere, Refused
 from easy_tally.base import Reuse
 from easy_tally.catalogue import CatalogueEntry, said_count, search, search_text
 from easy_tally.files import parts_csv
 from easy_tally.things import Part, ties
+from owners.incoming import incoming
 from owners.models import Owner
 
 from catalogue.models import OwnPart
@@ -114,38 +115,60 @@ def preview(owner: Owner, rows: tuple[parts_csv.Row, ...]) -> tuple[parts_csv.Ch
     return parts_csv.changes(rows, own(owner), shipped())
 
 
+#: Rows that are written in one turn; times that a file is begun anew where others change entries.
+_AT_ONCE, _TIMES = 1_000, 3
+
+
 def take_file(owner: Owner, text: str) -> tuple[parts_csv.Change, ...]:
     """Take a whole CSV file in. Raises BadInput that names every wrong line; then nothing is."""
-    # Read and compared before the turn to write: the largest file takes seconds.
+    # Read and compared before the turn to write, and written piece by piece: the largest file
+    # takes seconds.
     rows = parts_csv.read(text)
-    counted = _counted(owner)
-    found = preview(owner, rows)
-    with writing():
-        if _counted(owner) != counted:
-            found = preview(owner, rows)
-        _take(owner, rows, found)
-    return found
+    for _ in range(_TIMES):
+        counted = _counted(owner)
+        found = preview(owner, rows)
+        made = _made(owner, rows, found)
+        with incoming() as held:
+            for first in range(0, len(made), _AT_ONCE):
+                with writing():
+                    for row in (several := made[first : first + _AT_ONCE]):
+                        row.owner = held
+                    OwnPart.objects.bulk_create(several)
+            with writing():
+                if _counted(owner) == counted:
+                    _give_over(held, owner)
+                    return found
+    raise Refused(
+        f"Others changed the catalogue {_TIMES} times meanwhile. Nothing was taken in: try again."
+    )
 
 
-def _take(
+def _made(
     owner: Owner, rows: tuple[parts_csv.Row, ...], found: tuple[parts_csv.Change, ...]
-) -> None:
+) -> list[OwnPart]:
+    """The entries that are new or changed. Raises BadInput where a line is wrong."""
     wrong = [(f"line {c.line}, {col}", need, got) for c in found for col, need, got in c.problems]
     if wrong:
         raise BadInput(wrong)
     _room(owner, sum(c.status == "new" for c in found))
     before, entries = own(owner), {r.slug: r.entry for r in rows if r.entry is not None}
-    OwnPart.objects.bulk_create(
-        [
-            OwnPart(
-                owner=owner, slug=c.slug, data=entries[c.slug].part.model_dump(mode="json"),
-                revision=before[c.slug].revision + 1 if c.slug in before else 1,
-            )
-            for c in found if c.status in ("new", "changed")
-        ],
-        batch_size=500, update_conflicts=True, unique_fields=["owner", "slug"],
-        update_fields=["revision", "data"],
-    )  # fmt: skip
+    return [
+        OwnPart(
+            slug=c.slug, data=entries[c.slug].part.model_dump(mode="json"),
+            revision=before[c.slug].revision + 1 if c.slug in before else 1,
+        )
+        for c in found if c.status in ("new", "changed")
+    ]  # fmt: skip
+
+
+def _give_over(held: Owner, owner: Owner) -> None:
+    """Entries that came in are the owner's: those that were there change in their places."""
+    mine, theirs = (OwnPart.objects.filter(owner=o) for o in (owner, held))
+    same = theirs.filter(slug=OuterRef("slug"))
+    mine.filter(slug__in=theirs.values("slug")).update(
+        data=Subquery(same.values("data")), revision=Subquery(same.values("revision"))
+    )
+    theirs.exclude(slug__in=mine.values("slug")).update(owner=owner)
 
 
 @writing()

@@ -125,8 +125,15 @@ def cells(entry: CatalogueEntry) -> dict[str, str]:
 
 def _key(part: Part) -> list[str]:
     """The key, where the kind's words do not give it."""
-    plain = parse(" ".join([kind_word(part), *sockets_said(part), *more_said(part)])).part
-    return [] if plain is not None and plain.key == part.key else [f"key:{part.key}"]
+    words = " ".join([kind_word(part), *sockets_said(part), *more_said(part)])
+    return [] if _usual_key(words) == part.key else [f"key:{part.key}"]
+
+
+@lru_cache(maxsize=MOST_ROWS)
+def _usual_key(words: str) -> str | None:
+    # Most rows of a file are of few kinds: what they are called is read once for all alike.
+    said = plain(words).part
+    return None if said is None else said.key
 
 
 # -- reading -------------------------------------------------------------------------------

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import json
 from typing import Any
+from unittest.mock import patch
 
 from easy_tally.files import build_file
 from owners.models import current_owner
@@ -43,6 +44,29 @@ class HistoryFile(ApiCase):
         copy = Build.objects.get(key=opened["key"])
         self.assertEqual(history.export(copy), self.text)
         self.assertEqual(self.states(copy), self.states(self.row))
+
+    def test_written_piece_by_piece_it_is_the_same(self) -> None:
+        with patch.object(history, "_AT_ONCE", 2):
+            status, opened = self.call("post", "/builds/open", {"text": self.text})
+        self.assertEqual(status, 201)
+        copy = Build.objects.get(key=opened["key"])
+        self.assertEqual(history.export(copy), self.text)
+        self.assertEqual(copy.owner, current_owner())
+
+    def test_a_fault_in_the_middle_leaves_nothing(self) -> None:
+        real, calls = history._add, []
+
+        def fails(*given: Any) -> None:
+            calls.append(given[1])
+            if len(calls) > 1:
+                raise OSError("No space left on device")
+            real(*given)
+
+        before = Build.objects.count(), Change.objects.count()
+        with patch.object(history, "_AT_ONCE", 1), patch.object(history, "_add", fails):
+            self.assertRaises(OSError, history.take, current_owner(), self.text)
+        self.assertEqual(calls, [0, 1])
+        self.assertEqual((Build.objects.count(), Change.objects.count()), before)
 
     def test_one_that_does_not_hold_together_is_refused(self) -> None:
         def broken(change: Any) -> str:

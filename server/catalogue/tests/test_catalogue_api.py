@@ -6,6 +6,8 @@ from typing import Any
 from unittest.mock import patch
 
 from builds.tests.support import ROOT, ApiCase
+from easy_tally.base.declared import Figure
+from easy_tally.things import Fan
 from owners.models import current_owner
 
 from catalogue import parts
@@ -113,6 +115,53 @@ class Files(ApiCase):
         self.assertEqual([c.status for c in taken], ["changed", "new"])
         row = OwnPart.objects.get(slug="shed-fan")
         self.assertEqual((row.revision, row.data["name"]), (2, "Shed fan"))
+
+    def test_written_piece_by_piece_it_is_the_same(self) -> None:
+        """Five entries, two of them there before: these change in their places."""
+        owner = current_owner()
+        parts.take_file(owner, SHED)
+        keys = dict(OwnPart.objects.values_list("slug", "pk"))
+        more = "".join(f"shed-fan-{i},fan,Fan {i},,,0.2\r\n" for i in range(3))
+        with patch.object(parts, "_AT_ONCE", 2):
+            taken = parts.take_file(owner, SHED.replace("240", "250").replace("0.3", "0.4") + more)
+        self.assertEqual([c.status for c in taken], ["changed"] * 2 + ["new"] * 3)
+        rows = list(OwnPart.objects.order_by("pk"))
+        self.assertEqual({r.slug: r.pk for r in rows[:2]}, keys)
+        self.assertEqual([r.revision for r in rows], [2, 2, 1, 1, 1])
+        self.assertEqual({r.owner_id for r in rows}, {owner.pk})
+        fan = parts.own(owner)["shed-fan"].part
+        assert isinstance(fan, Fan)
+        self.assertEqual(fan.rated_a, Figure(low=0.4, likely=0.4, high=0.4, origin="maker"))
+
+    def test_a_fault_in_the_middle_leaves_nothing(self) -> None:
+        owner = current_owner()
+        there: list[int] = []
+
+        def fails(*_: Any) -> None:
+            there.append(OwnPart.objects.count())
+            raise OSError("No space left on device")
+
+        with patch.object(parts, "_give_over", fails):
+            self.assertRaises(OSError, parts.take_file, owner, SHED)
+        self.assertEqual((there, OwnPart.objects.count()), ([2], 0))
+        self.assertEqual(parts.own(owner), {})
+
+    def test_where_others_write_without_end_nothing_is_taken_in(self) -> None:
+        owner = current_owner()
+        looked = parts.preview
+
+        def meanwhile(*args: Any) -> Any:
+            found = looked(*args)
+            data = {"kind": "fan", "key": "fan", "name": "Other fan"}
+            slug = f"other-{OwnPart.objects.count()}"
+            OwnPart.objects.create(owner=owner, slug=slug, data=data)
+            return found
+
+        with patch.object(parts, "preview", meanwhile):
+            status, problem = self.call("post", "/catalogue/file", {"text": SHED})
+        self.assertEqual((status, problem["type"]), (422, "urn:easy-tally:refused"))
+        self.assertIn("Nothing was taken in", problem["detail"])
+        self.assertEqual(set(parts.own(owner)), {"other-0", "other-1", "other-2"})
 
     def test_a_broken_line_is_named_and_nothing_goes_in(self) -> None:
         text = SHED + "bad,card,Bad,2x8pin,lots,\r\n"

@@ -526,8 +526,8 @@ export interface paths {
         get: operations["houseRules"];
         /**
          * Set House Rules
-         * @description Set the house rules of new builds, and with `everywhere` of every build that is there. Of many
-         *     builds some are `left`: ask again with those.
+         * @description Set the house rules of new builds, and with `everywhere` of every build that is there; of
+         *     many builds some are `left`: ask again with those.
          */
         put: operations["setHouseRules"];
         post?: never;
