@@ -70,7 +70,7 @@ class WhereAssumptionsCount(unittest.TestCase):
     def test_a_default_counts_and_a_stated_figure_does_not(self) -> None:
         b = build(board(), disk(), processor(), cables=(sata_cable(),),
                   runs=(run("sata", "d1", p1="disk#1/power"),))  # fmt: skip
-        uses = assumption_uses(analyse(b))
+        uses = dict(assumption_uses(analyse(b)))
         self.assertEqual(uses["optical_12v_a"], ())
         self.assertEqual(uses["wire_18awg_a"], ("1 run",))
         self.assertEqual(uses["wire_22awg_a"], ())

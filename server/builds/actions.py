@@ -6,7 +6,6 @@ when they touched other things; when they touched the same, `StaleEdit` gives bo
 
 from __future__ import annotations
 
-import time
 from collections import Counter
 from collections.abc import Callable
 from dataclasses import dataclass
@@ -25,6 +24,7 @@ from owners.models import Owner
 
 from builds import models, results, store
 from builds.store import Touched
+from builds.timely import for_a_while
 
 
 class NoBuild(Exception):
@@ -218,10 +218,6 @@ class Spread(NamedTuple):
     left: list[str]
 
 
-#: Seconds of its own that one request spends on other builds.
-_MOST_S = 0.4
-
-
 def set_rules(owner: Owner, rules: HouseRules, where: bool | list[str]) -> Spread:
     """Set the house rules of new builds; with `where` true of every build that can be read, or of
     those with these keys, as a change of its own in each, to be undone there. Of many builds some
@@ -231,17 +227,16 @@ def set_rules(owner: Owner, rules: HouseRules, where: bool | list[str]) -> Sprea
         owner.save(update_fields=["house_rules"])
     if where is False:
         return Spread(0, [])
-    edit, changed, start = ChangeBuild(house_rules=owner.house_rules), 0, time.thread_time()
+    edit, changed, seen = ChangeBuild(house_rules=owner.house_rules), 0, 0
     rows = models.Build.objects.filter(owner=owner).defer("header").order_by("pk")
     keys = list(rows.values_list("key", flat=True)) if where is True else where
-    for i, key in enumerate(keys):
-        if i and time.thread_time() - start > _MOST_S:
-            return Spread(changed, keys[i:])
+    for key in for_a_while(keys):
+        seen += 1
         row = rows.filter(key=key).first()
         if row is not None and readable(row):
             # A turn each: others write in between.
             changed += bool(act(owner, key, row.version, edit).changed)
-    return Spread(changed, [])
+    return Spread(changed, keys[seen:])
 
 
 def undo(owner: Owner, key: str, base_version: int) -> Written:

@@ -35,22 +35,18 @@ class Effect:
     told: tuple[Finding, ...] = ()
 
 
-def effects(a: Analysis) -> tuple[Effect, ...]:
-    """Every position of every rule, each judged on the whole build."""
-    return tuple(_effects(a))
-
-
-def _effects(a: Analysis) -> Iterator[Effect]:
-    for rule, positions in POSITIONS.items():
-        for position in positions:
-            edit = ChangeBuild(house_rules={rule: position.value})
-            now = getattr(a.build.house_rules, rule) == position.value
-            then = a if now else analyse(edit.apply(a.build), a.year)
-            yield Effect(
-                rule=rule, value=position.value, pick_w=then.sizing.pick_w,
-                needed_w=then.sizing.needed.likely if then.sizing.needed else None,
-                verdict=then.supply.verdict if then.supply else None,
-                bad_runs=sum(r.verdict == "over" for r in then.runs),
-                room=tuple(c for c in fit_checks(then) if c.id in _ROOM.get(rule, ())),
-                told=tuple(f for f in then.findings if f.id == f"rule.{rule}"),
-            )  # fmt: skip
+def effects(a: Analysis, after: int = 0) -> Iterator[Effect]:
+    """Every position of every rule, behind the first so many, each judged on the whole build."""
+    every = [(rule, p.value) for rule, positions in POSITIONS.items() for p in positions]
+    for rule, value in every[after:]:
+        now = getattr(a.build.house_rules, rule) == value
+        edit = ChangeBuild(house_rules={rule: value})
+        then = a if now else analyse(edit.apply(a.build), a.year)
+        yield Effect(
+            rule=rule, value=value, pick_w=then.sizing.pick_w,
+            needed_w=then.sizing.needed.likely if then.sizing.needed else None,
+            verdict=then.supply.verdict if then.supply else None,
+            bad_runs=sum(r.verdict == "over" for r in then.runs),
+            room=tuple(c for c in fit_checks(then) if c.id in _ROOM.get(rule, ())),
+            told=tuple(f for f in then.findings if f.id == f"rule.{rule}"),
+        )  # fmt: skip

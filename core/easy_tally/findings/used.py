@@ -21,12 +21,13 @@ from .of_fit import fit_checks
 _STEP = 1.07
 
 
-def assumption_uses(a: Analysis) -> dict[str, tuple[str, ...]]:
-    """Assumption → what of this build changes with it, in words: parts by their name, runs, board,
-    the supply, the fit. Found by moving each value and computing again, so that no list of uses
-    can fall behind what is computed."""
+def assumption_uses(a: Analysis, after: int = 0) -> Iterator[tuple[str, tuple[str, ...]]]:
+    """Each assumption, behind the first so many, with what of this build changes with it, in words:
+    parts by their name, runs, board, the supply, the fit. Found by moving each value and computing
+    again, so that no list of uses can fall behind what is computed."""
     before = check_runs(a.wired, a.carried)
-    return {name: tuple(_uses(a, before, name)) for name in Assumptions.model_fields}
+    for name in list(Assumptions.model_fields)[after:]:
+        yield name, tuple(_uses(a, before, name))
 
 
 def _uses(a: Analysis, before: tuple[RunResult, ...], name: str) -> Iterator[str]:

@@ -11,26 +11,30 @@ from ninja import Router
 from owners.models import owner_of
 
 from builds import actions, results, schemas
+from builds.timely import for_a_while
 
 router = Router()
 
 
 @router.get("/builds/{key}/positions", response=list[schemas.EffectOut], operation_id="positions")
-def positions(request: HttpRequest, key: str) -> list[dict[str, Any]]:
-    """What each position of each house rule would make of this build."""
-    found = results.analysis(actions.find(owner_of(request), key))
+def positions(request: HttpRequest, key: str, after: int = 0) -> list[dict[str, Any]]:
+    """What each position of each house rule would make of this build. Of a large build not all come
+    at once: ask for those `after` so many, until none comes."""
+    a = results.analysis(actions.find(owner_of(request), key))
     return [
-        {"rule": e.rule, "value": e.value, "text": effect_words(found, e)} for e in effects(found)
+        {"rule": e.rule, "value": e.value, "text": effect_words(a, e)}
+        for e in for_a_while(effects(a, max(after, 0)))
     ]
 
 
 @router.get(
     "/builds/{key}/assumptions", response=dict[str, list[str]], operation_id="assumptionUses"
 )
-def uses(request: HttpRequest, key: str) -> dict[str, list[str]]:
-    """Where each assumption counts in this build, in words."""
-    found = results.analysis(actions.find(owner_of(request), key))
-    return {name: list(of) for name, of in assumption_uses(found).items()}
+def uses(request: HttpRequest, key: str, after: int = 0) -> dict[str, list[str]]:
+    """Where each assumption counts in this build, in words. Of a large build not all come at once:
+    ask for those `after` so many, until none comes."""
+    a = results.analysis(actions.find(owner_of(request), key))
+    return {name: list(of) for name, of in for_a_while(assumption_uses(a, max(after, 0)))}
 
 
 @router.get("/house-rules", response=schemas.RulesOut, operation_id="houseRules")

@@ -13,7 +13,7 @@ from easy_tally import editing as edits
 from easy_tally.things import HouseRules, SocketRef
 from owners.models import current_owner
 
-from builds import actions, results, store
+from builds import actions, results, store, timely
 from builds.actions import StaleEdit
 from builds.models import Build, Change
 from builds.tests.support import ApiCase, act, heron
@@ -121,7 +121,7 @@ class RulesEverywhere(ApiCase):
         rows = [heron() for _ in range(3)]
         self.assertEqual(self._of_all(), ["by plug"] * 3)
         body = {"house_rules": {"chained_graphics": "never"}, "everywhere": True}
-        with patch.object(actions, "_MOST_S", -1):
+        with patch.object(timely, "MOST_S", -1):
             status, told = self.call("put", "/house-rules", body)
             self.assertEqual((status, told["changed"]), (200, 1))
             self.assertEqual(told["left"], [r.key for r in rows[1:]])
@@ -158,6 +158,34 @@ class RulesEverywhere(ApiCase):
         now = results.current(Build.objects.get()).house_rules
         self.assertEqual(actions.set_rules(current_owner(), now, True), (0, []))
         self.assertEqual(Change.objects.count(), 0)
+
+
+class SomeAtATime(ApiCase):
+    """What is computed for each position and each assumption."""
+
+    def _whole(self, path: str) -> list[Any]:
+        """All of it, asked for until none comes."""
+        found: list[Any] = []
+        while True:
+            status, told = self.call("get", f"{path}?after={len(found)}")
+            self.assertEqual(status, 200)
+            if not told:
+                return found
+            found += told.items() if isinstance(told, dict) else told
+
+    def test_asked_for_one_by_one_it_is_the_same(self) -> None:
+        at = f"/builds/{self.open()['key']}"
+        for name in ("positions", "assumptions"):
+            with self.subTest(name):
+                with patch.object(timely, "MOST_S", 60):
+                    at_once = self.call("get", f"{at}/{name}")[1]
+                with patch.object(timely, "MOST_S", -1):
+                    self.assertEqual(len(self.call("get", f"{at}/{name}")[1]), 1)
+                    one_by_one = self._whole(f"{at}/{name}")
+                if isinstance(at_once, dict):
+                    at_once = list(at_once.items())
+                self.assertEqual(one_by_one, [*map(type(one_by_one[0]), at_once)])
+        self.assertEqual(self.call("get", f"{at}/positions?after=-3")[0], 200)
 
 
 class HeaderThatCannotBeRead(TestCase):

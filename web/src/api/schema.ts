@@ -481,7 +481,8 @@ export interface paths {
         };
         /**
          * Positions
-         * @description What each position of each house rule would make of this build.
+         * @description What each position of each house rule would make of this build. Of a large build not all come
+         *     at once: ask for those `after` so many, until none comes.
          */
         get: operations["positions"];
         put?: never;
@@ -501,7 +502,8 @@ export interface paths {
         };
         /**
          * Uses
-         * @description Where each assumption counts in this build, in words.
+         * @description Where each assumption counts in this build, in words. Of a large build not all come at once:
+         *     ask for those `after` so many, until none comes.
          */
         get: operations["assumptionUses"];
         put?: never;
@@ -8469,7 +8471,9 @@ export interface operations {
     };
     positions: {
         parameters: {
-            query?: never;
+            query?: {
+                after?: number;
+            };
             header?: never;
             path: {
                 key: string;
@@ -8501,7 +8505,9 @@ export interface operations {
     };
     assumptionUses: {
         parameters: {
-            query?: never;
+            query?: {
+                after?: number;
+            };
             header?: never;
             path: {
                 key: string;

@@ -1,6 +1,7 @@
 import { queryOptions } from "@tanstack/react-query";
 
 import { client, take, type Thing } from "../api/client";
+import type { components } from "../api/schema";
 import type { Picked } from "./loom/pick";
 
 export const buildsKey = ["builds"] as const;
@@ -17,6 +18,8 @@ export const referenceQuery = queryOptions({
 });
 
 const at = (key: string) => ({ params: { path: { key } } });
+/** What stands behind the first so many: of a large build not all is answered at once. */
+const behind = (key: string, after: number) => ({ params: { path: { key }, query: { after } } });
 
 export const buildQuery = (key: string) =>
   queryOptions({
@@ -92,14 +95,29 @@ export const readThingQuery = (kind: Thing["kind"], text: string) =>
 export const positionsQuery = (key: string, version: number) =>
   queryOptions({
     queryKey: ["positions", key, version],
-    queryFn: () => take(client.GET("/api/v1/builds/{key}/positions", at(key))),
+    queryFn: async () => {
+      const found: components["schemas"]["EffectOut"][] = [];
+      for (;;) {
+        const more = await take(client.GET("/api/v1/builds/{key}/positions", behind(key, found.length)));
+        if (more.length === 0) return found;
+        found.push(...more);
+      }
+    },
     placeholderData: (before) => before,
   });
 
 export const usesQuery = (key: string, version: number) =>
   queryOptions({
     queryKey: ["assumption-uses", key, version],
-    queryFn: () => take(client.GET("/api/v1/builds/{key}/assumptions", at(key))),
+    queryFn: async () => {
+      const found: Record<string, string[]> = {};
+      for (;;) {
+        const known = Object.keys(found).length;
+        const more = await take(client.GET("/api/v1/builds/{key}/assumptions", behind(key, known)));
+        if (Object.keys(more).length === 0) return found;
+        Object.assign(found, more);
+      }
+    },
     placeholderData: (before) => before,
   });
 
