@@ -5,10 +5,13 @@ from __future__ import annotations
 import unittest
 
 from easy_tally.base.errors import NotThere
+from easy_tally.findings import analyse
+from easy_tally.findings.judged_offers import judged
+from easy_tally.things.build import Build
 from easy_tally.wiring import Wired
 from easy_tally.wiring.offers import offers_for_plug, offers_for_socket
 
-from .helpers import ref
+from .helpers import board, build, disk, exact, ref, run, sata_cable
 from .test_editing import _bench
 
 
@@ -62,3 +65,31 @@ class ForAPlug(unittest.TestCase):
     def test_no_such_plug(self) -> None:
         with self.assertRaises(NotThere):
             offers_for_plug(Wired(_bench()), "spare", "z")
+
+
+def _shelves(disks: int) -> Build:
+    """So many disks in shelves of 60, and one cable for drives in its port, all plugs parked."""
+    parts = [disk(key=f"disk-{i}", count=60) for i in range(disks // 60)]
+    return build(board(), *parts, cables=(sata_cable(),), runs=(run("sata", "d1"),))
+
+
+class Judged(unittest.TestCase):
+    def test_of_a_large_build_fewer_are_judged_and_some_always(self) -> None:
+        """24 of up to 120 inputs; of 243 with the board's three 24 × 120 ÷ 243 = 11; of 1,803 the
+        least, 5. Those stand first, and all are there."""
+        for disks, most in ((60, 24), (240, 11), (1_800, 5)):
+            with self.subTest(disks):
+                a = analyse(_shelves(disks))
+                offers = judged(a, offers_for_plug(a.wired, "sata", "p1"))
+                told = [bool(o.verdict) for o in offers.fitting]
+                self.assertEqual(told, [True] * most + [False] * (disks - most))
+                self.assertEqual({o.verdict for o in offers.fitting[:most]}, {"within"})
+
+    def test_one_that_would_be_over_stands_behind(self) -> None:
+        """Disks of 0.5 A are within on any plug; 30 A at 12 V are over on three contacts of 1.5 A."""
+        parts = (disk(2), disk(key="loud", start_12v_a=exact(60), run_12v_a=exact(30)))
+        b = build(board(), *parts, cables=(sata_cable(),), runs=(run("sata", "d1"),))
+        a = analyse(b)
+        offers = judged(a, offers_for_plug(a.wired, "sata", "p1"))
+        self.assertEqual([o.socket for o in offers.fitting][-1], "loud#1/power")
+        self.assertEqual([o.verdict for o in offers.fitting], ["within", "within", "over"])

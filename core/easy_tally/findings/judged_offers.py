@@ -14,21 +14,23 @@ from ..tally.loads import loads as loads_of
 from ..wiring import Offer, Offers, Wired
 from .facts import Analysis
 
-#: Offers that are judged, the first: each takes a walk over every run.
-MOST = 24
+#: Offers that are judged, the first: each takes a walk over every run. Where there are more inputs
+#: than `_USUAL` they are fewer, and some always.
+MOST, _LEAST, _USUAL = 24, 5, 120
 
 
 def judged(a: Analysis, offers: Offers) -> Offers:
     """The fitting offers with the verdict and the worst share of the runs that they touch, best
     first: what is allowed, and of that what feeds nothing yet before what would have to move."""
-    found = [_judged(a, o) for o in offers.fitting[:MOST]]
+    most = max(_LEAST, MOST * _USUAL // max(len(a.wired.inputs), _USUAL))
+    found = [_judged(a, o) for o in offers.fitting[:most]]
     order = {o: i for i, o in enumerate(offers.fitting)}
     moves = {o: (o.cable, o.plug) in a.wired.in_use for o in offers.fitting}
     pairs = sorted(
-        zip(offers.fitting[:MOST], found, strict=True),
+        zip(offers.fitting[:most], found, strict=True),
         key=lambda x: (x[1][0].verdict == "over", moves[x[0]], x[1][1], order[x[0]]),
     )
-    return replace(offers, fitting=(*(f[0] for _, f in pairs), *offers.fitting[MOST:]))
+    return replace(offers, fitting=(*(f[0] for _, f in pairs), *offers.fitting[most:]))
 
 
 def _judged(a: Analysis, offer: Offer) -> tuple[Offer, tuple[int, float]]:
