@@ -86,7 +86,7 @@ class Judged(unittest.TestCase):
                 self.assertEqual({o.verdict for o in offers.fitting[:most]}, {"within"})
 
     def test_one_that_would_be_over_stands_behind(self) -> None:
-        """Disks of 0.5 A are within on any plug; 30 A at 12 V are over on three contacts of 1.5 A."""
+        """Disks of 0.5 A are within on any plug; 30 A at 12 V are over on contacts of 1.5 A."""
         parts = (disk(2), disk(key="loud", start_12v_a=exact(60), run_12v_a=exact(30)))
         b = build(board(), *parts, cables=(sata_cable(),), runs=(run("sata", "d1"),))
         a = analyse(b)
