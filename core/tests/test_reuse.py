@@ -26,9 +26,12 @@ from easy_tally.editing import (
 from easy_tally.files import build_file
 from easy_tally.findings import Report, analyse, compact, forget, report
 from easy_tally.things import Build, PortGroup, same
+from easy_tally.things.adapters import Adapter, Backplane, BackplaneInput, Extension
+from easy_tally.things.cables import Connection
 from easy_tally.wiring import Wired, offers_for_socket
 
-from .helpers import build, card, graphics_cable, run
+from .helpers import board, build, card, disk, graphics_cable, ref, run, sata_cable, supply
+from .test_between import GRAPHICS, adapter
 
 ROOT = Path(__file__).resolve().parents[2]
 FILES = (
@@ -40,6 +43,38 @@ _FIGURES = {
     "board": ("own_12v_w", "own_5v_w"), "drive": ("run_12v_a", "run_5v_a", "start_12v_a"),
     "fan": ("full_a",), "other": ("full_w",),
 }  # fmt: skip
+
+
+def _in_between() -> Build:
+    """Two cards, each by an adapter of two leads: one of them through an extension, one on the
+    second plug of a cable that also feeds the other card; and a cage of disks beside them."""
+
+    def led(n: int) -> Adapter:
+        plugged = (Connection(plug="x", socket=ref(f"card-{n}#1/a")),)
+        return adapter(key=f"adapter-{n}", name=f"Adapter {n}", connections=plugged)
+
+    longer = Extension(
+        key="longer", name="Longer lead", kind="pcie6+2", length_mm=300, conductors=GRAPHICS,
+        connections=(Connection(plug="out", socket=ref("adapter-1#1/a")),),
+    )  # fmt: skip
+    cage = Backplane(
+        key="cage", name="Cage",
+        inputs=(BackplaneInput(key="in-1", kind="sata", bays=("bay-1", "bay-2")),
+                BackplaneInput(key="in-2", kind="sata", bays=("bay-3",))),
+        connections=tuple(
+            Connection(plug=f"bay-{n}", socket=ref(f"disk#{n}/power")) for n in (1, 2, 3)
+        ),
+    )  # fmt: skip
+    cables = (graphics_cable("g1"), graphics_cable("g2"), graphics_cable("g3", 1), sata_cable())
+    return build(
+        board(), card(320, "16pin", key="card-1"), card(240, "16pin", key="card-2", slot_w=None),
+        disk(3), cables=cables, adapters=(led(1), led(2)), extensions=(longer,), backplanes=(cage,),
+        runs=(
+            run("g1", "g1", a="longer#1/in", b="adapter-2#1/a"), run("g2", "g2", a="adapter-1#1/b"),
+            run("g3", "g3", a="adapter-2#1/b"),
+            run("sata", "d1", p1="cage#1/in-1", p2="cage#1/in-2"),
+        ),
+    )  # fmt: skip
 
 
 def _edited(b: Build, rng: random.Random) -> Build:
@@ -149,12 +184,18 @@ _EDITS: tuple[Callable[[Build, random.Random], Edit], ...] = (
 )  # fmt: skip
 
 
+def _machine(seed: int) -> Build:
+    if seed % 4 == 1:
+        return _in_between()
+    name = FILES[seed % len(FILES)] if seed else "core/tests/data/sixty"
+    return build_file.read((ROOT / f"{name}.tally.json").read_text(encoding="utf-8"))
+
+
 class Edits(unittest.TestCase):
     def test_kept_is_anew_over_edits_undo_and_redo(self) -> None:
-        for seed in range(42):
+        for seed in range(56):
             rng = random.Random(seed)
-            name = FILES[seed % len(FILES)] if seed else "core/tests/data/sixty"
-            b = build_file.read((ROOT / f"{name}.tally.json").read_text(encoding="utf-8"))
+            b = _machine(seed)
             builds, kept = [b], []
             for _ in range(5):
                 made = _edited(builds[-1], rng)
@@ -184,6 +225,23 @@ class Edits(unittest.TestCase):
             # The board's main plug carries the card's slot.
             if key not in fed and not any(f.mated == "atx24" for f in now.wired.feeds):
                 self.assertIs(now.elements, was.elements, key)
+
+    def test_what_stands_elsewhere_leaves_a_run_as_it_is(self) -> None:
+        """Of a run what stands beyond it counts, with all that feeds that: the disks' cage is
+        nothing to the cards, and an adapter nothing to disks and to the other card."""
+        # Without port groups, by which runs have to do with each other too.
+        ports = [p.model_copy(update={"group": None}) for p in supply().ports]
+        b = ChangeSupply(changes={"groups": [], "ports": ports}).apply(_in_between())
+        forget()
+        before = analyse(b, 2026)
+        for key, changes, same_runs in (
+            ("cage", {"note": "by the fan"}, {"g1", "g2", "g3"}),
+            ("adapter-1", {"gauge": 18}, {"g3", "sata"}),
+        ):  # fmt: skip
+            after = analyse(ChangeBetween(key=key, changes=changes).apply(b), 2026)
+            for was, now in zip(before.runs, after.runs, strict=True):
+                cable = now.wired.cable.key
+                self.assertEqual(now is was, cable in same_runs, f"{key}: {cable}")
 
     def test_a_group_by_another_name_is_called_by_it(self) -> None:
         """The run is the same, and what is said of it is not."""
@@ -231,6 +289,18 @@ class Kept(unittest.TestCase):
         # 0 and 1 are the old once both are there; 2 and 3 push them out; what is asked for stays.
         self._ask((one, 0), (one, 1), (one, 2), (one, 1), (one, 3), (one, 1), (one, 0))
         self.assertEqual(self.made, ["0", "1", "2", "3", "0"])
+
+    def test_with_room_for_more_none_of_a_large_build_goes(self) -> None:
+        """Five, walked over twice, where two are usual; without room each is made twice."""
+        one, walk = [1], range(5)
+        self.reuse.room(5)
+        self._ask(*[(one, i) for i in (*walk, *walk)])
+        self.assertEqual(self.made, ["0", "1", "2", "3", "4"])
+        self.made.clear()
+        self.reuse.forget()
+        self.reuse.room(1)  # a small build again
+        self._ask(*[(one, i) for i in (*walk, *walk)])
+        self.assertEqual(self.made, ["0", "1", "2", "3", "4"] * 2)
 
     def test_forgotten_is_made_anew(self) -> None:
         one = [1]

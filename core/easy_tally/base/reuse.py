@@ -21,7 +21,7 @@ class Reuse(Generic[_T]):
     twice, and either holds."""
 
     def __init__(self, most: int) -> None:
-        self._most = most
+        self._most = self._usual = most
         self._young: dict[Hashable, tuple[tuple[Any, ...], _T]] = {}
         self._old: dict[Hashable, tuple[tuple[Any, ...], _T]] = {}
         _EVERY.add(self)
@@ -37,6 +37,11 @@ class Reuse(Generic[_T]):
             if len(young) >= self._most:
                 self._old, self._young = young, {}
         return found[1]
+
+    def room(self, many: int) -> None:
+        """Keep as many as one large build has, where that is more than is usual: else each walk
+        over it pushes out what the next one asks for first."""
+        self._most = max(self._usual, many)
 
     def first(self, thing: _T, by: Hashable) -> _T:
         """The first thing that came with an equal `by`: of equal things the one."""

@@ -152,11 +152,12 @@ def _joint(a: Analysis, feed: Feed, group: Group, text: tuple[str, ...] = ()) ->
 
 def _of(a: Analysis, *kinds: type) -> list[Feed]:
     """Plugs in parts of some kinds, with those of what stands in between on their way first."""
-    found: list[Feed] = []
+    found: dict[str, Feed] = {}
     for f in _feeds(a):
         if f.input.between is None and isinstance(f.input.part, kinds):
-            found += [x for x in _way(a, f) if x not in found]
-    return found
+            for x in _way(a, f):
+                found.setdefault(x.input.ref, x)
+    return list(found.values())
 
 
 def _way(a: Analysis, feed: Feed) -> Iterator[Feed]:

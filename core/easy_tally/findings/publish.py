@@ -224,8 +224,9 @@ def _amount(span: Span, missing: tuple[str, ...] = ()) -> Amount:
     return Amount(low=span.low, likely=span.likely, high=span.high, missing=missing)
 
 
-#: Amounts by their sum, and what it is multiplied by.
+#: Amounts by their sum, and what it is multiplied by; how many there are beside those of parts.
 _AMOUNTS: Reuse[Amounts] = Reuse(400)
+_OTHERS = 50
 
 
 def _amounts(drawn: Sum, factor: float = 1.0) -> Amounts:
@@ -304,6 +305,8 @@ _PARTS: Reuse[PartWatts] = Reuse(500)
 def _part_watts(tally: Tally) -> tuple[PartWatts, ...]:
     assumed = {(r.part, r.path) for r in tally.rows if r.assumed}
     found = []
+    _PARTS.room(len(tally.by_part))
+    _AMOUNTS.room(len(tally.by_part) + _OTHERS)
     for at, drawn in tally.by_part.items():
         more = (*at, at in assumed)
         found.append(_PARTS.of((drawn,), more, partial(_watts_of, drawn, *more)))
@@ -326,11 +329,12 @@ def _mover(a: Analysis) -> MoverAnswer | None:
 
 #: Sockets in the answer, by what is plugged in, and lanes, by their runs.
 _SOCKETS: Reuse[SocketAnswer] = Reuse(800)
-_LANES: Reuse[Lane] = Reuse(150)
+_LANES: Reuse[Lane] = Reuse(200)
 
 
 def _sockets(a: Analysis) -> tuple[SocketAnswer, ...]:
     wired, needed = a.wired, a.needed
+    _SOCKETS.room(len(wired.inputs))
     runs = {r.cable.key: r for r in wired.runs}
     found = []
     for ref, into in wired.inputs.items():
@@ -389,7 +393,7 @@ def _betweens(wired: Wired) -> tuple[BetweenAnswer, ...]:
 
 def _lane(wired: Wired, run: RunResult) -> Lane:
     """A run as it is drawn; the very same where nothing of it, and nothing beyond it, changed."""
-    beyond = wired.between if run.beyond else ()
+    beyond = wired.beyond(run.wired)
     things = (run, wired.build.supply, *beyond)
     return _LANES.of(things, None, partial(_lane_of, wired, run))
 

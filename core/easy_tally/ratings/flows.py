@@ -165,11 +165,10 @@ def _carry(feeds: Iterable[Feed], carried: Carried) -> list[Demand]:
 
 
 def _beyond(wired: Wired, run: WiredRun, carried: Carried) -> tuple[Any, ...]:
-    """What flows and stands beyond a run that goes into something in between: all of that kind,
-    since one thing may be fed by several runs and in turn feed another."""
-    if not wired.betweens or not any(f.input.between for f in run.feeds):
-        return ()
-    return (*wired.between, *_carry(wired.between, carried))
+    """What flows and stands beyond a run that goes into something in between, with all else that
+    feeds it: one thing may be fed by several runs and in turn feed another."""
+    beyond = wired.beyond(run)
+    return (*beyond, *_carry(beyond, carried))
 
 
 def _carried_run(wired: Wired, run: WiredRun, carried: Carried, at_once: int | None) -> CarriedRun:

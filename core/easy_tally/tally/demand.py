@@ -100,6 +100,7 @@ _DEMANDS: Reuse[Demand] = Reuse(1_000)
 
 def demands(wired: Wired, loads: tuple[Load, ...]) -> Carried:
     """Spread every load over the inputs that it comes through."""
+    _CAME.room(len(loads))
     came, slots = [], []
     for load in loads:
         if load.feed == "slot" and load.rail == "v12":
@@ -111,6 +112,7 @@ def demands(wired: Wired, loads: tuple[Load, ...]) -> Carried:
     for by in came:
         for ref, share in by.shares:
             shares.setdefault(ref, []).append(share)
+    _DEMANDS.room(len(shares))
     return Carried(
         by_input={
             ref: _DEMANDS.of(tuple(of), None, partial(_demand, of)) for ref, of in shares.items()

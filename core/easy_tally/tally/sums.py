@@ -90,12 +90,14 @@ def _kept(rows: list[Row]) -> Sum:
 
 def rows_of(wired: Wired, loads: tuple[Load, ...]) -> tuple[Row, ...]:
     """A row for each load, in their order."""
+    _ROWS.room(len(loads))
     surging = surging_instances(wired.build.spin_up_at_once, loads)
     return tuple([_row(load, wired, surging.get(load.part, 0)) for load in loads])
 
 
 def tally(wired: Wired, loads: tuple[Load, ...]) -> Tally:
     """Add up `loads`. Watts are at the supply's output."""
+    _SUMS.room(len(loads))
     rows = rows_of(wired, loads)
     by_rail: dict[Rail, list[Row]] = {rail: [] for rail in RAILS}
     by_path: dict[Path, list[Row]] = {path: [] for path in PATHS}

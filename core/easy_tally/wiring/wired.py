@@ -158,6 +158,29 @@ class Wired:
             f for f in self.feeds.values() if f.input.between or isinstance(f.cable, Between)
         )
 
+    @cached_property
+    def _linked(self) -> dict[str, tuple[Feed, ...]]:
+        """What stands in between, by its key → every plug of it and in it, and of and in what it
+        feeds or is fed by."""
+        group = {key: {key} for key in self.betweens}
+        for b in self.betweens.values():
+            for other in {c.socket.part for c in b.connections} & group.keys():
+                both = group[b.key] | group[other]
+                group |= dict.fromkeys(both, both)
+        by_group: dict[int, list[Feed]] = {}
+        for f in self.between:
+            key = f.input.part.key if f.input.between else f.cable.key
+            by_group.setdefault(id(group[key]), []).append(f)
+        return {key: tuple(by_group.get(id(of), ())) for key, of in group.items()}
+
+    def beyond(self, run: WiredRun) -> tuple[Feed, ...]:
+        """Every plug of and in what stands beyond a run, and what else feeds that: all that what
+        flows there depends on."""
+        leads = [f.input.part.key for f in run.feeds if f.input.between]
+        if not leads:
+            return ()
+        return tuple({id(f): f for key in leads for f in self._linked[key]}.values())
+
     def _fed_through(self, b: Between) -> list[str]:
         return [str(c.socket) for c in b.connections if str(c.socket) in self.feeds]
 
