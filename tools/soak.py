@@ -253,62 +253,102 @@ def clients(of: Served, many: int, edits: int) -> None:
          f"{lost} lost, {len(failed)} failed")  # fmt: skip
 
 
+def _ran(*command: object, good: tuple[int, ...] = (0,)) -> bool:
+    done = subprocess.run([str(c) for c in command], capture_output=True, check=False)
+    return done.returncode in good
+
+
 @contextmanager
-def _disk(options: str) -> Iterator[Path | None]:
-    """A small disk of its own, where this machine lets one be mounted."""
+def _disk(kind: str, megabytes: int) -> Iterator[Path | None]:
+    """A small disk of its own, in memory or of a file, where this machine lets one be mounted."""
     folder = Path(tempfile.mkdtemp())
-    mounted = subprocess.run(["mount", "-t", "tmpfs", "-o", options, "tmpfs", str(folder)],
-                             capture_output=True, check=False).returncode == 0  # fmt: skip
+    at, image = folder / "disk", folder / "image"
+    at.mkdir()
+    size = f"size={megabytes}m"
+    if kind == "memory":
+        mounted = _ran("mount", "-t", "tmpfs", "-o", size, "tmpfs", at)
+    else:
+        with image.open("wb") as file:
+            file.truncate(megabytes * 1_000_000)
+        mounted = _ran("mkfs.ext4", "-q", "-F", image) and _ran("mount", "-o", "loop", image, at)
     try:
-        yield folder if mounted else None
+        yield at if mounted else None
     finally:
         if mounted:
-            subprocess.run(["umount", "-l", str(folder)], check=False)
+            _ran("umount", "-l", at)
         shutil.rmtree(folder, ignore_errors=True)
 
 
-def disks() -> None:
-    """A disk that fills up, and one that is made read-only, under a running server."""
-    for what, options in (
-        ("a disk that is full", "size=24m"),
-        ("a disk made read-only", "size=64m"),
-    ):
-        with _disk(options) as var:
-            if var is None:
-                told(what, "not tried: no disk can be mounted here", "")
-                continue
-            of = Served(var)
-            key = of.call("POST", "/api/v1/builds/open", {"text": HERON})[1]["key"]
-            version = of.call("GET", f"/api/v1/builds/{key}")[1]["version"]
-            if "full" in what:
-                with suppress(OSError), (var / "filler").open("wb", buffering=0) as filler:
-                    while filler.write(bytes(4096)):
-                        pass
-            else:
-                remount = ["mount", "-o", "remount,ro", str(var)]
-                if subprocess.run(remount, capture_output=True, check=False).returncode:
-                    of.kill()
-                    told(what, "not tried: it can't be made so while it is in use here", "")
-                    continue
-            kinds: dict[str, int] = {}
-            good = 0
-            for i in range(40):
-                status, found = of.edit(key, version, f"Card {i} " + "x" * 60)
-                if status == 200:
-                    good, version = good + 1, found["version"]
-                else:
-                    kind = found["type"].rsplit(":", 1)[1] if found else str(status)
-                    kinds[kind] = kinds.get(kind, 0) + 1
-            if "full" in what:
-                (var / "filler").unlink()
-            else:
-                subprocess.run(["mount", "-o", "remount,rw", str(var)], check=False)
-            after = of.call("GET", f"/api/v1/builds/{key}")[1]["version"]
-            again = of.edit(key, after, "Once more")[0]
+def _edits(of: Served, key: str, version: int, times: int, by: str = "") -> tuple[int, str]:
+    """Edits one after another: the version of the last that went in, and how the others were
+    answered."""
+    kinds: dict[str, int] = {}
+    for i in range(times):
+        status, found = of.edit(key, version, f"Card {i} {by}" + "x" * 60)
+        if status == 200:
+            version = found["version"]
+        else:
+            kind = found["type"].rsplit(":", 1)[1] if found else str(status)
+            kinds[kind] = kinds.get(kind, 0) + 1
+    return version, ", ".join(f"{n} {k}" for k, n in kinds.items())
+
+
+def _opened(of: Served) -> tuple[str, int]:
+    built = of.call("POST", "/api/v1/builds/open", {"text": HERON})[1]
+    return built["key"], built["version"]
+
+
+def _then(of: Served, key: str, version: int) -> str:
+    """What is lost of the edits up to a version, and whether it is written again."""
+    after = of.call("GET", f"/api/v1/builds/{key}")[1]["version"]
+    again = of.edit(key, after, "Once more")[0]
+    return f"{version - after} lost, {'writes again' if again == 200 else f'answers {again}'}"
+
+
+def full_disk() -> None:
+    """A disk that fills up under a running server, and has room again."""
+    what = "a disk that is full"
+    with _disk("memory", 24) as var:
+        if var is None:
+            told(what, "not tried: no disk can be mounted here", "")
+            return
+        of = Served(var)
+        key, first = _opened(of)
+        with suppress(OSError), (var / "filler").open("wb", buffering=0) as filler:
+            while filler.write(bytes(4096)):
+                pass
+        version, said = _edits(of, key, first, 40)
+        (var / "filler").unlink()
+        told(what, f"{version - first} edits went in, then {said}", _then(of, key, version))
+        of.kill()
+
+
+def read_only_disk() -> None:
+    """A disk that the system makes read-only under a running server, as it does where a disk fails;
+    read from as long as it is so, mended, and started again."""
+    what = "a disk made read-only"
+    with _disk("file", 64) as var:
+        if var is None or not shutil.which("e2fsck"):
+            told(what, "not tried: no such disk can be mounted here", "")
+            return
+        of = Served(var)
+        key, version = _opened(of)
+        version, _ = _edits(of, key, version, 10)
+        if not _ran("mount", "-o", "remount,abort", var):
             of.kill()
-            said = ", ".join(f"{n} {k}" for k, n in kinds.items())
-            then = "writes again" if again == 200 else f"answers {again}"
-            told(what, f"{good} edits went in, then {said}", f"{version - after} lost, {then}")
+            told(what, "not tried: it can't be made so while it is in use here", "")
+            return
+        last, said = _edits(of, key, version, 20, "then")
+        reads = of.call("GET", f"/api/v1/builds/{key}")
+        of.kill()
+        _ran("umount", var)
+        mended = _ran("e2fsck", "-p", "-f", var.with_name("image"), good=(0, 1))
+        _ran("mount", "-o", "loop", var.with_name("image"), var)
+        of.start()
+        read = "read on" if (reads[0], reads[1]["version"]) == (200, version) else f"{reads[0]}"
+        told(what, f"{last - version} edits went in, then {said}; {read}",
+             _then(of, key, version) + ("" if mended else "; the disk was not whole"))  # fmt: skip
+        of.kill()
 
 
 def main() -> None:
@@ -322,7 +362,8 @@ def main() -> None:
         connections(of)
         clients(of, 32, 6)
         of.kill()
-    disks()
+    full_disk()
+    read_only_disk()
     print(f"in {time.perf_counter() - begun:.0f} s")
 
 

@@ -6,12 +6,14 @@ from __future__ import annotations
 import errno
 import json
 import logging
+import os
 import secrets
 from collections.abc import Callable
 from typing import Any
 
+from django.conf import settings
 from django.core.exceptions import RequestDataTooBig
-from django.db import OperationalError
+from django.db import DatabaseError
 from django.http import HttpRequest, HttpResponse, HttpResponseBase
 
 Handler = Callable[[HttpRequest], HttpResponseBase]
@@ -27,6 +29,40 @@ _PLAIN: dict[int, tuple[str, str, str]] = {
     413: ("too-large", "Too large", "Send less at once."),
     415: ("unreadable", "That can't be read", "Send JSON, or a form where a file is taken."),
 }
+#: kind → (status, title, what to do) of what a disk or a database does not do.
+_DISK: dict[str, tuple[int, str, str]] = {
+    "disk-full": (
+        507, "The disk is full",
+        "The disk is full; nothing was changed. Make room, then try again.",
+    ),
+    "read-only": (
+        503, "It can't be written",
+        "What is kept can't be written; nothing was changed. Give the right to write it.",
+    ),
+    "disk-failed": (
+        503, "The disk fails",
+        "The disk could not be read or written; nothing was changed. See to the disk first.",
+    ),
+    "damaged": (
+        503, "The database is damaged",
+        "The database is damaged; nothing was changed. Stop Easy Tally, and restore its last good "
+        "copy: the README says how.",
+    ),
+    "busy": (
+        503, "Busy",
+        "Something else is writing for long; nothing was changed. Try again in a moment.",
+    ),
+}  # fmt: skip
+#: What SQLite says → the kind.
+_SAID = (
+    ("full", "disk-full"), ("readonly", "read-only"), ("locked", "busy"),
+    ("disk i/o error", "disk-failed"), ("unable to open database file", "disk-failed"),
+    ("malformed", "damaged"), ("not a database", "damaged"),
+)  # fmt: skip
+_ERRNO = {
+    errno.ENOSPC: "disk-full", errno.EDQUOT: "disk-full", errno.EROFS: "read-only",
+    errno.EACCES: "read-only", errno.EPERM: "read-only", errno.EIO: "disk-failed",
+}  # fmt: skip
 _FAULT = "It could not be worked out, so nothing was changed. It is a fault of Easy Tally."
 
 
@@ -41,21 +77,24 @@ def broke_down(request: HttpRequest, error: Exception) -> HttpResponse:
     request was kept. A disk that is full or can't be written is said as that."""
     number = getattr(request, "request_id", "")
     _log.error("%s %s (request %s)", request.method, request.path, number, exc_info=error)
-    low = str(error).lower()
-    code = getattr(error, "errno", None)
-    database = isinstance(error, OperationalError)
-    if code == errno.ENOSPC or (database and "full" in low):
-        detail = "The disk is full; nothing was changed. Make room, then try again."
-        return problem(507, "disk-full", "The disk is full", detail, request=number)
-    if code in (errno.EROFS, errno.EACCES) or (database and "readonly" in low):
-        detail = "What is kept can't be written; nothing was changed. Give the right to write it."
-        return problem(503, "read-only", "It can't be written", detail, request=number)
-    if database and "locked" in low:
-        detail = "Something else is writing for long; nothing was changed. Try again in a moment."
-        return problem(503, "busy", "Busy", detail, request=number)
+    kind = _of_disk(error)
+    if kind:
+        status, title, detail = _DISK[kind]
+        return problem(status, kind, title, detail, request=number)
     return problem(
         500, "fault", "That did not work", f"{_FAULT} (request {number})", request=number
     )
+
+
+def _of_disk(error: Exception) -> str:
+    """Which kind of fault of the disk or the database an error is; empty: none."""
+    kind = _ERRNO.get(getattr(error, "errno", None) or 0, "")
+    if isinstance(error, DatabaseError):
+        low = str(error).lower()
+        kind = next((kind for said, kind in _SAID if said in low), "")
+    if kind == "disk-failed" and not os.access(settings.VAR, os.W_OK):
+        return "read-only"  # as the system makes a disk that fails
+    return kind
 
 
 def as_problems(get_response: Handler) -> Handler:
@@ -150,8 +189,8 @@ _SHAPE: dict[str, Any] = {
 _STATUSES = {
     "400": "unreadable", "403": "forbidden", "404": "not-there, no-build",
     "405": "method", "409": "stale, would-release, in-use", "413": "too-large",
-    "422": "bad-input, refused, unreadable", "500": "fault", "503": "read-only, busy",
-    "507": "disk-full",
+    "422": "bad-input, refused, unreadable", "500": "fault",
+    "503": "read-only, disk-failed, damaged, busy", "507": "disk-full",
 }  # fmt: skip
 
 

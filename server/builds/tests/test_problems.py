@@ -8,7 +8,7 @@ from typing import Any
 from unittest.mock import patch
 
 from django.conf import settings
-from django.db import OperationalError
+from django.db import DatabaseError, IntegrityError, OperationalError
 from django.test import Client, TestCase, override_settings
 
 from builds import actions
@@ -66,11 +66,32 @@ class Problems(ApiCase):
             (OperationalError("attempt to write a readonly database"), 503, "read-only"),
             (OSError(errno.EROFS, "Read-only file system"), 503, "read-only"),
             (OperationalError("database is locked"), 503, "busy"),
+            (OperationalError("disk I/O error"), 503, "disk-failed"),
+            (OperationalError("unable to open database file"), 503, "disk-failed"),
+            (OSError(errno.EIO, "Input/output error"), 503, "disk-failed"),
+            (DatabaseError("database disk image is malformed"), 503, "damaged"),
+            (DatabaseError("file is not a database"), 503, "damaged"),
         ):
             with patch.object(actions, "create", side_effect=error), self.assertLogs("easy_tally"):
                 response = self.post("/builds", json.dumps({"name": "x"}))
             found = self.shape(response, status, kind)
             self.assertIn("nothing was changed", found["detail"])
+
+    def test_a_disk_that_the_system_made_read_only(self) -> None:
+        """SQLite calls that an error of the disk; that it can't be written any more tells which."""
+        error = OperationalError("disk I/O error")
+        with (
+            patch.object(actions, "create", side_effect=error),
+            patch("os.access", return_value=False),
+            self.assertLogs("easy_tally"),
+        ):
+            response = self.post("/builds", json.dumps({"name": "x"}))
+        self.shape(response, 503, "read-only")
+
+    def test_an_error_of_the_database_that_is_none_of_the_disk_is_a_fault(self) -> None:
+        error = IntegrityError("UNIQUE constraint failed")
+        with patch.object(actions, "create", side_effect=error), self.assertLogs("easy_tally"):
+            self.shape(self.post("/builds", json.dumps({"name": "x"})), 500, "fault")
 
     def test_the_description_has_them_all(self) -> None:
         text = (settings.ROOT / "docs/openapi.json").read_text(encoding="utf-8")

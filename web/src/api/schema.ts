@@ -7628,7 +7628,7 @@ export interface components {
                 "application/problem+json": components["schemas"]["Problem"];
             };
         };
-        /** @description read-only, busy */
+        /** @description read-only, disk-failed, damaged, busy */
         Problem503: {
             headers: {
                 [name: string]: unknown;
