@@ -99,7 +99,7 @@ def map_it(
             why=_why(build, why),
         )  # fmt: skip
     ways = _repairs(build, repairs(build, partial, stock, stop, supplies))
-    return answer_of(build, partial, why=_why(build, why), ways=ways)
+    return answer_of(build, partial, why=_why(build, why, partial.unfed), ways=ways)
 
 
 def _repairs(build: Build, several: Iterable[Repair]) -> tuple[RepairAnswer, ...]:
@@ -114,9 +114,9 @@ def _repairs(build: Build, several: Iterable[Repair]) -> tuple[RepairAnswer, ...
     return tuple(found)
 
 
-def _why(build: Build, facts: tuple[Fact, ...]) -> tuple[str, ...]:
+def _why(build: Build, facts: tuple[Fact, ...], unfed: tuple[str, ...] = ()) -> tuple[str, ...]:
     wired = Wired(build)
-    said = tuple(fact_words(wired, f) for f in facts)
+    said = tuple(fact_words(wired, f, unfed) for f in facts)
     bare = said and all(f.id == "need" for f in facts)
     return (*said, "No cable in the box has a plug and a port for it.") if bare else said
 

@@ -8,9 +8,11 @@ from collections.abc import Callable, Iterator
 from ...mapping import Fact, Move, Needed, Repair
 from ...standards.connectors import CONNECTORS, PLUGS
 from ...things.build import Build
+from ...things.fits import goes_into
 from ...things.rules import POSITIONS
 from ...things.supply import PORT_WORDS
 from ...wiring import Wired
+from ...wiring.areas import SLACK_MM, place_of
 from ..of_rules import group_rule
 
 _Said = Callable[[int], str]
@@ -64,8 +66,8 @@ def move_words(wired: Wired, m: Move) -> str:
     return f"{name} into port {ports}"
 
 
-def fact_words(wired: Wired, f: Fact) -> str:
-    """One of the facts that together forbid a map."""
+def fact_words(wired: Wired, f: Fact, unfed: tuple[str, ...] = ()) -> str:
+    """One of the facts that together forbid a map; how far what is left unfed is away."""
     n = len(f.refs)
     match f.id:
         case "need":
@@ -94,9 +96,34 @@ def fact_words(wired: Wired, f: Fact) -> str:
         case "group":
             return "The over-current limits of the port groups."
         case "reach":
-            return "How far the plugs reach along the case’s routes."
+            return _reach_words(wired, unfed)
         case "ratings":
             return "What pins, wires and sockets are rated for."
+
+
+def _reach_words(wired: Wired, unfed: tuple[str, ...]) -> str:
+    """How far plugs reach, with the figures of what is farther away than the longest that fits."""
+    routes = {r.area: r.length_mm for r in wired.build.case.routes} if wired.build.case else {}
+    short: dict[tuple[float, float], list[str]] = {}
+    for ref in unfed:
+        into = wired.inputs[ref]
+        area = place_of(into)
+        way = routes.get(area, 0.0) + SLACK_MM if area else 0.0
+        longest = max(
+            (p.at_mm for c in wired.cables.values() for p in c.plugs
+             if goes_into(p.kind, into.socket.kind, wired.eps4_in_eps8)), default=0.0,
+        )  # fmt: skip
+        if 0 < longest < way:
+            short.setdefault((way, longest), []).append(ref)
+    said = "How far the plugs reach along the case’s routes."
+    for (way, longest), refs in short.items():
+        of = ", ".join(_named(wired, tuple(refs)))
+        said += (
+            f" {of}: a plug has to reach {way:.0f} mm, {SLACK_MM:.0f} mm of slack with it; the "
+            f"longest that fits reaches {longest:.0f} mm. An extension would do, or a longer cable "
+            "of the supply’s pinout family."
+        )
+    return said
 
 
 def _named(wired: Wired, refs: tuple[str, ...]) -> Iterator[str]:

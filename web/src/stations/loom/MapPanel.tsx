@@ -46,7 +46,11 @@ export function MapPanel({ onClose }: { onClose: () => void }) {
     <div className="flex min-h-0 flex-1 flex-col" onKeyDown={(e) => e.key === "Escape" && void close()}>
       <div className="border-b border-rule px-3 py-2">
         <h2 ref={top} tabIndex={-1} className="text-md font-bold">
-          {late || busy ? "Mapping…" : data ? title(data.state, answer) : "Mapping…"}
+          {late
+            ? "This map is of the build as it was"
+            : busy || !data
+              ? "Mapping…"
+              : title(data.state, answer)}
         </h2>
         {busy && !late && data && (
           <div className="mt-1">
@@ -64,7 +68,11 @@ export function MapPanel({ onClose }: { onClose: () => void }) {
           </div>
         )}
         {data?.state === "failed" && <p className="mt-1 text-base text-over">{data.error}</p>}
-        {late && <p className="mt-1 text-base">The build has changed since; this map is of what it was.</p>}
+        {late && (
+          <p className="mt-1 text-base">
+            The build has changed since it was asked for. Leave it, then map again.
+          </p>
+        )}
         <div className="mt-2 flex flex-wrap gap-2">
           {edit && (
             <Button look="main" onClick={() => void lay(edit)}>
