@@ -129,9 +129,9 @@ class Impossible(unittest.TestCase):
         self._why(
             _mapped(_ONE, _TWO, case=Case(name="Case", routes=routes)), ("Card · a", "Card · b"),
             # 700 mm of route and 40 of slack.
-            "How far the plugs reach along the case’s routes. 2 × Card: a plug has to reach 740 mm, "
-            "40 mm of slack with it; the longest that fits reaches 600 mm. An extension would do, "
-            "or a longer cable of the supply’s pinout family.",
+            "How far the plugs reach along the case’s routes. 2 × Card: a plug has to reach "
+            "740 mm, 40 mm of slack with it; the longest that fits reaches 600 mm. An extension "
+            "would do, or a longer cable of the supply’s pinout family.",
             "2 sockets have to be fed, 8-pin graphics: 2 × Card.",
         )  # fmt: skip
 
