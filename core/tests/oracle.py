@@ -1,6 +1,6 @@
 """What limits a run, worked out a second time: from the text of a build file, at full and at
 likely, by plain sums, with tables of its own. It shares nothing with the core, so that each proves
-the other. Direct cables only; every figure stated.
+the other. Cables direct or into adapters; every figure stated.
 
 Source of the figures: PCI Express CEM, the ATX design guides, terminal makers' data, and the
 assumptions that the product declares.
@@ -145,6 +145,107 @@ def _ref(socket: Doc) -> str:
     return f"{socket['part']}#{socket['instance']}/{socket['socket']}"
 
 
+def _through(
+    build: Doc,
+    cables: dict[str, Doc],
+    adapter: Doc,
+    sockets: Doc,
+    drawn: dict[str, dict[str, float]],
+) -> None:
+    """What an adapter's plugs carry comes by its leads that are plugged in, by their 12 V pins."""
+    plugs = {
+        _ref(c["socket"]): next(p for p in cables[r["cable"]]["plugs"] if p["key"] == c["plug"])
+        for r in build["runs"] for c in r["connections"]
+    }  # fmt: skip
+    pins = {}
+    for lead in adapter["leads"]:
+        ref = f"{adapter['key']}#1/{lead['key']}"
+        sockets[ref] = {"kind": lead["kind"], "pins_12v": None, "version": "revised"}
+        if ref in plugs:
+            stated = plugs[ref]["pins_12v"]
+            usual = PINS[lead["kind"]][0]["v12"]
+            pins[ref] = usual if stated is None else min(usual, stated)
+    for c in adapter["connections"]:
+        for ref, n in pins.items():
+            for rail, watts in drawn[_ref(c["socket"])].items():
+                drawn[ref][rail] += watts * n / sum(pins.values())
+
+
+# -- in all, and how large a supply that takes ------------------------------------------------
+
+
+class InAll(NamedTuple):
+    """Watts of a build at full, sustained; with the processor at its short limit; and in a spike of
+    0.1, 1, 10 and 100 ms."""
+
+    full: float
+    short: float
+    spikes: tuple[float, float, float, float]
+
+
+CARD_SPIKES = (2.0, 1.7, 1.4, 1.15)
+SUSTAINED_SPIKES, SHORT_SPIKES = (1.5, 1.3, 1.2, 1.1), (1.2, 1.1, 1.0, 1.0)
+COMMON_W = (300, 350, 400, 450, 500, 550, 600, 650, 700, 750, 800, 850, 1000, 1200, 1300, 1600,
+            2000)  # fmt: skip
+
+
+def in_all(build: Doc) -> InAll:
+    """Everything added up: sustained at full, and what goes above it, the fastest as squares."""
+    full, more, above = 0.0, 0.0, [[0.0] for _ in range(4)]
+    for p in build["parts"]:
+        watts = _full_w(build, p)
+        full += watts
+        if p["kind"] == "card" and p["use"] == "graphics":
+            factors = p["spike_factors"] or CARD_SPIKES
+            for window, factor in zip(above, factors, strict=True):
+                window.append(watts * (factor - 1))
+        if p["kind"] == "processor":
+            short = _w(p, "package_short_w") / build["assumptions"]["regulator_efficiency"]
+            more += max(short - watts, 0.0)
+            both = zip(above, SUSTAINED_SPIKES, SHORT_SPIKES, strict=True)
+            for window, sustained_by, short_by in both:
+                window.append(max(watts * sustained_by, short * short_by) - watts)
+    fast = [full + math.sqrt(sum(x * x for x in window)) for window in above[:2]]
+    slow = [full + sum(window) for window in above[2:]]
+    return InAll(full, full + more, (fast[0], fast[1], slow[0], slow[1]))
+
+
+def _full_w(build: Doc, p: Doc) -> float:
+    match p["kind"]:
+        case "board":
+            return sum(_w(p, f"own_{r}_w") for r in ("12v", "5v", "3v3"))
+        case "processor":
+            efficiency: float = build["assumptions"]["regulator_efficiency"]
+            return _w(p, "package_w") / efficiency
+        case "memory":
+            return _w(p, "module_w") * p["count"]
+        case "m2":
+            return _w(p, "full_w") * p["count"]
+        case "fan":
+            return 12.0 * _w(p, "rated_a") * p["count"]
+        case "drive":
+            return (12.0 * _w(p, "run_12v_a") + 5.0 * _w(p, "run_5v_a")) * p["count"]
+    return _w(p, "board_power_w") * p["power_limit"] * p["count"]
+
+
+def smallest_w(build: Doc) -> int | None:
+    """The smallest common rating of the supply's design that carries a fifth more than full, the
+    processor's short limit, and rides through every spike; None: there is none. Found by trying
+    each."""
+    found, design = in_all(build), build["supply"]["design"]
+    has_16pin = any(p["kind"] == "16pin" for p in build["supply"]["ports"])
+    for rated in COMMON_W:
+        ride = (1.5, 1.45, 1.35, 1.1)
+        if design == "classic":
+            ride = (1.3, 1.2, 1.1, 1.05)
+        elif has_16pin and rated > 450:
+            ride = (2.0, 1.8, 1.6, 1.2)
+        rides = all(s <= rated * r * (1 + 1e-9) for s, r in zip(found.spikes, ride, strict=True))
+        if rides and max(found.full * 1.2, found.short) <= rated * (1 + 1e-9):
+            return rated
+    return None
+
+
 # -- what limits it ------------------------------------------------------------------------------
 
 
@@ -174,6 +275,8 @@ def held(build: Doc) -> dict[Key, Held]:
         for p in build["parts"] for n in range(1, p["count"] + 1) for s in p.get("sockets", ())
     }  # fmt: skip
     cables = {c["key"]: c for c in build["cables"]}
+    for adapter in build["adapters"]:
+        _through(build, cables, adapter, sockets, drawn)
     ports = {p["key"]: p for p in build["supply"]["ports"]}
     found: dict[Key, Held] = {}
     groups: dict[str, float] = defaultdict(float)

@@ -8,7 +8,9 @@ import unittest
 from typing import Any
 
 from easy_tally import Build, analyse
+from easy_tally.base.units import WINDOWS
 from easy_tally.ratings.elements import Element
+from easy_tally.things.adapters import Adapter
 from easy_tally.things.cables import Cable, Connection, Run, SocketRef
 from easy_tally.things.parts import Card, Fan, M2Drive, Memory, Socket
 from easy_tally.things.supply import Port, PortGroup
@@ -29,6 +31,7 @@ from .helpers import (
     sixteen_cable,
     supply,
 )
+from .test_between import adapter
 
 #: Where full stands among the states of a load, at likely.
 _FULL = 3 * 2 + 1
@@ -91,6 +94,7 @@ class _Laid:
         self.rng = rng
         self.cables: list[Cable] = []
         self.runs: list[Run] = []
+        self.adapters: list[Adapter] = []
 
     def lay(self, cable: Cable, ports: str, into: list[tuple[str, str, str]]) -> None:
         """Put a cable in its ports and its plugs into sockets: (plug, half, `part#1/socket`); of
@@ -136,7 +140,7 @@ def _machine(seed: int) -> Build:
         Fan(key="fan", name="Fan", count=3, rated_a=exact(0.2)),
     ]  # fmt: skip
     made = build(
-        *parts, cables=tuple(laid.cables), runs=tuple(laid.runs),
+        *parts, cables=tuple(laid.cables), runs=tuple(laid.runs), adapters=tuple(laid.adapters),
         supply=supply(ports=_ports(), groups=tuple(
             PortGroup(key=k, label=k.upper(), limit_a=x) for k, x in limits.items()
         )),
@@ -155,6 +159,9 @@ def _graphics(rng: random.Random, laid: _Laid, cards: list[Card]) -> None:
     ]  # fmt: skip
     ports = [f"g{i}" for i in range(1, 7)]
     for i, at in enumerate(sixteen, 1):
+        if rng.random() < 0.3:
+            _by_adapter(rng, laid, ports, i, at)
+            continue
         cable, port = sixteen_cable(key=f"sixteen-{i}"), f"h{i}"
         if rng.random() < 0.4:
             cable = cable.model_copy(update={"needs": ("graphics", "graphics")})
@@ -167,6 +174,17 @@ def _graphics(rng: random.Random, laid: _Laid, cards: list[Card]) -> None:
         laid.lay(graphics_cable(f"chain-{len(eight)}"), ports.pop(0), plugs)
 
 
+def _by_adapter(rng: random.Random, laid: _Laid, ports: list[str], i: int, at: str) -> None:
+    """A 16-pin socket by an adapter of two or three leads, each on a cable of its own."""
+    plugged = (Connection(plug="x", socket=SocketRef.read(at)),)
+    leads = rng.choice((2, 3))
+    laid.adapters.append(adapter(leads, key=f"adapter-{i}", connections=plugged))
+    for lead in "abc"[:leads]:
+        if ports:
+            into = f"adapter-{i}#1/{lead}"
+            laid.lay(graphics_cable(f"lead-{i}-{lead}", 1), ports.pop(), [("a", "whole", into)])
+
+
 class AgainstTheOracle(unittest.TestCase):
     def test_every_limit_of_every_run_is_what_it_comes_to_a_second_time(self) -> None:
         seen = 0
@@ -175,7 +193,8 @@ class AgainstTheOracle(unittest.TestCase):
             expected = oracle.held(json.loads(b.model_dump_json()))
             found = {
                 (r.wired.cable.key, e.kind, e.line, e.at, e.from_mm): e
-                for r in analyse(b).runs for e in r.elements if e.kind in _KINDS
+                for r in analyse(b).runs for e in r.elements
+                if e.kind in _KINDS and "/" not in e.at  # beyond a lead it is the adapter's own
             }  # fmt: skip
             self.assertEqual(set(found), set(expected), f"seed {seed}")
             for key, e in found.items():
@@ -183,6 +202,29 @@ class AgainstTheOracle(unittest.TestCase):
                     self._same(e, expected[key])
             seen += len(found)
         self.assertGreater(seen, 5_000)
+
+    def test_totals_spikes_and_the_size_that_they_take(self) -> None:
+        """The size is found by trying every common one; a disk's start and a raised floor, which
+        ask for less here, stay out."""
+        sizes = set()
+        for seed in range(150):
+            b = _machine(seed)
+            of = b.supply
+            assert of is not None
+            design = random.Random(seed).choice(("classic", "3.1"))
+            b = b.model_copy(update={"supply": of.model_copy(update={"design": design})})
+            doc, a = json.loads(b.model_dump_json()), analyse(b)
+            with self.subTest(seed=seed):
+                expected = oracle.in_all(doc)
+                self.assertAlmostEqual(a.tally.total.at("full").likely, expected.full, 9)
+                self.assertAlmostEqual(a.tally.total.at("short").likely, expected.short, 9)
+                found = [a.spikes.total[w].likely for w in WINDOWS]
+                for got, wanted in zip(found, expected.spikes, strict=True):
+                    self.assertAlmostEqual(got, wanted, 9)
+                if a.tally.total.at("start").likely <= expected.full:
+                    self.assertEqual(a.sizing.pick_w, oracle.smallest_w(doc))
+                    sizes.add(a.sizing.pick_w)
+        self.assertGreater(len(sizes), 10)
 
     def _same(self, e: Element, held: oracle.Held) -> None:
         if held.limit is None:
