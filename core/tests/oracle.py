@@ -447,3 +447,73 @@ def _chained(build: Doc, several: list[_Plugged], found: _Local) -> None:
     else:
         watts = sum(x.amps["v12"] for x in several) * 12.0
         found["house rule", "v12", "", 0.0] = Held(watts, 150.0)
+
+
+# -- disks at start ------------------------------------------------------------------------------
+
+
+class Disk(NamedTuple):
+    """Amperes at 12 V and 5 V that a disk draws running, and more of them spinning up."""
+
+    running: tuple[float, float]
+    surge: tuple[float, float]
+
+
+def together(disks: list[Disk], at_once: int | None) -> dict[str, float]:
+    """Amperes at start of disks on one set of wires, by rail and ground: all run, and so many spin
+    up, those that add the most watts. Which ones start together is the controller's choice."""
+    up = sorted(disks, key=lambda d: -(12.0 * d.surge[0] + 5.0 * d.surge[1]))[:at_once]
+    v12, v5 = (sum(d.running[i] for d in disks) + sum(d.surge[i] for d in up) for i in (0, 1))
+    return {"v12": v12, "v5": v5, "ground": v12 + v5}
+
+
+def at_start(build: Doc) -> dict[Key, float]:
+    """Loads at start of the runs of a build that has nothing but disks on them: directly, or in the
+    bays of cages."""
+    at_once = build["spin_up_at_once"]
+    by_ref = {
+        f"{p['key']}#{n}/{s['key']}": [_disk(p)]
+        for p in build["parts"] if p["kind"] == "drive"
+        for n in range(1, p["count"] + 1) for s in p["sockets"]
+    }  # fmt: skip
+    for cage in build["backplanes"]:
+        stands = {c["plug"]: by_ref[_ref(c["socket"])] for c in cage["connections"]}
+        for i in cage["inputs"]:
+            disks = [d for bay in i["bays"] for d in stands.get(bay, [])]
+            by_ref[f"{cage['key']}#1/{i['key']}"] = disks
+    cables = {c["key"]: c for c in build["cables"]}
+    ports = {p["key"]: p for p in build["supply"]["ports"]}
+    found: dict[Key, float] = {}
+    groups: dict[str, list[Disk]] = defaultdict(list)
+    for run in build["runs"]:
+        cable, port = cables[run["cable"]], ports[run["ports"][0]]
+        at = {p["key"]: float(p["at_mm"]) for p in cable["plugs"]}
+        plugs = sorted((at[c["plug"]], c["plug"], by_ref[_ref(c["socket"])])
+                       for c in run["connections"])  # fmt: skip
+        every = [d for _, _, disks in plugs for d in disks]
+        groups[port["group"]] += every
+        key, start = cable["key"], 0.0
+        for mm, plug, disks in plugs:
+            for line, amps in together(disks, at_once).items():
+                found[key, "plug pins", line, plug, 0.0] = amps / PINS["sata"][0][line]
+                if line != "ground":
+                    found[key, "grant", line, plug, 0.0] = amps
+            beyond = [d for other, _, of in plugs if other >= mm for d in of]
+            for line, amps in together(beyond, at_once).items():
+                found[key, "wire", line, "", start] = amps / cable["conductors"][line]
+            start = mm
+        for line, amps in together(every, at_once).items():
+            found[key, "supply-end pins", line, "", 0.0] = amps / cable["supply_end"]["pins"][line]
+        in_port = min(port["pins_12v"], cable["supply_end"]["pins"]["v12"])
+        whole = together(every, at_once)["v12"]
+        found[key, "port pins", "v12", port["key"], 0.0] = whole / in_port
+    for run in build["runs"]:
+        group = ports[run["ports"][0]]["group"]
+        whole = together(groups[group], at_once)["v12"]
+        found[run["cable"], "group", "v12", group, 0.0] = whole
+    return found
+
+
+def _disk(p: Doc) -> Disk:
+    running = _w(p, "run_12v_a"), _w(p, "run_5v_a")
+    return Disk(running, (_w(p, "start_12v_a") - running[0], _w(p, "start_5v_a") - running[1]))

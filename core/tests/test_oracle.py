@@ -10,7 +10,7 @@ from typing import Any
 from easy_tally import Build, analyse
 from easy_tally.base.units import WINDOWS
 from easy_tally.ratings.elements import Element
-from easy_tally.things.adapters import Adapter
+from easy_tally.things.adapters import Adapter, Backplane, BackplaneInput
 from easy_tally.things.cables import Cable, Connection, Run, SocketRef
 from easy_tally.things.parts import Card, Fan, M2Drive, Memory, Socket
 from easy_tally.things.supply import Port, PortGroup
@@ -245,3 +245,72 @@ def _within(kind: str) -> float:
     """Up to which share of its limit a load is well within it."""
     share = 1.0 if kind in ("grant", "house rule") else 0.6 if kind == "drop" else 0.8
     return share * 1.000001
+
+
+def _shelf(seed: int) -> Build:
+    """Disks of up to three models on drive cables, some of them in the bays of a cage."""
+    rng = random.Random(seed)
+    models = [
+        disk(
+            rng.randint(1, 5), key=f"disk-{n}", start_12v_a=exact(rng.choice((1.5, 2.0, 2.6))),
+            start_5v_a=exact(rng.choice((0.6, 1.4))), run_12v_a=exact(rng.choice((0.3, 0.9))),
+        )
+        for n in range(rng.randint(1, 3))
+    ]  # fmt: skip
+    refs = [f"{m.key}#{i}/power" for m in models for i in range(1, m.count + 1)]
+    rng.shuffle(refs)
+    cages, into = [], []
+    if len(refs) > 3 and rng.random() < 0.6:
+        caged = [refs.pop() for _ in range(rng.randint(2, 4))]
+        into.append("cage#1/in-1")
+        bays = [f"bay-{i}" for i in range(1, len(caged) + 1)]
+        inputs = [BackplaneInput(key="in-1", kind="sata", bays=tuple(bays[:2]))]
+        if bays[2:]:
+            inputs.append(BackplaneInput(key="in-2", kind="sata", bays=tuple(bays[2:])))
+            into.append("cage#1/in-2")
+        cages.append(Backplane(
+            key="cage", name="Cage", inputs=tuple(inputs),
+            connections=tuple(
+                Connection(plug=bay, socket=SocketRef.read(at))
+                for bay, at in zip(bays, caged, strict=True)
+            ),
+        ))  # fmt: skip
+    into += refs
+    rng.shuffle(into)
+    laid = _Laid(rng)
+    for n in range(0, len(into), 4):
+        several = [(f"p{i}", "whole", at) for i, at in enumerate(into[n : n + 4], 1)]
+        laid.cables.append(sata_cable(f"sata-{n // 4}"))
+        laid.runs.append(Run(
+            cable=f"sata-{n // 4}", ports=(f"d{n // 4 + 1}",),
+            connections=tuple(
+                Connection(plug=p, half="whole", socket=SocketRef.read(at)) for p, _, at in several
+            ),
+        ))  # fmt: skip
+    limits = PortGroup(key="d", label="D", limit_a=20), PortGroup(key="g", label="G")
+    return build(
+        board(), *models, cables=tuple(laid.cables), runs=tuple(laid.runs),
+        supply=supply(ports=_ports(), groups=limits), backplanes=tuple(cages),
+        spin_up_at_once=rng.choice((None, 1, 2, 3)),
+    )  # fmt: skip
+
+
+class DisksAtStart(unittest.TestCase):
+    #: Where start stands among the states of a load, at likely.
+    START = 3 * 3 + 1
+
+    def test_every_load_of_every_run_of_disks(self) -> None:
+        seen = 0
+        for seed in range(150):
+            b = _shelf(seed)
+            expected = oracle.at_start(json.loads(b.model_dump_json()))
+            found = {
+                (r.wired.cable.key, e.kind, e.line, e.at, e.from_mm): e.judged.loads[self.START]
+                for r in analyse(b).runs for e in r.elements
+                if e.kind in _KINDS - {"drop"} and "/" not in e.at
+            }  # fmt: skip
+            self.assertEqual(set(found), set(expected), f"seed {seed}")
+            for key, load in found.items():
+                self.assertAlmostEqual(load, expected[key], 9, f"seed {seed}: {key}")
+            seen += len(found)
+        self.assertGreater(seen, 5_000)
