@@ -202,13 +202,17 @@ def act(owner: Owner, key: str, base_version: int, edit: Edit) -> Written:
         if not touched:
             return Written(row, results.worked(row), [], titles(row))
         _check_base(row, base_version, touched, before, edit)
-        row.changes.filter(seq__gt=row.head).delete()
+        if results.at_the_end.get(row.pk) != row.version:
+            row.changes.filter(seq__gt=row.head).delete()
         row.head += 1
         title = edit.title(before)[:200]
         models.Change.objects.create(
             build=row, seq=row.head, title=title, format_version=FORMAT_VERSION, images=touched
         )
-        return Written(row, _write(row, touched, before, after), touched, Titles(title, None))
+        worked = _write(row, touched, before, after)
+        pk, version = row.pk, row.version
+        transaction.on_commit(lambda: results.at_the_end.update({pk: version}))
+        return Written(row, worked, touched, Titles(title, None))
 
 
 class Spread(NamedTuple):

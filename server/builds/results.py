@@ -34,6 +34,8 @@ _SMALL = 100
 _builds: OrderedDict[_At, Build] = OrderedDict()
 #: Keys of builds that were small when they were last seen.
 _small: set[str] = set()
+#: Builds with the version that an edit made: then there is nothing that could be redone.
+at_the_end: dict[int, int] = {}
 _lock = Lock()
 #: What was worked out, by the build itself: a preview that is made, a step that is taken back.
 _WORKED: Reuse[Worked] = Reuse(_MOST_WORKED)
@@ -97,4 +99,5 @@ def forget() -> None:
     with _lock:
         _builds.clear()
         _small.clear()
+        at_the_end.clear()
     forget_all()

@@ -2,8 +2,11 @@
 
 from __future__ import annotations
 
-from django.db import models
+from django.conf import settings
+from django.db import connection, models
 from django.http import HttpRequest
+
+_NAME = "owner"
 
 
 class Owner(models.Model):
@@ -19,9 +22,20 @@ class Owner(models.Model):
         db_table = "builds_owner"
 
 
+#: The key of the one owner, once it was looked up: each request asks for it.
+_known: list[int] = []
+
+
 def current_owner(request: HttpRequest | None = None) -> Owner:
-    """The owner that a request acts for: the one function that resolves it."""
-    return Owner.objects.get_or_create(name="owner")[0]
+    """The owner that a request acts for: the one function that resolves it. What may change of it
+    is read when it is asked for."""
+    if not _known:
+        found = Owner.objects.get_or_create(name=_NAME)[0]
+        # Not what could be rolled back yet, as in tests, which begin anew each time.
+        if not (settings.TESTING or connection.in_atomic_block):
+            _known.append(found.pk)
+        return found
+    return Owner.from_db(connection.alias, ("id", "name"), (_known[0], _NAME))
 
 
 def owner_of(request: HttpRequest) -> Owner:

@@ -7,6 +7,7 @@ from unittest.mock import patch
 
 from django.db import connection
 from django.test import TestCase, TransactionTestCase
+from django.test.utils import CaptureQueriesContext
 from easy_tally import Build as CoreBuild
 from easy_tally import Refused, WouldRelease
 from easy_tally import editing as edits
@@ -108,6 +109,36 @@ class LargeBuilds(TransactionTestCase):
         mine = edits.Connect(cable="sata-2", plug="p3", socket=at)
         with self._meanwhile(theirs), self.assertRaises(StaleEdit):
             act(self.row, mine, base=1)
+
+
+class NothingToRedo(TransactionTestCase):
+    """What could be redone is looked for only where there may be something."""
+
+    def _deletes(self, edit: edits.Edit) -> int:
+        with CaptureQueriesContext(connection) as asked:
+            act(self.row, edit)
+        return sum("DELETE" in q["sql"] and "builds_change" in q["sql"] for q in asked)
+
+    def test_behind_an_edit_there_is_none_and_behind_undo_there_is(self) -> None:
+        results.forget()
+        self.row = heron()
+        self.assertEqual([self._deletes(_watts(w)) for w in (311, 312, 313)], [1, 0, 0])
+        row = Build.objects.get(pk=self.row.pk)
+        actions.undo(current_owner(), row.key, row.version)
+        self.assertEqual([self._deletes(_watts(w)) for w in (314, 315)], [1, 0])
+        self.assertEqual(list(Change.objects.values_list("seq", flat=True)), [1, 2, 3, 4])
+
+    def test_another_process_undid_meanwhile(self) -> None:
+        results.forget()
+        self.row = heron()
+        for watts in (311, 312):
+            act(self.row, _watts(watts))
+        known = dict(results.at_the_end)
+        row = Build.objects.get(pk=self.row.pk)
+        actions.undo(current_owner(), row.key, row.version)
+        with patch.dict(results.at_the_end, known, clear=True):
+            self.assertEqual(self._deletes(_watts(313)), 1)
+        self.assertEqual(list(Change.objects.values_list("seq", flat=True)), [1, 2])
 
 
 class RulesEverywhere(ApiCase):
