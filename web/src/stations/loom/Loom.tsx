@@ -68,7 +68,9 @@ export default function Loom() {
   const asked = useQuery(mapQuery(build.key)).data;
   // A map that was asked for before the page was loaded anew is still there.
   const open = mapping || (asked !== undefined && asked.state !== "none" && asked.version === build.version);
-  const moved = open && asked?.answer ? new Map(asked.answer.moves.map((m) => [m.cable, m.id])) : null;
+  // Of a map of the build as it was nothing is laid over the lanes.
+  const answer = open && asked?.version === build.version ? asked.answer : null;
+  const moved = answer ? new Map(answer.moves.map((m) => [m.cable, m.id])) : null;
   const mapIt = async (wish: MapWish) => {
     try {
       const job = await take(
