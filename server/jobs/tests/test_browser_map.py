@@ -7,6 +7,7 @@ import re
 from builds import actions
 from builds.tests.browser import BrowserCase
 from builds.tests.support import ROOT
+from easy_tally.editing import ChangeBuild
 from owners.models import current_owner
 from playwright.sync_api import expect
 
@@ -39,6 +40,20 @@ class Mapping(BrowserCase):
         page.keyboard.press("Escape")
         expect(page.get_by_role("heading", name="Sockets")).to_be_visible()
         expect(self.figure("mend")).to_contain_text("not fed")
+
+    def test_a_map_of_the_build_as_it_was_is_not_laid_over_the_lanes(self) -> None:
+        key, owner = self._demo("heron"), current_owner()
+        actions.act(owner, key, 1, ChangeBuild(changes={"note": "later"}))
+        page = self.go(key, "loom")
+        page.get_by_role("button", name="Map it", exact=True).click()
+        expect(page.locator("[data-lane=graphics-2]")).to_contain_text("changed")
+        page.get_by_role("button", name=re.compile("Undo")).click()
+        late = page.get_by_role("heading", name="This map is of the build as it was")
+        expect(late).to_be_visible()
+        expect(page.locator("[data-lane=graphics-2]")).not_to_contain_text("changed")
+        expect(page.get_by_role("button", name="Take this map")).to_have_count(0)
+        page.get_by_role("button", name="Leave it as it is").click()
+        expect(late).to_have_count(0)
 
     def test_what_can_not_be_fed_says_why_and_a_repair_is_one_click(self) -> None:
         page = self.go(self._demo("curlew"), "loom")
