@@ -16,8 +16,8 @@ from easy_tally.things import same
 
 from builds import models, store
 
-#: Builds that are kept, and results: at least so many of the last.
-_MOST, _MOST_WORKED = 64, 24
+#: Builds that are kept, and results, of large ones fewer: at least so many of the last.
+_MOST, _MOST_WORKED, _MOST_LARGE = 64, 24, 3
 _At = tuple[int, int]
 
 
@@ -39,12 +39,18 @@ at_the_end: dict[int, int] = {}
 _lock = Lock()
 #: What was worked out, by the build itself: a preview that is made, a step that is taken back.
 _WORKED: Reuse[Worked] = Reuse(_MOST_WORKED)
+_LARGE: Reuse[Worked] = Reuse(_MOST_LARGE)
 
 
 def work_out(build: Build) -> Worked:
     """Compute everything about a build, or what was computed of this very one."""
     year = timezone.now().year
-    return _WORKED.of((build,), year, partial(_work_out, build, year))
+    kept = _WORKED if _sockets(build) <= _SMALL else _LARGE
+    return kept.of((build,), year, partial(_work_out, build, year))
+
+
+def _sockets(build: Build) -> int:
+    return sum(p.count * len(p.sockets) for p in build.parts)
 
 
 def _work_out(build: Build, year: int) -> Worked:
@@ -54,9 +60,8 @@ def _work_out(build: Build, year: int) -> Worked:
 
 def remember(row: models.Build, version: int, build: Build) -> None:
     """Keep a build that was just written, once its transaction is through."""
-    small = sum(p.count * len(p.sockets) for p in build.parts) <= _SMALL
     with _lock:
-        (_small.add if small else _small.discard)(row.key)
+        (_small.add if _sockets(build) <= _SMALL else _small.discard)(row.key)
         _builds[row.pk, version] = build
         while len(_builds) > _MOST:
             _builds.popitem(last=False)

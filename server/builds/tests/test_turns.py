@@ -50,11 +50,11 @@ class LargeBuilds(TransactionTestCase):
         owner = current_owner()
         act(self.row, _watts(311))
         act(self.row, edits.RemovePart(part="disk", release=True))
-        results._WORKED.forget()
+        results._LARGE.forget()
         for way in (actions.undo, actions.redo):
             row = Build.objects.get(pk=self.row.pk)
             way(owner, row.key, row.version)
-            results._WORKED.forget()
+            results._LARGE.forget()
         self.assertEqual(self.held, [False] * 4)
 
     def test_a_small_build_is_looked_at_once(self) -> None:
