@@ -17,7 +17,7 @@ from easy_tally.things import same
 from builds import models, store
 
 #: Builds that are kept, and results, of large ones fewer: at least so many of the last.
-_MOST, _MOST_WORKED, _MOST_LARGE = 64, 24, 3
+_MOST, _MOST_WORKED, _MOST_LARGE = 64, 16, 3
 _At = tuple[int, int]
 
 

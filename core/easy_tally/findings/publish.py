@@ -329,12 +329,13 @@ def _mover(a: Analysis) -> MoverAnswer | None:
 
 #: Sockets in the answer, by what is plugged in, and lanes, by their runs.
 _SOCKETS: Reuse[SocketAnswer] = Reuse(800)
-_LANES: Reuse[Lane] = Reuse(200)
+_LANES: Reuse[Lane] = Reuse(150)
 
 
 def _sockets(a: Analysis) -> tuple[SocketAnswer, ...]:
     wired, needed = a.wired, a.needed
     _SOCKETS.room(len(wired.inputs))
+    _LANES.room(len(wired.runs))
     runs = {r.cable.key: r for r in wired.runs}
     found = []
     for ref, into in wired.inputs.items():

@@ -150,8 +150,13 @@ def input_flow(wired: Wired, carried: Carried, into: Input, at_once: int | None)
 
 
 #: What flows through runs, and in groups of ports, by everything that it follows from.
-_CARRIED: Reuse[CarriedRun] = Reuse(400)
+_CARRIED: Reuse[CarriedRun] = Reuse(200)
 _GROUPS: Reuse[Flow] = Reuse(150)
+
+
+def room_for(runs: int) -> None:
+    """Keep what flows through so many runs, at rest and in two windows of spikes."""
+    _CARRIED.room(3 * runs)
 
 
 def carried_run(wired: Wired, run: WiredRun, carried: Carried, at_once: int | None) -> CarriedRun:

@@ -3,6 +3,7 @@ was there before, so that all that was worked out of it holds (`base.reuse`)."""
 
 from __future__ import annotations
 
+from hashlib import blake2b
 from typing import Any, TypeVar
 
 from ..base.declared import Model
@@ -14,7 +15,8 @@ _M = TypeVar("_M", bound=Model)
 
 _LISTS = ("parts", "cables", "adapters", "extensions", "backplanes", "runs")
 _SINGLE = ("house_rules", "assumptions", "case", "place", "bracket", "supply")
-#: Things by their text in a file: what is written alike is alike to the last digit.
+#: Things by their text in a file: what is written alike is alike to the last digit. A digest of it
+#: stands for the text.
 _KNOWN: Reuse[Model] = Reuse(800)
 #: Builds by their things, and what they say beside them.
 _BUILDS: Reuse[Build] = Reuse(40)
@@ -30,7 +32,8 @@ def same(build: Build, like: Build | None = None) -> Build:
     def one(thing: Model) -> Model:
         if id(thing) in known:
             return thing
-        return _KNOWN.first(thing, (type(thing), thing.model_dump_json()))
+        text = thing.model_dump_json().encode()
+        return _KNOWN.first(thing, (type(thing), blake2b(text, digest_size=16).digest()))
 
     fields: dict[str, Any] = {
         name: tuple([one(t) for t in getattr(build, name)]) for name in _LISTS
