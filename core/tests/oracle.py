@@ -517,3 +517,45 @@ def at_start(build: Doc) -> dict[Key, float]:
 def _disk(p: Doc) -> Disk:
     running = _w(p, "run_12v_a"), _w(p, "run_5v_a")
     return Disk(running, (_w(p, "start_12v_a") - running[0], _w(p, "start_5v_a") - running[1]))
+
+
+# -- what comes through the board ----------------------------------------------------------------
+
+#: Kind of part → kinds of header that it may hang on, the usual one first.
+HANGS_ON = {"fan": ("fan", "pump"), "pump": ("pump", "fan")}
+#: Lanes → 12 V of a slot, and all of it [W].
+SLOT_W = {16: (66.0, 75.0), 8: (25.0, 25.0), 4: (25.0, 25.0), 1: (10.0, 10.0)}
+
+
+def through_board(build: Doc) -> dict[tuple[str, str, str], list[Held]]:
+    """Limits of slots and headers at full: (kind, part, where) → loads and limits. Parts that name
+    no header go round those of their kind in turn, instance by instance."""
+    board = next(p for p in build["parts"] if p["kind"] == "board")
+    found: dict[tuple[str, str, str], list[Held]] = {}
+    for p in build["parts"]:
+        if p["kind"] == "card":
+            at_12v, at_3v3, _ = card_split(p)
+            most_12v, most = SLOT_W[p["lanes"]]
+            found["slot", p["key"], p["slot"] or ""] = [Held(at_12v, most_12v)]
+            if at_12v + at_3v3 > most * (1 + 1e-9):
+                found["slot", p["key"], p["slot"] or ""].append(Held(at_12v + at_3v3, most))
+    amps: dict[str, float] = defaultdict(float)
+    for p in build["parts"]:
+        kinds = HANGS_ON.get(p["kind"], ())
+        if p["kind"] == "strip":
+            kinds = (f"lights-{p['volts']}v",)
+        several: list[str] = p.get("headers") or next(
+            (
+                fitting for kind in kinds
+                if (fitting := [h["key"] for h in board["headers"] if h["kind"] == kind])
+            ), [],
+        )  # fmt: skip
+        for n in range(p["count"] if kinds else 0):
+            if several:
+                amps[several[n % len(several)]] += _w(p, "rated_a")
+            else:
+                found["header", p["key"], ""] = [Held(_w(p, "rated_a") * p["count"], None)]
+    limits = {h["key"]: h["limit_a"] and float(h["limit_a"]["likely"]) for h in board["headers"]}
+    for key, load in amps.items():
+        found["header", board["key"], key] = [Held(load, limits[key])]
+    return found

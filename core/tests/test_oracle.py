@@ -12,7 +12,17 @@ from easy_tally.base.units import WINDOWS
 from easy_tally.ratings.elements import Element
 from easy_tally.things.adapters import Adapter, Backplane, BackplaneInput
 from easy_tally.things.cables import Cable, Connection, Run, SocketRef
-from easy_tally.things.parts import Card, Fan, M2Drive, Memory, Socket
+from easy_tally.things.parts import (
+    Card,
+    Fan,
+    Header,
+    LightStrip,
+    M2Drive,
+    Memory,
+    Pump,
+    Slot,
+    Socket,
+)
 from easy_tally.things.supply import Port, PortGroup
 
 from . import oracle
@@ -314,3 +324,49 @@ class DisksAtStart(unittest.TestCase):
                 self.assertAlmostEqual(load, expected[key], 9, f"seed {seed}: {key}")
             seen += len(found)
         self.assertGreater(seen, 5_000)
+
+
+class ThroughTheBoard(unittest.TestCase):
+    def test_every_slot_and_every_header(self) -> None:
+        seen = 0
+        for seed in range(200):
+            b = _desk(seed)
+            expected = oracle.through_board(json.loads(b.model_dump_json()))
+            found: dict[tuple[str, str, str], list[oracle.Held]] = {}
+            for e in analyse(b).board:
+                if e.kind in ("slot", "header"):
+                    held = oracle.Held(e.judged.loads[_FULL], e.judged.rated)
+                    found.setdefault((e.kind, e.part, e.at), []).append(held)
+            self.assertEqual(set(found), set(expected), f"seed {seed}")
+            for key, several in found.items():
+                for got, wanted in zip(several, expected[key], strict=True):
+                    self.assertAlmostEqual(got.load, wanted.load, 9, f"seed {seed}: {key}")
+                    self.assertEqual(got.limit, wanted.limit, f"seed {seed}: {key}")
+            seen += len(found)
+        self.assertGreater(seen, 800)
+
+
+def _desk(seed: int) -> Build:
+    """Cards in slots, and fans, pumps and lights on the board's headers."""
+    rng = random.Random(seed)
+    kinds = ["fan"] * rng.randint(0, 3) + ["pump"] * rng.randint(0, 1) + (
+        ["lights-5v"] * rng.randint(0, 2) + ["lights-12v"] * rng.randint(0, 1))  # fmt: skip
+    headers = [
+        Header(key=f"h-{i}", kind=kind, limit_a=rng.choice((exact(1), exact(3), None)))  # type: ignore[arg-type]
+        for i, kind in enumerate(kinds)
+    ]
+    fans = [h.key for h in headers if h.kind == "fan"]
+    named = tuple(rng.sample(fans, 1)) if fans and rng.random() < 0.3 else ()
+    parts: list[Any] = [
+        Fan(key="fan", name="Fan", count=rng.randint(1, 5), headers=named,
+            rated_a=exact(rng.choice((0.1, 0.35)))),
+        Pump(key="pump", name="Pump", rated_a=exact(0.8)),
+        LightStrip(key="strip", name="Strip", count=rng.randint(1, 3), rated_a=exact(1.1),
+                   volts=rng.choice((5, 12))),
+    ]  # fmt: skip
+    slots = tuple(Slot(key=f"slot-{n}") for n in (1, 2))
+    cards = [_card(rng, n) for n in (1, 2)]
+    if rng.random() < 0.5:
+        cards[0] = cards[0].model_copy(update={"slot": "slot-1"})
+    kept = [p for p in parts if rng.random() < 0.8]
+    return build(board(headers=tuple(headers), slots=slots), *cards, *kept)
