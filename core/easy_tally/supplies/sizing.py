@@ -89,8 +89,7 @@ def size(wired: Wired, total: Sum, spikes: dict[Window, Span], supply: Supply | 
     """Apply every sizing rule to the tally's total and its spikes in every window [W]; those by
     the design of `supply`, where there is one."""
     rules = _rules(wired, total, spikes, supply)
-    known = not total.missing and total.at("full").likely > 0
-    binding = [(r.id, r.watts) for r in rules if r.binding and r.watts is not None]
+    known, binding = _known(total), _binding(rules)
     governing = max(binding, key=lambda x: x[1].likely)[0] if known else None
     needed = Span(*(max(w[k] for _, w in binding) for k in range(3))) if known else None
     return Sizing(
@@ -105,6 +104,25 @@ def size(wired: Wired, total: Sum, spikes: dict[Window, Span], supply: Supply | 
         pick_w=next_common_w(needed.likely) if needed else None,
         at_least_w=max([*_known_needs(wired, total), *(w.likely for _, w in binding)]),
     )  # fmt: skip
+
+
+def next_size_w(
+    wired: Wired, total: Sum, spikes: dict[Window, Span], supply: Supply | None
+) -> int | None:
+    """The next common size [W] that the binding rules ask for, and nothing beside it; None where
+    a figure is missing, or none is large enough."""
+    if not _known(total):
+        return None
+    binding = _binding(_rules(wired, total, spikes, supply))
+    return next_common_w(max(watts.likely for _, watts in binding))
+
+
+def _known(total: Sum) -> bool:
+    return not total.missing and total.at("full").likely > 0
+
+
+def _binding(rules: list[SizingRule]) -> list[tuple[RuleId, Span]]:
+    return [(r.id, r.watts) for r in rules if r.binding and r.watts is not None]
 
 
 def _known_needs(wired: Wired, total: Sum) -> list[float]:

@@ -17,7 +17,7 @@ from ..tally.sums import Sum, Tally, rows_of, sum_of
 from ..things.defaults import default
 from ..things.parts import Card, Part
 from ..wiring import Wired
-from .sizing import Sizing, size
+from .sizing import Sizing, next_size_w
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -106,4 +106,4 @@ def _pick_at(
     )
     watts = reduce(add, (r.watts for r in rows_of(wired, own)), rest.rows.watts)
     spiking = rest.spikes.windows(Together(wired, own))
-    return size(wired, Sum(watts, total.missing), spiking, wired.build.supply).pick_w
+    return next_size_w(wired, Sum(watts, total.missing), spiking, wired.build.supply)
