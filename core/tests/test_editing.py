@@ -7,8 +7,9 @@ from typing import Any
 
 from easy_tally import editing as edits
 from easy_tally.base.errors import BadInput, NotThere, Refused, WouldRelease
+from easy_tally.editing.parts import _by_itself
 from easy_tally.things.build import Build
-from easy_tally.things.parts import Fan, Header, Hub, Socket
+from easy_tally.things.parts import PART_KINDS, Fan, Header, Hub, Socket
 
 from .helpers import (
     apply,
@@ -225,6 +226,35 @@ class Parts(unittest.TestCase):
         with self.assertRaises(WouldRelease) as caught:
             apply(_bench(), edit)
         self.assertEqual(caught.exception.released, ["Chain from Card · a", "Chain from Card · b"])
+
+    def test_what_stands_by_itself_is_set_as_with_all_looked_over(self) -> None:
+        """A figure, a name and a note: the same build as where the whole of it is validated."""
+        b, seen = _bench(), 0
+        for part in b.parts:
+            for name in _by_itself(type(part)):
+                value: Any = f"New {name}"
+                if name not in ("name", "note"):
+                    value = {"low": 1, "likely": 2, "high": 3}
+                found = apply(b, edits.ChangePart(part=part.key, changes={name: value}))
+                fields = part.model_dump() | {name: value}
+                parts = [fields if p is part else p.model_dump() for p in b.parts]
+                self.assertEqual(found, Build.model_validate(b.model_dump() | {"parts": parts}))
+                seen += name not in ("name", "note")
+        self.assertGreater(seen, 10)
+
+    def test_what_others_stand_on_is_looked_over(self) -> None:
+        """Sockets, counts, slots and headers, whatever figure is set beside them."""
+        for kind in PART_KINDS:
+            held = {"count", "sockets", "slot", "slots", "m2_slots", "on", "headers", "outputs"}
+            self.assertEqual(_by_itself(kind) & held, set())
+        changes = {"count": 1, "run_12v_a": {"low": 1, "likely": 1, "high": 1}}
+        with self.assertRaises(WouldRelease):
+            apply(_bench(), edits.ChangePart(part="disk", changes=changes))
+
+    def test_a_figure_that_can_not_be_is_named(self) -> None:
+        change = edits.ChangePart(part="disk", changes={"run_12v_a": {"low": 2, "likely": 1}})
+        with self.assertRaisesRegex(BadInput, "disk.run_12v_a"):
+            apply(_bench(), change)
 
     def test_a_slot_and_a_header_that_go_name_what_was_there(self) -> None:
         headers = (Header(key="fan-1"), Header(key="fan-2"))

@@ -2,11 +2,12 @@
 
 from __future__ import annotations
 
-from typing import Annotated, Any, Literal
+from functools import lru_cache
+from typing import Annotated, Any, Literal, get_args
 
 from pydantic import Field
 
-from ..base.declared import Key
+from ..base.declared import Figure, Key
 from ..base.errors import BadInput, NotThere
 from ..things.build import Build
 from ..things.parts import Part, ties
@@ -62,6 +63,8 @@ class ChangePart(EditBase):
         """With the fields set."""
         part = _part(build, self.part)
         changed = set_fields(part, self.changes, part.key, fixed=("key", "kind"))
+        if self.changes.keys() <= _by_itself(type(part)):
+            return build.model_copy(update={"parts": _with(build, changed)})
         return _put(build, changed, self.release)
 
     def title(self, build: Build) -> str:
@@ -125,6 +128,17 @@ def _added(build: Build, part: Part) -> Build:
     return remade(build, key, parts=(*build.parts, part.model_copy(update={"key": key})))
 
 
+@lru_cache(maxsize=64)
+def _by_itself(kind: type[Part]) -> frozenset[str]:
+    """Fields of a part on which nothing else of a build stands: its name, its note, and figures.
+    What is plugged where holds whatever they are."""
+    figures = (n for n, f in kind.model_fields.items() if Figure in get_args(f.annotation))
+    return frozenset(("name", "note", *figures))
+
+
+def _with(build: Build, part: Part) -> tuple[Part, ...]:
+    return tuple(part if p.key == part.key else p for p in build.parts)
+
+
 def _put(build: Build, part: Part, release: bool) -> Build:
-    parts = tuple(part if p.key == part.key else p for p in build.parts)
-    return settle(build, release, part.key, parts=parts)
+    return settle(build, release, part.key, parts=_with(build, part))
