@@ -18,6 +18,8 @@ Key = tuple[str, str, str, str, float]
 
 VOLTS = {"v12": 12.0, "v5": 5.0, "v3v3": 3.3}
 RAILS = tuple(VOLTS)
+#: Fields of the board's own draw.
+OWN = {"v12": "own_12v_w", "v5": "own_5v_w", "v3v3": "own_3v3_w"}
 #: Mated kind → pins by line, circuits.
 PINS: dict[str, tuple[dict[str, int], int]] = {
     "atx24": ({"v12": 2, "v5": 5, "v3v3": 4, "ground": 8}, 24),
@@ -75,16 +77,17 @@ def heat(build: Doc, cable: Doc) -> float:
 # -- what flows ----------------------------------------------------------------------------------
 
 
-def _w(part: Doc, field: str) -> float:
+def figure(part: Doc, field: str) -> float:
+    """A figure of a part, at likely: watts or amperes."""
     return float(part[field]["likely"])
 
 
 def card_split(card: Doc) -> tuple[float, float, float]:
     """(12 V of the slot, 3.3 V of the slot, the rest by its sockets) of a card at full [W]."""
-    power = _w(card, "board_power_w") * card["power_limit"]
+    power = figure(card, "board_power_w") * card["power_limit"]
     kinds = [s["kind"] for s in card["sockets"]]
     if card["slot_w"] is not None:
-        slot = min(_w(card, "slot_w"), power)
+        slot = min(figure(card, "slot_w"), power)
         return slot, 0.0, power - slot
     most_12v, most = (66.0, 75.0) if card["lanes"] == 16 else (25.0, 25.0)
     usual = 10.0 if "16pin" in kinds else 50.0
@@ -99,19 +102,19 @@ def demands(build: Doc) -> dict[str, dict[str, float]]:
     found: dict[str, dict[str, float]] = defaultdict(lambda: defaultdict(float))
     board = next(p for p in build["parts"] if p["kind"] == "board")
     main = f"{board['key']}#1/main"
-    for rail in RAILS:
-        found[main][rail] += _w(board, f"own_{rail.replace('v', '', 1)}{'v' * (rail != 'v3v3')}_w")
+    for rail, field in OWN.items():
+        found[main][rail] += figure(board, field)
     for p in build["parts"]:
         match p["kind"]:
             case "processor":
                 _processor(build, board, p, found)
             case "memory":
                 rail = "v5" if p["generation"] == "ddr5" else "v12"
-                found[main][rail] += _w(p, "module_w") * p["count"]
+                found[main][rail] += figure(p, "module_w") * p["count"]
             case "m2":
-                found[main]["v3v3"] += _w(p, "full_w") * p["count"]
+                found[main]["v3v3"] += figure(p, "full_w") * p["count"]
             case "fan":
-                found[main]["v12"] += 12.0 * _w(p, "rated_a") * p["count"]
+                found[main]["v12"] += 12.0 * figure(p, "rated_a") * p["count"]
             case "card":
                 slot_12v, slot_3v3, rest = card_split(p)
                 found[main]["v12"] += slot_12v
@@ -122,16 +125,16 @@ def demands(build: Doc) -> dict[str, dict[str, float]]:
             case "drive":
                 for n in range(1, p["count"] + 1):
                     at = found[f"{p['key']}#{n}/{p['sockets'][0]['key']}"]
-                    at["v12"] += 12.0 * _w(p, "run_12v_a")
-                    at["v5"] += 5.0 * _w(p, "run_5v_a")
+                    at["v12"] += 12.0 * figure(p, "run_12v_a")
+                    at["v5"] += 5.0 * figure(p, "run_5v_a")
     return found
 
 
 def _processor(build: Doc, board: Doc, p: Doc, found: dict[str, dict[str, float]]) -> None:
     """Its short limit, behind the board's regulator, over the sockets that are fed or have to be,
     by their pins."""
-    watts = _w(p, "package_short_w") / build["assumptions"]["regulator_efficiency"]
-    fed = {_ref(c["socket"]): c for r in build["runs"] for c in r["connections"]}
+    watts = figure(p, "package_short_w") / build["assumptions"]["regulator_efficiency"]
+    fed = {ref_of(c["socket"]): c for r in build["runs"] for c in r["connections"]}
     pins = {}
     for s in board["sockets"]:
         ref = f"{board['key']}#1/{s['key']}"
@@ -141,7 +144,8 @@ def _processor(build: Doc, board: Doc, p: Doc, found: dict[str, dict[str, float]
         found[ref]["v12"] += watts * n / sum(pins.values())
 
 
-def _ref(socket: Doc) -> str:
+def ref_of(socket: Doc) -> str:
+    """`part#1/socket`."""
     return f"{socket['part']}#{socket['instance']}/{socket['socket']}"
 
 
@@ -154,7 +158,7 @@ def _through(
 ) -> None:
     """What an adapter's plugs carry comes by its leads that are plugged in, by their 12 V pins."""
     plugs = {
-        _ref(c["socket"]): next(p for p in cables[r["cable"]]["plugs"] if p["key"] == c["plug"])
+        ref_of(c["socket"]): next(p for p in cables[r["cable"]]["plugs"] if p["key"] == c["plug"])
         for r in build["runs"] for c in r["connections"]
     }  # fmt: skip
     pins = {}
@@ -167,7 +171,7 @@ def _through(
             pins[ref] = usual if stated is None else min(usual, stated)
     for c in adapter["connections"]:
         for ref, n in pins.items():
-            for rail, watts in drawn[_ref(c["socket"])].items():
+            for rail, watts in drawn[ref_of(c["socket"])].items():
                 drawn[ref][rail] += watts * n / sum(pins.values())
 
 
@@ -200,7 +204,7 @@ def in_all(build: Doc) -> InAll:
             for window, factor in zip(above, factors, strict=True):
                 window.append(watts * (factor - 1))
         if p["kind"] == "processor":
-            short = _w(p, "package_short_w") / build["assumptions"]["regulator_efficiency"]
+            short = figure(p, "package_short_w") / build["assumptions"]["regulator_efficiency"]
             more += max(short - watts, 0.0)
             both = zip(above, SUSTAINED_SPIKES, SHORT_SPIKES, strict=True)
             for window, sustained_by, short_by in both:
@@ -213,19 +217,19 @@ def in_all(build: Doc) -> InAll:
 def _full_w(build: Doc, p: Doc) -> float:
     match p["kind"]:
         case "board":
-            return sum(_w(p, f"own_{r}_w") for r in ("12v", "5v", "3v3"))
+            return sum(figure(p, field) for field in OWN.values())
         case "processor":
             efficiency: float = build["assumptions"]["regulator_efficiency"]
-            return _w(p, "package_w") / efficiency
+            return figure(p, "package_w") / efficiency
         case "memory":
-            return _w(p, "module_w") * p["count"]
+            return figure(p, "module_w") * p["count"]
         case "m2":
-            return _w(p, "full_w") * p["count"]
+            return figure(p, "full_w") * p["count"]
         case "fan":
-            return 12.0 * _w(p, "rated_a") * p["count"]
+            return 12.0 * figure(p, "rated_a") * p["count"]
         case "drive":
-            return (12.0 * _w(p, "run_12v_a") + 5.0 * _w(p, "run_5v_a")) * p["count"]
-    return _w(p, "board_power_w") * p["power_limit"] * p["count"]
+            return (12.0 * figure(p, "run_12v_a") + 5.0 * figure(p, "run_5v_a")) * p["count"]
+    return figure(p, "board_power_w") * p["power_limit"] * p["count"]
 
 
 def smallest_w(build: Doc) -> int | None:
@@ -287,8 +291,8 @@ def held(build: Doc) -> dict[Key, Held]:
         several = sorted(
             (
                 _Plugged(
-                    plugs[c["plug"]], sockets[_ref(c["socket"])],
-                    {r: drawn[_ref(c["socket"])][r] / VOLTS[r] for r in RAILS},
+                    plugs[c["plug"]], sockets[ref_of(c["socket"])],
+                    {r: drawn[ref_of(c["socket"])][r] / VOLTS[r] for r in RAILS},
                 )
                 for c in run["connections"]
             ),
@@ -447,115 +451,3 @@ def _chained(build: Doc, several: list[_Plugged], found: _Local) -> None:
     else:
         watts = sum(x.amps["v12"] for x in several) * 12.0
         found["house rule", "v12", "", 0.0] = Held(watts, 150.0)
-
-
-# -- disks at start ------------------------------------------------------------------------------
-
-
-class Disk(NamedTuple):
-    """Amperes at 12 V and 5 V that a disk draws running, and more of them spinning up."""
-
-    running: tuple[float, float]
-    surge: tuple[float, float]
-
-
-def together(disks: list[Disk], at_once: int | None) -> dict[str, float]:
-    """Amperes at start of disks on one set of wires, by rail and ground: all run, and so many spin
-    up, those that add the most watts. Which ones start together is the controller's choice."""
-    up = sorted(disks, key=lambda d: -(12.0 * d.surge[0] + 5.0 * d.surge[1]))[:at_once]
-    v12, v5 = (sum(d.running[i] for d in disks) + sum(d.surge[i] for d in up) for i in (0, 1))
-    return {"v12": v12, "v5": v5, "ground": v12 + v5}
-
-
-def at_start(build: Doc) -> dict[Key, float]:
-    """Loads at start of the runs of a build that has nothing but disks on them: directly, or in the
-    bays of cages."""
-    at_once = build["spin_up_at_once"]
-    by_ref = {
-        f"{p['key']}#{n}/{s['key']}": [_disk(p)]
-        for p in build["parts"] if p["kind"] == "drive"
-        for n in range(1, p["count"] + 1) for s in p["sockets"]
-    }  # fmt: skip
-    for cage in build["backplanes"]:
-        stands = {c["plug"]: by_ref[_ref(c["socket"])] for c in cage["connections"]}
-        for i in cage["inputs"]:
-            disks = [d for bay in i["bays"] for d in stands.get(bay, [])]
-            by_ref[f"{cage['key']}#1/{i['key']}"] = disks
-    cables = {c["key"]: c for c in build["cables"]}
-    ports = {p["key"]: p for p in build["supply"]["ports"]}
-    found: dict[Key, float] = {}
-    groups: dict[str, list[Disk]] = defaultdict(list)
-    for run in build["runs"]:
-        cable, port = cables[run["cable"]], ports[run["ports"][0]]
-        at = {p["key"]: float(p["at_mm"]) for p in cable["plugs"]}
-        plugs = sorted((at[c["plug"]], c["plug"], by_ref[_ref(c["socket"])])
-                       for c in run["connections"])  # fmt: skip
-        every = [d for _, _, disks in plugs for d in disks]
-        groups[port["group"]] += every
-        key, start = cable["key"], 0.0
-        for mm, plug, disks in plugs:
-            for line, amps in together(disks, at_once).items():
-                found[key, "plug pins", line, plug, 0.0] = amps / PINS["sata"][0][line]
-                if line != "ground":
-                    found[key, "grant", line, plug, 0.0] = amps
-            beyond = [d for other, _, of in plugs if other >= mm for d in of]
-            for line, amps in together(beyond, at_once).items():
-                found[key, "wire", line, "", start] = amps / cable["conductors"][line]
-            start = mm
-        for line, amps in together(every, at_once).items():
-            found[key, "supply-end pins", line, "", 0.0] = amps / cable["supply_end"]["pins"][line]
-        in_port = min(port["pins_12v"], cable["supply_end"]["pins"]["v12"])
-        whole = together(every, at_once)["v12"]
-        found[key, "port pins", "v12", port["key"], 0.0] = whole / in_port
-    for run in build["runs"]:
-        group = ports[run["ports"][0]]["group"]
-        whole = together(groups[group], at_once)["v12"]
-        found[run["cable"], "group", "v12", group, 0.0] = whole
-    return found
-
-
-def _disk(p: Doc) -> Disk:
-    running = _w(p, "run_12v_a"), _w(p, "run_5v_a")
-    return Disk(running, (_w(p, "start_12v_a") - running[0], _w(p, "start_5v_a") - running[1]))
-
-
-# -- what comes through the board ----------------------------------------------------------------
-
-#: Kind of part → kinds of header that it may hang on, the usual one first.
-HANGS_ON = {"fan": ("fan", "pump"), "pump": ("pump", "fan")}
-#: Lanes → 12 V of a slot, and all of it [W].
-SLOT_W = {16: (66.0, 75.0), 8: (25.0, 25.0), 4: (25.0, 25.0), 1: (10.0, 10.0)}
-
-
-def through_board(build: Doc) -> dict[tuple[str, str, str], list[Held]]:
-    """Limits of slots and headers at full: (kind, part, where) → loads and limits. Parts that name
-    no header go round those of their kind in turn, instance by instance."""
-    board = next(p for p in build["parts"] if p["kind"] == "board")
-    found: dict[tuple[str, str, str], list[Held]] = {}
-    for p in build["parts"]:
-        if p["kind"] == "card":
-            at_12v, at_3v3, _ = card_split(p)
-            most_12v, most = SLOT_W[p["lanes"]]
-            found["slot", p["key"], p["slot"] or ""] = [Held(at_12v, most_12v)]
-            if at_12v + at_3v3 > most * (1 + 1e-9):
-                found["slot", p["key"], p["slot"] or ""].append(Held(at_12v + at_3v3, most))
-    amps: dict[str, float] = defaultdict(float)
-    for p in build["parts"]:
-        kinds = HANGS_ON.get(p["kind"], ())
-        if p["kind"] == "strip":
-            kinds = (f"lights-{p['volts']}v",)
-        several: list[str] = p.get("headers") or next(
-            (
-                fitting for kind in kinds
-                if (fitting := [h["key"] for h in board["headers"] if h["kind"] == kind])
-            ), [],
-        )  # fmt: skip
-        for n in range(p["count"] if kinds else 0):
-            if several:
-                amps[several[n % len(several)]] += _w(p, "rated_a")
-            else:
-                found["header", p["key"], ""] = [Held(_w(p, "rated_a") * p["count"], None)]
-    limits = {h["key"]: h["limit_a"] and float(h["limit_a"]["likely"]) for h in board["headers"]}
-    for key, load in amps.items():
-        found["header", board["key"], key] = [Held(load, limits[key])]
-    return found

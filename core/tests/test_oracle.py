@@ -25,7 +25,7 @@ from easy_tally.things.parts import (
 )
 from easy_tally.things.supply import Port, PortGroup
 
-from . import oracle
+from . import oracle, oracle_more
 from .helpers import (
     board,
     board_cable,
@@ -313,7 +313,7 @@ class DisksAtStart(unittest.TestCase):
         seen = 0
         for seed in range(150):
             b = _shelf(seed)
-            expected = oracle.at_start(json.loads(b.model_dump_json()))
+            expected = oracle_more.at_start(json.loads(b.model_dump_json()))
             found = {
                 (r.wired.cable.key, e.kind, e.line, e.at, e.from_mm): e.judged.loads[self.START]
                 for r in analyse(b).runs for e in r.elements
@@ -331,7 +331,7 @@ class ThroughTheBoard(unittest.TestCase):
         seen = 0
         for seed in range(200):
             b = _desk(seed)
-            expected = oracle.through_board(json.loads(b.model_dump_json()))
+            expected = oracle_more.through_board(json.loads(b.model_dump_json()))
             found: dict[tuple[str, str, str], list[oracle.Held]] = {}
             for e in analyse(b).board:
                 if e.kind in ("slot", "header"):

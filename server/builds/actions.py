@@ -8,6 +8,7 @@ from __future__ import annotations
 
 from collections import Counter
 from collections.abc import Callable
+from contextlib import suppress
 from dataclasses import dataclass
 from functools import partial
 from typing import Any, NamedTuple
@@ -81,15 +82,6 @@ def find(owner: Owner, key: str) -> models.Build:
             return rows.defer("header").get()
     except models.Build.DoesNotExist:
         raise NoBuild(f"There is no build {key}; it may have been removed.") from None
-
-
-def readable(row: models.Build) -> bool:
-    """Whether the build of a row can be read."""
-    try:
-        results.current(row)
-    except store.Unreadable:
-        return False
-    return True
 
 
 def name_of(owner: Owner, key: str) -> str:
@@ -231,16 +223,18 @@ def set_rules(owner: Owner, rules: HouseRules, where: bool | list[str]) -> Sprea
         owner.save(update_fields=["house_rules"])
     if where is False:
         return Spread(0, [])
-    edit, changed, seen = ChangeBuild(house_rules=owner.house_rules), 0, 0
-    rows = models.Build.objects.filter(owner=owner).defer("header").order_by("pk")
-    keys = list(rows.values_list("key", flat=True)) if where is True else where
-    for key in for_a_while(keys):
-        seen += 1
-        row = rows.filter(key=key).first()
-        if row is not None and readable(row):
-            # A turn each: others write in between.
-            changed += bool(act(owner, key, row.version, edit).changed)
-    return Spread(changed, keys[seen:])
+    edit, changed, again = ChangeBuild(house_rules=owner.house_rules), 0, []
+    rows = models.Build.objects.filter(owner=owner).order_by("pk")
+    keys = list(rows.values_list("key", flat=True)) if where is True else list(where)
+    for key in for_a_while(tuple(keys)):
+        keys.remove(key)
+        # A turn each: others write in between.
+        with suppress(NoBuild, store.Unreadable):
+            try:
+                changed += bool(act(owner, key, find(owner, key).version, edit).changed)
+            except StaleEdit:
+                again.append(key)
+    return Spread(changed, [*keys, *again])
 
 
 def undo(owner: Owner, key: str, base_version: int) -> Written:
@@ -403,5 +397,5 @@ def _values(build: Build, wanted: set[str]) -> dict[str, Any]:
 
 __all__ = [
     "NoBuild", "StaleEdit", "Titles", "Written", "act", "create", "find", "name_of", "open_file",
-    "paths", "prepare", "preview", "readable", "redo", "remove", "set_rules", "titles", "undo",
+    "paths", "prepare", "preview", "redo", "remove", "set_rules", "titles", "undo",
 ]  # fmt: skip

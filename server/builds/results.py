@@ -45,12 +45,8 @@ _LARGE: Reuse[Worked] = Reuse(_MOST_LARGE)
 def work_out(build: Build) -> Worked:
     """Compute everything about a build, or what was computed of this very one."""
     year = timezone.now().year
-    kept = _WORKED if _sockets(build) <= _SMALL else _LARGE
+    kept = _WORKED if build.sockets_in_all() <= _SMALL else _LARGE
     return kept.of((build,), year, partial(_work_out, build, year))
-
-
-def _sockets(build: Build) -> int:
-    return sum(p.count * len(p.sockets) for p in build.parts)
 
 
 def _work_out(build: Build, year: int) -> Worked:
@@ -61,7 +57,7 @@ def _work_out(build: Build, year: int) -> Worked:
 def remember(row: models.Build, version: int, build: Build) -> None:
     """Keep a build that was just written, once its transaction is through."""
     with _lock:
-        (_small.add if _sockets(build) <= _SMALL else _small.discard)(row.key)
+        (_small.add if build.sockets_in_all() <= _SMALL else _small.discard)(row.key)
         _builds[row.pk, version] = build
         while len(_builds) > _MOST:
             _builds.popitem(last=False)

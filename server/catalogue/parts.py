@@ -128,6 +128,8 @@ def take_file(owner: Owner, text: str) -> tuple[parts_csv.Change, ...]:
         counted = _counted(owner)
         found = preview(owner, rows)
         made = _made(owner, rows, found)
+        if not made:
+            return found
         with incoming() as held:
             for first in range(0, len(made), _AT_ONCE):
                 with writing():

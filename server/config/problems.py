@@ -55,9 +55,9 @@ _DISK: dict[str, tuple[int, str, str]] = {
 }  # fmt: skip
 #: What SQLite says → the kind.
 _SAID = (
-    ("full", "disk-full"), ("readonly", "read-only"), ("locked", "busy"),
+    ("disk is full", "disk-full"), ("readonly", "read-only"), ("locked", "busy"),
     ("disk i/o error", "disk-failed"), ("unable to open database file", "disk-failed"),
-    ("malformed", "damaged"), ("not a database", "damaged"),
+    ("disk image is malformed", "damaged"), ("not a database", "damaged"),
 )  # fmt: skip
 _ERRNO = {
     errno.ENOSPC: "disk-full", errno.EDQUOT: "disk-full", errno.EROFS: "read-only",

@@ -154,13 +154,14 @@ _CARRIED: Reuse[CarriedRun] = Reuse(200)
 _GROUPS: Reuse[Flow] = Reuse(150)
 
 
-def room_for(runs: int) -> None:
-    """Keep what flows through so many runs, at rest and in two windows of spikes."""
-    _CARRIED.room(3 * runs)
+def carried_runs(wired: Wired, carried: Carried) -> list[CarriedRun]:
+    """What flows through every run; the very same where one carries the same."""
+    at_once = wired.build.spin_up_at_once
+    _CARRIED.room(3 * len(wired.runs))  # at rest, and in two windows of spikes
+    return [_kept_run(wired, r, carried, at_once) for r in wired.runs]
 
 
-def carried_run(wired: Wired, run: WiredRun, carried: Carried, at_once: int | None) -> CarriedRun:
-    """What flows through one run; the very same where it carries the same."""
+def _kept_run(wired: Wired, run: WiredRun, carried: Carried, at_once: int | None) -> CarriedRun:
     things = (run, *_carry(run.feeds, carried), *_beyond(wired, run, carried))
     return _CARRIED.of(things, at_once, partial(_carried_run, wired, run, carried, at_once))
 

@@ -35,7 +35,7 @@ from .elements import (
     supply_end_pins,
     wires,
 )
-from .flows import CarriedRun, Flow, Live, carried_run, group_flows, room_for
+from .flows import CarriedRun, Flow, Live, carried_runs, group_flows
 from .onward import Onward, lead_stretches, onwards
 from .profile import Step, profile
 from .reach import reaches
@@ -107,16 +107,10 @@ def check_runs(
     what they carry in a spike, by window."""
     for kept in (_ALONE, _IN_GROUPS):
         kept.room(len(wired.runs))
-    runs = _carried_runs(wired, carried)
+    runs = carried_runs(wired, carried)
     groups = group_flows(wired, runs)
-    spikes = {w: group_flows(wired, _carried_runs(wired, of)) for w, of in (spiking or {}).items()}
+    spikes = {w: group_flows(wired, carried_runs(wired, of)) for w, of in (spiking or {}).items()}
     return tuple([_judged(wired, r, carried, groups, spikes) for r in runs])
-
-
-def _carried_runs(wired: Wired, carried: Carried) -> list[CarriedRun]:
-    at_once = wired.build.spin_up_at_once
-    room_for(len(wired.runs))
-    return [carried_run(wired, r, carried, at_once) for r in wired.runs]
 
 
 #: Runs judged by themselves, and with the groups of ports that they are in.

@@ -10,7 +10,7 @@ from ..things.cables import Cable
 from ..things.case import Area, Case
 from ..things.fits import goes_into
 from ..wiring import Input
-from ..wiring.areas import SLACK_MM, area_of
+from ..wiring.areas import SLACK_MM, place_of
 
 #: How far modular plugs stand out of the panel, their bend included [mm]. Source: assumption.
 PLUG_ROOM_MM = 25.0
@@ -41,7 +41,9 @@ def out_of_reach(
     short: dict[Area, tuple[float, float]] = {}
     unknown: list[Area] = []
     for into in needed:
-        area = area_of(into.part, into.socket.kind)
+        area = place_of(into)
+        if area is None:
+            continue  # a lead hangs wherever its cable ends
         if area not in routes:
             unknown.append(area)
             continue

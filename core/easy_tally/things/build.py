@@ -87,13 +87,17 @@ class Build(Model):
                         socket,
                     )
 
+    def sockets_in_all(self) -> int:
+        """How many sockets all instances of its parts have."""
+        return sum(p.count * len(p.sockets) for p in self.parts)
+
     def problems(self) -> list[str]:
         """What does not hold between the things of this build; empty when all does."""
         return list(problems(self))
 
     @model_validator(mode="after")
     def _references_hold(self) -> Self:
-        sockets = sum(p.count * len(p.sockets) for p in self.parts)
+        sockets = self.sockets_in_all()
         if sockets > MOST_SOCKETS:
             raise ValueError(
                 f"at most {MOST_SOCKETS:,} sockets in a build; these parts have {sockets:,}"

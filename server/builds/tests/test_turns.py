@@ -176,6 +176,21 @@ class RulesEverywhere(ApiCase):
         done = actions.set_rules(current_owner(), HouseRules(chained_graphics="by pins"), left)
         self.assertEqual(done, (1, []))
 
+    def test_where_another_window_sets_them_in_the_same_moment_it_is_asked_again(self) -> None:
+        row, ahead = heron(), actions._ahead
+
+        def between(*given: Any) -> Any:
+            with patch.object(actions, "_ahead", ahead):
+                act(row, edits.ChangeBuild(house_rules={"chained_graphics": "by pins"}))
+            return {}
+
+        never = HouseRules(chained_graphics="never")
+        with patch.object(actions, "_ahead", between):
+            self.assertEqual(actions.set_rules(current_owner(), never, True), (0, [row.key]))
+        self.assertEqual(self._of_all(), ["by pins"])
+        self.assertEqual(actions.set_rules(current_owner(), never, [row.key]), (1, []))
+        self.assertEqual(self._of_all(), ["never"])
+
     def test_new_builds_alone(self) -> None:
         heron()
         body = {"house_rules": {"chained_graphics": "never"}}
@@ -228,6 +243,7 @@ class HeaderThatCannotBeRead(TestCase):
             cursor.execute("UPDATE builds_build SET header = %s WHERE id = %s", [header, row.pk])
         found = actions.find(current_owner(), row.key)
         self.assertEqual((found.pk, found.version), (row.pk, 1))
-        self.assertFalse(actions.readable(found))
+        with self.assertRaises(store.Unreadable):
+            results.current(found)
         with self.assertRaises(actions.NoBuild):
             actions.find(current_owner(), "nosuchbuild")

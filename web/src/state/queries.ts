@@ -1,7 +1,6 @@
 import { queryOptions } from "@tanstack/react-query";
 
 import { client, take, type Thing } from "../api/client";
-import type { components } from "../api/schema";
 import type { Picked } from "./loom/pick";
 
 export const buildsKey = ["builds"] as const;
@@ -20,6 +19,16 @@ export const referenceQuery = queryOptions({
 const at = (key: string) => ({ params: { path: { key } } });
 /** What stands behind the first so many: of a large build not all is answered at once. */
 const behind = (key: string, after: number) => ({ params: { path: { key }, query: { after } } });
+
+/** Everything, asked for until nothing more comes. */
+async function untilNone<T>(ask: (after: number) => Promise<T[]>): Promise<T[]> {
+  const found: T[] = [];
+  for (;;) {
+    const more = await ask(found.length);
+    if (more.length === 0) return found;
+    found.push(...more);
+  }
+}
 
 export const buildQuery = (key: string) =>
   queryOptions({
@@ -95,29 +104,20 @@ export const readThingQuery = (kind: Thing["kind"], text: string) =>
 export const positionsQuery = (key: string, version: number) =>
   queryOptions({
     queryKey: ["positions", key, version],
-    queryFn: async () => {
-      const found: components["schemas"]["EffectOut"][] = [];
-      for (;;) {
-        const more = await take(client.GET("/api/v1/builds/{key}/positions", behind(key, found.length)));
-        if (more.length === 0) return found;
-        found.push(...more);
-      }
-    },
+    queryFn: () =>
+      untilNone((after) => take(client.GET("/api/v1/builds/{key}/positions", behind(key, after)))),
     placeholderData: (before) => before,
   });
 
 export const usesQuery = (key: string, version: number) =>
   queryOptions({
     queryKey: ["assumption-uses", key, version],
-    queryFn: async () => {
-      const found: Record<string, string[]> = {};
-      for (;;) {
-        const known = Object.keys(found).length;
-        const more = await take(client.GET("/api/v1/builds/{key}/assumptions", behind(key, known)));
-        if (Object.keys(more).length === 0) return found;
-        Object.assign(found, more);
-      }
-    },
+    queryFn: async () =>
+      Object.fromEntries(
+        await untilNone(async (after) =>
+          Object.entries(await take(client.GET("/api/v1/builds/{key}/assumptions", behind(key, after)))),
+        ),
+      ),
     placeholderData: (before) => before,
   });
 

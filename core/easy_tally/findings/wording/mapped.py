@@ -7,12 +7,12 @@ from collections.abc import Callable, Iterator
 
 from ...mapping import Fact, Move, Needed, Repair
 from ...standards.connectors import CONNECTORS, PLUGS
+from ...supplies.room import out_of_reach
 from ...things.build import Build
-from ...things.fits import goes_into
 from ...things.rules import POSITIONS
 from ...things.supply import PORT_WORDS
 from ...wiring import Wired
-from ...wiring.areas import SLACK_MM, place_of
+from ...wiring.areas import SLACK_MM
 from ..of_rules import group_rule
 
 _Said = Callable[[int], str]
@@ -103,19 +103,16 @@ def fact_words(wired: Wired, f: Fact, unfed: tuple[str, ...] = ()) -> str:
 
 def _reach_words(wired: Wired, unfed: tuple[str, ...]) -> str:
     """How far plugs reach, with the figures of what is farther away than the longest that fits."""
-    routes = {r.area: r.length_mm for r in wired.build.case.routes} if wired.build.case else {}
+    said = "How far the plugs reach along the case’s routes."
+    case, supply = wired.build.case, wired.build.supply
+    if case is None:
+        return said
+    own = tuple(c for c in wired.cables.values() if supply and c.family == supply.family)
     short: dict[tuple[float, float], list[str]] = {}
     for ref in unfed:
-        into = wired.inputs[ref]
-        area = place_of(into)
-        way = routes.get(area, 0.0) + SLACK_MM if area else 0.0
-        longest = max(
-            (p.at_mm for c in wired.cables.values() for p in c.plugs
-             if goes_into(p.kind, into.socket.kind, wired.eps4_in_eps8)), default=0.0,
-        )  # fmt: skip
-        if 0 < longest < way:
+        found, _ = out_of_reach(case, own, (wired.inputs[ref],), wired.eps4_in_eps8)
+        for _, way, longest in found:
             short.setdefault((way, longest), []).append(ref)
-    said = "How far the plugs reach along the case’s routes."
     for (way, longest), refs in short.items():
         of = ", ".join(_named(wired, tuple(refs)))
         said += (

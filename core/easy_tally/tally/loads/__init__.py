@@ -32,13 +32,10 @@ __all__ = ["NOTHING", "Feed", "Load", "PerState", "loads", "loads_of_part"]
 _LOADS: Reuse[tuple[Load, ...]] = Reuse(400)
 #: Loads by what they are: a part of which one figure is another still draws the rest as it did.
 _KNOWN: Reuse[Load] = Reuse(800)
-#: Loads of a part, at the usual most.
-_EACH = 4
 
 
 def loads(wired: Wired) -> tuple[Load, ...]:
     """Every load of a build, in the order of its parts."""
-    _KNOWN.room(_EACH * len(wired.build.parts))
     return tuple(load for part in wired.build.parts for load in loads_of_part(part, wired))
 
 
