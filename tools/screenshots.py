@@ -35,10 +35,8 @@ class Demo:
         command = [*manage, "load_demo", "--migrate"]
         subprocess.run(command, env=env, check=True, stdout=subprocess.DEVNULL)
         self._server = subprocess.Popen(
-            [sys.executable, "-m", "waitress", f"--listen=127.0.0.1:{port}", "--threads=4",
-             "--connection-limit=1000", "--asyncore-use-poll", "config.wsgi:application"],
-            cwd=ROOT / "server", env=env,
-        )  # fmt: skip
+            [sys.executable, "-m", "config.serve", str(port)], cwd=ROOT / "server", env=env
+        )
         base = f"http://127.0.0.1:{port}"
         for _ in range(300):
             try:

@@ -45,16 +45,16 @@ class Served:
         with socket.socket() as s:
             s.bind(("127.0.0.1", 0))
             self.port = s.getsockname()[1]
-        self.env = os.environ | {"EASY_TALLY_VAR": str(var), "EASY_TALLY_TASKS": "at once"}
+        self.env = os.environ | {
+            "EASY_TALLY_VAR": str(var), "EASY_TALLY_TASKS": "at once", "MALLOC_ARENA_MAX": "2",
+        }  # fmt: skip
         manage = [sys.executable, str(ROOT / "server/manage.py"), "load_demo", "--migrate"]
         subprocess.run(manage, env=self.env, check=True, stdout=subprocess.DEVNULL)
         self.start()
 
     def start(self) -> None:
         """Start it and wait until it answers."""
-        command = [sys.executable, "-m", "waitress", f"--listen=127.0.0.1:{self.port}",
-                   "--threads=4", "--connection-limit=1000", "--asyncore-use-poll",
-                   "config.wsgi:application"]  # fmt: skip
+        command = [sys.executable, "-m", "config.serve", str(self.port)]
         self.process = subprocess.Popen(
             command, cwd=ROOT / "server", env=self.env, stderr=subprocess.DEVNULL
         )

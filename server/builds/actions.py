@@ -9,14 +9,13 @@ from __future__ import annotations
 from collections import Counter
 from collections.abc import Callable
 from contextlib import suppress
-from dataclasses import dataclass
-from functools import partial
-from typing import Any, NamedTuple
+from dataclasses import dataclass, replace
+from typing import NamedTuple
 
 from config.writing import writing
 from django.db import transaction
 from drawer import store as drawer
-from easy_tally import Build, EasyTallyError, Refused, SocketRef
+from easy_tally import Build, EasyTallyError, Refused
 from easy_tally.catalogue import used_of, without
 from easy_tally.editing import ChangeBuild, Edit
 from easy_tally.files import build_file
@@ -24,22 +23,14 @@ from easy_tally.things import FORMAT_VERSION, HouseRules, same
 from owners.models import Owner
 
 from builds import models, results, store
+from builds.collisions import Meanwhile, StaleEdit
 from builds.store import Touched
 from builds.timely import for_a_while
+from builds.together import Together
 
 
 class NoBuild(Exception):
     """There is no such build for this owner."""
-
-
-class StaleEdit(Exception):
-    """Somebody changed the same thing meanwhile: `conflicts` holds (path, yours, theirs)."""
-
-    def __init__(self, version: int, conflicts: list[tuple[str, Any, Any]]) -> None:
-        self.version = version
-        self.conflicts = conflicts
-        paths = ", ".join(p for p, _, _ in conflicts)
-        super().__init__(f"This was changed meanwhile, in another window or by undo: {paths}.")
 
 
 class Titles(NamedTuple):
@@ -145,66 +136,128 @@ def preview(owner: Owner, key: str, edit: Edit) -> Build:
     return same(edit.apply(before), before)
 
 
-#: What a change leads to, or how it is refused, by the version that it was made on.
-_Ahead = dict[int, Build | EasyTallyError]
+@dataclass(frozen=True)
+class _Asked:
+    """An edit that is asked for, and the version that it was made on."""
+
+    base_version: int
+    edit: Edit
 
 
-def _ahead(owner: Owner, key: str, then: Callable[[models.Build, Build], Build]) -> _Ahead:
-    """What a change of a large build leads to, worked out before the turn to write: nobody waits
-    for it, and it is known then. A small one is not worth being looked at twice."""
-    if results.is_small(key):
-        return {}
-    row = find(owner, key)
-    before = results.current(row)
-    if results.is_small(key):
-        return {}
-    try:
-        after = then(row, before)
-        results.work_out(after)
-    except EasyTallyError as error:
-        return {row.version: error}
-    return {row.version: after}
+class _Step(NamedTuple):
+    """One edit, or one step through the history: what it touches, and what undo calls it."""
+
+    title: str
+    touched: list[Touched]
 
 
-def _then(ahead: _Ahead, version: int, then: Callable[[], Build]) -> Build:
-    """What a change leads to: as known ahead, where nobody wrote meanwhile."""
-    known = ahead.get(version)
-    if isinstance(known, EasyTallyError):
-        raise known
-    return known or then()
+@dataclass(frozen=True, kw_only=True)
+class _Look:
+    """What some edits of a build lead to, one after another, and how each is answered: nothing is
+    written yet."""
+
+    version: int
+    before: Build
+    after: Build
+    answers: list[_Step | Exception]
+    meanwhile: Meanwhile
+
+    @property
+    def steps(self) -> list[_Step]:
+        """Those that change something."""
+        return [s for s in self.answers if isinstance(s, _Step) and s.touched]
 
 
 def act(owner: Owner, key: str, base_version: int, edit: Edit) -> Written:
-    """Make one edit, log it, and forget what could have been redone."""
+    """Make one edit, log it, and forget what could have been redone. Edits of one build that come
+    at once go in together: each is a change of its own, and all are answered with the version that
+    the last of them made, its result, and what they changed between them."""
+    return _TOGETHER.do((owner, key), _Asked(base_version, edit))
 
-    def then(before: Build) -> Build:
-        return same(edit.apply(before), before)
 
-    ahead = _ahead(owner, key, lambda _, before: then(before))
+def _act(of: tuple[Owner, str], asked: list[_Asked]) -> list[Written | Exception]:
+    owner, key = of
+    ahead = _ahead(owner, key, lambda row: _look(row, asked))
     with writing():
         row = find(owner, key)
-        before = results.current(row)
+        look = ahead if ahead and ahead.version == row.version else _look(row, asked)
+        errors = [a for a in look.answers if isinstance(a, Exception)]
+        if len(errors) == len(look.answers):
+            return [*errors]
+        written = _log(row, look)
+    return [
+        a if isinstance(a, Exception) else written if a.touched else replace(written, changed=[])
+        for a in look.answers
+    ]
+
+
+_TOGETHER = Together(_act)
+
+
+def _ahead(owner: Owner, key: str, look: Callable[[models.Build], _Look]) -> _Look | None:
+    """What a change of a large build leads to, worked out before the turn to write: nobody waits
+    for it, and it is known then. A small one is not worth being looked at twice."""
+    if results.is_small(key):
+        return None
+    row = find(owner, key)
+    results.current(row)
+    if results.is_small(key):
+        return None
+    found = look(row)
+    results.work_out(found.after)
+    return found
+
+
+def _look(row: models.Build, asked: list[_Asked]) -> _Look:
+    """What edits lead to, and which of them are refused."""
+    before = now = results.current(row)
+    version, places = row.version, store.Places(row)
+    meanwhile = Meanwhile(row, (a.base_version for a in asked))
+    answers: list[_Step | Exception] = []
+    for a in asked:
         try:
-            after = _then(ahead, row.version, partial(then, before))
-        except Refused:
-            # Somebody else's plug in the way is a collision, not a rule of the job.
-            _check_base(row, base_version, [], before, edit)
-            raise
-        touched = store.differences(row, before, after)
-        if not touched:
-            return Written(row, results.worked(row), [], titles(row))
-        _check_base(row, base_version, touched, before, edit)
-        if results.at_the_end.get(row.pk) != row.version:
-            row.changes.filter(seq__gt=row.head).delete()
-        row.head += 1
-        title = edit.title(before)[:200]
-        models.Change.objects.create(
-            build=row, seq=row.head, title=title, format_version=FORMAT_VERSION, images=touched
-        )
-        worked = _write(row, touched, before, after)
-        pk, version = row.pk, row.version
-        transaction.on_commit(lambda: results.at_the_end.update({pk: version}))
-        return Written(row, worked, touched, Titles(title, None))
+            after, touched = _looked_at(a, now, meanwhile)
+        except (EasyTallyError, StaleEdit) as error:
+            answers.append(error)
+            continue
+        answers.append(_Step(a.edit.title(now)[:200] if touched else "", touched))
+        if touched:
+            places.put(touched)
+            meanwhile.add(touched)
+            now = after
+    return _Look(version=version, before=before, after=now, answers=answers, meanwhile=meanwhile)
+
+
+def _looked_at(a: _Asked, before: Build, meanwhile: Meanwhile) -> tuple[Build, list[Touched]]:
+    try:
+        after = same(a.edit.apply(before), before)
+    except Refused:
+        # Somebody else's plug in the way is a collision, not a rule of the job.
+        meanwhile.check(a.base_version, [], before, a.edit)
+        raise
+    touched = store.differences(before, after)
+    if touched:
+        meanwhile.check(a.base_version, touched, before, a.edit)
+    return after, touched
+
+
+def _log(row: models.Build, look: _Look) -> Written:
+    """Write edits that were looked at, each as the change that undo takes back."""
+    if not look.steps:
+        return Written(row, results.work_out(look.after), [], titles(row))
+    if results.at_the_end.get(row.pk) != row.version:
+        row.changes.filter(seq__gt=row.head).delete()
+    models.Change.objects.bulk_create(
+        models.Change(build=row, seq=seq, title=title, format_version=FORMAT_VERSION,
+                      images=touched)
+        for seq, (title, touched) in enumerate(look.steps, row.head + 1)
+    )  # fmt: skip
+    row.head += len(look.steps)
+    worked = _write(row, look)
+    pk, version = row.pk, row.version
+    transaction.on_commit(lambda: results.at_the_end.update({pk: version}))
+    changed = store.in_all([s.touched for s in look.steps])
+    return Written(row, worked, changed, Titles(look.steps[-1].title, None))
 
 
 class Spread(NamedTuple):
@@ -266,44 +319,50 @@ def _step(
     owner: Owner,
     key: str,
     base_version: int,
-    look: Callable[[models.Build], list[Touched]],
+    back_or_forth: Callable[[models.Build], list[Touched]],
     way: int,
 ) -> Written:
     """One step through the history, back or forth."""
 
-    def then(row: models.Build, before: Build, touched: list[Touched]) -> Build:
-        return same(store.with_images(row, before, touched), before)
+    def step(row: models.Build) -> _Look:
+        touched = back_or_forth(row)
+        before, meanwhile = results.current(row), Meanwhile(row, [base_version])
+        meanwhile.check(base_version, touched, before, None)
+        version = row.version
+        meanwhile.add(touched)
+        after = same(store.with_images(row, before, touched), before)
+        return _Look(version=version, before=before, after=after,
+                     answers=[_Step("", touched)], meanwhile=meanwhile)  # fmt: skip
 
-    ahead = _ahead(owner, key, lambda row, before: then(row, before, look(row)))
-    with writing():
-        row = find(owner, key)
-        touched = look(row)
-        before = results.current(row)
-        _check_base(row, base_version, touched, before, None)
-        after = _then(ahead, row.version, partial(then, row, before, touched))
-        row.head += way
-        return Written(row, _write(row, touched, before, after), touched, titles(row))
+    with _TOGETHER.one_at_a_time((owner, key)):
+        ahead = _ahead(owner, key, step)
+        with writing():
+            row = find(owner, key)
+            look = ahead if ahead and ahead.version == row.version else step(row)
+            row.head += way
+            worked = _write(row, look)
+            return Written(row, worked, look.steps[0].touched, titles(row))
 
 
 def _turned(t: Touched) -> Touched:
     return {"entity": t["entity"], "at": t["at"], "before": t["after"], "after": t["before"]}
 
 
-def _write(
-    row: models.Build, touched: list[Touched], before: Build, after: Build
-) -> results.Worked:
-    places = {t["entity"]: None if store.stays(t) else t["at"] for t in touched}
-    store.write_images(row, {t["entity"]: (places[t["entity"]], t["after"]) for t in touched})
-    row.version += 1
-    header = ["header"] if "build" in places else []
+def _write(row: models.Build, look: _Look) -> results.Worked:
+    """Make the tables hold what was looked at."""
+    steps, after = [s.touched for s in look.steps], look.after
+    store.write_all(row, steps)
+    row.version += len(steps)
+    header = ["header"] if any(t["entity"] == "build" for ts in steps for t in ts) else []
     row.save(update_fields=["version", "head", "changed_at", *header])
-    models.Write.objects.create(
-        build=row, version=row.version, touched=sorted(p for t in touched for p in paths(t))
+    models.Write.objects.bulk_create(
+        models.Write(build=row, version=version, touched=touched)
+        for version, touched in look.meanwhile.added
     )
     # Before the commit: what can't be worked out is not written.
     worked = results.work_out(after)
     used = used_of(after)
-    if used != used_of(before):
+    if used != used_of(look.before):
         drawer.settle(row.owner_id, row.key, used)
     _remember(row, after)
     return worked
@@ -314,88 +373,7 @@ def _remember(row: models.Build, build: Build) -> None:
     transaction.on_commit(lambda: results.remember(row, version, build))
 
 
-# -- concurrency ---------------------------------------------------------------------------
-
-
-def paths(t: Touched) -> dict[str, Any]:
-    """What an entity's change touches, as path → value after it: single fields where the thing
-    was there before and after, else the whole of it; of a run the ports, plugs and sockets whose
-    use differs."""
-    name, before, after = t["entity"], t["before"], t["after"]
-    if name.startswith("run:"):
-        old, new = _run_uses(before), _run_uses(after)
-        return {p: new.get(p) for p in {*old, *new} if old.get(p) != new.get(p)}
-    if before is None or after is None:
-        return {name: after}
-    found: dict[str, Any] = {}
-    for field in after:
-        if before.get(field) == after[field]:
-            continue
-        if name == "build" and isinstance(after[field], dict) and before[field] is not None:
-            inner = {k: v for k, v in after[field].items() if before[field].get(k) != v}
-            found |= {f"{name}/{field}/{k}": v for k, v in inner.items()}
-        else:
-            found[f"{name}/{field}"] = after[field]
-    return found
-
-
-def _run_uses(image: store.Image | None) -> dict[str, Any]:
-    if image is None:
-        return {}
-    cable = image["cable"]
-    uses: dict[str, Any] = {f"port:{p}": cable for p in image["ports"]}
-    if image.get("pinned"):
-        uses[f"pin:{cable}"] = True
-    for c in image["connections"]:
-        ref = str(SocketRef.model_construct(**c["socket"]))
-        uses |= {f"socket:{ref}": f"{cable} {c['plug']}", f"plug:{cable}/{c['plug']}": ref}
-    return uses
-
-
-def _check_base(
-    row: models.Build,
-    base_version: int,
-    touched: list[Touched],
-    before: Build,
-    edit: Edit | None,
-) -> None:
-    if base_version == row.version:
-        return
-    if not 1 <= base_version < row.version:
-        raise StaleEdit(row.version, [("version", base_version, row.version)])
-    theirs = {p for write in row.writes.filter(version__gt=base_version) for p in write.touched}
-    mine = {k: v for t in touched for k, v in paths(t).items()}
-    if edit is not None:
-        mine |= {p: mine.get(p) for p in edit.asks_for() if p not in mine}
-    hit = {p for p in mine if any(_meet(p, other) for other in theirs)}
-    if hit:
-        now = _values(before, hit)
-        raise StaleEdit(row.version, [(p, mine[p], now.get(p)) for p in sorted(hit)])
-
-
-def _meet(a: str, b: str) -> bool:
-    return a == b or a.startswith(b + "/") or b.startswith(a + "/")
-
-
-def _values(build: Build, wanted: set[str]) -> dict[str, Any]:
-    """Some paths of a build with their values now."""
-    names = {p.partition("/")[0] for p in wanted}
-    if any(n.startswith(("port:", "socket:", "plug:", "pin:")) for n in names):
-        names |= {f"run:{r.cable}" for r in build.runs}
-    found: dict[str, Any] = {}
-    for name, image in store.entities(build, names).items():
-        if name.startswith("run:"):
-            found |= _run_uses(image)
-            continue
-        found[name] = image
-        for field, value in image.items():
-            found[f"{name}/{field}"] = value
-            if name == "build" and isinstance(value, dict):
-                found |= {f"{name}/{field}/{k}": v for k, v in value.items()}
-    return found
-
-
 __all__ = [
-    "NoBuild", "StaleEdit", "Titles", "Written", "act", "create", "find", "name_of", "open_file",
-    "paths", "prepare", "preview", "redo", "remove", "set_rules", "titles", "undo",
+    "NoBuild", "Titles", "Written", "act", "create", "find", "name_of", "open_file", "prepare",
+    "preview", "redo", "remove", "set_rules", "titles", "undo",
 ]  # fmt: skip

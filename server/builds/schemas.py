@@ -100,7 +100,8 @@ class OrderOut(Schema):
 
 
 class WrittenOut(Schema):
-    """What a write did."""
+    """What a write did. Where edits of others went in with it: what they changed between them, the
+    version that the last of them made, and its result."""
 
     key: str
     version: int

@@ -219,8 +219,8 @@ def _after(things: dict[str, Any], touched: dict[str, Touched]) -> dict[str, Any
     return {key: x for key, x in then.items() if x is not None}
 
 
-def differences(row: models.Build, before: Build, after: Build) -> list[Touched]:
-    """What differs between two builds, each with its place in its list."""
+def differences(before: Build, after: Build) -> list[Touched]:
+    """What differs between two builds; `Places` says where what comes or goes stands."""
     old, new = _things(before), _things(after)
     found: list[Touched] = []
     for name in [*old, *(n for n in new if n not in old)]:
@@ -231,10 +231,6 @@ def differences(row: models.Build, before: Build, after: Build) -> list[Touched]
         changed = None if now is None else _image(now)
         if image != changed:
             found.append({"entity": name, "at": 0, "before": image, "after": changed})
-    for kind, table in (("part", models.Part), ("cable", models.Cable)):
-        _place(
-            table, row, [t for t in found if t["entity"].startswith(f"{kind}:") and not stays(t)]
-        )
     return found
 
 
@@ -243,27 +239,76 @@ def stays(t: Touched) -> bool:
     return t["before"] is not None and t["after"] is not None
 
 
-def _place(table: Any, row: models.Build, touched: list[Touched]) -> None:
-    """Where each part or cable stands in its list; new ones go last. History is linear, so a
-    thing that undo brings back finds its old place free."""
-    if not touched:
-        return
-    places = dict(table.objects.filter(build_id=row.pk).values_list("key", "position"))
-    last = max(places.values(), default=0)
-    for t in touched:
-        key = t["entity"].partition(":")[2]
-        if key not in places:
-            last += 1
-        t["at"] = places.get(key, last)
+class Places:
+    """Where parts and cables stand in their lists, read where some come or go, and kept up with
+    what came and went since. History is linear, so a thing that undo brings back finds its old
+    place free."""
+
+    def __init__(self, row: models.Build) -> None:
+        self._row = row
+        self._of: dict[str, dict[str, int]] = {}
+
+    def put(self, touched: list[Touched]) -> None:
+        """Say the place of each that comes or goes; new ones go last."""
+        for kind, table in (("part", models.Part), ("cable", models.Cable)):
+            moved = [t for t in touched if t["entity"].startswith(f"{kind}:") and not stays(t)]
+            if moved:
+                self._put(self._read(kind, table), moved)
+
+    def _read(self, kind: str, table: Any) -> dict[str, int]:
+        if kind not in self._of:
+            of_build = table.objects.filter(build_id=self._row.pk)
+            self._of[kind] = dict(of_build.values_list("key", "position"))
+        return self._of[kind]
+
+    def _put(self, places: dict[str, int], moved: list[Touched]) -> None:
+        last = max(places.values(), default=0)
+        for t in moved:
+            key = t["entity"].partition(":")[2]
+            if t["before"] is None:
+                last += 1
+                places[key] = last
+            t["at"] = places[key]
+        for t in moved:
+            if t["after"] is None:
+                del places[t["entity"].partition(":")[2]]
 
 
+def in_all(steps: list[list[Touched]]) -> list[Touched]:
+    """What several steps touched between them, each thing once."""
+    if len(steps) == 1:
+        return steps[0]
+    found: dict[str, Touched] = {}
+    for t in (t for touched in steps for t in touched):
+        first = found.get(t["entity"], t)
+        found[t["entity"]] = {**t, "before": first["before"]}
+    return list(found.values())
+
+
+def write_all(row: models.Build, steps: list[list[Touched]]) -> None:
+    """Make the tables hold what several steps made, one after another; what only changes is
+    written once."""
+    changed: _Images = {}
+    for touched in steps:
+        if all(map(stays, touched)):
+            changed |= {t["entity"]: (None, t["after"]) for t in touched}
+            continue
+        write_images(row, changed)
+        changed = {}
+        write_images(
+            row, {t["entity"]: (None if stays(t) else t["at"], t["after"]) for t in touched}
+        )
+    write_images(row, changed)
+
+
+#: Name → (place, None where the thing was there before and stays; image, None to remove).
+_Images = dict[str, tuple[int | None, Image | None]]
 #: Key → (place, None where it keeps the one that it has; image, None to remove).
 _Keyed = dict[str, tuple[int | None, Image | None]]
 
 
-def write_images(row: models.Build, images: dict[str, tuple[int | None, Image | None]]) -> None:
-    """Make the tables hold these images: name → (place, None where the thing was there before and
-    stays; image, None to remove). Things come in one go, however many."""
+def write_images(row: models.Build, images: _Images) -> None:
+    """Make the tables hold these images. Things come in one go, however many."""
     of: dict[str, _Keyed] = {}
     for name, at_and_image in images.items():
         kind, _, key = name.partition(":")
@@ -287,10 +332,12 @@ def _write_keyed(table: Any, row: models.Build, things: _Keyed) -> None:
     for key, (at, data) in things.items():
         if at is None and data is not None:
             table.objects.filter(build_id=row.pk, key=key).update(data=data)
-    table.objects.bulk_create(
+    new = [
         table(build_id=row.pk, key=key, data=data, position=at)
         for key, (at, data) in things.items() if at is not None and data is not None
-    )  # fmt: skip
+    ]  # fmt: skip
+    if new:
+        table.objects.bulk_create(new)
 
 
 def _write_supply(row: models.Build, image: Image | None) -> None:

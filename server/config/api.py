@@ -3,7 +3,8 @@
 from typing import Any
 
 from bench.api import router as bench_router
-from builds.actions import NoBuild, StaleEdit, name_of
+from builds.actions import NoBuild, name_of
+from builds.collisions import StaleEdit
 from builds.routes import router
 from builds.store import Unreadable
 from catalogue.api import router as catalogue_router

@@ -5,8 +5,8 @@ from __future__ import annotations
 
 from pathlib import Path
 
-import numpy as np
 from django.conf import settings
+from easy_tally.base import np
 from easy_tally.readings import Floats, Named, Readings, parse
 
 from readings.models import Taken

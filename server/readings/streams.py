@@ -12,13 +12,13 @@ import threading
 import time
 from pathlib import Path
 
-import numpy as np
 from builds import results
 from builds.models import Build
 from django.conf import settings
 from django.db import connection
 from django.utils import timezone
 from easy_tally import BadInput
+from easy_tally.base import np
 from easy_tally.files import build_file
 from easy_tally.readings import Channel, Readings
 from easy_tally.simulate import read_first, read_line

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from .arrays import np
 from .declared import Bounds, Figure
 from .problems import problems_of
 from .reuse import Reuse
@@ -9,5 +10,5 @@ from .units import RAIL_WORDS, STATE_NAMES, TALLY_STATES, State
 
 __all__ = [
     "RAIL_WORDS", "STATE_NAMES", "TALLY_STATES", "Bounds", "Figure", "Reuse", "State",
-    "problems_of",
+    "np", "problems_of",
 ]  # fmt: skip

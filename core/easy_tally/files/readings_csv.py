@@ -12,8 +12,7 @@ import io
 from collections.abc import Callable, Iterable, Iterator, Mapping
 from dataclasses import dataclass, field
 
-import numpy as np
-
+from ..base.arrays import np
 from ..base.errors import BadInput
 from ..base.units import STATE_NAMES, State
 from ..readings import Channel, Floats, Named, Readings, parse

@@ -5,8 +5,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-import numpy as np
-
+from ..base.arrays import np
 from .channels import Channel
 from .held import Readings
 

@@ -4,14 +4,16 @@ from __future__ import annotations
 
 from collections.abc import Mapping
 from dataclasses import dataclass, replace
+from typing import TYPE_CHECKING, TypeAlias
 
-import numpy as np
-from numpy.typing import NDArray
-
+from ..base.arrays import np
 from ..base.units import State
 from .channels import Channel
 
-Floats = NDArray[np.float64]
+if TYPE_CHECKING:
+    from numpy.typing import NDArray
+
+Floats: TypeAlias = "NDArray[np.float64]"
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

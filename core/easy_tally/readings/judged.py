@@ -7,8 +7,7 @@ from collections.abc import Callable, Iterator, Mapping
 from dataclasses import dataclass, field, replace
 from typing import Literal
 
-import numpy as np
-
+from ..base.arrays import np
 from ..base.rounding import TOLERANCE
 from ..base.series import span_at
 from ..base.units import RAIL_V, RUN_STATES, State

@@ -2,8 +2,7 @@
 
 from __future__ import annotations
 
-import numpy as np
-
+from ..base.arrays import np
 from ..base.units import State
 from .channels import Channel
 from .expected import Against

@@ -4,8 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-import numpy as np
-
+from ..base.arrays import np
 from ..base.units import State
 from .channels import Channel
 from .held import Named, Readings

@@ -7,8 +7,7 @@ from collections.abc import Callable, Iterator
 from dataclasses import dataclass, replace
 from typing import Literal, get_args
 
-import numpy as np
-
+from ..base.arrays import np
 from ..base.errors import EasyTallyError, NotThere
 from ..base.units import RAIL_V, State
 from ..editing import Connect, Park

@@ -10,8 +10,7 @@ from __future__ import annotations
 from collections.abc import Mapping
 from dataclasses import dataclass, field
 
-import numpy as np
-
+from ..base.arrays import np
 from ..base.units import Line
 from ..readings import Against, Floats
 from ..standards.contacts import RISE_DEGC

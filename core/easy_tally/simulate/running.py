@@ -8,8 +8,7 @@ from collections.abc import Iterable
 from dataclasses import dataclass, field
 from functools import cached_property
 
-import numpy as np
-
+from ..base.arrays import np
 from ..base.units import RAIL_V, Rail, State
 from ..findings import Analysis
 from ..readings import Against, Channel, Floats, Named, Readings

@@ -5,8 +5,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-import numpy as np
-
+from ..base.arrays import np
 from ..base.errors import BadInput, NotThere
 from ..findings import Analysis
 from ..readings import METERED, Channel, Held, Readings, channels_of, hold, instrument_of, say

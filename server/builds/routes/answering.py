@@ -2,10 +2,11 @@
 
 from __future__ import annotations
 
-from functools import lru_cache
+from functools import lru_cache, partial
 from typing import Any
 
 from django.http import HttpResponse
+from easy_tally.base import Reuse
 from easy_tally.findings import Compact
 from pydantic import TypeAdapter
 
@@ -25,8 +26,15 @@ def dump(kind: Any, value: Any) -> bytes:
 
 def answer(*pieces: tuple[str, bytes], status: int = 200) -> HttpResponse:
     """A JSON object of pieces that are JSON already."""
-    body = b",".join(b'"%s":%s' % (name.encode(), value) for name, value in pieces)
-    return HttpResponse(b"{" + body + b"}", status=status, content_type="application/json")
+    return _json(_object(*pieces), status)
+
+
+def _object(*pieces: tuple[str, bytes]) -> bytes:
+    return b"{" + b",".join(b'"%s":%s' % (name.encode(), value) for name, value in pieces) + b"}"
+
+
+def _json(text: bytes, status: int = 200) -> HttpResponse:
+    return HttpResponse(text, status=status, content_type="application/json")
 
 
 def _history(titles: actions.Titles) -> bytes:
@@ -46,8 +54,16 @@ def whole(row: Build, status: int = 200) -> HttpResponse:
     )
 
 
+#: What those are answered whose edits went in together.
+_WRITTEN: Reuse[bytes] = Reuse(2)
+
+
 def written(done: actions.Written) -> HttpResponse:
     """What a write changed, with the new result."""
+    return _json(_WRITTEN.of((done,), None, partial(_written, done)))
+
+
+def _written(done: actions.Written) -> bytes:
     row, build = done.row, done.build
     changed = [{"entity": t["entity"], "value": t["after"]} for t in done.changed]
     order = {
@@ -55,7 +71,7 @@ def written(done: actions.Written) -> HttpResponse:
         "cables": [c.key for c in build.cables],
         "runs": [r.cable for r in build.runs],
     }
-    return answer(
+    return _object(
         ("key", dump(str, row.key)),
         ("version", dump(int, row.version)),
         ("changed", dump(list[Any], changed)),

@@ -13,7 +13,7 @@ from easy_tally.things import SocketRef
 from owners.models import current_owner
 
 from builds import actions, results
-from builds.actions import StaleEdit
+from builds.collisions import StaleEdit
 from builds.models import Build
 from builds.tests.support import ApiCase, act, heron
 

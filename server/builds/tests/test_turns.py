@@ -15,7 +15,7 @@ from easy_tally.things import HouseRules, SocketRef
 from owners.models import current_owner
 
 from builds import actions, results, store, timely
-from builds.actions import StaleEdit
+from builds.collisions import StaleEdit
 from builds.models import Build, Change
 from builds.tests.support import ApiCase, act, heron
 

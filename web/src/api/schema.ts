@@ -5107,7 +5107,8 @@ export interface components {
         };
         /**
          * WrittenOut
-         * @description What a write did.
+         * @description What a write did. Where edits of others went in with it: what they changed between them, the
+         *     version that the last of them made, and its result.
          */
         WrittenOut: {
             /** Key */

@@ -1,0 +1,20 @@
+"""NumPy, loaded when it is first used: whoever looks at no readings does without its 16 MB."""
+
+from __future__ import annotations
+
+from typing import TYPE_CHECKING, Any
+
+if TYPE_CHECKING:
+    import numpy as np
+else:
+
+    class _Numpy:
+        def __getattr__(self, name: str) -> Any:
+            import numpy
+
+            found = self.__dict__[name] = getattr(numpy, name)
+            return found
+
+    np = _Numpy()
+
+__all__ = ["np"]

@@ -1,0 +1,125 @@
+"""Two windows on one build: what a write touches, and whether an edit collides with what others
+wrote since the version that it was made on."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable
+from typing import Any
+
+from easy_tally import Build, SocketRef
+from easy_tally.editing import Edit
+
+from builds import models, store
+from builds.store import Touched
+
+
+class StaleEdit(Exception):
+    """Somebody changed the same thing meanwhile: `conflicts` holds (path, yours, theirs)."""
+
+    def __init__(self, version: int, conflicts: list[tuple[str, Any, Any]]) -> None:
+        self.version = version
+        self.conflicts = conflicts
+        paths = ", ".join(p for p, _, _ in conflicts)
+        super().__init__(f"This was changed meanwhile, in another window or by undo: {paths}.")
+
+
+class Meanwhile:
+    """What was written to a build since the versions that some edits were made on, read once for
+    all of them; what they write themselves, one after another, is added."""
+
+    def __init__(self, row: models.Build, base_versions: Iterable[int]) -> None:
+        self.version = row.version
+        oldest = min((b for b in base_versions if b >= 1), default=row.version)
+        self._theirs: list[tuple[int, list[str]]] = []
+        if oldest < row.version:
+            later = row.writes.filter(version__gt=oldest)
+            self._theirs += later.values_list("version", "touched")
+        self._known = len(self._theirs)
+
+    def add(self, touched: list[Touched]) -> None:
+        """One more version, which touched this."""
+        self.version += 1
+        self._theirs.append((self.version, sorted(p for t in touched for p in paths(t))))
+
+    @property
+    def added(self) -> list[tuple[int, list[str]]]:
+        """Each version that was added, with what it touched."""
+        return self._theirs[self._known :]
+
+    def check(
+        self, base_version: int, touched: list[Touched], before: Build, edit: Edit | None
+    ) -> None:
+        """Raises StaleEdit where what is touched, or asked for, was written since `base_version`;
+        `before`: the build as it is now."""
+        if base_version == self.version:
+            return
+        if not 1 <= base_version < self.version:
+            raise StaleEdit(self.version, [("version", base_version, self.version)])
+        theirs = {p for version, ps in self._theirs if version > base_version for p in ps}
+        mine = {k: v for t in touched for k, v in paths(t).items()}
+        if edit is not None:
+            mine |= {p: mine.get(p) for p in edit.asks_for() if p not in mine}
+        hit = {p for p in mine if any(_meet(p, other) for other in theirs)}
+        if hit:
+            now = _values(before, hit)
+            raise StaleEdit(self.version, [(p, mine[p], now.get(p)) for p in sorted(hit)])
+
+
+def paths(t: Touched) -> dict[str, Any]:
+    """What an entity's change touches, as path → value after it: single fields where the thing
+    was there before and after, else the whole of it; of a run the ports, plugs and sockets whose
+    use differs."""
+    name, before, after = t["entity"], t["before"], t["after"]
+    if name.startswith("run:"):
+        old, new = _run_uses(before), _run_uses(after)
+        return {p: new.get(p) for p in {*old, *new} if old.get(p) != new.get(p)}
+    if before is None or after is None:
+        return {name: after}
+    found: dict[str, Any] = {}
+    for field in after:
+        if before.get(field) == after[field]:
+            continue
+        if name == "build" and isinstance(after[field], dict) and before[field] is not None:
+            inner = {k: v for k, v in after[field].items() if before[field].get(k) != v}
+            found |= {f"{name}/{field}/{k}": v for k, v in inner.items()}
+        else:
+            found[f"{name}/{field}"] = after[field]
+    return found
+
+
+def _run_uses(image: store.Image | None) -> dict[str, Any]:
+    if image is None:
+        return {}
+    cable = image["cable"]
+    uses: dict[str, Any] = {f"port:{p}": cable for p in image["ports"]}
+    if image.get("pinned"):
+        uses[f"pin:{cable}"] = True
+    for c in image["connections"]:
+        ref = str(SocketRef.model_construct(**c["socket"]))
+        uses |= {f"socket:{ref}": f"{cable} {c['plug']}", f"plug:{cable}/{c['plug']}": ref}
+    return uses
+
+
+def _meet(a: str, b: str) -> bool:
+    return a == b or a.startswith(b + "/") or b.startswith(a + "/")
+
+
+def _values(build: Build, wanted: set[str]) -> dict[str, Any]:
+    """Some paths of a build with their values now."""
+    names = {p.partition("/")[0] for p in wanted}
+    if any(n.startswith(("port:", "socket:", "plug:", "pin:")) for n in names):
+        names |= {f"run:{r.cable}" for r in build.runs}
+    found: dict[str, Any] = {}
+    for name, image in store.entities(build, names).items():
+        if name.startswith("run:"):
+            found |= _run_uses(image)
+            continue
+        found[name] = image
+        for field, value in image.items():
+            found[f"{name}/{field}"] = value
+            if name == "build" and isinstance(value, dict):
+                found |= {f"{name}/{field}/{k}": v for k, v in value.items()}
+    return found
+
+
+__all__ = ["Meanwhile", "StaleEdit", "paths"]

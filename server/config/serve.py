@@ -1,0 +1,21 @@
+"""The server of the application: `python -m config.serve PORT`, on loopback."""
+
+import sys
+
+import waitress
+
+from config.wsgi import application
+
+
+def main(port: str) -> None:
+    """Serve until the process ends. Requests are read whole before a thread is given to them: one
+    that idles or drips holds none. Threads: edits of one build that wait there go in together, so
+    that many at once are answered sooner than one after another."""
+    waitress.serve(
+        application, listen=f"127.0.0.1:{port}", threads=16, connection_limit=1000,
+        channel_timeout=60, max_request_body_size=420_000_000, asyncore_use_poll=True,
+    )  # fmt: skip
+
+
+if __name__ == "__main__":
+    main(sys.argv[1])
