@@ -153,6 +153,21 @@ class Printed(unittest.TestCase):
             page = make()
             self.assertEqual((page[:5], page), (b"%PDF-", make()))
 
+    def test_lines_are_filled_with_whole_pieces_and_what_is_longer_is_cut(self) -> None:
+        """In Courier of 10 pt each letter is 6 pt wide: ten to a line of 60."""
+        font = ("Courier", 10.0)
+        for pieces, lines in (
+            (["ab cd", "ef"], "ab cd  ef"),  # nine
+            (["ab cd", "efg"], "ab cd  efg"),  # ten
+            (["ab cd", "efgh"], "ab cd\nefgh"),
+            (["0123456789ab", "c"], "0123456789\nab  c"),
+            (["a", "0123456789012345678901"], "a\n0123456789\n0123456789\n01"),
+            ([], ""),
+        ):
+            with self.subTest(pieces):
+                self.assertEqual(bench_pdf._filled(pieces, "  ", font, 60.0), lines)
+        self.assertEqual(bench_pdf._filled(["ab"], "  ", font, 3.0), "a\nb")
+
     def test_a_flag_for_both_ends_of_every_run(self) -> None:
         """Six runs with nine plugs in use: fifteen flags."""
         found = list(bench_pdf.flags_of(analyse(_demo("heron"), 2026)))

@@ -3,8 +3,9 @@
 from __future__ import annotations
 
 import io
-from collections.abc import Iterator
+from collections.abc import Iterable, Iterator
 from typing import Any, Literal, NamedTuple
+from xml.sax.saxutils import escape
 
 from ..bench import Joint, Look, Step, joint_words, steps
 from ..findings import Analysis
@@ -40,11 +41,11 @@ def sheet(a: Analysis, paper: Paper = "A4") -> bytes:
     )  # fmt: skip
     supply = a.build.supply.name if a.build.supply else "no supply"
     story: list[Any] = [
-        Paragraph(f"{_safe(a.build.name)}: bench sheet", _style(15, bold=True)),
-        Paragraph(f"{_safe(supply)}. Date ____________   Initials ____________", _style(8.5)),
+        Paragraph(f"{escape(a.build.name)}: bench sheet", _style(15, bold=True)),
+        Paragraph(f"{escape(supply)}. Date ____________   Initials ____________", _style(8.5)),
         Spacer(1, 2 * mm), _panel(a), Spacer(1, 2 * mm), _joints(a), Spacer(1, 2 * mm),
         _others(a), Spacer(1, 2 * mm),
-        *(Paragraph(_safe(text), _style(7.5)) for text in CAUTIONS),
+        *(Paragraph(escape(text), _style(7.5)) for text in CAUTIONS),
     ]  # fmt: skip
     page.build(story)
     return out.getvalue()
@@ -62,10 +63,6 @@ def _style(size: float, bold: bool = False) -> Any:
 
     font = BOLD if bold else PLAIN
     return ParagraphStyle("s", fontName=font, fontSize=size, leading=size * 1.25, spaceAfter=2)
-
-
-def _safe(text: str) -> str:
-    return text.replace("&", "&amp;").replace("<", "&lt;").replace(">", "&gt;")
 
 
 def _table(rows: list[list[Any]], widths: list[float], head: bool, size: float = 7.5) -> Any:
@@ -99,7 +96,7 @@ def _panel(a: Analysis) -> Any:
     used = {k: r.cable.name for r in a.wired.runs for k in r.run.ports}
     cells: list[list[Any]] = [["" for _ in range(columns)] for _ in range(rows)]
     for p in ports:
-        said = f"<b>{_safe(p.label)}</b><br/>{_safe(used.get(p.key, 'free'))}"
+        said = f"<b>{escape(p.label)}</b><br/>{escape(used.get(p.key, 'free'))}"
         cells[p.row][p.column] = Paragraph(said, _style(6.5))
     table = Table(cells, colWidths=[min(30, 184 / columns) * mm] * columns)
     boxes = [("BOX", (p.column, p.row), (p.column, p.row), 0.6, "#333333") for p in ports]
@@ -108,15 +105,41 @@ def _panel(a: Analysis) -> Any:
 
 
 def _joints(a: Analysis) -> Any:
-    from reportlab.platypus import Paragraph
+    """The joints. Of a large build there are pages of them: lines are filled here, where a table
+    would break paragraphs anew for every page."""
+    from reportlab.lib.units import mm
 
+    widths: list[float] = [6, 76, 88, 16]
     rows: list[list[Any]] = [["", "Joint", "Look", "Initials"]]
     for s in _steps(a):
         if s.joint is not None:
-            looks = "\u2003".join(f"[\u00a0]\u00a0{_short_look(x)}" for x in s.looks)
-            title = Paragraph(_safe(s.title), _style(7.5, bold=True))
-            rows.append(["[ ]", title, Paragraph(_safe(looks), _style(7)), ""])
-    return _table(rows, [6, 76, 88, 16], head=True)
+            title = _filled(s.title.split(), " ", (BOLD, 7.5), widths[1] * mm - 4)
+            boxes = [f"[\u00a0]\u00a0{_short_look(x)}" for x in s.looks]
+            looks = _filled(boxes, "   ", (PLAIN, 7), widths[2] * mm - 4)
+            rows.append(["[ ]", title, looks, ""])
+    table = _table(rows, widths, head=True)
+    table.setStyle([("FONT", (1, 1), (1, -1), BOLD, 7.5), ("FONT", (2, 1), (2, -1), PLAIN, 7)])
+    return table
+
+
+def _filled(pieces: Iterable[str], gap: str, font: tuple[str, float], width: float) -> str:
+    """Pieces put into lines of a width [pt] as they have room; what is longer than a line is cut
+    where it has to be."""
+    from reportlab.pdfbase.pdfmetrics import stringWidth
+
+    lines: list[str] = []
+    for piece in pieces:
+        longer = f"{lines[-1]}{gap}{piece}" if lines else ""
+        if lines and stringWidth(longer, *font) <= width:
+            lines[-1] = longer
+            continue
+        while len(piece) > 1 and stringWidth(piece, *font) > width:
+            n = next(n for n in range(len(piece), 0, -1)
+                     if n == 1 or stringWidth(piece[:n], *font) <= width)  # fmt: skip
+            lines.append(piece[:n])
+            piece = piece[n:]
+        lines.append(piece)
+    return "\n".join(lines)
 
 
 def _short_look(look: Look) -> str:
@@ -134,8 +157,8 @@ def _others(a: Analysis) -> Any:
         if s.joint is None:
             said = "; ".join(x.rstrip(".") for x in (*s.text, *(x.text for x in s.looks)))
             note = f"; {s.note}: ____________" if s.note else ""
-            title = Paragraph(_safe(s.title), _style(6.8, bold=True))
-            rows.append(["[ ]", title, Paragraph(_safe(said + note), _style(6.6))])
+            title = Paragraph(escape(s.title), _style(6.8, bold=True))
+            rows.append(["[ ]", title, Paragraph(escape(said + note), _style(6.6))])
     return _table(rows, [6, 46, 134], head=False)
 
 
