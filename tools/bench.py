@@ -10,6 +10,7 @@ import json
 import shutil
 import statistics
 import sys
+import tempfile
 import time
 from collections.abc import Callable
 from pathlib import Path
@@ -28,6 +29,7 @@ from easy_tally.tally import loads as loads_of  # noqa: E402
 from easy_tally.tally import spikes, tally  # noqa: E402
 from playwright.sync_api import sync_playwright  # noqa: E402
 from screenshots import ARGUMENTS, Demo  # noqa: E402
+from soak import Served, crowd  # noqa: E402
 
 
 def median_ms(work: Callable[[], object], times: int) -> float:
@@ -188,6 +190,18 @@ def browser(unit: float) -> None:
         chromium.close()
 
 
+def crowds() -> None:
+    """Clients that edit Heron together, through one served worker."""
+    with tempfile.TemporaryDirectory() as folder:
+        of = Served(Path(folder))
+        for many, edits in (1, 160), (4, 60), (32, 12):
+            c = crowd(of, many, edits)
+            per_s, p95_ms = c.done / c.seconds, c.p95 * 1000
+            print(f"{f'edits of Heron by {many}':52}{per_s:9.0f} a second {'100 a second':>27}")
+            print(f"{'  95 % of the answers under':52}{p95_ms:9.0f} ms {'300 ms':>34}")
+        of.kill()
+
+
 def script_size() -> None:
     """Gzipped script of the first screen."""
     import gzip
@@ -207,6 +221,7 @@ def main() -> None:
     readings(show, unit, ROOT)
     script_size()
     browser(unit)
+    crowds()
 
 
 if __name__ == "__main__":
