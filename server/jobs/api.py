@@ -24,20 +24,26 @@ router = Router()
 GONE_S = 30
 
 
-class MapIn(Schema):
+class Wish(Schema):
     """What to map: `all` anew, the `rest` beside what is there, the sockets of one `part`, or with
     the `least` change. Pinned runs stay always."""
 
-    base_version: int
     what: Literal["all", "rest", "part", "least"] = "all"
     part: str = ""
 
 
+class MapIn(Wish):
+    """A map to be made, and the version of the build that it is asked of."""
+
+    base_version: int
+
+
 class MapOut(Schema):
     """A map that is asked for: how far it is, and what came of it. `version` is the build's that it
-    is of."""
+    is of; `wish` what was asked for."""
 
     state: Literal["none", "waiting", "running", "done", "stopped", "failed"]
+    wish: Wish = Wish()
     version: int = 0
     done: int = 0
     of: int = 0
@@ -97,13 +103,13 @@ def _answer(build: int) -> dict[str, Any]:
     quiet = (timezone.now() - job.seen).total_seconds()
     if job.state in ("waiting", "running") and quiet > GONE_S and not settings.TASKS_AT_ONCE:
         return {
-            "state": "failed", "version": job.version,
+            "state": "failed", "version": job.version, "wish": job.wish,
             "error": "The worker that maps does not answer; start Easy Tally again. "
             "The map is as it was.",
         }  # fmt: skip
     return {
-        "state": job.state, "version": job.version, "done": job.done, "of": job.of,
-        "error": job.error, "answer": job.answer,
+        "state": job.state, "version": job.version, "wish": job.wish, "done": job.done,
+        "of": job.of, "error": job.error, "answer": job.answer,
     }  # fmt: skip
 
 

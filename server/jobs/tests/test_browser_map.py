@@ -52,6 +52,11 @@ class Mapping(BrowserCase):
         expect(late).to_be_visible()
         expect(page.locator("[data-lane=graphics-2]")).not_to_contain_text("changed")
         expect(page.get_by_role("button", name="Take this map")).to_have_count(0)
+        page.get_by_role("button", name="Map it again").press("Enter")
+        expect(page.get_by_role("heading", name="The best map, proven")).to_be_focused()
+        expect(late).to_have_count(0)
+        expect(page.locator("[data-lane=graphics-2]")).to_contain_text("changed")
+        page.get_by_role("button", name=re.compile("Redo")).click()
         page.get_by_role("button", name="Leave it as it is").click()
         expect(late).to_have_count(0)
 

@@ -53,6 +53,7 @@ class Maps(ApiCase):
         for wish in ({"what": "least"}, {"what": "part", "part": "disk"}, {"what": "rest"}):
             with self.subTest(wish):
                 _, found = self.ask(built["key"], built["version"], **wish)
+                self.assertEqual(found["wish"], {"part": ""} | wish)
                 self.assertEqual(found["state"], "done")
         # What is plugged breaks the rule, so nothing can be laid beside it; the facts say so.
         self.assertTrue(any("stay as it is" in w for w in found["answer"]["why"]))

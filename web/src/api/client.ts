@@ -36,6 +36,8 @@ export type FileChange = Whole<Schemas["Change"]>;
 export type Onward = Whole<Schemas["OnwardAnswer"]>;
 export type MapOut = Whole<Schemas["MapOut"]>;
 export type MapAnswer = Whole<Schemas["MapAnswer"]>;
+/** What a map is asked for: what of the build, and how much may change. */
+export type MapWish = Schemas["Wish"];
 export type BenchPlan = Whole<Schemas["PlanOut"]>;
 export type BenchStep = BenchPlan["steps"][number];
 export type ReadingsOut = Whole<Schemas["ReadingsOut"]>;

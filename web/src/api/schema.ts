@@ -6668,7 +6668,7 @@ export interface components {
         /**
          * MapOut
          * @description A map that is asked for: how far it is, and what came of it. `version` is the build's that it
-         *     is of.
+         *     is of; `wish` what was asked for.
          */
         MapOut: {
             /**
@@ -6676,6 +6676,13 @@ export interface components {
              * @enum {string}
              */
             state: "none" | "waiting" | "running" | "done" | "stopped" | "failed";
+            /**
+             * @default {
+             *       "what": "all",
+             *       "part": ""
+             *     }
+             */
+            wish?: components["schemas"]["Wish"];
             /**
              * Version
              * @default 0
@@ -6727,13 +6734,11 @@ export interface components {
             moves: components["schemas"]["MoveAnswer"][];
         };
         /**
-         * MapIn
+         * Wish
          * @description What to map: `all` anew, the `rest` beside what is there, the sockets of one `part`, or with
          *     the `least` change. Pinned runs stay always.
          */
-        MapIn: {
-            /** Base Version */
-            base_version: number;
+        Wish: {
             /**
              * What
              * @default all
@@ -6745,6 +6750,25 @@ export interface components {
              * @default
              */
             part?: string;
+        };
+        /**
+         * MapIn
+         * @description A map to be made, and the version of the build that it is asked of.
+         */
+        MapIn: {
+            /**
+             * What
+             * @default all
+             * @enum {string}
+             */
+            what?: "all" | "rest" | "part" | "least";
+            /**
+             * Part
+             * @default
+             */
+            part?: string;
+            /** Base Version */
+            base_version: number;
         };
         /**
          * FeedOut

@@ -11,7 +11,7 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useSearchParams } from "react-router";
 
-import { client, reason, take } from "../../api/client";
+import { client, reason, take, type MapWish } from "../../api/client";
 import { Panel } from "../../drawing/Panel";
 import { useBuild, useResult, useShown, useWrite } from "../../state/build/contexts";
 import { drawnLanes, rulerLength } from "../../state/loom/lanes";
@@ -27,7 +27,7 @@ import { AddLoose } from "./AddLoose";
 import { Betweens } from "./Betweens";
 import { useHand } from "./hand";
 import { SocketList } from "./SocketList";
-import { MapPanel, type MapWish } from "./MapPanel";
+import { MapPanel } from "./MapPanel";
 import { WhyPanel } from "./WhyPanel";
 
 /** Cables as lanes from the panel to their plugs; the sockets that they feed; picking both ends. */
@@ -76,7 +76,7 @@ export default function Loom() {
       const job = await take(
         client.POST("/api/v1/builds/{key}/map", {
           params: { path: { key: build.key } },
-          body: { base_version: build.version, part: "", ...wish },
+          body: { base_version: build.version, ...wish },
         }),
       );
       queries.setQueryData(mapQuery(build.key).queryKey, job);
@@ -267,7 +267,7 @@ export default function Loom() {
             className={`flex min-h-0 shrink-0 flex-col border border-rule bg-slip max-[700px]:w-full ${open ? "w-[372px] max-[1100px]:w-[320px]" : "w-[272px] max-[1100px]:w-[248px]"}`}
           >
             {open ? (
-              <MapPanel onClose={() => setMapping(false)} />
+              <MapPanel onClose={() => setMapping(false)} onAgain={(wish) => void mapIt(wish)} />
             ) : picked?.kind === "socket" ? (
               <OffersList
                 ref_={picked.ref}

@@ -1,16 +1,14 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useRef } from "react";
 
-import { client, reason, take, type Action, type MapAnswer } from "../../api/client";
+import { client, reason, take, type Action, type MapAnswer, type MapWish } from "../../api/client";
 import { useBuild, useWrite } from "../../state/build/contexts";
 import { mapQuery } from "../../state/queries";
 import { Button } from "../../ui/button";
 
-export type MapWish = { what: "all" | "rest" | "part" | "least"; part?: string };
-
 /** A map that is asked for: how far it is, what it would change, whether it is proven best; or why
  * there is none, and what would mend that. It is shown on the lanes before it is taken. */
-export function MapPanel({ onClose }: { onClose: () => void }) {
+export function MapPanel({ onClose, onAgain }: { onClose: () => void; onAgain: (wish: MapWish) => void }) {
   const build = useBuild();
   const { act, preview, say } = useWrite();
   const queries = useQueryClient();
@@ -42,6 +40,7 @@ export function MapPanel({ onClose }: { onClose: () => void }) {
     if (await act(action)) await close();
   };
   const busy = data?.state === "waiting" || data?.state === "running";
+  const again = late || data?.state === "stopped" || data?.state === "failed" ? data.wish : null;
   return (
     <div className="flex min-h-0 flex-1 flex-col" onKeyDown={(e) => e.key === "Escape" && void close()}>
       <div className="border-b border-rule px-3 py-2">
@@ -68,21 +67,28 @@ export function MapPanel({ onClose }: { onClose: () => void }) {
           </div>
         )}
         {data?.state === "failed" && <p className="mt-1 text-base text-over">{data.error}</p>}
-        {late && (
-          <p className="mt-1 text-base">
-            The build has changed since it was asked for. Leave it, then map again.
-          </p>
-        )}
+        {late && <p className="mt-1 text-base">The build has changed since it was asked for.</p>}
         <div className="mt-2 flex flex-wrap gap-2">
           {edit && (
             <Button look="main" onClick={() => void lay(edit)}>
               {answer?.status === "mapped" ? "Take this map" : "Take what can be fed"}
             </Button>
           )}
+          {again && (
+            <Button
+              look="main"
+              onClick={() => {
+                top.current?.focus(); // this button goes
+                onAgain(again);
+              }}
+            >
+              Map it again
+            </Button>
+          )}
           {busy && !late ? (
             <Button onClick={() => void away()}>Stop</Button>
           ) : (
-            <Button look={edit ? "quiet" : undefined} onClick={() => void close()}>
+            <Button look={edit || again ? "quiet" : undefined} onClick={() => void close()}>
               Leave it as it is
             </Button>
           )}
