@@ -175,16 +175,50 @@ def operations(of: Served, each: int) -> None:
     told("generated requests", f"{asked} sent, worst {worst:.2f} s", lost)
 
 
+def _longest(of: Served, path: str, times: int) -> float:
+    """The longest that a reader waits [s]."""
+    taken = []
+    for _ in range(times):
+        start = time.perf_counter()
+        of.call("GET", path)
+        taken.append(time.perf_counter() - start)
+    return max(taken)
+
+
+def heavy(of: Served, most: int) -> None:
+    """What a reader of Heron waits beside those who ask for the heaviest of a large build."""
+    large = json.loads(HERON)
+    disk = next(p for p in large["parts"] if p["key"] == "disk") | {"count": 64}
+    large["parts"] += [disk | {"key": f"disk-{i}"} for i in range(27)]
+    small, large = (
+        f"/api/v1/builds/{of.call('POST', '/api/v1/builds/open', {'text': text})[1]['key']}"
+        for text in (HERON, json.dumps(large))
+    )
+    waits = []
+    for many in (0, 1, most):
+        over = threading.Event()
+
+        def ask(over: threading.Event = over) -> None:
+            while not over.is_set():
+                of.call("GET", f"{large}/positions")
+
+        threads = [threading.Thread(target=ask) for _ in range(many)]
+        for t in threads:
+            t.start()
+        time.sleep(0.5)
+        waits.append(f"{_longest(of, small, 20) * 1000:.0f}")
+        over.set()
+        for t in threads:
+            t.join()
+    told(f"1 and {most} heavy requests at once", f"a reader waits {waits[1]} and {waits[2]} ms",
+         f"{waits[0]} ms without them")  # fmt: skip
+
+
 def connections(of: Served) -> None:
     """What a reader waits while others idle and drip."""
 
     def waits() -> float:
-        taken = []
-        for _ in range(8):
-            start = time.perf_counter()
-            of.call("GET", "/api/v1/builds")
-            taken.append(time.perf_counter() - start)
-        return max(taken)
+        return _longest(of, "/api/v1/builds", 8)
 
     waits()
     quiet = waits()
@@ -382,6 +416,7 @@ def main() -> None:
         files(of, 2000)
         operations(of, 12)
         connections(of)
+        heavy(of, 8)
         clients(of, 32, 6)
         of.kill()
     full_disk()

@@ -10,7 +10,9 @@ from config.wsgi import application
 def main(port: str) -> None:
     """Serve until the process ends. Requests are read whole before a thread is given to them: one
     that idles or drips holds none. Threads: edits of one build that wait there go in together, so
-    that many at once are answered sooner than one after another."""
+    that many at once are answered sooner than one after another. Each has a millisecond at a time
+    where several are busy, not Python's five: who asks for little waits a third as long."""
+    sys.setswitchinterval(0.001)
     waitress.serve(
         application, listen=f"127.0.0.1:{port}", threads=16, connection_limit=1000,
         channel_timeout=60, max_request_body_size=420_000_000, asyncore_use_poll=True,
