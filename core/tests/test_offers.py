@@ -4,15 +4,19 @@ from __future__ import annotations
 
 import unittest
 
-from easy_tally.base.errors import NotThere
+from easy_tally.base.errors import NotThere, Refused
+from easy_tally.editing import Connect
 from easy_tally.findings import analyse
 from easy_tally.findings.judged_offers import judged
+from easy_tally.ratings.verdicts import worst
 from easy_tally.things.build import Build
-from easy_tally.wiring import Wired
+from easy_tally.things.supply import PortGroup
+from easy_tally.wiring import Offer, Wired
 from easy_tally.wiring.offers import offers_for_plug, offers_for_socket
 
-from .helpers import board, build, disk, exact, ref, run, sata_cable
+from .helpers import board, build, card, disk, exact, graphics_cable, ref, run, sata_cable, supply
 from .test_editing import _bench
+from .test_oracle import _machine
 
 
 class ForASocket(unittest.TestCase):
@@ -93,3 +97,59 @@ class Judged(unittest.TestCase):
         offers = judged(a, offers_for_plug(a.wired, "sata", "p1"))
         self.assertEqual([o.socket for o in offers.fitting][-1], "loud#1/power")
         self.assertEqual([o.verdict for o in offers.fitting], ["within", "within", "over"])
+
+    def test_a_spike_that_trips_a_group_is_told_before_it_is_plugged_in(self) -> None:
+        """100 W by the socket are 8.33 A, 76 % of a group of 11 A; for 10 ms 1.4 times that,
+        11.67 A, 107 %: tight."""
+        limit = PortGroup(key="g", label="G", limit_a=11)
+        b = build(
+            board(), card(150, "pcie8", slot_w=exact(50)), cables=(graphics_cable(count=1),),
+            supply=supply(groups=(limit,)),
+        )  # fmt: skip
+        a = analyse(b)
+        (offer,) = judged(a, offers_for_plug(a.wired, "chain", "a")).fitting
+        self.assertEqual((offer.verdict, offer.percent), ("tight", 107))
+        steady = supply(groups=(limit.model_copy(update={"limit_a": 15}),))
+        a = analyse(b.model_copy(update={"supply": steady}))
+        (offer,) = judged(a, offers_for_plug(a.wired, "chain", "a")).fitting
+        self.assertEqual(offer.verdict, "within")
+
+
+class AsItComesTo(unittest.TestCase):
+    """What an offer says is what the map comes to once it is taken; what is refused is refused."""
+
+    def test_over_many_machines(self) -> None:
+        told = 0
+        for seed in range(8):
+            b = _machine(seed)
+            of = b.supply
+            assert of is not None
+            limits = tuple(g.model_copy(update={"limit_a": 25}) for g in of.groups)
+            b = b.model_copy(update={"supply": of.model_copy(update={"groups": limits})})
+            a = analyse(b)
+            plugs = [(c.key, p.key) for c in b.cables for p in c.plugs]
+            picked = [offers_for_plug(a.wired, *p) for p in plugs]
+            picked += [offers_for_socket(a.wired, ref(r)) for r in a.wired.inputs]
+            for offers in picked:
+                for o in judged(a, offers).fitting:
+                    with self.subTest(seed=seed, offer=o.text):
+                        self._same(b, o)
+                    told += bool(o.verdict)
+                for o in offers.refused:
+                    with self.subTest(seed=seed, refused=o.text), self.assertRaises(Refused) as no:
+                        _put(o).apply(b)
+                    self.assertEqual(str(no.exception), o.reason)
+        self.assertGreater(told, 300)
+
+    def _same(self, b: Build, o: Offer) -> None:
+        a = analyse(_put(o).apply(b))
+        ways = {c.key for c in a.wired.cables_to(o.socket)} | {o.cable}
+        runs = [r for r in a.runs if r.wired.cable.key in ways]
+        self.assertIn(o.verdict, {r.verdict for r in runs})
+        self.assertEqual(o.verdict, worst([r.verdict for r in runs]))
+        percents = {r.percent for r in runs if r.verdict == o.verdict}
+        self.assertEqual(o.percent, max(percents, key=lambda p: p or 0))
+
+
+def _put(o: Offer) -> Connect:
+    return Connect(cable=o.cable, plug=o.plug, half=o.half, socket=o.at, ports=o.ports or None)

@@ -7,7 +7,7 @@ from dataclasses import replace
 from ..base.errors import EasyTallyError
 from ..base.rounding import percent
 from ..editing import Connect
-from ..ratings.runs import RunResult, check_runs
+from ..ratings.runs import RunResult, carried_in_spikes, check_runs
 from ..ratings.verdicts import rank
 from ..tally.demand import demands
 from ..tally.loads import loads as loads_of
@@ -42,7 +42,8 @@ def _judged(a: Analysis, offer: Offer) -> tuple[Offer, tuple[int, float]]:
         wired = Wired(edit.apply(a.build))
     except EasyTallyError:
         return offer, (9, 0.0)
-    runs = check_runs(wired, demands(wired, loads_of(wired)))
+    loads = loads_of(wired)
+    runs = check_runs(wired, demands(wired, loads), carried_in_spikes(wired, loads))
     ways = {c.key for c in wired.cables_to(offer.socket)} | {offer.cable}
     worst = min((_rank(r) for r in runs if r.wired.cable.key in ways), default=(3, 0.0))
     run = next((r for r in runs if r.wired.cable.key in ways and _rank(r) == worst), None)

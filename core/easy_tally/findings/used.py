@@ -25,7 +25,7 @@ def assumption_uses(a: Analysis, after: int = 0) -> Iterator[tuple[str, tuple[st
     """Each assumption, behind the first so many, with what of this build changes with it, in words:
     parts by their name, runs, board, the supply, the fit. Found by moving each value and computing
     again, so that no list of uses can fall behind what is computed."""
-    before = check_runs(a.wired, a.carried)
+    before = check_runs(a.wired, a.carried, {})  # what moves a spike is told by its parts
     for name in list(Assumptions.model_fields)[after:]:
         yield name, tuple(_uses(a, before, name))
 
@@ -54,7 +54,7 @@ def _uses(a: Analysis, before: tuple[RunResult, ...], name: str) -> Iterator[str
             yield a.build.supply.name
         return
     carried = demands(wired, loads)
-    runs = check_runs(wired, carried)
+    runs = check_runs(wired, carried, {})
     n = sum(new.elements != old.elements for new, old in zip(runs, before, strict=True))
     if n:
         yield "1 run" if n == 1 else f"{n} runs"

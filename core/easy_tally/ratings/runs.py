@@ -15,7 +15,9 @@ from ..base.reuse import Reuse
 from ..base.rounding import percent
 from ..base.series import NO_SERIES, Series, add, scale
 from ..base.units import GROUND, RAIL_V, Line, Window
-from ..tally.demand import Carried
+from ..tally.demand import Carried, demands
+from ..tally.loads import Load
+from ..tally.spikes import spiking_loads
 from ..things.cables import Cable
 from ..things.parts import Card, Drive
 from ..things.supply import Port
@@ -100,16 +102,29 @@ class MapCheck:
     of_groups: bool = False
 
 
+#: Windows in which a group's over-current limit may trip. Source: model, section 4.
+_SLOW: tuple[Window, ...] = ("10", "100")
+
+
+def carried_in_spikes(wired: Wired, loads: tuple[Load, ...]) -> dict[Window, Carried]:
+    """What inputs carry in slow spikes; nothing where no group has a limit to hold it against."""
+    supply = wired.build.supply
+    limited = supply is not None and any(g.limit_a is not None for g in supply.groups)
+    if not limited or not wired.runs:
+        return {}
+    return {w: demands(wired, spiking_loads(wired, loads, w)) for w in _SLOW}
+
+
 def check_runs(
-    wired: Wired, carried: Carried, spiking: Mapping[Window, Carried] | None = None
+    wired: Wired, carried: Carried, spiking: Mapping[Window, Carried]
 ) -> tuple[RunResult, ...]:
     """Judge every run of a build with what its inputs carry, in the order of its runs; `spiking` is
-    what they carry in a spike, by window."""
+    what they carry in a spike, by window (`carried_in_spikes`)."""
     for kept in (_ALONE, _IN_GROUPS):
         kept.room(len(wired.runs))
     runs = carried_runs(wired, carried)
     groups = group_flows(wired, runs)
-    spikes = {w: group_flows(wired, carried_runs(wired, of)) for w, of in (spiking or {}).items()}
+    spikes = {w: group_flows(wired, carried_runs(wired, of)) for w, of in spiking.items()}
     return tuple([_judged(wired, r, carried, groups, spikes) for r in runs])
 
 
