@@ -25,6 +25,7 @@ from easy_tally.mapping import (
 from easy_tally.things.build import Build
 from easy_tally.things.cables import Connection
 from easy_tally.things.parts import Board, Socket
+from easy_tally.things.supply import PortGroup
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
@@ -35,6 +36,7 @@ from .helpers import (
     build,
     card,
     disk,
+    exact,
     graphics_cable,
     processor,
     processor_cable,
@@ -122,6 +124,24 @@ class AgainstTheChecker(unittest.TestCase):
 
 
 class ByHand(unittest.TestCase):
+    def test_thirds_of_an_ampere_that_come_to_just_the_limit_of_a_group(self) -> None:
+        """Three sockets of 100 W are 8.33… A each, 25 A in all: a group of 25 A carries them, at
+        100 %; one of 24.9 A does not."""
+        b = build(
+            _board(), card(110, "pcie8", slot_w=exact(10), count=3),
+            cables=(board_cable(), *(graphics_cable(f"g{i}", 1) for i in range(3))),
+        )  # fmt: skip
+
+        def limited(limit_a: float) -> Build:
+            groups = (PortGroup(key="g", label="G", limit_a=limit_a),)
+            return b.model_copy(update={"supply": supply(groups=groups)})
+
+        found = solve(limited(25))
+        assert found is not None
+        self.assertEqual({g.id: g.value for g in found.goals}["groups"], 100)
+        self.assertEqual(map_goals(analyse(_laid(limited(25), found)))["groups"], 100)
+        self.assertIsNone(solve(limited(24.9)))
+
     def test_a_card_on_cables_of_its_own_before_one_chained(self) -> None:
         """Two sockets of 60 W may share a cable by the rule; there are two cables, so none does."""
         b = build(
