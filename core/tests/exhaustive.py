@@ -172,6 +172,8 @@ def made_up(seed: int) -> Build:
         parts.append(disk(disks, start_12v_a=exact(r.choice([1.5, 2, 2.6]))))
         if r.random() < 0.4:
             parts.append(disk(1, key="ssd", run_12v_a=exact(0), start_12v_a=exact(0)))
+        elif r.random() < 0.4:  # more at 12 V, but not more watts
+            parts.append(disk(1, key="low", start_12v_a=exact(2.7), start_5v_a=exact(0.6)))
         cables += [sata_cable(f"s{i}", plugs=2) for i in range(2)]
         if r.random() < 0.3:
             more["extensions"] = (_extension(),)

@@ -5,6 +5,7 @@ from __future__ import annotations
 import unittest
 from pathlib import Path
 from typing import Any
+from unittest.mock import patch
 
 from easy_tally.base.errors import Refused
 from easy_tally.editing import TakeMap
@@ -18,6 +19,7 @@ from easy_tally.mapping import (
     Wish,
     bill,
     moves,
+    program,
     repairs,
     solve,
     why_not,
@@ -118,6 +120,18 @@ class AgainstTheChecker(unittest.TestCase):
                 self.assertTrue(found.proven)
                 self._holds(b, found)
 
+    def test_a_program_that_is_none_is_no_answer(self) -> None:
+        """It breaks down, and is not taken for a map that was not found in time."""
+        limits = (PortGroup(key="g", label="G", limit_a=40),)
+        ports = tuple(p.model_copy(update={"group": "g"}) for p in supply().ports)
+        b = build(
+            _board(), disk(3), cables=(board_cable(), sata_cable("s", 4)), spin_up_at_once=1,
+            supply=supply(ports=ports, groups=limits),
+        )  # fmt: skip
+        self.assertIsNotNone(solve(b))
+        with patch.object(program, "_MANY", 10**6), self.assertRaises(ValueError):
+            solve(b)
+
     def test_the_same_map_each_time(self) -> None:
         b = _demo("heron")
         self.assertEqual(solve(b), solve(b))
@@ -141,6 +155,33 @@ class ByHand(unittest.TestCase):
         self.assertEqual({g.id: g.value for g in found.goals}["groups"], 100)
         self.assertEqual(map_goals(analyse(_laid(limited(25), found)))["groups"], 100)
         self.assertIsNone(solve(limited(24.9)))
+
+    def test_one_disk_at_a_time_is_the_one_of_the_most_watts(self) -> None:
+        """Four disks of 0.5 A at 12 V; starting, two add 1.5 A and 1.5 A at 5 V, 25.5 W, two 1.9 A
+        and 0.1 A, 23.3 W. One at a time, 2 A and 1.5 A at 12 V are 3.5 A: a group of 3.6 A carries
+        them, at 98 %, though 1.9 A would be too much; one of 3.4 A does not."""
+        runs = {"run_12v_a": exact(0.5), "run_5v_a": exact(0.5)}
+        b = build(
+            _board(),
+            disk(2, key="a", start_12v_a=exact(2.0), start_5v_a=exact(2.0), **runs),
+            disk(2, key="b", start_12v_a=exact(2.4), start_5v_a=exact(0.6), **runs),
+            cables=(board_cable(), sata_cable("s", 4)), spin_up_at_once=1,
+        )  # fmt: skip
+        ports = tuple(
+            p.model_copy(update={"group": "d" if p.kind == "drive" else None})
+            for p in supply().ports
+        )
+
+        def limited(limit_a: float) -> Build:
+            groups = (PortGroup(key="d", label="D", limit_a=limit_a),)
+            return b.model_copy(update={"supply": supply(ports=ports, groups=groups)})
+
+        for limit_a, share in ((20, 18), (3.6, 98)):
+            found = solve(limited(limit_a))
+            assert found is not None
+            self.assertEqual({g.id: g.value for g in found.goals}["groups"], share)
+            self.assertEqual(map_goals(analyse(_laid(limited(limit_a), found)))["groups"], share)
+        self.assertIsNone(solve(limited(3.4)))
 
     def test_a_card_on_cables_of_its_own_before_one_chained(self) -> None:
         """Two sockets of 60 W may share a cable by the rule; there are two cables, so none does."""

@@ -96,6 +96,18 @@ class Staggered(unittest.TestCase):
         for value, expected in zip(found, (8, 3.5, 5, 8), strict=True):
             self.assertAlmostEqual(value, expected)
 
+    def test_of_equal_watts_the_one_with_more_at_12_v_whichever_is_plugged_in_first(self) -> None:
+        """24 W each: 2 A at 12 V, or 1 A with 2.4 A at 5 V. Both run at 0.5 A, one starts: 3 A."""
+        calm = {"run_12v_a": exact(0.5), "run_5v_a": exact(0.5)}
+        first = disk(key="a", start_12v_a=exact(2.5), start_5v_a=exact(0.5), **calm)
+        second = disk(key="b", start_12v_a=exact(1.5), start_5v_a=exact(2.9), **calm)
+        for order in ("ab", "ba"):
+            plugs = {f"p{i}": f"{key}#1/power" for i, key in enumerate(order, 1)}
+            b = build(first, second, cables=(sata_cable(),), runs=(run("sata", "d1", **plugs),),
+                      spin_up_at_once=1)  # fmt: skip
+            found = element_of(run_of(b), "supply-end pins").judged.loads[10]
+            self.assertAlmostEqual(found, 3.0)
+
     def test_each_stretch_by_itself(self) -> None:
         """Beyond each plug 4, 3, 2, 1 disks: 3.5, 3, 2.5, 2 A with one spinning up."""
         steps = [s for s in run_of(self._build(1)).steps if s.line == "v12"]

@@ -47,9 +47,10 @@ class Draw(NamedTuple):
 
     def lines(self, at_once: int | None) -> dict[Line, Four]:
         """Amperes of every rail and of ground, the largest `at_once` surges (None: all) among
-        them; ground carries the sum."""
+        them, of equal ones those with more at 12 V; ground carries the sum."""
         found = dict(self.base)
-        for s in sorted(self.surges, key=lambda s: -s.watts)[:at_once]:
+        ranked = sorted(self.surges, key=lambda s: (-s.watts, -s.amps.get("v12", 0.0)))
+        for s in ranked[:at_once]:
             for line, amps in s.amps.items():
                 a = found.get(line, NOTHING)
                 found[line] = (a[0], a[1], a[2], a[3] + amps)

@@ -12,6 +12,7 @@ from math import ceil, floor
 from typing import Any
 
 from ..base.rounding import TOLERANCE
+from ..base.units import RUN_STATES
 from .columns import Column, Columns, Relaxed, cable_classes, devices_of, port_classes
 from .targets import Device
 from .world import World
@@ -19,6 +20,8 @@ from .world import World
 #: Whole numbers that stand for one ampere: what a hundred columns lose by rounding is less than
 #: what the checker lets pass, so that both find the same of a sum that is just at a limit.
 _PER_A = 1_000_000_000
+#: More surges than any build has, each counted once for a port.
+_MANY = 10_000
 #: Deterministic seconds that one goal may take: the same on any machine.
 GOAL_LIMIT = 12.0
 GoalId = str
@@ -83,6 +86,8 @@ class Program:
             for w in world.ways
         }
         self.unfed: dict[int, Any] = {}
+        #: How many disks of a kind each group with a limit has, where they start staggered.
+        self.spinning_up: list[Any] = []
         self._inputs()
         self._uses()
         self._group_limits()
@@ -153,9 +158,12 @@ class Program:
             if g.limit_a is None or self.facts.free_groups:
                 continue
             self.limits[g.key] = floor(g.limit_a * TOLERANCE * _PER_A)
-            self.loads[g.key] = self._states(g.key)
-            for load in self.loads[g.key]:
-                self.model.add(load <= self.limits[g.key])
+            # A variable each, so that the numbers of the goal stay well within 64 bits.
+            self.loads[g.key] = [
+                self.model.new_int_var(0, self.limits[g.key], "") for _ in RUN_STATES
+            ]
+            for load, amps in zip(self.loads[g.key], self._states(g.key), strict=True):
+                self.model.add(load == amps)
 
     def _states(self, group: str) -> list[Any]:
         """Amperes of a group in each state; at start with its surges, staggered over the group."""
@@ -163,23 +171,27 @@ class Program:
         own = [(c, x) for c, x in zip(self.columns, self.x, strict=True) if group in c.amps]
         found = [sum(_whole(c.amps[group][0][state]) * x for c, x in own) for state in range(3)]
         start = sum(_whole(c.amps[group][0][3]) * x for c, x in own)
-        surges = [(amps, x) for c, x in own for _, amps in c.amps[group][1]]
+        surges = [(*surge, x) for c, x in own for surge in c.amps[group][1]]
         if at_once is None or not surges:
-            return [*found, start + sum(_whole(a) * x for a, x in surges)]
+            return [*found, start + sum(_whole(amps) * x for _, amps, x in surges)]
         return [*found, start + self._largest(surges, at_once)]
 
-    def _largest(self, surges: Sequence[tuple[float, Any]], n: int) -> Any:
-        """The sum of the n largest: the least over thresholds t of n·t + what is above t."""
-        values = sorted({0, *(_whole(a) for a, _ in surges)})
-        top = self.model.new_int_var(0, n * values[-1], "")
-        picks = []
-        for t in values:
-            pick = self.model.new_bool_var("")
-            above = sum((_whole(a) - t) * x for a, x in surges if _whole(a) > t)
-            self.model.add(top >= n * t + above).only_enforce_if(pick)
-            picks.append(pick)
-        self.model.add_exactly_one(picks)
-        return top
+    def _largest(self, surges: Sequence[tuple[float, float, Any]], n: int) -> Any:
+        """Amperes at 12 V of the `n` surges of the most watts: of each kind, most watts first, as
+        many as there are and as are left of `n`."""
+        kinds: dict[tuple[float, int], list[Any]] = {}
+        for watts, amps, x in surges:
+            kinds.setdefault((watts, _whole(amps)), []).append(x)
+        found: Any = 0
+        left: Any = n
+        for (_, amps), xs in sorted(kinds.items(), reverse=True):
+            many = self.model.new_int_var(0, _MANY, "")
+            self.model.add(many == sum(xs))
+            self.spinning_up.append(many)
+            taken = self.model.new_int_var(0, n, "")
+            self.model.add_min_equality(taken, [many, left])
+            found, left = found + amps * taken, left - taken
+        return found
 
     # -- goals ------------------------------------------------------------------------------------
 
@@ -249,9 +261,15 @@ class Program:
         return self._sum(lambda c: c.last_mm)
 
     def _groups(self) -> Any:
+        if self.spinning_up:
+            # How many of each kind a group has settles what it starts with: from here on it is
+            # looked for in that order, else it took seconds, and was not always proven.
+            self.model.add_decision_strategy(
+                self.spinning_up, self.cp.CHOOSE_FIRST, self.cp.SELECT_MEDIAN_VALUE
+            )
         rule = group_rule(self.world)
         if rule == "by amperes":
-            most = self.model.new_int_var(0, 100_000, "")
+            most = self.model.new_int_var(0, 100, "")  # percents: no load is above its limit
             for key, states in self.loads.items():
                 for load in states:
                     self.model.add(100 * load <= most * self.limits[key])
@@ -305,6 +323,8 @@ class Program:
         status = solver.solve(self.model, self._watch())
         if status == self.cp.INFEASIBLE:
             return Answer("infeasible")
+        if status == self.cp.MODEL_INVALID:
+            raise ValueError(f"The program of the map is none: {self.model.validate()}")
         if status not in (self.cp.OPTIMAL, self.cp.FEASIBLE):
             return Answer("unknown")
         self._take(solver)

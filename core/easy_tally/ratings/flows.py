@@ -99,15 +99,17 @@ def together(flows: Iterable[Flow], at_once: int | None = None) -> Flow:
     for flow in flows:
         whole.add(flow.base, flow.missing_rails())
         whole.surges += flow.surges
-    whole.surges.sort(key=_surge_w, reverse=True)
+    whole.surges.sort(key=_rank, reverse=True)
     whole.base = dict(whole.amps)
     for surge in whole.surges[:at_once]:
         whole.add(surge, ())
     return whole
 
 
-def _surge_w(surge: Surge) -> float:
-    return sum(max(likelies(amps)) * RAIL_V[rail] for rail, amps in surge.items())
+def _rank(surge: Surge) -> tuple[float, float]:
+    """By watts; of equal ones what adds more at 12 V, whichever was plugged in first."""
+    watts = sum(max(likelies(amps)) * RAIL_V[rail] for rail, amps in surge.items())
+    return watts, max(likelies(surge.get("v12", NO_SERIES)))
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
