@@ -187,13 +187,13 @@ def _longest(of: Served, path: str, times: int) -> float:
 
 def heavy(of: Served, most: int) -> None:
     """What a reader of Heron waits beside those who ask for the heaviest of a large build."""
-    large = json.loads(HERON)
-    disk = next(p for p in large["parts"] if p["key"] == "disk") | {"count": 64}
-    large["parts"] += [disk | {"key": f"disk-{i}"} for i in range(27)]
-    small, large = (
-        f"/api/v1/builds/{of.call('POST', '/api/v1/builds/open', {'text': text})[1]['key']}"
-        for text in (HERON, json.dumps(large))
+    file = json.loads(HERON)
+    disk = next(p for p in file["parts"] if p["key"] == "disk") | {"count": 64}
+    file["parts"] += [disk | {"key": f"disk-{i}"} for i in range(27)]
+    opened = (
+        of.call("POST", "/api/v1/builds/open", {"text": x})[1] for x in (HERON, json.dumps(file))
     )
+    small, large = (f"/api/v1/builds/{built['key']}" for built in opened)
     waits = []
     for many in (0, 1, most):
         over = threading.Event()

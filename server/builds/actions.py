@@ -9,7 +9,7 @@ from __future__ import annotations
 from collections import Counter
 from collections.abc import Callable
 from contextlib import suppress
-from dataclasses import dataclass, replace
+from dataclasses import dataclass, field, replace
 from typing import NamedTuple
 
 from config.writing import writing
@@ -153,19 +153,18 @@ class _Step(NamedTuple):
 
 @dataclass(frozen=True, kw_only=True)
 class _Look:
-    """What some edits of a build lead to, one after another, and how each is answered: nothing is
-    written yet."""
+    """What edits of a build, or a step through its history, lead to, one after another: nothing is
+    written yet. `answers`: of each edit how it is refused, or whether it changes anything."""
 
-    version: int
     before: Build
     after: Build
-    answers: list[_Step | Exception]
+    steps: list[_Step]
     meanwhile: Meanwhile
+    answers: list[Exception | bool] = field(default_factory=list)
 
-    @property
-    def steps(self) -> list[_Step]:
-        """Those that change something."""
-        return [s for s in self.answers if isinstance(s, _Step) and s.touched]
+    def holds(self, row: models.Build) -> bool:
+        """Whether nobody wrote since."""
+        return self.meanwhile.began == row.version
 
 
 def act(owner: Owner, key: str, base_version: int, edit: Edit) -> Written:
@@ -180,13 +179,13 @@ def _act(of: tuple[Owner, str], asked: list[_Asked]) -> list[Written | Exception
     ahead = _ahead(owner, key, lambda row: _look(row, asked))
     with writing():
         row = find(owner, key)
-        look = ahead if ahead and ahead.version == row.version else _look(row, asked)
+        look = ahead if ahead and ahead.holds(row) else _look(row, asked)
         errors = [a for a in look.answers if isinstance(a, Exception)]
         if len(errors) == len(look.answers):
             return [*errors]
         written = _log(row, look)
     return [
-        a if isinstance(a, Exception) else written if a.touched else replace(written, changed=[])
+        a if isinstance(a, Exception) else written if a else replace(written, changed=[])
         for a in look.answers
     ]
 
@@ -211,21 +210,22 @@ def _ahead(owner: Owner, key: str, look: Callable[[models.Build], _Look]) -> _Lo
 def _look(row: models.Build, asked: list[_Asked]) -> _Look:
     """What edits lead to, and which of them are refused."""
     before = now = results.current(row)
-    version, places = row.version, store.Places(row)
-    meanwhile = Meanwhile(row, (a.base_version for a in asked))
-    answers: list[_Step | Exception] = []
+    places, meanwhile = store.Places(row), Meanwhile(row, (a.base_version for a in asked))
+    steps: list[_Step] = []
+    answers: list[Exception | bool] = []
     for a in asked:
         try:
             after, touched = _looked_at(a, now, meanwhile)
         except (EasyTallyError, StaleEdit) as error:
             answers.append(error)
             continue
-        answers.append(_Step(a.edit.title(now)[:200] if touched else "", touched))
+        answers.append(bool(touched))
         if touched:
             places.put(touched)
             meanwhile.add(touched)
+            steps.append(_Step(a.edit.title(now)[:200], touched))
             now = after
-    return _Look(version=version, before=before, after=now, answers=answers, meanwhile=meanwhile)
+    return _Look(before=before, after=now, steps=steps, meanwhile=meanwhile, answers=answers)
 
 
 def _looked_at(a: _Asked, before: Build, meanwhile: Meanwhile) -> tuple[Build, list[Touched]]:
@@ -328,17 +328,15 @@ def _step(
         touched = back_or_forth(row)
         before, meanwhile = results.current(row), Meanwhile(row, [base_version])
         meanwhile.check(base_version, touched, before, None)
-        version = row.version
         meanwhile.add(touched)
         after = same(store.with_images(row, before, touched), before)
-        return _Look(version=version, before=before, after=after,
-                     answers=[_Step("", touched)], meanwhile=meanwhile)  # fmt: skip
+        return _Look(before=before, after=after, steps=[_Step("", touched)], meanwhile=meanwhile)
 
     with _TOGETHER.one_at_a_time((owner, key)):
         ahead = _ahead(owner, key, step)
         with writing():
             row = find(owner, key)
-            look = ahead if ahead and ahead.version == row.version else step(row)
+            look = ahead if ahead and ahead.holds(row) else step(row)
             row.head += way
             worked = _write(row, look)
             return Written(row, worked, look.steps[0].touched, titles(row))
@@ -352,7 +350,7 @@ def _write(row: models.Build, look: _Look) -> results.Worked:
     """Make the tables hold what was looked at."""
     steps, after = [s.touched for s in look.steps], look.after
     store.write_all(row, steps)
-    row.version += len(steps)
+    row.version = look.meanwhile.version
     header = ["header"] if any(t["entity"] == "build" for ts in steps for t in ts) else []
     row.save(update_fields=["version", "head", "changed_at", *header])
     models.Write.objects.bulk_create(

@@ -28,23 +28,19 @@ class Meanwhile:
     all of them; what they write themselves, one after another, is added."""
 
     def __init__(self, row: models.Build, base_versions: Iterable[int]) -> None:
-        self.version = row.version
+        self.began = self.version = row.version
         oldest = min((b for b in base_versions if b >= 1), default=row.version)
         self._theirs: list[tuple[int, list[str]]] = []
         if oldest < row.version:
             later = row.writes.filter(version__gt=oldest)
             self._theirs += later.values_list("version", "touched")
-        self._known = len(self._theirs)
+        #: Each version that was added, with what it touched.
+        self.added: list[tuple[int, list[str]]] = []
 
     def add(self, touched: list[Touched]) -> None:
         """One more version, which touched this."""
         self.version += 1
-        self._theirs.append((self.version, sorted(p for t in touched for p in paths(t))))
-
-    @property
-    def added(self) -> list[tuple[int, list[str]]]:
-        """Each version that was added, with what it touched."""
-        return self._theirs[self._known :]
+        self.added.append((self.version, sorted(p for t in touched for p in paths(t))))
 
     def check(
         self, base_version: int, touched: list[Touched], before: Build, edit: Edit | None
@@ -55,7 +51,8 @@ class Meanwhile:
             return
         if not 1 <= base_version < self.version:
             raise StaleEdit(self.version, [("version", base_version, self.version)])
-        theirs = {p for version, ps in self._theirs if version > base_version for p in ps}
+        written = [*self._theirs, *self.added]
+        theirs = {p for version, ps in written if version > base_version for p in ps}
         mine = {k: v for t in touched for k, v in paths(t).items()}
         if edit is not None:
             mine |= {p: mine.get(p) for p in edit.asks_for() if p not in mine}

@@ -17,8 +17,8 @@ from .columns import Column, Columns, Relaxed, cable_classes, devices_of, port_c
 from .targets import Device
 from .world import World
 
-#: Whole numbers that stand for one ampere: what a hundred columns lose by rounding is less than
-#: what the checker lets pass, so that both find the same of a sum that is just at a limit.
+#: Whole numbers that stand for one ampere. Twice as many runs as a limit has amperes lose less by
+#: rounding than the checker lets pass: both find the same of a sum that is just at the limit.
 _PER_A = 1_000_000_000
 #: More surges than any build has, each counted once for a port.
 _MANY = 10_000

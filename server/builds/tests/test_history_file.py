@@ -28,9 +28,7 @@ class HistoryFile(ApiCase):
 
     def states(self, row: Build) -> list[str]:
         """The file of a build at every step of its history, from its beginning on."""
-        owner, found = current_owner(), []
-        while row.head:
-            row = actions.undo(owner, row.key, row.version).row
+        owner, found, row = current_owner(), [], self._begun(row)
         while True:
             found.append(build_file.write(results.current(row)))
             if row.head == Change.objects.filter(build=row).count():
@@ -52,6 +50,21 @@ class HistoryFile(ApiCase):
         copy = Build.objects.get(key=opened["key"])
         self.assertEqual(history.export(copy), self.text)
         self.assertEqual(copy.owner, current_owner())
+
+    def test_a_change_that_touched_nothing_is_a_step_like_any_other(self) -> None:
+        value = json.loads(self.text)
+        value["changes"][1]["images"] = []
+        value["changes"][2:] = []
+        value["head"] = 0
+        value["build"] = json.loads(build_file.write(results.current(self._begun(self.row))))
+        row = history.take(current_owner(), json.dumps(value))
+        self.assertEqual(len(self.states(row)), 3)
+        self.assertEqual(Build.objects.get(pk=row.pk).head, 2)
+
+    def _begun(self, row: Build) -> Build:
+        while row.head:
+            row = actions.undo(current_owner(), row.key, row.version).row
+        return row
 
     def test_a_fault_in_the_middle_leaves_nothing(self) -> None:
         real, calls = history._add, []
