@@ -16,7 +16,7 @@ class Fits(unittest.TestCase):
             ("atx20+4", "marked", "atx24"), ("atx24", "whole", "atx24"),
             ("atx20", "whole", "atx20"), ("atx20", "whole", "atx24"),
             ("eps4+4", "whole", "eps8"), ("eps4+4", "marked", "eps4"),
-            ("eps4+4", "loose", "eps4"), ("eps8", "whole", "eps8"),
+            ("eps8", "whole", "eps8"),
             ("eps4", "whole", "eps4"), ("pcie6+2", "whole", "pcie8"),
             ("pcie6+2", "marked", "pcie6"), ("pcie8", "whole", "pcie8"),
             ("pcie6", "whole", "pcie6"), ("16pin", "whole", "16pin"), ("sata", "whole", "sata"),
@@ -36,6 +36,12 @@ class Fits(unittest.TestCase):
         answer = fit("eps4", "whole", "eps8", eps4_in_eps8=True)
         self.assertTrue(answer.fits)
         self.assertEqual(answer.mated, "eps4")
+
+    def test_of_a_4_4_only_the_marked_half_by_its_keying(self) -> None:
+        """A build of an earlier version that has the other one in opens; it is told."""
+        answer = fit("eps4+4", "loose", "eps4")
+        self.assertEqual((answer.fits, answer.mated), (False, "eps4"))
+        self.assertIn("by its keying", answer.reason)
 
     def test_20_pin_in_24_pin_counts_as_20_pin_and_warns(self) -> None:
         answer = fit("atx20", "whole", "atx24")

@@ -291,7 +291,7 @@ class NoMap(unittest.TestCase):
     def test_curlew_says_why_and_each_repair_gives_a_whole_map(self) -> None:
         b = _demo("curlew")
         said = map_it(b)
-        self.assertEqual((said.status, said.unfed), ("impossible", ("Whimbrel XL · b",)))
+        self.assertEqual((said.status, said.unfed), ("impossible", ("Whimbrel XL · c",)))
         self.assertEqual(len(said.why), 3)
         for way in said.repairs:
             with self.subTest(way.text):

@@ -15,8 +15,8 @@ from easy_tally.wiring import Offer, Wired
 from easy_tally.wiring.offers import offers_for_plug, offers_for_socket
 
 from .helpers import board, build, card, disk, exact, graphics_cable, ref, run, sata_cable, supply
+from .machines import machine
 from .test_editing import _bench
-from .test_oracle import _machine
 
 
 class ForASocket(unittest.TestCase):
@@ -121,7 +121,7 @@ class AsItComesTo(unittest.TestCase):
     def test_over_many_machines(self) -> None:
         told = 0
         for seed in range(8):
-            b = _machine(seed)
+            b = machine(seed)
             of = b.supply
             assert of is not None
             limits = tuple(g.model_copy(update={"limit_a": 25}) for g in of.groups)

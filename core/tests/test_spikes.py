@@ -96,7 +96,9 @@ class RideThrough(unittest.TestCase):
         self.assertEqual(ride_through("3.1", 450, True, usual), (1.5, 1.45, 1.35, 1.1))
         self.assertEqual(ride_through("3.0", 1000, False, usual), (1.5, 1.45, 1.35, 1.1))
         self.assertEqual(ride_through("classic", 1000, True, usual), (1.3, 1.2, 1.1, 1.05))
-        self.assertIsNone(ride_through(None, 1000, True, usual))
+        self.assertEqual(ride_through(None, 1000, True, usual), (1.3, 1.2, 1.1, 1.05))
+        braver = Assumptions(ride_classic_0_1ms=2.5)  # no more than any design is known to
+        self.assertEqual(ride_through(None, 400, True, braver), (1.5, 1.2, 1.1, 1.05))
 
     def test_what_a_classic_one_rides_through_is_an_assumption(self) -> None:
         """665 W at 0.1 ms: 450 W rides 585 W at 1.3 and 675 W at 1.5."""
@@ -122,8 +124,13 @@ class RideThrough(unittest.TestCase):
         self.assertEqual(self._status(rated_w=450, v12_a=36)[0], "fail")
         self.assertEqual(self._status(rated_w=450, v12_a=37)[0], "pass")
 
-    def test_unknown_design_is_unknown(self) -> None:
-        self.assertEqual(self._status(design=None)[0], "unknown")
+    def test_without_its_design_it_is_held_against_the_older_one(self) -> None:
+        """665, 569, 473 and 393 W: 450 W ride 585 at 0.1 ms; 550 W ride 715, 660, 605 and 577.5."""
+        self.assertEqual(self._status(rated_w=450, design=None), ("fail", "0.1"))
+        self.assertEqual(self._status(rated_w=550, design=None)[0], "pass")
+        needs = analyse(build(board(), card(), supply=supply(design=None))).sizing
+        rule = next(r for r in needs.rules if r.id == "spikes")
+        self.assertAlmostEqual(rule.watts.likely, 665 / 1.3)  # type: ignore[union-attr]
 
     def test_sizing_rule(self) -> None:
         """665 ÷ 1.5 = 443.3, 569 ÷ 1.45 = 392.4, 473 ÷ 1.35 = 350.4, 393 ÷ 1.1 = 357.3 W."""

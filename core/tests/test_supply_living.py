@@ -179,10 +179,11 @@ class HoldUp(unittest.TestCase):
 
     def test_without_a_ups_or_a_design(self) -> None:
         self.assertEqual(_of("hold-up", _load(v12=100)).status, "pass")
-        blank = _of(
-            "hold-up", _load(v12=100), supply=supply(design=None), place=Place(ups_transfer_ms=5)
-        )  # fmt: skip
-        self.assertEqual(blank.status, "unknown")
+        for load, transfer, status in ((700, 17, "pass"), (900, 12, "pass"), (900, 12.1, "fail")):
+            blank = supply(design=None, v12_a=83)  # the shortest of any design
+            place = Place(ups_transfer_ms=transfer)
+            found = _of("hold-up", _load(v12=load), supply=blank, place=place)
+            self.assertEqual(found.status, status, (load, transfer))
 
 
 class Lives(unittest.TestCase):

@@ -95,7 +95,7 @@ class Impossible(unittest.TestCase):
 
     def test_a_cable_short(self) -> None:
         self._why(
-            _mapped(_ONE), ("Card · b",),
+            _mapped(_ONE), ("Card · a", "Card · b"),  # by one alone it would carry both
             "2 sockets have to be fed, 8-pin graphics: 2 × Card.",
             "There is 1 cable like One, with one 6+2-pin graphics plug.",
         )  # fmt: skip
@@ -103,7 +103,7 @@ class Impossible(unittest.TestCase):
     def test_a_port_short(self) -> None:
         of = supply(ports=tuple(p for p in supply().ports if p.key not in ("g2", "g3")))
         self._why(
-            _mapped(_ONE, _TWO, supply=of), ("Card · b",),
+            _mapped(_ONE, _TWO, supply=of), ("Card · a", "Card · b"),
             "2 sockets have to be fed, 8-pin graphics: 2 × Card.",
             "The supply has 1 graphics port: G1.",
         )  # fmt: skip

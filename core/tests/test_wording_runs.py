@@ -35,10 +35,10 @@ def _texts(b: Build, words: str) -> list[str]:
 
 class Over(unittest.TestCase):
     def test_one_plug_that_carries_too_much(self) -> None:
-        """400 − 50 W by the slot, half of it: 175 W of 150, 117 %."""
+        """400 − 50 W by the slot, all of it by the one plug that is in: 350 W of 150, 233.3 %."""
         found = _mend(_one(400))["G1 One"]
         self.assertEqual(
-            found.text, "Granted by standard, Card · a: 175 W of 150 W, 117 %, at full load."
+            found.text, "Granted by standard, Card · a: 350 W of 150 W, 234 %, at full load."
         )
         self.assertEqual(found.fix, "Feed Card · b too, which then takes its share.")
         both = build(
@@ -104,7 +104,7 @@ class Over(unittest.TestCase):
     def test_a_plug_that_does_not_reach(self) -> None:
         """700 mm of route and 40 of slack: 140 more than 600."""
         far = Case(name="Case", routes=(Route(area="card", length_mm=700),))
-        found = _mend(_one(case=far))["G1 One"]
+        found = _mend(_one(150, case=far))["G1 One"]
         self.assertEqual(
             found.text, "Reach to Card · a: 600 mm, and the way is 740 mm; it is 140 mm short."
         )
@@ -229,13 +229,13 @@ class Unknown(unittest.TestCase):
             connections=(Connection(plug="out", socket=ref("card#1/a")),),
         )  # fmt: skip
         found = _mend(
-            _one(runs=(run("one", "g1", a="ext#1/in"),), extensions=(longer,),
+            _one(150, runs=(run("one", "g1", a="ext#1/in"),), extensions=(longer,),
                  case=Case(name="Case"))
         )["G1 One"]  # fmt: skip
         self.assertEqual(found.fix, "Measure the way to the card, and enter it with the case.")
 
     def test_a_case_without_the_route(self) -> None:
-        found = _mend(_one(case=Case(name="Case")))["G1 One"]
+        found = _mend(_one(150, case=Case(name="Case")))["G1 One"]
         self.assertEqual(found.text, "Reach to Card · a: the case states no route to it.")
         self.assertEqual(found.fix, "Measure the way to the card, and enter it with the case.")
 

@@ -5,6 +5,7 @@ EasyTallyError
 │   └── BadFile       the same for a whole file: also says which place in it
 ├── Refused           a move that is never allowed: the reason, with its numbers
 ├── WouldRelease      an edit that would unplug something: names it, wants consent
+├── NotDecided        a search that stopped at a bound of its own: nothing is proven
 └── NotThere          a key that names nothing in this build
 """
 
@@ -44,3 +45,7 @@ class WouldRelease(EasyTallyError):
 
 class NotThere(EasyTallyError):
     """A key that names nothing in this build."""
+
+
+class NotDecided(EasyTallyError):
+    """A search stopped at a bound of its own: it found nothing, and there may be something."""

@@ -15,7 +15,7 @@ from ..things.same import connected
 from ..things.supply import port_takes
 from ..wiring import Carrier, Feed, Wired, never_allowed
 from ..wiring.never import why_never
-from ..wiring.offers import free_half, free_ports_for, why_no_port, why_not_here
+from ..wiring.offers import free_ports_for, why_no_port, why_not_here
 from .base import EditBase
 from .cables import cable_of, name_of
 from .released import BETWEEN
@@ -40,10 +40,11 @@ class Connect(EditBase):
         plug, into = _plug(carrier, self.plug), wired.inputs.get(str(self.socket))
         if into is None:
             raise NotThere(f"There is no socket {self.socket} in this build.")
-        half = self.half or free_half(wired, carrier, plug, into)
+        half = self.half or best_half(plug.kind, into.socket.kind, wired.eps4_in_eps8)
         answer = fit(plug.kind, half, into.socket.kind, wired.eps4_in_eps8)
         reason = "" if answer.fits else answer.reason
-        if reason := reason or why_never(wired, carrier, plug, into):
+        mated = answer.mated or into.socket.kind
+        if reason := reason or why_never(wired, carrier, plug, into, mated):
             raise Refused(reason)
         new = Connection(plug=plug.key, half=half, socket=self.socket)
         if isinstance(carrier, Cable):

@@ -386,7 +386,7 @@ def _betweens(wired: Wired) -> tuple[BetweenAnswer, ...]:
             BetweenAnswer(
                 key=b.key, kind=type(b.of).__name__.lower(), name=b.name, leads=tuple(leads),
                 plugs=tuple(_plug(wired, b.key, p, None) for p in b.plugs), cables=tuple(cables),
-                wrong=next(never(b), ""),
+                wrong=breach.words if (breach := never(b)) else "",
             )
         )  # fmt: skip
     return tuple(found)

@@ -56,7 +56,7 @@ def _step(a: Analysis, rated_w: int, at: str) -> Step:
     now = a.build.supply
     supply = Supply(
         name=f"{rated_w} W", rated_w=rated_w, family="any",
-        design=(now.design if now else None) or "3.1",
+        design=now.design if now else "3.1",
         fan_off_share=now.fan_off_share if now else 0.0,
     )  # fmt: skip
     if now is not None:

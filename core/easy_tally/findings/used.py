@@ -50,7 +50,7 @@ def _uses(a: Analysis, before: tuple[RunResult, ...], name: str) -> Iterator[str
         yield from (p.name for p in found if isinstance(p, kind))
         return
     if name.startswith("ride_"):
-        if a.build.supply is not None and a.build.supply.design == "classic":
+        if a.build.supply is not None and a.build.supply.design in ("classic", None):
             yield a.build.supply.name
         return
     carried = demands(wired, loads)

@@ -7,10 +7,11 @@ from __future__ import annotations
 
 from .program import GOALS, Facts, Program, Stopped
 from .repairs import InStock, OtherSupply, Repair, repairs
+from .scenarios import scenarios
 from .solve import GoalValue, Mapping, Progress, Wish, applied, solve
 from .swap import Move, Needed, bill, moves
 from .why import Fact, why_not
-from .world import scenarios, world
+from .world import world
 
 __all__ = [
     "GOALS", "Fact", "Facts", "GoalValue", "InStock", "Mapping", "Move", "Needed", "OtherSupply",

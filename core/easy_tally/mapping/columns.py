@@ -5,18 +5,18 @@ from __future__ import annotations
 from collections import Counter
 from collections.abc import Iterator, Mapping
 from dataclasses import dataclass, field, replace
-from itertools import combinations_with_replacement, product
+from itertools import product
 
 from ..base.rounding import up
-from ..base.units import RAIL_V
 from ..standards.connectors import CONNECTORS, PINS, Half, SocketKind
 from ..things.cables import Cable, Plug, Run
 from ..things.fits import best_half, fit
 from ..things.supply import Port, port_takes
+from ..wiring.never import GRAPHICS, breaches
 from ..wiring.wired import pins_wired
 from .draws import START, Draw, Four
-from .limits import GRAPHICS, Sum, Use, alone, judge, port_shares, ports_held
-from .targets import Device, Target
+from .limits import Sum, Use, Why, alone, judge, paths, port_shares, ports_held
+from .targets import Beyond, Device, Target, heavier
 from .world import World
 
 #: Shares up to this many percents count as this: margin that nobody needs.
@@ -112,7 +112,8 @@ class Columns:
 
     def __post_init__(self) -> None:
         build = self.world.build
-        self.sum = Sum(build.assumptions, build.spin_up_at_once)
+        free: frozenset[Why] = frozenset({"rating"} if self.relaxed.ratings else ())
+        self.sum = Sum(build.assumptions, build.spin_up_at_once, free)
 
     def of(self, cable: CableClass, ports: list[PortClass]) -> list[Column]:
         """The columns of one make of cable."""
@@ -182,29 +183,26 @@ class Columns:
         yield from _walk(cable.plugs, options, ordered, (), Counter(), self._limits())
 
     def _limits(self) -> dict[int, int]:
-        pools = self.world.pools
+        """How often a cable may feed a class, by its number; and a pool, by -1 and less: of things
+        with several leads a cable feeds one."""
+        pools, betweens = self.world.pools, self.world.wired.betweens
         most = {t.id: len(t.refs) for t in self.world.targets if t.refs}
-        return most | {w.lead.id: w.leads * len(pools[w.pool]) for w in self.world.ways}
+        for n, of in enumerate(pools):
+            most[-1 - n] = 1 if len(betweens[of[0]].sockets) > 1 else len(of)
+        return most
 
     def _options(self, cable: Cable, plug: Plug) -> list[tuple[Use, ...]]:
         allows = self.world.wired.eps4_in_eps8
-        single: list[tuple[Use, ...]] = []
-        halves: list[Use] = []
+        found: list[tuple[Use, ...]] = []
         for t in self.world.targets:
             half = best_half(plug.kind, t.kind, allows)
             answer = fit(plug.kind, half, t.kind, allows)
             if answer.fits and answer.mated is not None:
                 use = self._use(cable, plug, half, t, answer.mated)
-                fine = not use.alone.over or self.relaxed.ratings  # type: ignore[union-attr]
-                if fine and (t.pins_12v is None or t.pins_12v == use.pins["v12"]):
-                    single.append((use,))
-                    if half == "marked" and plug.kind == "eps4+4" and t.kind == "eps4":
-                        halves.append(use)
-        pairs = [
-            (a, Use(plug, "loose", b.target, b.mated, b.pins, b.alone))
-            for a, b in combinations_with_replacement(halves, 2)
-        ]
-        return [*single, *pairs]
+                fits = t.pins_12v is None or t.pins_12v == use.pins["v12"]
+                if fits and not (use.alone and use.alone.over) and not breaches(paths((use,))):
+                    found.append((use,))
+        return found
 
     def _fixed(
         self, cable: Cable, plug: Plug, to: list[tuple[Half, str]], whole: bool
@@ -216,7 +214,7 @@ class Columns:
             of = ref.partition("#")[0]
             found = []
             for t in self.world.targets:
-                own = ref in t.refs or (t.of is not None and not t.refs and t.of.key == of)
+                own = ref in t.refs or (not t.refs and self._is_lead(t, of, ref))
                 answer = fit(plug.kind, half, t.kind, allows)
                 if own and answer.fits and answer.mated is not None:
                     use = self._use(cable, plug, half, t, answer.mated)
@@ -225,6 +223,16 @@ class Columns:
             choices.append(found)
         held = [tuple(c) for c in product(*choices)]
         return [*held, None] if whole else held  # type: ignore[list-item]
+
+    def _is_lead(self, t: Target, of: str, ref: str) -> bool:
+        """Whether a class of leads has this one, or one like it of the same thing."""
+        lead = self.world.wired.inputs[ref].socket
+        plain = {"key": "k"}
+        return (
+            t.pool is not None
+            and of in self.world.pools[t.pool]
+            and t.socket.model_copy(update=plain) == lead.model_copy(update=plain)
+        )
 
     def _use(self, cable: Cable, plug: Plug, half: Half, t: Target, mated: SocketKind) -> Use:
         use = Use(plug, half, t, mated, pins_wired(mated, plug, t.socket))
@@ -238,9 +246,7 @@ class Columns:
         sum_ = self.sum.fresh()
         routed = build.case is not None and not self.relaxed.reach
         whole = judge(sum_, cable, uses, rule, routed)
-        if sum_.over and not (self.relaxed.ratings and sum_.why not in ("reach", "house rule")):
-            return None
-        return sum_, whole
+        return None if sum_.over else (sum_, whole)
 
     def _column(
         self, cable: CableClass, place: tuple[PortClass, ...], uses: tuple[Use, ...], sum_: Sum,
@@ -251,7 +257,7 @@ class Columns:
         here = self.sum.fresh()
         here.share, here.unknown = sum_.share, sum_.unknown
         ports_held(here, of, ports, whole)
-        if here.over and not self.relaxed.ratings:
+        if here.over:
             return None
         starts = 0
         if any(u.target.drive for u in uses):
@@ -264,13 +270,13 @@ class Columns:
             percent=max(ENOUGH_PERCENT, up(here.share * 100) or 0), unknown=here.unknown,
             last_mm=round(max(u.plug.at_mm for u in uses)), start_tenths=starts,
             chained=len({u.plug.key for u in uses if u.target.kind in GRAPHICS}) > 1,
-            fewer=sum(_has_fewer(u) for u in uses),
+            fewer=sum(has_fewer(u) for u in uses),
             groups=tuple(dict.fromkeys(p.group for p in ports if p.group is not None)),
             amps=_amps(ports, whole),
         )  # fmt: skip
 
 
-def _has_fewer(u: Use) -> bool:
+def has_fewer(u: Use | Beyond) -> bool:
     """Whether a plug has fewer pins than its socket."""
     usual = u.target.socket.pins_12v or PINS[u.mated]["v12"]
     return (
@@ -327,12 +333,16 @@ def _walk(
         if choice is not None:
             if ordered and _beaten(plugs, options, done, choice):
                 continue
-            more = Counter(u.target.id for u in choice)
-            if any(used[k] + n > most.get(k, 0) for k, n in more.items()):
+            more = Counter(_counts_as(u.target) for u in choice)
+            if any(used[k] + n > most[k] for k, n in more.items()):
                 continue
             yield from _walk(plugs, options, ordered, (*done, choice), used + more, most)
         else:
             yield from _walk(plugs, options, ordered, (*done, None), used, most)
+
+
+def _counts_as(t: Target) -> int:
+    return t.id if t.pool is None else -1 - t.pool
 
 
 def _beaten(
@@ -344,7 +354,7 @@ def _beaten(
     for near, there in zip(plugs, done, strict=False):
         if not _like(near, own):
             continue
-        if there is None or (len(there) == len(choice) == 1 and _heavier(choice[0], there[0])):
+        if there is None or heavier(choice[0].target, there[0].target):
             return True
     return False
 
@@ -353,22 +363,6 @@ def _like(a: Plug, b: Plug) -> bool:
     return (a.kind, a.grade, a.pins_12v, a.contact_a, a.sense) == (
         b.kind, b.grade, b.pins_12v, b.contact_a, b.sense,
     )  # fmt: skip
-
-
-def _heavier(a: Use, b: Use) -> bool:
-    """Whether one draws at least as much as another on every rail and in every state, and more in
-    one; of two that draw the same the class that stands first."""
-    if a.target.draw.missing or b.target.draw.missing:
-        return False
-    one, two = _flat(a.target.draw), _flat(b.target.draw)
-    if one == two:
-        return a.target.id < b.target.id
-    return all(one.get(k, 0.0) >= x for k, x in two.items())
-
-
-def _flat(draw: Draw) -> dict[str, float]:
-    lines = draw.lines(None)
-    return {f"{r}{i}": x for r in RAIL_V if r in lines for i, x in enumerate(lines[r]) if x}
 
 
 def _keep_best(best: dict[object, list[Column]], c: Column) -> None:

@@ -10,10 +10,11 @@ from __future__ import annotations
 from collections.abc import Mapping
 from dataclasses import dataclass, field
 from itertools import pairwise
+from typing import Literal
 
 from ..base.rounding import TOLERANCE
 from ..base.units import GROUND, LINES, RAIL_V, Line
-from ..standards.connectors import CONNECTORS, SENSE_GRANT_W, Half, SocketKind
+from ..standards.connectors import CONNECTORS, SENSE_GRANT_W, Half, Sense, SocketKind
 from ..standards.contacts import contact_limit_a, derating
 from ..standards.wires import DROP_OVER, WIRE_MOHM_PER_M
 from ..things.adapters import Adapter
@@ -21,6 +22,7 @@ from ..things.assumptions import Assumptions
 from ..things.cables import Cable, Plug
 from ..things.rules import BY_PLUG_W
 from ..things.supply import Port
+from ..wiring.never import Path, breaches
 from ..wiring.wired import Carrier
 from .draws import NOTHING, START, Draw, Four, together
 from .targets import Beyond, Target
@@ -29,7 +31,6 @@ from .targets import Beyond, Target
 _LEAD_W = 150.0
 #: Draws whose lines are remembered at the most.
 _MEMO = 60_000
-GRAPHICS = ("pcie8", "pcie6", "16pin")
 
 
 @dataclass(frozen=True, slots=True)
@@ -45,34 +46,43 @@ class Use:
     alone: Sum | None = None
 
 
+#: Why a way of using a cable is no way: by a rating, by the way that its plugs have to go, by the
+#: rule for chained plugs, or never at all.
+Why = Literal["rating", "reach", "rule", "never"]
+
+
 @dataclass(slots=True)
 class Sum:
-    """What is found on the way: stops at the first that is over."""
+    """What is found on the way. `free`: what may be over all the same; all else ends the search."""
 
     assume: Assumptions
     at_once: int | None
+    free: frozenset[Why] = frozenset()
     over: bool = False
     unknown: int = 0
     share: float = 0.0
-    why: str = ""
     heats: dict[float | None, float] = field(default_factory=dict)
     #: Lines of draws that were asked for before, with the draw, so that it stays what it is.
     memo: dict[int, tuple[Draw, list[tuple[Line, Four, bool]]]] = field(default_factory=dict)
 
     def fresh(self) -> Sum:
         """One that stands on the same, with nothing found yet."""
-        return Sum(self.assume, self.at_once, heats=self.heats, memo=self.memo)
+        return Sum(self.assume, self.at_once, self.free, heats=self.heats, memo=self.memo)
+
+    def refuse(self, why: Why) -> None:
+        """Something is over, or not to be."""
+        self.over = self.over or why not in self.free
 
     def add(self, other: Sum) -> None:
         """With what another found."""
-        if other.over and not self.over:
-            self.over, self.why = True, other.why
+        self.over = self.over or other.over
         self.unknown += other.unknown
         self.share = max(self.share, other.share)
 
     def hold(
-        self, load: Four, limit: float | None, each: float, start: float, missing: bool, why: str
-    ) -> None:
+        self, load: Four, limit: float | None, each: float, start: float, missing: bool,
+        why: Why = "rating",
+    ) -> None:  # fmt: skip
         """Hold a load in four states against a limit, eased at start."""
         if limit is None:
             self.unknown += 1
@@ -80,7 +90,7 @@ class Sum:
         eased = load[START] / start
         worst = max(load[0], load[1], load[2], eased) * each
         if worst > limit * TOLERANCE:
-            self.over, self.why = True, self.why or why
+            self.refuse(why)
         elif missing:
             self.unknown += 1
         if limit > 0:
@@ -110,7 +120,7 @@ class Sum:
             if line in only:
                 n = pins.get(line, 0)
                 each, limit = (uneven / n, rating) if n else (1.0, 0.0)
-                self.hold(load, limit, each, self.assume.start_factor, missing, "pins")
+                self.hold(load, limit, each, self.assume.start_factor, missing)
 
     def lines(self, draw: Draw) -> list[tuple[Line, Four, bool]]:
         """Every line that carries something or whose load is not known."""
@@ -132,21 +142,21 @@ class Sum:
         """Amperes by line, of those that carry something."""
         return {line: load for line, load, _ in self.lines(draw)}
 
-    def grants(self, plug: Plug, mated: SocketKind, target: Target, sense: object) -> None:
+    def grants(self, mated: SocketKind, target: Target, sense: Sense | None) -> None:
         """What a standard grants a socket."""
         row = CONNECTORS[mated]
         if row.grant_w is None and row.grant_rail_a is not None:
             for line, load, missing in self.lines(target.draw):
                 if line != GROUND:
-                    self.hold(load, row.grant_rail_a, 1.0, 1.0, missing, "grant")
+                    self.hold(load, row.grant_rail_a, 1.0, 1.0, missing)
         if row.grant_w is None:
             return
         limit: float | None = row.grant_w
         if mated == "16pin":
-            limit = None if sense is None else SENSE_GRANT_W[sense, target.version]  # type: ignore[index]
-        self._watts(target.draw, limit, "grant")
+            limit = None if sense is None else SENSE_GRANT_W[sense, target.version]
+        self._watts(target.draw, limit)
 
-    def _watts(self, draw: Draw, limit: float | None, why: str) -> None:
+    def _watts(self, draw: Draw, limit: float | None, why: Why = "rating") -> None:
         load = self.loads(draw).get("v12", NOTHING)
         self.hold(load, limit, RAIL_V["v12"], 1.0, "v12" in draw.missing, why)
 
@@ -167,12 +177,12 @@ class Sum:
             each, limit = (1 / n, each_a) if n else (1.0, 0.0)
             if conductors is None:
                 limit = None
-            self.hold(load, limit, each, self.assume.start_factor, missing, "wires")
+            self.hold(load, limit, each, self.assume.start_factor, missing)
 
-    def dropped(self, lost: Mapping[Line, Four | None], draw: Draw) -> None:
-        """Volts lost at one plug, out and back."""
+    def dropped(self, lost: Mapping[Line, Four | None], draw: Draw, missing: bool) -> None:
+        """Volts lost at one plug, out and back; `missing`: a current on the way is not known."""
         back = lost.get(GROUND)
-        for line, _, missing in self.lines(draw):
+        for line, _, _ in self.lines(draw):
             if line == GROUND:
                 continue
             out = lost.get(line)
@@ -181,7 +191,7 @@ class Sum:
                 continue
             both = (out[0] + back[0], out[1] + back[1], out[2] + back[2], out[3] + back[3])
             limit = DROP_OVER * RAIL_V[line]  # type: ignore[index]
-            self.hold(both, limit, 1.0, 1.0, missing, "drop")
+            self.hold(both, limit, 1.0, 1.0, missing)
 
     def house_rule(self, uses: tuple[Use, ...], whole: Draw, rule: str) -> None:
         """The rule for two and more graphics plugs of one cable."""
@@ -192,9 +202,9 @@ class Sum:
             return
         if rule == "never":
             n = float(len(plugs))
-            self.hold((n, n, n, n), 1.0, 1.0, 1.0, False, "house rule")
+            self.hold((n, n, n, n), 1.0, 1.0, 1.0, False, "rule")
         else:
-            self._watts(whole, BY_PLUG_W, "house rule")
+            self._watts(whole, BY_PLUG_W, "rule")
 
 
 def judge(sum_: Sum, cable: Cable, uses: tuple[Use, ...], rule: str, has_case: bool) -> Draw:
@@ -227,13 +237,13 @@ def judge(sum_: Sum, cable: Cable, uses: tuple[Use, ...], rule: str, has_case: b
 def alone(sum_: Sum, cable: Cable, u: Use) -> Sum:
     """What is found of one use by itself: its grant, its pins, and all that stands beyond."""
     if not (u.target.is_lead and u.mated == "16pin"):
-        sum_.grants(u.plug, u.mated, u.target, u.plug.sense)
+        sum_.grants(u.mated, u.target, u.plug.sense)
     sum_.plug_pins(u, cable)
     if u.target.is_lead:
         _lead(sum_, u.target, u.pins)
         lead_wires(sum_, u.target.beyond)
     for b in u.target.beyond:
-        _beyond(sum_, u, b)
+        _beyond(sum_, b, u.plug.sense)
     return sum_
 
 
@@ -266,10 +276,25 @@ def port_shares(ports: tuple[Port, ...]) -> list[float]:
 
 
 def _forbidden(sum_: Sum, uses: tuple[Use, ...]) -> None:
-    for u in uses:
-        if u.target.graphics_lead and sum(v.mated in GRAPHICS for v in uses) > 1:
-            sum_.over, sum_.why = True, "a cable of its own for each lead"
-        sum_.unknown += u.target.unsaid
+    if any(u.target.is_lead for u in uses) and breaches(paths(uses)):
+        sum_.refuse("never")
+    sum_.unknown += sum(u.target.unsaid for u in uses)
+
+
+def paths(uses: tuple[Use, ...]) -> list[Path]:
+    """The ways of a cable on to their ends. Things that are alike are told apart by the plug that
+    goes into them; those of several leads are one, of which each plug is in another lead."""
+    found = []
+    for n, u in enumerate(uses):
+        for path in u.target.paths:
+            steps = tuple(
+                s._replace(
+                    lead=f"{s.lead} {n}", one=s.one if len(s.of.sockets) > 1 else f"{s.one} {n}"
+                )
+                for s in path.steps
+            )
+            found.append(Path(u.plug.key, (u.mated, *path.kinds), steps))
+    return found
 
 
 def _lead(sum_: Sum, target: Target, pins: Mapping[str, int]) -> None:
@@ -316,9 +341,8 @@ def _drops(
         for u in uses:
             if u.plug.at_mm == end:
                 here = _behind(sum_, lost, u.target.draw, u.pins)
-                sum_.dropped(here, u.target.draw)
-                for b in u.target.beyond:
-                    _drop_beyond(sum_, b, here)
+                sum_.dropped(here, u.target.draw, bool(whole.missing))
+                _drops_beyond(sum_, u.target.beyond, here, bool(whole.missing))
         before = end
 
 
@@ -338,20 +362,25 @@ def _behind(
     return found
 
 
-def _drop_beyond(sum_: Sum, b: Beyond, before: Mapping[Line, Four | None]) -> None:
-    flow = sum_.loads(b.target.draw)
-    along: dict[Line, Four | None] = {}
-    for line, _, _ in sum_.lines(b.target.draw):
-        wire = 0.0 if b.is_bay else _mohm(b.of, b.plug.at_mm, line)
-        start = before.get(line)
-        if wire is None or start is None:
-            along[line] = None
-        else:
-            along[line] = _more(start, flow.get(line, NOTHING), b.share * wire / 1000)
-    here = _behind(sum_, along, b.target.draw, b.pins)
-    sum_.dropped(here, b.target.draw)
-    for further in b.target.beyond:
-        _drop_beyond(sum_, further, here)
+def _drops_beyond(
+    sum_: Sum, beyond: tuple[Beyond, ...], before: Mapping[Line, Four | None], missing: bool
+) -> None:
+    """Volts lost at each plug of something in between, on its wire by all that flows there."""
+    lost, start = dict(before), 0.0
+    for end in sorted({b.plug.at_mm for b in beyond}):
+        part = together([b.target.draw.share(b.share) for b in beyond if b.plug.at_mm >= end])
+        flow = sum_.loads(part)
+        for line, old in lost.items():
+            wire = 0.0 if beyond[0].is_bay else _mohm(beyond[0].of, end - start, line)
+            if old is not None:
+                load = flow.get(line, NOTHING)
+                lost[line] = None if wire is None else _more(old, load, wire / 1000)
+        for b in beyond:
+            if b.plug.at_mm == end:
+                here = _behind(sum_, lost, b.target.draw, b.pins)
+                sum_.dropped(here, b.target.draw, missing or bool(b.target.draw.missing))
+                _drops_beyond(sum_, b.target.beyond, here, missing)
+        start = end
 
 
 def _more(old: Four, load: Four, ohm: float) -> Four:
@@ -369,30 +398,40 @@ def _mohm(carrier: Carrier, length_mm: float, line: Line) -> float | None:
 # -- what stands in between, and reach ---------------------------------------------------------
 
 
-def _beyond(sum_: Sum, by: Use, b: Beyond) -> None:
-    of = b.of.of
-    if isinstance(of, Adapter) and b.mated == "16pin":
-        _adapter_grant(sum_, b, of)
-    else:
-        sense = b.plug.sense
-        if b.mated == "16pin" and sense is None:
-            sense = by.plug.sense  # an extension leads its cable's code on
-        sum_.grants(b.plug, b.mated, b.target, sense)
+#: What a 16-pin plug is coded for, as it is handed on: by its sense contacts, or by the adapter
+#: that it comes from.
+Code = Sense | Beyond | None
+
+
+def _beyond(sum_: Sum, b: Beyond, code: Code) -> None:
+    if isinstance(b.of.of, Adapter):
+        code = b
+    elif b.plug.sense is not None:
+        code = b.plug.sense
+    if b.mated != "16pin":
+        sum_.grants(b.mated, b.target, None)
+    elif not b.target.is_lead:
+        if isinstance(code, Beyond):
+            _adapter_grant(sum_, code, b.target)
+        else:
+            sum_.grants(b.mated, b.target, code)
     sum_.plug_pins(b, b.of)
     if b.target.is_lead:
         _lead(sum_, b.target, b.pins)
+        lead_wires(sum_, b.target.beyond)
     for further in b.target.beyond:
-        _beyond(sum_, by, further)
+        _beyond(sum_, further, code)
 
 
-def _adapter_grant(sum_: Sum, b: Beyond, of: Adapter) -> None:
-    code: float | None = None
-    if of.codes:
+def _adapter_grant(sum_: Sum, b: Beyond, target: Target) -> None:
+    """What an adapter's 16-pin plug may give a card: by its code and the leads plugged in."""
+    of, code = b.of.of, None
+    if isinstance(of, Adapter) and of.codes:
         code = float(max((c.watts for c in of.codes if c.leads <= b.leads), default=0))
     elif b.plug.sense is not None:
-        code = SENSE_GRANT_W[b.plug.sense, b.target.version]
+        code = SENSE_GRANT_W[b.plug.sense, target.version]
     limit = None if code is None else min(code, _LEAD_W * b.leads)
-    sum_._watts(b.target.draw, limit, "grant of the adapter")
+    sum_._watts(target.draw, limit)
 
 
 def lead_wires(sum_: Sum, beyond: tuple[Beyond, ...]) -> None:
@@ -414,7 +453,7 @@ def _reaches(sum_: Sum, uses: tuple[Use, ...]) -> None:
     placed.sort()
     for (near, way), (far, further) in pairwise(placed):
         if abs(further - way) > (far - near) * TOLERANCE:
-            sum_.over, sum_.why = True, "reach"
+            sum_.refuse("reach")
 
 
 def _reach(sum_: Sum, target: Target, mm: float) -> None:
@@ -422,7 +461,7 @@ def _reach(sum_: Sum, target: Target, mm: float) -> None:
         if target.way_mm is None:
             sum_.unknown += 1
         elif target.way_mm + target.slack_mm > mm * TOLERANCE:
-            sum_.over, sum_.why = True, "reach"
+            sum_.refuse("reach")
     for b in target.beyond:
         if not b.is_bay:
             _reach(sum_, b.target, mm + b.plug.at_mm)

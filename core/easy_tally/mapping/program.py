@@ -13,8 +13,8 @@ from typing import Any
 
 from ..base.rounding import TOLERANCE
 from ..base.units import RUN_STATES
-from .columns import Column, Columns, Relaxed, cable_classes, devices_of, port_classes
-from .targets import Device
+from .columns import Column, Columns, Relaxed, cable_classes, devices_of, has_fewer, port_classes
+from .targets import Device, Target
 from .world import World
 
 #: Whole numbers that stand for one ampere. Twice as many runs as a limit has amperes lose less by
@@ -24,6 +24,8 @@ _PER_A = 1_000_000_000
 _MANY = 10_000
 #: Deterministic seconds that one goal may take: the same on any machine.
 GOAL_LIMIT = 12.0
+#: Less than any goal comes to: nothing is ruled out.
+_NO_BOUND = -(10**9)
 GoalId = str
 GOALS: tuple[GoalId, ...] = (
     "unfed", "chained", "adapters", "extensions", "optional", "unknown", "worst", "groups",
@@ -43,8 +45,9 @@ class Facts:
     relaxed: Relaxed = field(default_factory=Relaxed)
     free_cables: frozenset[int] = frozenset()
     free_ports: frozenset[int] = frozenset()
+    free_pools: frozenset[int] = frozenset()
     free_groups: bool = False
-    without_needs: frozenset[int] = frozenset()
+    without_needs: frozenset[str] = frozenset()
 
 
 @dataclass(frozen=True, slots=True)
@@ -79,10 +82,16 @@ class Program:
                 self.columns += made.kept(run, by_cable[run.cable], self.ports, whole)
         for c in self.cables:
             self.columns += made.of(c, self.ports)
-        self.complete = made.every
+        self.complete = made.every and world.complete
+        #: As many of a cable as could be used, where it is not counted.
+        self.most = len(world.scenario.fed) + sum(
+            len(world.wired.betweens[k].sockets) for pool in world.pools for k in pool
+        )
         self.x = [self._count(c) for c in self.columns]
         self.y = {
-            w.id: self.model.new_int_var(0, len(world.pools[w.pool]), f"y{w.id}")
+            w.id: self.model.new_int_var(
+                0, self.most if w.pool in facts.free_pools else len(world.pools[w.pool]), f"y{w.id}"
+            )
             for w in world.ways
         }
         self.unfed: dict[int, Any] = {}
@@ -97,7 +106,11 @@ class Program:
 
     def _count(self, c: Column) -> Any:
         most = (
-            1 if c.keep else len(c.cable.keys) if c.cable.id not in self.facts.free_cables else 99
+            1
+            if c.keep
+            else len(c.cable.keys)
+            if c.cable.id not in self.facts.free_cables
+            else self.most
         )
         return self.model.new_int_var(0, most, "")
 
@@ -111,21 +124,28 @@ class Program:
         for w in self.world.ways:
             for _, _, t in w.feeds:
                 covers[t.id].append(self.y[w.id])
-        leads = {w.lead.id: w for w in self.world.ways}
+        leads = {led.target.id: (w, led) for w in self.world.ways for led in w.leads}
         for t in self.world.targets:
             fed = sum(covers[t.id])
             if t.id in leads:
-                w = leads[t.id]
-                self.model.add(fed == w.leads * self.y[w.id])
-            elif t.id in self.facts.without_needs:
+                w, led = leads[t.id]
+                self.model.add(fed == len(led.leads) * self.y[w.id])
+            elif (free := self._needless(t)) > 0:
                 self.model.add(fed <= len(t.refs))
+                self.model.add(fed >= len(t.refs) - free)
             elif self.facts.partial and t.needed:
                 self.unfed[t.id] = self.model.new_int_var(0, len(t.refs), "")
                 self.model.add(fed + self.unfed[t.id] == len(t.refs))
             else:
                 self.model.add(fed == len(t.refs))
         for n, pool in enumerate(self.world.pools):
+            if n in self.facts.free_pools:
+                continue
             self.model.add(sum(self.y[w.id] for w in self.world.ways if w.pool == n) <= len(pool))
+
+    def _needless(self, t: Target) -> int:
+        """How many of a class need not be fed."""
+        return sum(r in self.facts.without_needs for r in t.refs) if t.needed else 0
 
     def _uses(self) -> None:
         for cable in self.cables:
@@ -208,7 +228,7 @@ class Program:
         return -self._sum(lambda c: c.kept)
 
     def _unfed(self) -> Any:
-        return sum(self.unfed.values())
+        return sum(self.unfed.values()) + len(self.world.scenario.left)
 
     def _chained(self) -> Any:
         return self._sum(lambda c: int(c.chained))
@@ -220,7 +240,7 @@ class Program:
         return sum(self.y[w.id] for w in self.world.ways if w.extension)
 
     def _optional(self) -> Any:
-        return -self.world.scenario.optional
+        return -len(self.world.scenario.optional)
 
     def _unknown(self) -> Any:
         return self._sum(lambda c: c.unknown)
@@ -248,10 +268,7 @@ class Program:
         return whole
 
     def _fewer(self) -> Any:
-        by_way = sum(
-            self.y[w.id] for w in self.world.ways for b in w.lead.beyond
-            if b.pins["v12"] < (b.target.socket.pins_12v or 99) and b.mated != b.target.kind
-        )  # fmt: skip
+        by_way = sum(self.y[w.id] for w in self.world.ways for b in w.beyond if has_fewer(b))
         return self._sum(lambda c: c.fewer) + by_way
 
     def _runs(self) -> Any:
@@ -326,13 +343,22 @@ class Program:
         if status == self.cp.MODEL_INVALID:
             raise ValueError(f"The program of the map is none: {self.model.validate()}")
         if status not in (self.cp.OPTIMAL, self.cp.FEASIBLE):
-            return Answer("unknown")
+            return self._as_it_was(expr) if self.values else Answer("unknown")
         self._take(solver)
         if plain:
             return Answer("optimal", expr, expr)
         bound = ceil(solver.best_objective_bound - 1e-6)
         done = "optimal" if status == self.cp.OPTIMAL else "feasible"
         return Answer(done, round(solver.objective_value), bound)
+
+    def _as_it_was(self, expr: Any) -> Answer:
+        """What a goal comes to in the map that was found before: time ran out for another."""
+        solver = self._solver()
+        solver.parameters.fix_variables_to_their_hinted_value = True
+        if solver.solve(self.model) not in (self.cp.OPTIMAL, self.cp.FEASIBLE):
+            return Answer("unknown")
+        value = expr if isinstance(expr, int) else round(solver.value(expr))
+        return Answer("feasible", value, _NO_BOUND)
 
     def _solver(self) -> Any:
         solver = self.cp.CpSolver()

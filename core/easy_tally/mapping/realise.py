@@ -3,7 +3,6 @@ has it alike, the rest by panel order and the order of the file."""
 
 from __future__ import annotations
 
-from collections import defaultdict
 from collections.abc import Iterable
 
 from ..things.cables import Connection, Run, SocketRef
@@ -122,31 +121,34 @@ class Laying:
         return ref
 
     def _ways(self) -> None:
-        """Give each way in use a thing of its own, and its leads to those who feed them."""
+        """Give each way in use a thing of its own, and its leads to those who feed them; those that
+        feed sockets before those that feed leads."""
         left = {n: list(pool) for n, pool in enumerate(self.world.pools)}
-        used: dict[int, list[Way]] = defaultdict(list)
-        for w in self.world.ways:
-            used[w.pool] += [w] * self.ways.get(w.id, 0)
-        for pool, ways in used.items():
-            for way in ways:
-                key = self._liked(left[pool], way)
-                left[pool].remove(key)
-                own = self.world.wired.betweens[key]
-                first = self.world.wired.betweens[self.world.pools[pool][0]]
-                plugs = {a.key: b.key for a, b in zip(first.plugs, own.plugs, strict=True)}
-                now = {c.plug: str(c.socket) for c in own.connections}
-                self.between[key] = tuple(
-                    Connection(
-                        plug=plugs[p.key], half=half,
-                        socket=SocketRef.read(self._input(t, now.get(plugs[p.key], ""))),
-                    )
-                    for p, half, t in way.feeds
-                )  # fmt: skip
-                keys = [f"{key}#1/{s.key}" for s in own.sockets[: way.leads]]
-                taken = {ref for c in self.todo for _, _, ref in c.fixed}
-                self.free[way.lead.id] = self.free.get(way.lead.id, []) + [
-                    k for k in keys if k not in taken
-                ]
+        taken = {ref for c in self.todo for _, _, ref in c.fixed}
+        for way in self.world.ways:
+            for _ in range(self.ways.get(way.id, 0)):
+                key = self._liked(left[way.pool], way)
+                left[way.pool].remove(key)
+                self._lay_way(way, key, taken)
+
+    def _lay_way(self, way: Way, key: str, taken: set[str]) -> None:
+        own = self.world.wired.betweens[key]
+        first = self.world.wired.betweens[self.world.pools[way.pool][0]]
+        plugs = {a.key: b.key for a, b in zip(first.plugs, own.plugs, strict=True)}
+        leads = {a.key: b.key for a, b in zip(first.sockets, own.sockets, strict=True)}
+        now = {c.plug: str(c.socket) for c in own.connections}
+        fed = {
+            plugs[p.key]: (half, self._input(t, now.get(plugs[p.key], "")))
+            for p, half, t in way.feeds
+        }
+        self.between[key] = tuple(
+            Connection(plug=p.key, half=fed[p.key][0], socket=SocketRef.read(fed[p.key][1]))
+            for p in own.plugs if p.key in fed
+        )  # fmt: skip
+        for led in way.leads:
+            keys = (f"{key}#1/{leads[k]}" for k in led.leads)
+            free = self.free.setdefault(led.target.id, [])
+            free += [k for k in keys if k not in taken]
 
     def _liked(self, keys: list[str], way: Way) -> str:
         """Of things that are alike the one that feeds such a target now, else the first."""

@@ -6,7 +6,7 @@ from collections.abc import Callable, Iterable, Iterator
 from dataclasses import dataclass
 from typing import Literal
 
-from ..base.errors import EasyTallyError
+from ..base.errors import EasyTallyError, NotDecided
 from ..editing.taken import Added
 from ..editing.valid import keys_of
 from ..things.adapters import Adapter, Extension
@@ -16,9 +16,9 @@ from ..things.fits import goes_into
 from ..things.parts import Card
 from ..things.supply import Supply
 from ..wiring import Wired
-from .program import Facts, Program, Stopped
-from .solve import Mapping, Wish, between_of, fed_by, solve
-from .world import scenarios, world
+from .program import Facts, Stopped
+from .solve import Mapping, Wish, solve
+from .why import Tried
 
 #: How many of one thing are tried.
 MOST = 3
@@ -95,14 +95,18 @@ class _Going:
             build = added.to(self.build)
         except EasyTallyError:
             return False
-        kept = frozenset(r.cable for r in build.runs if r.pinned)
-        found, _ = scenarios(build, None, fed_by(build, kept))
-        here = world(build, min(found, key=lambda s: s.optional), between_of(build, kept))
-        return Program(here, Facts(keep=kept)).solve().status == "optimal"
+        tried = Tried(build, partial=False)
+        try:
+            return tried.feasible(Facts(keep=tried.kept))
+        except NotDecided:
+            return False
 
     def map(self, added: Added) -> Mapping | None:
-        """The best map."""
-        return solve(added.to(self.build), Wish())
+        """The best map; None where none is found."""
+        try:
+            return solve(added.to(self.build), Wish())
+        except NotDecided:
+            return None
 
 
 def _rule(goes: _Going) -> Iterator[Repair]:

@@ -2,17 +2,23 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable
+from collections.abc import Callable, Iterator
 from dataclasses import dataclass, field
 from typing import Literal
 
+from ..base.errors import NotDecided
+from ..ratings import check_runs
+from ..tally.demand import demands
+from ..tally.loads import loads as loads_of
 from ..things.adapters import Adapter, Extension
 from ..things.build import Build
 from ..things.cables import Connection, Run
 from ..things.same import connected, same
+from ..wiring import Wired
 from .program import GOALS, Answer, Facts, GoalId, Program, Stopped
 from .realise import Laying
-from .world import scenarios, world
+from .scenarios import Asked, Scenario, scenarios
+from .world import World, world
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -70,90 +76,133 @@ Status = Literal["mapped", "impossible", "stopped"]
 
 
 def solve(build: Build, wish: Wish = Wish(), progress: Progress | None = None) -> Mapping | None:
-    """The best map of a build as it is wished for; None where there is none. A wish for a part
-    (`partial`) always finds one.
+    """The best map of a build as it is wished for; None where there is proven to be none. A wish
+    for a part (`partial`) always finds one. Raises NotDecided where it found none, and there may be
+    one.
 
     Deterministic: the same build and wish give the same map on any machine.
     """
     told = progress or Progress()
-    programs, complete = _programs(build, wish, told)
+    search = Search(build, wish)
+    programs = [Program(w, search.facts, told.stop) for w in search.worlds()]
+    complete = search.complete and all(p.complete for p in programs)
     first = ["unfed"] * wish.partial + ["kept"] * wish.prefer
     goals = [*first, *(g for g in GOALS if g != "unfed")]
     values: list[GoalValue] = []
     for n, goal in enumerate(goals):
         told.tell(n, len(goals), None)
         try:
-            programs, value = _bring_down(programs, goal)
+            programs, value, decided = _bring_down(programs, goal)
         except Stopped:
             break
+        complete = complete and decided
         if not programs:
-            return None
+            break
         values.append(value)
     if not programs or not programs[0].values:
-        return None
-    return _mapping(programs[0], values, complete, len(values) == len(goals))
+        if complete and not programs:
+            return None
+        raise NotDecided("Too many ways of plugging to look at all of them; none was found.")
+    return _mapping(build, programs[0], values, complete, len(values) == len(goals))
 
 
-def _programs(build: Build, wish: Wish, told: Progress) -> tuple[list[Program], bool]:
-    kept = wish.keep | {r.cable for r in build.runs if r.pinned}
-    found, complete = scenarios(build, wish.only, fed_by(build, kept))
-    prefer = frozenset(r.cable for r in build.runs) if wish.prefer else frozenset()
-    between = between_of(build, kept)
-    facts = Facts(partial=wish.partial, keep=kept, prefer=prefer)
-    programs = [Program(world(build, s, between), facts, told.stop) for s in found]
-    return programs, complete and all(p.complete for p in programs)
+class Search:
+    """Everything that is asked when a build is mapped: its scenarios, and what stays."""
+
+    def __init__(self, build: Build, wish: Wish, kept: frozenset[str] | None = None) -> None:
+        """`kept`: what stays, where that is not what the wish and the build say."""
+        self.build = build
+        if kept is None:
+            kept = wish.keep | {r.cable for r in build.runs if r.pinned}
+        prefer = frozenset(r.cable for r in build.runs) if wish.prefer else frozenset()
+        self.facts = Facts(partial=wish.partial, keep=kept, prefer=prefer)
+        self._keep = _between_of(build, kept)
+        self._apart = _between_of(build, prefer)
+        asked = Asked(
+            only=wish.only, must=_fed_by(build, kept), told=_fed_by(build, prefer),
+            partial=wish.partial,
+        )  # fmt: skip
+        self.scenarios, self.complete = scenarios(build, asked)
+
+    def worlds(self) -> Iterator[World]:
+        """What is there to map, under each scenario."""
+        return (self.world(s) for s in self.scenarios)
+
+    def world(self, scenario: Scenario) -> World:
+        """What is there to map, under one scenario."""
+        return world(self.build, scenario, self._keep, self._apart)
 
 
-def fed_by(build: Build, kept: frozenset[str]) -> frozenset[str]:
+def _fed_by(build: Build, kept: frozenset[str]) -> frozenset[str]:
     """Inputs that runs which stay are plugged into, and those beyond them."""
     found = {str(c.socket) for r in build.runs if r.cable in kept for c in r.connections}
-    keys = between_of(build, kept)
-    things: tuple[Adapter | Extension, ...] = (*build.adapters, *build.extensions)
-    for thing in things:
-        if thing.key in keys:
-            found |= {str(c.socket) for c in thing.connections}
+    keys = _between_of(build, kept)
+    return frozenset(found | {str(c.socket) for t in _things(build) if t.key in keys
+                              for c in t.connections})  # fmt: skip
+
+
+def _between_of(build: Build, kept: frozenset[str]) -> frozenset[str]:
+    """Things in between that runs which stay are plugged into, those beyond them too."""
+    onward = {t.key: {c.socket.part for c in t.connections} for t in _things(build)}
+    waiting = [c.socket.part for r in build.runs if r.cable in kept for c in r.connections]
+    found: set[str] = set()
+    while waiting:
+        key = waiting.pop()
+        if key in onward and key not in found:
+            found.add(key)
+            waiting += onward[key]
     return frozenset(found)
 
 
-def between_of(build: Build, kept: frozenset[str]) -> frozenset[str]:
-    """Things in between that a run which stays is plugged into."""
-    things: tuple[Adapter | Extension, ...] = (*build.adapters, *build.extensions)
-    return frozenset(
-        c.socket.part for r in build.runs if r.cable in kept for c in r.connections
-    ) & frozenset(a.key for a in things)
+def _things(build: Build) -> tuple[Adapter | Extension, ...]:
+    return (*build.adapters, *build.extensions)
 
 
-def _bring_down(programs: list[Program], goal: GoalId) -> tuple[list[Program], GoalValue]:
-    """The scenarios that tie in a goal, and what it comes to."""
+def _bring_down(programs: list[Program], goal: GoalId) -> tuple[list[Program], GoalValue, bool]:
+    """The scenarios that tie in a goal, what it comes to, and whether those that are left out are
+    proven to do no better."""
     answers: list[tuple[Program, Answer]] = []
+    decided = True
     for p in programs:
         answer = p.solve(goal)
-        if answer.status == "infeasible" or (answer.status == "unknown" and not p.values):
-            continue
         if answer.status == "unknown":
-            answer = Answer("feasible", 10**9, 0)
-        answers.append((p, answer))
+            decided = False
+        elif answer.status != "infeasible":
+            answers.append((p, answer))
     if not answers:
-        return [], GoalValue(id=goal, value=0, bound=0)
+        return [], GoalValue(id=goal, value=0, bound=0), decided
     best = min(a.value for _, a in answers)
     bound = min(a.bound for _, a in answers)
     left = [p for p, a in answers if a.value == best]
     for p in left:
         p.hold(goal, best)
-    return left, GoalValue(id=goal, value=best, bound=min(bound, best))
+    return left, GoalValue(id=goal, value=best, bound=min(bound, best)), decided
 
 
-def _mapping(p: Program, values: list[GoalValue], complete: bool, all_goals: bool) -> Mapping:
+def _mapping(
+    build: Build, p: Program, values: list[GoalValue], complete: bool, all_goals: bool
+) -> Mapping:
     runs, between = Laying(p.world, p.used(), p.way_values).lay()
     fed = {str(c.socket) for r in runs for c in r.connections}
     fed |= {str(c.socket) for of in between.values() for c in of}
-    needed = {r for t in p.world.targets for r in t.refs}
+    needed = {r for t in p.world.targets for r in t.refs} | p.world.scenario.left
     order = list(p.world.wired.inputs)
     unfed = tuple(sorted(needed - fed, key=order.index))
-    return Mapping(
+    found = Mapping(
         runs=runs, between=between, goals=tuple(values), unfed=unfed,
         proven=complete and all_goals and all(v.proven for v in values),
     )  # fmt: skip
+    if refused := refused_by_checker(applied(build, found)):
+        raise NotDecided(f"The map that was found is refused by its own check: {refused[0]}.")
+    return found
+
+
+def refused_by_checker(build: Build) -> list[str]:
+    """Cables of a build whose runs are over a limit, by the checker, which shares no judging with
+    the solver: what it refuses is no map, whatever was solved."""
+    wired = Wired(build)
+    runs = check_runs(wired, demands(wired, loads_of(wired)), {})
+    return [r.wired.cable.name for r in runs if r.verdict == "over"]
 
 
 def applied(build: Build, found: Mapping) -> Build:

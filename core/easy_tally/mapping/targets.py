@@ -4,15 +4,20 @@ from __future__ import annotations
 
 from collections.abc import Mapping
 from dataclasses import dataclass
+from typing import NamedTuple
 
+from ..base.units import RAIL_V
 from ..standards.connectors import Half, SocketKind, SocketVersion
 from ..things.cables import Plug
 from ..things.parts import Socket
 from ..wiring import Between
+from ..wiring.never import Path
 from .draws import Draw
 
 #: A device whose cables the group rule looks at: part, instance, and which way of the board's.
 Device = tuple[str, int, str]
+#: What lies on from an input that is an end.
+_END = (Path("", (), ()),)
 
 
 @dataclass(frozen=True, slots=True, eq=False)
@@ -47,6 +52,7 @@ class Target:
     socket: Socket
     draw: Draw
     refs: tuple[str, ...]
+    #: Whether it is left where not everything can be fed, by itself and not by the scenario.
     needed: bool
     devices: tuple[Device, ...]
     #: Whether its devices are named, since they have several inputs.
@@ -61,7 +67,11 @@ class Target:
     #: What it is a lead or an input of, and what stands beyond it.
     of: Between | None = None
     beyond: tuple[Beyond, ...] = ()
-    graphics_lead: bool = False
+    #: Which of several of its make a lead is of; those of one number are of one thing, of its own
+    #: where no other is made like it.
+    pool: int | None = None
+    #: The ways from it on, by kinds: what may never be connected is told by where they end.
+    paths: tuple[Path, ...] = _END
     #: Elements that nobody can judge, because nobody says whether an adapter is moulded.
     unsaid: int = 0
 
@@ -71,14 +81,47 @@ class Target:
         return self.of is not None
 
 
+def heavier(a: Target, b: Target) -> bool:
+    """Whether what feeds one had better be nearer to the supply than what feeds another like it:
+    it draws at least as much on every rail and in every state, and more in one; of two that draw
+    the same the class that stands first. Nothing is said of what has more wires of its own behind
+    it, or other pins: volts are lost there too."""
+    if a.draw.missing or b.draw.missing or a.beyond or b.beyond:
+        return False
+    if (a.kind, a.socket.pins_12v, a.pins_12v) != (b.kind, b.socket.pins_12v, b.pins_12v):
+        return False
+    one, two = _flat(a.draw), _flat(b.draw)
+    if one == two:
+        return a.id < b.id
+    return all(one.get(k, 0.0) >= x for k, x in two.items())
+
+
+def _flat(draw: Draw) -> dict[str, float]:
+    lines = draw.lines(None)
+    return {f"{r}{i}": x for r in RAIL_V if r in lines for i, x in enumerate(lines[r]) if x}
+
+
+class Led(NamedTuple):
+    """Leads of one way that are alike, the pins included that are wired in them: by their keys."""
+
+    target: Target
+    leads: tuple[str, ...]
+
+
 @dataclass(frozen=True, slots=True, eq=False)
 class Way:
-    """One way of using something in between: `lead` is the class of its leads in use, `leads` how
-    many, `feeds` the class at each of its plugs. `pool` are those of its make that are alike."""
+    """One way of using something in between: the leads in use, and the class at each of its plugs.
+    `pool` are those of its make that are alike; `things` how many of each pool it takes, with those
+    that it feeds."""
 
     id: int
     pool: int
-    lead: Target
-    leads: int
+    leads: tuple[Led, ...]
     feeds: tuple[tuple[Plug, Half, Target], ...]
     extension: bool
+    things: Mapping[int, int]
+
+    @property
+    def beyond(self) -> tuple[Beyond, ...]:
+        """What its plugs feed."""
+        return self.leads[0].target.beyond

@@ -7,18 +7,24 @@ from collections.abc import Callable
 from dataclasses import dataclass, replace
 from typing import Literal
 
+from ..base.errors import NotDecided
 from ..things.build import Build
+from .columns import CableClass, PortClass, cable_classes, port_classes
 from .program import Facts, Program
-from .solve import between_of, fed_by
-from .world import World, scenarios, world
+from .scenarios import alike_needs
+from .solve import Search, Wish
+from .world import World
 
-FactId = Literal["need", "cables", "ports", "keep", "rule", "group", "reach", "ratings"]
+FactId = Literal[
+    "supply", "need", "between", "cables", "ports", "keep", "rule", "group", "reach", "ratings"
+]
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Fact:
     """One of the facts that together forbid a map: `refs` inputs that need to be fed, or keys of
-    cables, ports or a run; `kind` the kind of socket or port; `each` plugs of such a cable."""
+    cables, of things in between, of ports, or of a run; `kind` the kind of socket or port; `each`
+    plugs of such a cable."""
 
     id: FactId
     refs: tuple[str, ...] = ()
@@ -27,34 +33,73 @@ class Fact:
 
 
 def why_not(build: Build, keep: frozenset[str] = frozenset()) -> tuple[Fact, ...]:
-    """A smallest set of facts that forbids a whole map of a build; none left out of it would still
-    forbid one. Empty where there is a map."""
-    kept = keep | {r.cable for r in build.runs if r.pinned}
-    found, _ = scenarios(build, None, fed_by(build, kept))
-    here = world(build, min(found, key=lambda s: s.optional), between_of(build, kept))
-    facts = Facts(keep=kept)
-    if _feasible(here, facts):
+    """A smallest set of facts that forbids a whole map of a build: as many cables and ports as one
+    likes, sockets left, limits and rules let go, all but these, and still there is none; one of
+    these more, and there is one. Empty where there is a map. Raises NotDecided."""
+    if build.supply is None:
+        return (Fact(id="supply"),) if build.sockets() else ()
+    tried = Tried(build, keep)
+    facts = Facts(keep=tried.kept)
+    if tried.feasible(facts):
         return ()
-    first = Program(here, facts)
     left: list[Fact] = []
-    for fact, leave_out in _candidates(here, first, kept):
+    for fact, leave_out in _candidates(tried, facts.keep):
         without = leave_out(facts)
-        if _feasible(here, without):
+        if tried.feasible(without):
             left.append(fact)
         else:
             facts = without
     return tuple(left)
 
 
-def _feasible(here: World, facts: Facts) -> bool:
-    return Program(here, facts).solve().status != "infeasible"
+class Tried:
+    """Tells whether there is any map of a build, with some facts left out. `partial`: what is
+    needed may be among them."""
+
+    def __init__(self, build: Build, keep: frozenset[str] = frozenset(), partial: bool = True):
+        self.build, self._wish = build, Wish(keep=keep, partial=partial)
+        self.kept = Search(build, self._wish).facts.keep
+        self._searches: dict[frozenset[str], tuple[Search, dict[int, World]]] = {}
+
+    @property
+    def first(self) -> World:
+        """What is there to map where nothing that is needed is left."""
+        return self._world(self.kept, 0)
+
+    def _search(self, kept: frozenset[str]) -> tuple[Search, dict[int, World]]:
+        if kept not in self._searches:
+            self._searches[kept] = (Search(self.build, self._wish, kept), {})
+        return self._searches[kept]
+
+    def _world(self, kept: frozenset[str], n: int) -> World:
+        search, worlds = self._search(kept)
+        if n not in worlds:
+            worlds[n] = search.world(search.scenarios[n])
+        return worlds[n]
+
+    def feasible(self, facts: Facts) -> bool:
+        """Whether there is a map under some scenario that leaves nothing but what need not be fed.
+        Raises NotDecided where none was found, and not all was looked at."""
+        search, _ = self._search(facts.keep)
+        decided = search.complete
+        for n, scenario in enumerate(search.scenarios):
+            if scenario.left <= facts.without_needs:
+                program = Program(self._world(facts.keep, n), facts)
+                status = program.solve().status
+                if status == "optimal":
+                    return True
+                decided = decided and program.complete and status == "infeasible"
+        if not decided:
+            raise NotDecided("Too many ways of plugging to look at all of them.")
+        return False
 
 
 _Leave = Callable[[Facts], Facts]
 
 
-def _candidates(here: World, p: Program, kept: frozenset[str]) -> list[tuple[Fact, _Leave]]:
+def _candidates(tried: Tried, kept: frozenset[str]) -> list[tuple[Fact, _Leave]]:
     """Facts in the order in which they are left out, those that one had better not blame first."""
+    here = tried.first
     found: list[tuple[Fact, _Leave]] = [
         (Fact(id="group"), lambda f: replace(f, free_groups=True)),
         (Fact(id="reach"), lambda f: replace(f, relaxed=replace(f.relaxed, reach=True))),
@@ -63,30 +108,35 @@ def _candidates(here: World, p: Program, kept: frozenset[str]) -> list[tuple[Fac
     ]
     for key in sorted(kept):
         found.append((Fact(id="keep", refs=(key,)), _let_go(key)))
-    for t in here.targets:
-        if t.refs:
-            found.append((Fact(id="need", refs=t.refs, kind=t.kind), _needless(t.id)))
-    for port in p.ports:
-        found.append((Fact(id="ports", refs=port.keys, kind=port.port.kind), _more_ports(port.id)))
-    for c in p.cables:
-        kinds = [x.kind for x in c.cable.plugs]
-        kind = max(kinds, key=kinds.count)
-        fact = Fact(id="cables", refs=c.keys, kind=kind, each=kinds.count(kind))
-        found.append((fact, _more_cables(c.id)))
+    for refs in alike_needs(tried.build, here.scenario):
+        kind = here.wired.inputs[refs[0]].socket.kind
+        found.append((Fact(id="need", refs=refs, kind=kind), _needless(refs)))
+    found += [_of_pool(here, n) for n in range(len(here.pools))]
+    found += [_of_ports(p) for p in port_classes(here)]
+    found += [_of_cables(c) for c in cable_classes(here)]
     return found
+
+
+def _of_pool(here: World, n: int) -> tuple[Fact, _Leave]:
+    fact = Fact(id="between", refs=here.pools[n])
+    return fact, lambda f: replace(f, free_pools=f.free_pools | {n})
+
+
+def _of_ports(of: PortClass) -> tuple[Fact, _Leave]:
+    fact = Fact(id="ports", refs=of.keys, kind=of.port.kind)
+    return fact, lambda f: replace(f, free_ports=f.free_ports | {of.id})
+
+
+def _of_cables(of: CableClass) -> tuple[Fact, _Leave]:
+    kinds = [x.kind for x in of.cable.plugs]
+    kind = max(kinds, key=kinds.count)
+    fact = Fact(id="cables", refs=of.keys, kind=kind, each=kinds.count(kind))
+    return fact, lambda f: replace(f, free_cables=f.free_cables | {of.id})
 
 
 def _let_go(key: str) -> _Leave:
     return lambda f: replace(f, keep=f.keep - {key})
 
 
-def _needless(target: int) -> _Leave:
-    return lambda f: replace(f, without_needs=f.without_needs | {target})
-
-
-def _more_ports(of: int) -> _Leave:
-    return lambda f: replace(f, free_ports=f.free_ports | {of})
-
-
-def _more_cables(of: int) -> _Leave:
-    return lambda f: replace(f, free_cables=f.free_cables | {of})
+def _needless(refs: tuple[str, ...]) -> _Leave:
+    return lambda f: replace(f, without_needs=f.without_needs | frozenset(refs))

@@ -29,10 +29,11 @@ from .flows import CarriedRun, Flow, input_flow, together
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Onward:
     """A plug of something in between, on the way of a run: `by` the feed into the lead by which the
-    run comes, `flow` all that the plug carries, `share` of it by this lead, `mm` its distance from
-    the supply along the whole way."""
+    run comes, `before` the plug of something in between that this feed is, `flow` all that the plug
+    carries, `share` of it by this lead, `mm` its distance from the supply along the whole way."""
 
     by: Feed
+    before: Onward | None
     between: Between
     lead: str
     feed: Feed
@@ -50,44 +51,54 @@ def onwards(wired: Wired, run: CarriedRun, carried: Carried) -> Iterator[Onward]
     """Every plug of what stands in between on the way of a run."""
     at_once = wired.build.spin_up_at_once
     for live in run.lives:
-        yield from _beyond(wired, carried, live.feed, live.feed.plug.at_mm, at_once)
+        yield from _beyond(wired, carried, live.feed, None, at_once)
 
 
 def _beyond(
-    wired: Wired, carried: Carried, feed: Feed, mm: float, at_once: int | None
+    wired: Wired, carried: Carried, feed: Feed, before: Onward | None, at_once: int | None
 ) -> Iterator[Onward]:
     between = feed.input.between
     if between is None:
         return
     lead = feed.input.socket.key
+    mm = feed.plug.at_mm if before is None else before.mm
     for onward in wired.onward(feed.input):
         far = mm + (0.0 if between.is_backplane else onward.plug.at_mm)
-        yield Onward(
-            by=feed, between=between, lead=lead, feed=onward, mm=far,
+        here = Onward(
+            by=feed, before=before, between=between, lead=lead, feed=onward, mm=far,
             flow=input_flow(wired, carried, onward.input, at_once),
             share=wired.lead_share(onward, lead),
         )  # fmt: skip
-        yield from _beyond(wired, carried, onward, far, at_once)
+        yield here
+        yield from _beyond(wired, carried, onward, here, at_once)
 
 
 def grants_of(wired: Wired, found: tuple[Onward, ...]) -> Iterator[Element]:
     """What the standard grants the sockets beyond, and what an adapter is coded for."""
     for x in found:
-        of = x.between.of
-        if isinstance(of, Adapter) and x.feed.mated == "16pin":
-            leads = len(wired.leads_in_use(x.between, x.feed.plug.key))
-            version = x.feed.input.socket.version
-            yield adapter_grant(x.feed.plug, of, leads, version, x.flow)._replace(at=x.at)
+        if x.feed.mated == "16pin":
+            # What its sense contacts say goes on to the card's own socket, and is judged there.
+            if x.feed.input.between is None:
+                yield _coded(wired, x)._replace(at=x.at)
             continue
-        plug = x.feed.plug
-        if x.feed.mated == "16pin" and plug.sense is None:  # an extension leads its cable's code on
-            plug = plug.model_copy(update={"sense": _code_of(x)})
-        for e in grants(plug, x.feed.mated, x.feed.input.socket, x.flow):
+        for e in grants(x.feed.plug, x.feed.mated, x.feed.input.socket, x.flow):
             yield e._replace(at=x.at)
 
 
-def _code_of(x: Onward) -> object:
-    return x.by.plug.sense
+def _coded(wired: Wired, x: Onward) -> Element:
+    """What a card's 16-pin socket is granted, by the nearest on the way that says a code: an
+    adapter, an extension, or the cable; those in between hand it on."""
+    socket, at = x.feed.input.socket, x
+    while True:
+        of, plug = at.between.of, at.feed.plug
+        if isinstance(of, Adapter):
+            leads = len(wired.leads_in_use(at.between, plug.key))
+            return adapter_grant(plug, of, leads, socket.version, x.flow)
+        if plug.sense is None:
+            plug = at.by.plug
+        if plug.sense is not None or at.before is None:
+            return next(grants(plug, "16pin", socket, x.flow))
+        at = at.before
 
 
 def plug_pins_of(found: tuple[Onward, ...], assume: Assumptions) -> Iterator[Element]:
@@ -134,16 +145,28 @@ class LeadStretch(NamedTuple):
 
 def lead_stretches(found: tuple[Onward, ...], at_once: int | None) -> Iterator[LeadStretch]:
     """The leads on the way of a run, stretch by stretch; those of a backplane have no length."""
-    by_lead: dict[tuple[str, str], list[Onward]] = {}
+    for of in _by_lead(found).values():
+        yield from _stretches(of, at_once)
+
+
+def _by_lead(found: tuple[Onward, ...]) -> dict[tuple[int, str], list[Onward]]:
+    """What is fed by each lead that has wires, by what it comes after and the lead."""
+    by_lead: dict[tuple[int, str], list[Onward]] = {}
     for x in found:
         if not x.between.is_backplane:
-            by_lead.setdefault((x.between.key, x.lead), []).append(x)
-    for (_, lead), of in by_lead.items():
-        ends = sorted({x.feed.plug.at_mm for x in of})
-        base = of[0].mm - of[0].feed.plug.at_mm
-        for start, end in zip([0.0, *ends], ends, strict=False):
-            beyond = [x.flow.share(x.share) for x in of if x.feed.plug.at_mm >= end]
-            yield LeadStretch(of[0].between, lead, base, start, end, together(beyond, at_once))
+            by_lead.setdefault((id(x.before), f"{x.between.key}/{x.lead}"), []).append(x)
+    return by_lead
+
+
+def _stretches(of: list[Onward], at_once: int | None) -> Iterator[LeadStretch]:
+    """One lead, stretch by stretch: each carries all that is fed beyond it."""
+    ends = sorted({x.feed.plug.at_mm for x in of})
+    first = of[0]
+    base = first.mm - first.feed.plug.at_mm
+    for start, end in zip([0.0, *ends], ends, strict=False):
+        beyond = [x.flow.share(x.share) for x in of if x.feed.plug.at_mm >= end]
+        flow = together(beyond, at_once)
+        yield LeadStretch(first.between, first.lead, base, start, end, flow)
 
 
 def _leads(run: CarriedRun, found: tuple[Onward, ...]) -> Iterator[tuple[Feed, Between, Flow]]:
@@ -162,40 +185,46 @@ def _leads(run: CarriedRun, found: tuple[Onward, ...]) -> Iterator[tuple[Feed, B
 Lost = dict[Line, Series | None]
 
 
-def drops_of(wired: Wired, found: tuple[Onward, ...], roots: dict[str, Lost]) -> Iterator[Element]:
-    """Volts lost at each plug beyond: what is lost up to the plug in the lead (`roots`, by plug of
-    the cable), then on the lead's wire and in the plug's own contacts, out and back."""
-    mohm = wired.build.assumptions.contact_mohm
-    lost: dict[tuple[str, str, str], Lost] = {}
+def drops_of(
+    wired: Wired, found: tuple[Onward, ...], roots: dict[str, Lost], missing: bool
+) -> Iterator[Element]:
+    """Volts lost at each plug beyond, out and back: up to the plug in the lead (`roots`, by plug of
+    the cable), on the lead's wire by all that flows there, and in the plug's own contacts. They
+    are no better known than every current on the way: `missing` tells that of the cable."""
+    mohm, at_once = wired.build.assumptions.contact_mohm, wired.build.spin_up_at_once
+    by_lead = {key: list(_stretches(of, at_once)) for key, of in _by_lead(found).items()}
+    lost: dict[int, Lost] = {}
     for x in found:
-        before = _before(x, roots, lost)
-        here: Lost = {}
-        for line, _, _ in x.flow.lines():
-            wire = 0.0 if x.between.is_backplane else path_mohm(
-                x.between, x.feed.plug.at_mm, line
-            )  # fmt: skip
-            pins, start = x.feed.pins.get(line, 0), before.get(line)
-            if wire is None or not pins or start is None:
-                here[line] = None
-                continue
-            along = scale(x.flow.of(line), x.share * wire / 1000)
-            here[line] = add(add(start, along), scale(x.flow.of(line), mohm / pins / 1000))
-        lost[x.between.key, x.lead, x.feed.plug.key] = here
+        before = roots[x.by.plug.key] if x.before is None else lost[id(x.before)]
+        wire = by_lead.get((id(x.before), f"{x.between.key}/{x.lead}"), [])
+        here = {line: _lost_at(x, before.get(line), wire, mohm, line) for line, _, _ in
+                x.flow.lines()}  # fmt: skip
+        lost[id(x)] = here
         back = here.get(GROUND)
-        for line, _, missing in x.flow.lines():
+        for line, _, _ in x.flow.lines():
             if line == "ground":
                 continue
-            out = here.get(line)
+            out = here[line]
             both = add(out, back) if out is not None and back is not None else None
-            yield drop(x.feed.plug, line, both, missing)._replace(at=x.at)
+            unknown = missing or GROUND in x.flow.missing
+            yield drop(x.feed.plug, line, both, unknown)._replace(at=x.at)
 
 
-def _before(x: Onward, roots: dict[str, Lost], lost: dict[tuple[str, str, str], Lost]) -> Lost:
-    if not isinstance(x.by.cable, Between):
-        return roots.get(x.by.plug.key, {})
-    several = (v for (key, _, plug), v in lost.items()
-               if key == x.by.cable.key and plug == x.by.plug.key)  # fmt: skip
-    return next(several, {})
+def _lost_at(
+    x: Onward, lost: Series | None, wire: list[LeadStretch], contact_mohm: float, line: Line
+) -> Series | None:
+    """Volts [V] lost on one line up to behind a plug's own contacts, of those lost up to its lead;
+    None where a figure is missing."""
+    for s in wire:
+        mohm = path_mohm(s.between, s.to_mm - s.from_mm, line)
+        if lost is None or mohm is None:
+            return None
+        if s.to_mm <= x.feed.plug.at_mm:
+            lost = add(lost, scale(s.flow.of(line), mohm / 1000))
+    pins = x.feed.pins.get(line, 0)
+    if lost is None or not pins:
+        return None
+    return add(lost, scale(x.flow.of(line), contact_mohm / pins / 1000))
 
 
 # -- what is never allowed ---------------------------------------------------------------------

@@ -277,7 +277,8 @@ def _drops(g: Ground) -> Iterator[Element]:
             missing = GROUND in run.whole.missing
             yield drop(live.feed.plug, line, add(out, back) if out and back else None, missing)
     if g.beyond:
-        yield from onward.drops_of(g.wired, g.beyond, _roots(run, wire, ends, mohm))
+        roots, missing = _roots(run, wire, ends, mohm), GROUND in run.whole.missing
+        yield from onward.drops_of(g.wired, g.beyond, roots, missing)
 
 
 def _roots(

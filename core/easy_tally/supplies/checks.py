@@ -30,7 +30,7 @@ OF_SIZE = frozenset({"watts", "rating", "rail", "combined", "spikes", "too big"}
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Ride:
     """The spikes of a window [W], in all and at 12 V, and what the supply rides through; None
-    where its rating, its 12 V or its design is not known. `worst` is by the standard's worst of a
+    where its rating or its 12 V is not known. `worst` is by the standard's worst of a
     card with a 16-pin socket, where there is one."""
 
     window: Window
@@ -185,7 +185,7 @@ def _spikes(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
     high = status == "pass" and any(exceeds(s.high, most) for s, most, _ in held)
     yield SupplyCheck(
         id="spikes", status="warn" if high else status, load=span.likely, limit=limit, unit="W",
-        only_at_high=high, window=window,
+        only_at_high=high, window=window, more={"design": supply.design},
     )  # fmt: skip
 
 

@@ -281,9 +281,9 @@ def hold_up(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
         return
     load, stated = _share(supply, asked, "full"), supply.hold_up_ms
     limit = stated
-    if limit is None and supply.design is not None and load is not None:
+    if limit is None and load is not None:
         light = not exceeds(load, HOLD_UP_SHARE)
-        limit = HOLD_UP_80_MS if light else HOLD_UP_FULL_MS[supply.design]
+        limit = HOLD_UP_80_MS if light else _hold_up_full_ms(supply.design)
     if limit is None:
         missing = tuple(
             n for n, lacks in (("hold_up_ms", stated is None), ("rated_w", load is None)) if lacks
@@ -295,8 +295,14 @@ def hold_up(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
         status = _by_what_is_known(asked, status)
     yield SupplyCheck(
         id="hold-up", status=status, load=transfer,
-        limit=limit, unit="ms", more={"by": "stated" if stated is not None else "design"},
+        limit=limit, unit="ms",
+        more={"by": "stated" if stated is not None else "design", "design": supply.design},
     )  # fmt: skip
+
+
+def _hold_up_full_ms(design: str | None) -> float:
+    """At full load; of a design that is not known the shortest of any."""
+    return min(HOLD_UP_FULL_MS.values()) if design is None else HOLD_UP_FULL_MS[design]
 
 
 def age(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:

@@ -44,34 +44,33 @@ class Sizing:
 
 def ride_through(
     design: str | None, rated_w: float, has_16pin: bool, assume: Assumptions
-) -> tuple[float, ...] | None:
-    """Multiples of the rating that a supply rides through in the four windows; None: not known."""
+) -> tuple[float, ...]:
+    """Multiples of the rating that a supply rides through in the four windows. Of a design that is
+    not known what any rides through: the least of each window."""
+    a = assume
+    classic = (
+        a.ride_classic_0_1ms, a.ride_classic_1ms, a.ride_classic_10ms, a.ride_classic_100ms
+    )  # fmt: skip
+    newer = RIDE_LARGE_16PIN if rated_w > LARGE_W and has_16pin else RIDE_3X
     if design is None:
-        return None
-    if design == "classic":
-        a = assume
-        return (
-            a.ride_classic_0_1ms, a.ride_classic_1ms, a.ride_classic_10ms, a.ride_classic_100ms
-        )  # fmt: skip
-    return RIDE_LARGE_16PIN if rated_w > LARGE_W and has_16pin else RIDE_3X
+        return tuple(map(min, classic, newer))
+    return classic if design == "classic" else newer
 
 
 def spike_need(wired: Wired, spikes: dict[Window, Span], supply: Supply | None) -> Span:
     """The smallest rating [W] whose design rides through every window.
 
     Of the design of `supply`; without one, of a 3.x supply of the kind that the
-    build needs: with a 16-pin port where a card has such a socket. Of a 3.x supply, too, where
-    the design is not known: that supply's own check reads unknown.
+    build needs: with a 16-pin port where a card has such a socket.
     """
     has_16pin = (
         any(p.kind == "16pin" for p in supply.ports)
         if supply
         else any(i.socket.kind == "16pin" for i in wired.inputs.values())
     )
-    design = (supply.design if supply else None) or "3.1"
+    design = supply.design if supply else "3.1"
     small, large = (
-        ride_through(design, w, has_16pin, wired.build.assumptions) or RIDE_3X
-        for w in (LARGE_W, JUST_LARGE_W)
+        ride_through(design, w, has_16pin, wired.build.assumptions) for w in (LARGE_W, JUST_LARGE_W)
     )
 
     def rating(ride: tuple[float, ...], k: int) -> float:

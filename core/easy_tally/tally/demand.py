@@ -182,7 +182,7 @@ def _come_together(wired: Wired, load: Load, inputs: tuple[Input, ...], by_pins:
 
 def _surge(load: Load, count: int) -> Series | None:
     """Amperes [A] that spinning up adds, of so many instances; None: nothing."""
-    if load.surge.high <= 0:
+    if not any(load.surge):
         return None
     return only_at("start", load.surge.times(count / RAIL_V[load.rail]))
 

@@ -98,10 +98,12 @@ def spiking_loads(wired: Wired, loads: tuple[Load, ...], window: Window) -> tupl
 
 
 def _spiking(load: Load, more: _Excess | None, i: int) -> Load:
-    factor = 1.0
-    if more is not None and load.net.full.likely > 0:
-        factor = 1 + more[i].likely / load.net.full.likely
-    short = load.spans.full.times(factor)
+    short = load.spans.full
+    if more is not None:  # each bound goes above its own full
+        above = (
+            x / full if full > 0 else 0.0 for x, full in zip(more[i], load.net.full, strict=True)
+        )
+        short = Span(*(x * (1 + a) for x, a in zip(short, above, strict=True)))
     if short == load.spans.short:
         return load
     return replace(load, spans=load.spans._replace(short=short))

@@ -123,7 +123,7 @@ def surging_instances(at_once: int | None, loads: tuple[Load, ...]) -> dict[str,
     each: dict[str, float] = {}
     count: dict[str, int] = {}
     for load in loads:
-        if load.surge.high > 0:
+        if any(load.surge):
             each[load.part] = each.get(load.part, 0.0) + load.surge.likely
             count[load.part] = load.count
     found: dict[str, int] = {}

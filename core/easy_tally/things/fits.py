@@ -20,7 +20,8 @@ from ..standards.connectors import (
 
 @dataclass(frozen=True, slots=True)
 class Fit:
-    """Whether a plug fits. `mated` is the pin-out that then counts; `warning` what to know."""
+    """Whether a plug fits. `mated` is the pin-out that then counts; `warning` what to know. One
+    that does not fit and is mated all the same stands so in builds of earlier versions."""
 
     fits: bool
     mated: SocketKind | None = None
@@ -28,12 +29,18 @@ class Fit:
     warning: str = ""
 
 
+_SECOND_4 = (
+    "Of a 4+4-pin plug only the marked half fits a 4-pin processor socket, by its keying; the "
+    "second 4 stays parked beside it."
+)
+
+
 @cache
 def fit(plug: PlugKind, half: Half, socket: SocketKind, eps4_in_eps8: bool = False) -> Fit:
     """Tell whether `half` of `plug` goes into `socket`, and what it then counts as."""
     shape = PLUGS[plug]
     if half == "loose" and plug == "eps4+4" and socket == "eps4":
-        return Fit(True, "eps4", warning="The second 4 of a 4+4-pin plug, in a socket of its own.")
+        return Fit(False, "eps4", reason=_SECOND_4)
     if half == "loose":
         return Fit(False, reason=_loose_reason(plug, socket))
     as_kind = shape.whole if half == "whole" else shape.marked

@@ -250,7 +250,7 @@ class Plugging:
         if c.socket in self._fed:
             found.append(f"{c.socket}: one plug in a socket")
         answer = fit(plug, c.half, into, self._allows)
-        if not answer.fits:
+        if not answer.fits and answer.mated is None:
             found.append(f"{of.name} in {c.socket}: a plug that fits; {answer.reason}")
         if not found:
             used.add((c.plug, c.half))

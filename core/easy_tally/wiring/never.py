@@ -1,28 +1,182 @@
 """What is never allowed to be connected, whatever flows: named when it is refused.
 
-Source: model, section 4.6: a lead that shares a cable with another load of its adapter; SATA to
-graphics; moulded 4-pin to SATA.
+It is told by what the ends in the end are, through any chain of adapters and extensions. The same
+rules hold a finished map, a plug that is about to go in, a cable as the solver would use it, and an
+adapter by itself.
+
+Source: model, section 4.6: a processor's plug for a graphics socket or the other way round; SATA to
+graphics; moulded 4-pin to SATA; leads of an adapter on one cable, or beside another load of it;
+keying: the second 4 of a 4+4.
 """
 
 from __future__ import annotations
 
-from collections.abc import Iterator
+from collections.abc import Callable, Collection, Iterable, Iterator
+from dataclasses import dataclass
+from typing import Literal, NamedTuple
 
-from ..standards.connectors import CONNECTORS, grant_12v_w
+from ..standards.connectors import CONNECTORS, PLUGS, SocketKind, grant_12v_w
 from ..things.adapters import Adapter, Backplane
-from ..things.cables import Plug
+from ..things.cables import Cable, Plug
+from ..things.fits import clash
 from .between import Between
 from .wired import Carrier, Feed, Input, Wired, WiredRun
 
-_GRAPHICS = ("pcie8", "pcie6", "16pin")
+GRAPHICS: tuple[SocketKind, ...] = ("pcie8", "pcie6", "16pin")
+_PROCESSOR: tuple[SocketKind, ...] = ("eps8", "eps4")
+
+
+class Step(NamedTuple):
+    """Something in between on a path, and which of its leads is gone into. `one` tells it from
+    others that are alike."""
+
+    of: Between
+    lead: str
+    one: str
+
+
+class Path(NamedTuple):
+    """One way from a plug on to where it ends: every kind that it is mated with on the way, the
+    last one its end, and what it goes through between two of them."""
+
+    plug: str
+    kinds: tuple[SocketKind, ...]
+    steps: tuple[Step, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class Breach:
+    """Something that is never allowed: of what in between (its key), why, and in words."""
+
+    of: str
+    why: Literal["processor and graphics", "sata to graphics", "moulded", "own cable"]
+    words: str
+
+
+# -- the rules ---------------------------------------------------------------------------------
+
+
+def breaches(paths: Collection[Path]) -> tuple[Breach, ...]:
+    """What is never allowed of all that one cable is plugged into, by its paths."""
+    found = [b for path in paths for b in _of_path(path)]
+    found += _of_cable(paths)
+    return tuple(dict.fromkeys(found))
+
+
+def _of_path(path: Path) -> Iterator[Breach]:
+    """What is wrong with one path, whatever else its cable feeds."""
+    for i, step in enumerate(path.steps):
+        before, after, of = path.kinds[: i + 1], path.kinds[i + 1], step.of
+        for one, other in ((_PROCESSOR, GRAPHICS), (GRAPHICS, _PROCESSOR)):
+            if after in other and (kind := next((k for k in before if k in one), None)):
+                yield Breach(of.key, "processor and graphics", _crossed(of, kind, after))
+        if "sata" in before and after in GRAPHICS:
+            brings = f"{grant_12v_w('sata'):.0f} W"
+            words = f"{of.name}: a SATA plug brings {brings}, a graphics socket may draw more"
+            yield Breach(of.key, "sata to graphics", words)
+        if before[-1] == "per4" and after == "sata" and _moulded(of):
+            words = f"{of.name}: moulded adapters from 4-pin to SATA are known to burn"
+            yield Breach(of.key, "moulded", words)
+
+
+def _crossed(of: Between, kind: SocketKind, end: SocketKind) -> str:
+    one, two = CONNECTORS[kind].words, CONNECTORS[end].words
+    shorted = clash(kind, end)
+    wrong = f", which has 12 V where the other has ground on {shorted} pins" if shorted else ""
+    return f"{of.name}: from {_a(one)} plug to {_a(two)} one{wrong}; the two are never exchanged"
+
+
+def _a(words: str) -> str:
+    return f"an {words}" if words.startswith("8") else f"a {words}"
+
+
+def _of_cable(paths: Iterable[Path]) -> Iterator[Breach]:
+    """Leads of one adapter on one cable, and a lead of one that feeds graphics beside another
+    graphics load: each lead needs a cable of its own."""
+    every = list(paths)
+    leads: dict[str, set[str]] = {}
+    for path in every:
+        for step in path.steps:
+            if isinstance(step.of.of, Adapter):
+                leads.setdefault(step.one, set()).add(step.lead)
+    graphics = [p for p in every if any(k in GRAPHICS for k in p.kinds)]
+    for path in every:
+        for i, step in enumerate(path.steps):
+            if not isinstance(step.of.of, Adapter):
+                continue
+            shared = len(leads[step.one]) > 1
+            if not shared and any(k in GRAPHICS for k in path.kinds[i + 1 :]):
+                shared = any(all(s.one != step.one for s in p.steps) for p in graphics)
+            if shared:
+                words = f"{step.of.name}: each of its leads needs a cable that feeds nothing else"
+                yield Breach(step.of.key, "own cable", words)
+
+
+def never(of: Between) -> Breach | None:
+    """What is wrong with a thing in between by itself, whatever it feeds."""
+    if isinstance(of.of, Backplane):
+        return None
+    alone = (
+        Path("", (s.kind, PLUGS[p.kind].whole), (Step(of, s.key, of.key),))
+        for s in of.sockets for p in of.plugs if s.key in of.fed_by[p.key]
+    )  # fmt: skip
+    return next((b for path in alone for b in _of_path(path)), None)
+
+
+def _moulded(of: Between) -> bool:
+    return isinstance(of.of, Adapter) and of.of.moulded is True
+
+
+def may_be_moulded(of: Between) -> bool:
+    """Whether it is an adapter from 4-pin to SATA of which nobody says if it is moulded."""
+    return (
+        isinstance(of.of, Adapter) and of.of.moulded is None
+        and any(s.kind == "per4" for s in of.sockets) and any(p.kind == "sata" for p in of.plugs)
+    )  # fmt: skip
+
+
+# -- a map -------------------------------------------------------------------------------------
+
+#: What a plug of a carrier is in: the kind that it is mated with, and the input.
+_Uses = Callable[[Carrier, Plug], list[tuple[SocketKind, Input]]]
 
 
 def never_allowed(wired: Wired, run: WiredRun) -> tuple[str, ...]:
     """Why a run, with all that it is plugged into, is never allowed; empty where it is."""
-    found = list(_shared(run.feeds))
-    for of in _on_the_way(wired, run.feeds).values():
-        found += never(of)
+    keyed = (f for f in (*run.feeds, *wired.beyond(run)) if f.half == "loose")
+    found = [f"{PLUGS[f.plug.kind].loose_words} in {wired.words(f.input.ref)}: by its keying only "
+             "the marked half fits there" for f in keyed]  # fmt: skip
+    if any(f.input.between for f in run.feeds):
+        found += [b.words for b in breaches(_paths_of(run.cable, _as_plugged(wired)))]
     return tuple(dict.fromkeys(found))
+
+
+def _as_plugged(wired: Wired) -> _Uses:
+    return lambda of, plug: [(f.mated, f.input) for f in wired.uses_of(of.key, plug.key)]
+
+
+def _paths_of(cable: Cable, uses: _Uses) -> list[Path]:
+    return [
+        path
+        for plug in cable.plugs
+        for kind, into in uses(cable, plug)
+        for path in _onward(plug.key, kind, into, uses)
+    ]
+
+
+def _onward(plug: str, kind: SocketKind, into: Input, uses: _Uses) -> Iterator[Path]:
+    """The paths from a plug that is in an input."""
+    of = into.between
+    if of is None or of.is_backplane:
+        yield Path(plug, (kind,), ())
+        return
+    step = Step(of, into.socket.key, of.key)
+    for p in of.plugs:
+        if into.socket.key not in of.fed_by[p.key]:
+            continue
+        further = [path for k, i in uses(of, p) for path in _onward(plug, k, i, uses)]
+        for path in further or [Path(plug, (PLUGS[p.kind].whole,), ())]:
+            yield Path(plug, (kind, *path.kinds), (step, *path.steps))
 
 
 def nobody_says(wired: Wired, run: WiredRun) -> tuple[str, ...]:
@@ -35,7 +189,7 @@ def nobody_says(wired: Wired, run: WiredRun) -> tuple[str, ...]:
 
 def unsaid(wired: Wired, run: WiredRun) -> tuple[Between, ...]:
     """What on the way of a run is moulded or crimped, and nobody says which."""
-    return tuple(of for of in _on_the_way(wired, run.feeds).values() if _unsaid(of))
+    return tuple(of for of in _on_the_way(wired, run.feeds).values() if may_be_moulded(of))
 
 
 def _on_the_way(wired: Wired, feeds: tuple[Feed, ...]) -> dict[str, Between]:
@@ -48,67 +202,73 @@ def _on_the_way(wired: Wired, feeds: tuple[Feed, ...]) -> dict[str, Between]:
     return found
 
 
-def for_graphics(of: Between) -> bool:
-    """Whether an adapter feeds a graphics socket: each of its leads needs a cable of its own."""
-    return isinstance(of.of, Adapter) and any(
-        p.kind in ("16pin", "pcie6+2", "pcie8", "pcie6") for p in of.plugs
-    )
+# -- a plug that is about to go in ---------------------------------------------------------------
 
 
-def _shared(feeds: tuple[Feed, ...]) -> Iterator[str]:
-    for of in {f.input.part.key: f.input.between for f in feeds if f.input.between}.values():
-        if of is None or not for_graphics(of):
-            continue
-        beside = [f for f in feeds if f.mated in _GRAPHICS]
-        if len(beside) > 1:
-            yield f"{of.name}: each of its leads needs a cable that feeds nothing else"
-
-
-def never(of: Between) -> Iterator[str]:
-    """What is wrong with a thing in between by itself, whatever it feeds."""
-    if isinstance(of.of, Backplane):
-        return
-    leads, plugs = {s.kind for s in of.sockets}, {p.kind for p in of.plugs}
-    if "sata" in leads and plugs & {"pcie6+2", "pcie8", "pcie6", "16pin"}:
-        brings = f"{grant_12v_w('sata'):.0f} W"
-        yield f"{of.name}: a SATA plug brings {brings}, a graphics socket may draw more"
-    if isinstance(of.of, Adapter) and "per4" in leads and "sata" in plugs and of.of.moulded:
-        yield f"{of.name}: moulded adapters from 4-pin to SATA are known to burn"
-
-
-def _unsaid(of: Between) -> bool:
-    return (
-        isinstance(of.of, Adapter) and of.of.moulded is None
-        and any(s.kind == "per4" for s in of.sockets) and any(p.kind == "sata" for p in of.plugs)
-    )  # fmt: skip
-
-
-def why_never(wired: Wired, carrier: Carrier, plug: Plug, into: Input) -> str:
+def why_never(wired: Wired, carrier: Carrier, plug: Plug, into: Input, mated: SocketKind) -> str:
     """Why a plug may never go into an input as things are plugged now; empty where it may."""
-    if into.between is carrier:
+    if _feeds(wired, into, carrier):
         return f"{carrier.name} can’t feed itself."
-    for of in (carrier, into.between):
-        if isinstance(of, Between) and (reason := next(never(of), "")):
-            return f"{reason}."
-    if isinstance(carrier, Between) or into.socket.kind not in _GRAPHICS:
+    if not wired.betweens:
         return ""
-    beside = [
-        f for f in wired.feeds.values()
-        if f.cable is carrier and f.plug.key != plug.key and f.mated in _GRAPHICS
-    ]  # fmt: skip
-    others = (f.input.between for f in beside)
-    adapters = [of for of in others if of is not None and for_graphics(of)]
-    if into.between is not None and for_graphics(into.between) and beside:
-        return _own_cable(into.between, carrier, wired.words(beside[0].input.ref))
-    if adapters:
-        return _own_cable(adapters[0], carrier, wired.words(into.ref))
+    now, then = _as_plugged(wired), _with(wired, carrier, plug, into, mated)
+    cables = [carrier] if isinstance(carrier, Cable) else _cables_to(wired, carrier)
+    for cable in cables:
+        before = set(breaches(_paths_of(cable, now)))
+        for breach in breaches(_paths_of(cable, then)):
+            if breach not in before:
+                return _refusal(wired, breach, cable, carrier, into)
+    for lead in _leads_of(wired, carrier) if not cables else ():  # nothing feeds it yet
+        for breach in breaches(list(_onward("", lead.socket.kind, lead, then))):
+            return f"{breach.words}."
     return ""
 
 
-def _own_cable(of: Between, carrier: Carrier, other: str) -> str:
-    lead = CONNECTORS[of.sockets[0].kind].words
-    watts = grant_12v_w(of.sockets[0].kind)
-    return (
-        f"{of.name} counts on {watts:.0f} W by each {lead} lead: each needs a cable of its own, "
-        f"and {carrier.name} would feed {other} too."
+def _feeds(wired: Wired, into: Input, carrier: Carrier) -> bool:
+    """Whether an input is one of a thing itself, or leads back to it."""
+    return into.between is not None and (
+        into.between is carrier or any(_feeds(wired, f.input, carrier) for f in wired.onward(into))
     )
+
+
+def _with(wired: Wired, carrier: Carrier, plug: Plug, into: Input, mated: SocketKind) -> _Uses:
+    """What plugs are in once one more is: it leaves where it was, and so does what was there."""
+    now = _as_plugged(wired)
+
+    def uses(of: Carrier, own: Plug) -> list[tuple[SocketKind, Input]]:
+        if of is carrier and own.key == plug.key:
+            return [(mated, into)]
+        return [(k, i) for k, i in now(of, own) if i.ref != into.ref]
+
+    return uses
+
+
+def _leads_of(wired: Wired, of: Carrier) -> list[Input]:
+    return wired.leads_of(of) if isinstance(of, Between) else []
+
+
+def _cables_to(wired: Wired, of: Between) -> list[Cable]:
+    found = (c for lead in wired.leads_of(of) for c in wired.cables_to(lead.ref))
+    return list({c.key: c for c in found}.values())
+
+
+def _refusal(wired: Wired, b: Breach, cable: Cable, carrier: Carrier, into: Input) -> str:
+    if b.why != "own cable":
+        return f"{b.words}."
+    of = wired.betweens[b.of]
+    lead = of.sockets[0].kind
+    counts = f"{of.name} counts on {grant_12v_w(lead):.0f} W by each {CONNECTORS[lead].words} lead"
+    other = into
+    if b.of in _on_the_way_of(wired, into):
+        others = (f for f in wired.feeds.values() if f.cable is cable and f.input is not into)
+        other = next((f.input for f in others if f.mated in GRAPHICS or f.input.between), into)
+    shares = f"{cable.name} would feed {wired.words(other.ref)} too"
+    return f"{counts}: each needs a cable of its own, and {shares}."
+
+
+def _on_the_way_of(wired: Wired, into: Input) -> set[str]:
+    """Keys of what stands in between from an input on."""
+    if into.between is None:
+        return set()
+    further = (_on_the_way_of(wired, f.input) for f in wired.onward(into))
+    return {into.between.key}.union(*further)

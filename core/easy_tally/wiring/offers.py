@@ -133,19 +133,6 @@ def first_offer(wired: Wired, into: Input) -> Offer | None:
     return kept
 
 
-def free_half(wired: Wired, cable: Carrier, plug: Plug, into: Input) -> Half:
-    """The half of a plug to use in an input: the second of a 4+4 where the first feeds another."""
-    half = best_half(plug.kind, into.socket.kind, wired.eps4_in_eps8)
-    in_use = [
-        f.half for f in wired.feeds.values()
-        if f.cable is cable and f.plug.key == plug.key and f.input.ref != into.ref
-    ]  # fmt: skip
-    second = half == "marked" and in_use == ["marked"]
-    if second and fit(plug.kind, "loose", into.socket.kind, wired.eps4_in_eps8).fits:
-        return "loose"
-    return half
-
-
 def _sorted(wired: Wired, picked: str, found: list[Offer]) -> Offers:
     """Plugs that feed nothing before those that would have to move, cables in use before others."""
     fitting = sorted(
@@ -158,7 +145,7 @@ def _sorted(wired: Wired, picked: str, found: list[Offer]) -> Offers:
 
 
 def _offers(wired: Wired, cable: Carrier, plug: Plug, into: Input) -> list[Offer]:
-    half = free_half(wired, cable, plug, into)
+    half = best_half(plug.kind, into.socket.kind, wired.eps4_in_eps8)
     found = [_offer(wired, cable, plug, half, into)]
     if plug.kind == "atx20+4" and into.socket.kind == "eps4":
         found.append(_offer(wired, cable, plug, "loose", into))
@@ -170,7 +157,8 @@ def _offer(wired: Wired, cable: Carrier, plug: Plug, half: Half, into: Input) ->
     run = wired.build.run(cable.key)
     ports: tuple[str, ...] = run.ports if run else ()
     reason = "" if answer.fits else answer.reason
-    reason = reason or why_not_here(wired, cable) or why_never(wired, cable, plug, into)
+    mated = answer.mated or into.socket.kind
+    reason = reason or why_not_here(wired, cable) or why_never(wired, cable, plug, into, mated)
     if not reason and run is None and isinstance(cable, Cable):
         free = free_ports_for(wired, cable)
         if free is None:

@@ -191,6 +191,10 @@ class Wired:
         there = self.live if live is None else live
         return tuple(k for k in b.fed_by[plug] if f"{b.key}#1/{k}" in there)
 
+    def leads_of(self, of: Between) -> list[Input]:
+        """The leads of something in between."""
+        return [self.inputs[f"{of.key}#1/{s.key}"] for s in of.sockets]
+
     def onward(self, into: Input) -> tuple[Feed, ...]:
         """What is plugged in beyond a lead of what stands in between."""
         b = into.between
@@ -235,9 +239,10 @@ class Wired:
         return of[instance - 1] if instance <= len(of) else ()
 
     def ways_in(self, inputs: tuple[Input, ...]) -> tuple[Input, ...]:
-        """Those of some inputs that share what comes through them: fed, or required and so to be
-        fed. None where all are optional and nothing feeds them."""
-        return tuple(i for i in inputs if i.ref in self.live or i.socket.required)
+        """Those of some inputs that share what comes through them: the fed ones; where none is,
+        those that are to be. None where all are optional and nothing feeds them."""
+        fed = tuple(i for i in inputs if i.ref in self.live)
+        return fed or tuple(i for i in inputs if i.socket.required)
 
     def pins_12v(self, into: Input) -> int:
         """12 V pins in use at an input: wired on both sides where a plug is in, else its own."""

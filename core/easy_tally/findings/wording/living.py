@@ -129,6 +129,8 @@ def _hold_up(c: SupplyCheck) -> str:
     if c.more["by"] == "no UPS":
         return "hold-up: no UPS is entered"
     by = "stated" if c.more["by"] == "stated" else "by its design"
+    if by != "stated" and c.more.get("design") is None:
+        by = "the least of any design, since its own is not known"
     return (
         f"hold-up: {number(c.limit or 0, 'ms')}, {by}, and the UPS takes "
         f"{number(c.load or 0, 'ms')} to step in"

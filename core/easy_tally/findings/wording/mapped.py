@@ -82,6 +82,11 @@ def fact_words(wired: Wired, f: Fact, unfed: tuple[str, ...] = ()) -> str:
             if n == 1:
                 return f"There is 1 cable like {names}, with {each}."
             return f"There are {n} cables like {names}, each with {each}."
+        case "supply":
+            return "There is no supply to plug anything into."
+        case "between":
+            name = wired.betweens[f.refs[0]].name
+            return f"There {'is' if n == 1 else 'are'} {n} like {name} to go in between."
         case "ports":
             labels = ", ".join(wired.ports[k].label for k in f.refs)
             kind = PORT_WORDS[f.kind]  # type: ignore[index]

@@ -52,8 +52,10 @@ def check_words(check: SupplyCheck) -> str:
         return f"not too big: up to {limit} would do"
     if check.id == "spikes":
         if check.limit is None:
-            return f"spikes of {load}: its design is not known, so neither is what it rides through"
+            return f"spikes of {load}: its rating is not known, so neither is what it rides through"
         said = f"spikes: {load} for {check.window} ms, of {limit} that it rides through"
+        if check.more.get("design") is None:
+            said += " by the older design, since its own is not known"
         if check.status == "unknown":
             said += "; a figure is missing"
         if check.status in ("fail", "warn") and not check.only_at_high:

@@ -48,7 +48,8 @@ def card(part: Card, wired: Wired) -> Iterator[Load]:
 
 def granted_w(part: Card, instance: int, wired: Wired) -> float:
     """What the sockets that are required or fed are granted [W]."""
-    counted = wired.ways_in(wired.inputs_of(part.key, instance))
+    inputs = wired.inputs_of(part.key, instance)
+    counted = (i for i in inputs if i.socket.required or i.ref in wired.live)
     return sum(grant_12v_w(i.socket.kind) for i in counted)
 
 

@@ -75,7 +75,7 @@ class Load:
     @property
     def draws(self) -> bool:
         """Whether it is anything at all."""
-        return self.missing or self.surge.high > 0 or any(s.high > 0 for s in self.spans)
+        return self.missing or any(self.surge) or any(map(any, self.spans))
 
     def run_amps(self) -> Series:
         """Amperes [A] of one instance in the states of a run."""
