@@ -5,12 +5,21 @@ This is its face, and each room's `__init__` is that room's: nobody outside look
 
 from __future__ import annotations
 
-from .base.errors import BadFile, BadInput, EasyTallyError, NotThere, Refused, WouldRelease
+from .base.errors import (
+    BadFile,
+    BadInput,
+    EasyTallyError,
+    NotDecided,
+    NotThere,
+    Refused,
+    WouldRelease,
+)
 from .findings import Analysis, Report, analyse, compact, exit_status, report
 from .things import Build, SocketRef
 from .wiring import Wired
 
 __all__ = [
-    "Analysis", "BadFile", "BadInput", "Build", "EasyTallyError", "NotThere", "Refused", "Report",
-    "SocketRef", "Wired", "WouldRelease", "analyse", "compact", "exit_status", "report",
+    "Analysis", "BadFile", "BadInput", "Build", "EasyTallyError", "NotDecided", "NotThere",
+    "Refused", "Report", "SocketRef", "Wired", "WouldRelease", "analyse", "compact", "exit_status",
+    "report",
 ]  # fmt: skip

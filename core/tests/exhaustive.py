@@ -2,109 +2,231 @@
 
 from __future__ import annotations
 
-import random
 from collections.abc import Iterator
+from dataclasses import dataclass
 from itertools import product
+from typing import Any, cast
 
-from easy_tally.findings import analyse
+from easy_tally.findings.facts import Analysis
 from easy_tally.findings.goals import map_goals
-from easy_tally.mapping import GOALS, applied, solve
+from easy_tally.mapping import GOALS, Fact
+from easy_tally.ratings import RunResult, check_runs
 from easy_tally.standards.connectors import PLUGS
-from easy_tally.things.adapters import Adapter, CodeAt, Extension, Lead
+from easy_tally.tally.demand import Carried, demands
+from easy_tally.tally.loads import loads
 from easy_tally.things.build import Build
-from easy_tally.things.cables import Cable, Connection, Plug, RailPins, Run
-from easy_tally.things.case import Case, Route
+from easy_tally.things.cables import Cable, Connection, Plug, Run
 from easy_tally.things.fits import fit
-from easy_tally.things.parts import Socket
-from easy_tally.things.rules import HouseRules
-from easy_tally.things.supply import PortGroup, port_takes
+from easy_tally.things.supply import port_takes
 from easy_tally.wiring import Input, Wired
 
-from .helpers import (
-    board,
-    board_cable,
-    card,
-    disk,
-    exact,
-    graphics_cable,
-    processor,
-    processor_cable,
-    sata_cable,
-    sixteen_cable,
-    supply,
-)
-
 Goals = tuple[int, ...]
+#: What a plug is in: which half of it, and the input.
+_Into = tuple[str, Input]
 
 
-def best(b: Build, most: int = 4000) -> Goals | str | None:
-    """The least goals of any legal map, in their order; None where there is none; `too many`."""
-    found: Goals | None = None
-    for n, laid in enumerate(every_map(b)):
-        if n > most:
-            return "too many"
-        if not _kept(b, laid):
+class TooMany(Exception):
+    """More maps than are looked at."""
+
+
+@dataclass(frozen=True)
+class Asked:
+    """What has to hold of a map: how many maps are looked at, how many needed inputs may be left,
+    which of them and which limits do not count."""
+
+    most: int = 4000
+    left: int = 0
+    needless: frozenset[str] = frozenset()
+    without: frozenset[str] = frozenset()
+
+
+@dataclass(frozen=True)
+class Laid:
+    """A map with what the checker and the goals say of it."""
+
+    build: Build
+    wired: Wired
+    carried: Carried
+    runs: tuple[RunResult, ...]
+
+    @property
+    def needed(self) -> frozenset[str]:
+        """Inputs that have to be fed."""
+        return self.wired.needed | self.carried.only_ways
+
+    @property
+    def unfed(self) -> frozenset[str]:
+        """Those of them that are not."""
+        return self.needed - self.wired.live
+
+
+def best(b: Build, most: int = 4000) -> Goals | None:
+    """The least goals of any legal whole map, in their order; None where there is none."""
+    found = [_goals(x) for x in legal(b, Asked(most=most))]
+    return min(found, default=None)
+
+
+def best_part(b: Build, most: int = 4000) -> Goals:
+    """The same of the maps that leave as few needed inputs as may be; how many comes first."""
+    for left in range(len(Wired(b).inputs) + 1):
+        found = [(len(x.unfed), *_goals(x)) for x in legal(b, Asked(most=most, left=left))]
+        if found:
+            return min(found)
+    raise AssertionError("nothing at all plugged in is a map")
+
+
+def any_map(b: Build, asked: Asked) -> bool:
+    """Whether there is a map."""
+    return next(legal(b, asked), None) is not None
+
+
+def _goals(x: Laid) -> Goals:
+    goals = map_goals(cast(Analysis, x))
+    return tuple(goals[g] for g in GOALS if g != "unfed")
+
+
+def legal(b: Build, asked: Asked) -> Iterator[Laid]:
+    """Every map that holds. Raises TooMany."""
+    must = Wired(b).needed - asked.needless
+    for n, laid in enumerate(every_map(b, must, asked.left)):
+        if n >= asked.most:
+            raise TooMany
+        x = _look(laid)
+        if any(_over(r, asked.without) for r in x.runs):
             continue
-        a = analyse(laid)
-        if any(r.verdict == "over" for r in a.runs) or any(r not in a.wired.live for r in a.needed):
-            continue
-        goals = map_goals(a)
-        here = tuple(goals[g] for g in GOALS if g != "unfed")
-        if found is None or here < found:
-            found = here
-    return found
+        if len(x.unfed - asked.needless) <= asked.left:
+            yield x
 
 
-def _kept(b: Build, laid: Build) -> bool:
-    """Whether what is pinned is as it was."""
-    now = {r.cable: r for r in laid.runs}
-    return all(
-        r.cable in now and now[r.cable].ports == r.ports
-        and set(r.connections) <= set(now[r.cable].connections)
-        for r in b.runs if r.pinned
-    )  # fmt: skip
+def _look(build: Build) -> Laid:
+    wired = Wired(build)
+    carried = demands(wired, loads(wired))
+    return Laid(build, wired, carried, check_runs(wired, carried, {}))
 
 
-def every_map(b: Build) -> Iterator[Build]:
-    """Every way of plugging, each cable alike in others' places too; plugs that park in ports are
-    left out."""
-    wired = Wired(b)
-    carriers = [*wired.cables.values(), *wired.betweens.values()]
-    ends = [(c.key, p) for c in carriers for p in c.plugs]
-    inputs = list(wired.inputs.values())
-    yield from _plugs(b, wired, ends, inputs, {}, set())
+_OF = {"reach": ("reach",), "rule": ("house rule",), "group": ("group",), "never": ("forbidden",)}
 
 
-def _plugs(
-    b: Build, wired: Wired, ends: list[tuple[str, Plug]], inputs: list[Input],
-    done: dict[tuple[str, str], tuple[str, Input]], used: set[str],
-) -> Iterator[Build]:  # fmt: skip
-    if not ends:
-        yield from _ports(b, wired, done)
+def _over(r: RunResult, without: frozenset[str]) -> bool:
+    """Whether something of a run is over that counts."""
+    for e in r.elements:
+        if e.judged.verdict == "over":
+            of = next((k for k, kinds in _OF.items() if e.kind in kinds), "ratings")
+            if of not in without:
+                return True
+    return False
+
+
+# -- every way of plugging -----------------------------------------------------------------------
+
+
+class _Ends:
+    """The plugs of a build in their order, what each may be in, and what is kept."""
+
+    def __init__(self, b: Build, must: frozenset[str], left: int) -> None:
+        self.b, self.wired, self.must, self.left = b, Wired(b), must, left
+        #: Ways that are begun at the most.
+        self.steps = 25_000
+        self.inputs = list(self.wired.inputs.values())
+        carriers = [*self.wired.cables.values(), *self.wired.betweens.values()]
+        self.ends: list[tuple[str, Plug]] = [(c.key, p) for c in carriers for p in c.plugs]
+        self.kept = {
+            (r.cable, c.plug): (c.half, self.wired.inputs[str(c.socket)])
+            for r in b.runs if r.pinned for c in r.connections
+        }  # fmt: skip
+        self.fixed = {i.part.key for _, i in self.kept.values() if i.between is not None}
+        for t in (*b.adapters, *b.extensions):
+            if t.key in self.fixed:
+                self.kept |= {
+                    (t.key, c.plug): (c.half, self.wired.inputs[str(c.socket)])
+                    for c in t.connections
+                }
+        pinned = {r.cable for r in b.runs if r.pinned}
+        self.alike: dict[str, str] = {}
+        for c in b.cables:
+            spec = _spec(c)
+            self.alike[c.key] = c.key if c.key in pinned else spec
+
+    def options(self, key: str, plug: Plug, used: set[str]) -> Iterator[_Into]:
+        """What a plug may be in."""
+        halves = ["whole", "marked"] if PLUGS[plug.kind].marked else ["whole"]
+        easy = self.wired.eps4_in_eps8
+        for i in self.inputs:
+            if i.ref in used or (i.between is not None and i.between.key == key):
+                continue
+            for half in halves:
+                if fit(plug.kind, half, i.socket.kind, easy).fits:  # type: ignore[arg-type]
+                    yield half, i
+                    break
+
+
+_Done = dict[tuple[str, str], _Into]
+
+
+def every_map(b: Build, must: frozenset[str] = frozenset(), left: int = 99) -> Iterator[Build]:
+    """Every way of plugging in which at most `left` of what `must` be fed is not, each cable alike
+    in others' places once; plugs that park in ports are left out."""
+    ends = _Ends(b, must, left)
+    yield from _plugs(ends, 0, {}, set())
+
+
+def _plugs(of: _Ends, at: int, done: _Done, used: set[str]) -> Iterator[Build]:
+    if len(of.must - used) - of.left > len(of.ends) - at:
         return
-    (key, plug), rest = ends[0], ends[1:]
-    yield from _plugs(b, wired, rest, inputs, done, used)
-    halves = ["whole", "marked"] if PLUGS[plug.kind].marked else ["whole"]
-    for i in inputs:
-        if i.ref in used or (i.between is not None and i.between.key == key):
-            continue
-        for half in halves:
-            if fit(plug.kind, half, i.socket.kind, wired.eps4_in_eps8).fits:  # type: ignore[arg-type]
-                more = done | {(key, plug.key): (half, i)}
-                yield from _plugs(b, wired, rest, inputs, more, used | {i.ref})
-                break
+    of.steps -= 1
+    if of.steps < 0:
+        raise TooMany
+    ended = at and (at == len(of.ends) or of.ends[at][0] != of.ends[at - 1][0])
+    if ended and not _first_of_alike(of, done):
+        return
+    if at == len(of.ends):
+        yield from _ports(of, done)
+        return
+    key, plug = of.ends[at]
+    if (key, plug.key) in of.kept:
+        half, i = of.kept[key, plug.key]
+        if i.ref not in used:
+            more = done | {(key, plug.key): (half, i)}
+            yield from _plugs(of, at + 1, more, used | {i.ref})
+        return
+    yield from _plugs(of, at + 1, done, used)
+    for half, i in of.options(key, plug, used) if key not in of.fixed else ():
+        more = done | {(key, plug.key): (half, i)}
+        yield from _plugs(of, at + 1, more, used | {i.ref})
 
 
-def _ports(
-    b: Build, wired: Wired, done: dict[tuple[str, str], tuple[str, Input]]
-) -> Iterator[Build]:
-    in_use = [c for c in b.cables if any(k == c.key for k, _ in done)]
-    ports = list(wired.ports.values())
+def _first_of_alike(of: _Ends, done: _Done) -> bool:
+    """Whether of cables that are alike each feeds what comes no earlier than what the next one
+    does: the others only change places."""
+    order = {i.ref: n for n, i in enumerate(of.inputs)}
+    before: dict[str, tuple[int, ...]] = {}
+    for c in of.b.cables:
+        feeds = tuple(
+            order[done[c.key, p.key][1].ref] if (c.key, p.key) in done else 999 for p in c.plugs
+        )
+        spec = of.alike[c.key]
+        if spec in before and feeds < before[spec]:
+            return False
+        before[spec] = feeds
+    return True
+
+
+def _spec(c: Cable) -> str:
+    plugs = tuple(p.model_copy(update={"key": str(i)}) for i, p in enumerate(c.plugs))
+    return c.model_copy(update={"key": "k", "name": "n", "plugs": plugs}).model_dump_json()
+
+
+def _ports(of: _Ends, done: _Done) -> Iterator[Build]:
+    b = of.b
+    pinned = {r.cable: r.ports for r in b.runs if r.pinned}
+    in_use = [c for c in b.cables if any(k == c.key for k, _ in done) or c.key in pinned]
+    ports = list(of.wired.ports.values())
     ways = [
         [
             chosen for chosen in product(ports, repeat=len(c.needs))
             if len({p.key for p in chosen}) == len(chosen)
             and all(port_takes(p.kind, n) for p, n in zip(chosen, c.needs, strict=True))
+            and pinned.get(c.key, keys := tuple(p.key for p in chosen)) == keys
         ]
         for c in in_use
     ]  # fmt: skip
@@ -114,13 +236,14 @@ def _ports(
         if len(set(keys)) < len(keys):
             continue
         alike = tuple(tuple((p.kind, p.circuits, p.pins_12v, p.group) for p in c) for c in choice)
-        if alike in seen and not any(r.pinned for r in b.runs):
+        if alike in seen:
             continue
         seen.add(alike)
         runs = tuple(
-            Run(cable=c.key, ports=tuple(p.key for p in chosen), connections=_of(c.key, done))
+            Run(cable=c.key, ports=tuple(p.key for p in chosen), connections=_of(c.key, done),
+                pinned=c.key in pinned)
             for c, chosen in zip(in_use, choice, strict=True)
-        )
+        )  # fmt: skip
 
         def laid(things: tuple) -> tuple:  # type: ignore[type-arg]
             return tuple(t.model_copy(update={"connections": _of(t.key, done)}) for t in things)
@@ -130,102 +253,107 @@ def _ports(
         )
 
 
-def _of(key: str, done: dict[tuple[str, str], tuple[str, Input]]) -> tuple[Connection, ...]:
+def _of(key: str, done: _Done) -> tuple[Connection, ...]:
     return tuple(
         Connection(plug=p, half=half, socket=i.at)  # type: ignore[arg-type]
         for (k, p), (half, i) in done.items() if k == key
     )  # fmt: skip
 
 
-# -- small builds made up ---------------------------------------------------------------------
+# -- reasons -------------------------------------------------------------------------------------
+
+_LIMITS = ("reach", "rule", "group", "ratings")
 
 
-def made_up(seed: int) -> Build:
-    """A small build of its seed: cards, disks, processor sockets, adapters, groups, routes."""
-    r = random.Random(seed)
-    parts, cables, more = [], [], {}
-    kind = r.choice(["graphics", "drives", "sixteen", "processor", "mixed"])
-    sockets = (Socket(key="main", kind="atx24"),)
-    if kind in ("processor", "mixed"):
-        sockets += (
-            Socket(key="cpu", kind="eps8"),
-            Socket(key="cpu-2", kind=r.choice(["eps8", "eps4"]), required=False),
+def wrong_with(b: Build, reason: tuple[Fact, ...], most: int) -> str:
+    """What is wrong with a reason for there being no map; empty where it holds: with all else let
+    go there is none, and with any one of its facts let go too there is one. Raises TooMany."""
+    if _map_by(b, reason, most):
+        return "there is a map all the same"
+    for fact in reason:
+        if not _map_by(b, tuple(f for f in reason if f is not fact), most):
+            return f"there is none without {fact.id} {fact.refs} either"
+    return ""
+
+
+def _map_by(b: Build, facts: tuple[Fact, ...], most: int) -> bool:
+    """Whether there is a map where these facts hold and no others: other limits do not count, what
+    else is needed may be left, and of other cables, ports and things in between there are more."""
+    held = {f.id for f in facts}
+    of = {i: {k for f in facts if f.id == i for k in f.refs} for i in _COUNTED}
+    b = _let_go(b, of["keep"])
+    needed = _look(b).needed
+    if "rule" not in held:
+        rules = b.house_rules.model_copy(update={"chained_graphics": "by pins"})
+        b = b.model_copy(update={"house_rules": rules})
+    b = _with_more(b, of, len(needed & of["need"]))
+    asked = Asked(most=most, needless=needed - of["need"], without=frozenset(set(_LIMITS) - held))
+    return any_map(b, asked)
+
+
+_COUNTED = ("need", "cables", "ports", "between", "keep")
+
+
+def _let_go(b: Build, kept: set[str]) -> Build:
+    """A build in which only these runs stay as they are."""
+    runs = tuple(r for r in b.runs if r.pinned and r.cable in kept)
+    onward = {c.socket.part for r in runs for c in r.connections}
+    for _ in (*b.adapters, *b.extensions):
+        onward |= {
+            c.socket.part for t in (*b.adapters, *b.extensions) if t.key in onward
+            for c in t.connections
+        }  # fmt: skip
+
+    def left(things: tuple[Any, ...]) -> tuple[Any, ...]:
+        return tuple(
+            t if t.key in onward else t.model_copy(update={"connections": ()}) for t in things
         )
-        parts.append(processor(r.choice([80, 150, 260]), r.choice([120, 300])))
-        cables += [processor_cable(f"c{i}") for i in range(r.choice([1, 2]))]
-    parts.insert(0, board(sockets=sockets, eps4_in_eps8=r.random() < 0.3))
-    cables.append(board_cable())
-    if kind in ("graphics", "mixed"):
-        parts.append(
-            card(r.choice([150, 260, 340, 380]), r.choice(["pcie8", "pcie8 pcie8", "pcie6 pcie8"]))
-        )
-        cables += [graphics_cable(f"g{i}", count=r.choice([1, 2])) for i in range(r.choice([1, 2]))]
-    if kind == "sixteen":
-        parts.append(card(r.choice([200, 290, 420]), "16pin"))
-        if r.random() < 0.6:
-            cables += [graphics_cable(f"g{i}", count=1) for i in range(2)]
-            more["adapters"] = (_adapter(),)
-        if r.random() < 0.6:
-            cables.append(sixteen_cable(r.choice(["both_grounded", "sense0_grounded", None])))
-    if kind == "drives":
-        disks = r.choice([2, 3])
-        parts.append(disk(disks, start_12v_a=exact(r.choice([1.5, 2, 2.6]))))
-        if r.random() < 0.4:
-            parts.append(disk(1, key="ssd", run_12v_a=exact(0), start_12v_a=exact(0)))
-        elif r.random() < 0.4:  # more at 12 V, but not more watts
-            parts.append(disk(1, key="low", start_12v_a=exact(2.7), start_5v_a=exact(0.6)))
-        cables += [sata_cable(f"s{i}", plugs=2) for i in range(2)]
-        if r.random() < 0.3:
-            more["extensions"] = (_extension(),)
-        more["spin_up_at_once"] = r.choice([None, 1, 2])
-    if r.random() < 0.4:
-        areas = ["main plug", "processor", "card", "3.5-inch bays"]
-        more["case"] = Case(
-            name="Case",
-            routes=tuple(Route(area=a, length_mm=r.choice([350, 450, 560])) for a in areas),
-        )
-    rule = r.choice(["never", "by plug", "as delivered", "by pins"])
-    more["house_rules"] = HouseRules(
-        chained_graphics=rule, port_groups=r.choice(["by what is known", "keep together", "spread"])
-    )
-    limits = r.choice([(None, None), (20, 60), (60, None), (12, 30)])
-    ports = tuple(
-        p.model_copy(update={"group": r.choice(["g", "h", None])})
-        for p in supply().ports if p.kind in _kinds(cables) and p.key != "g3"
-    )  # fmt: skip
-    groups = tuple(PortGroup(key=k, label=k, limit_a=a) for k, a in zip("gh", limits, strict=True))
-    return Build(
-        name="T", supply=supply(ports=ports, groups=groups), parts=tuple(parts),
-        cables=tuple(cables), **more,
-    )  # fmt: skip
+
+    return b.model_copy(update={
+        "runs": runs, "adapters": left(b.adapters), "extensions": left(b.extensions)
+    })  # fmt: skip
 
 
-def with_a_pin(b: Build, seed: int) -> Build:
-    """With a run of it as some map has it, pinned; as it is where there is no map."""
-    loose = b.house_rules.model_copy(update={"chained_graphics": "by pins"})
-    found = solve(b.model_copy(update={"house_rules": loose}))
-    if found is None or not found.runs:
-        return b
-    laid = applied(b, found)
-    run = random.Random(seed).choice(laid.runs).model_copy(update={"pinned": True})
-    return laid.model_copy(update={"runs": (run,)})
+def _with_more(b: Build, of: dict[str, set[str]], copies: int) -> Build:
+    """With as many copies as could be used of what a reason does not count, one of each kind."""
+    several: dict[str, int] = {}
+    seen: set[str] = set()
+    things: list[tuple[str, Any]] = [("cables", c) for c in b.cables]
+    things += [("between", t) for t in (*b.adapters, *b.extensions)]
+    things += [("ports", p) for p in b.supply.ports] if b.supply else []
+    for what, t in things:
+        if t.key in of[what] or (what == "cables" and b.run(t.key)):
+            continue
+        alike = _spec(t) if what == "cables" else t.model_copy(
+            update={"key": "k", "name": "n"} if what == "between"
+            else {"key": "k", "label": "l", "row": 0, "column": 0}
+        ).model_dump_json()  # fmt: skip
+        if alike not in seen:
+            seen.add(alike)
+            several[f"{what}/{t.key}"] = copies
+    return _with_copies(b, several)
 
 
-def _kinds(cables: list[Cable]) -> set[str]:
-    return {n for c in cables for n in c.needs}
+def _with_copies(b: Build, copies: dict[str, int]) -> Build:
+    def several(what: str, things: tuple[Any, ...]) -> list[Any]:
+        found = []
+        for t in things:
+            found.append(t)
+            found += [
+                t.model_copy(update={"key": f"{t.key}-x{n}", "connections": ()})
+                if hasattr(t, "connections") else t.model_copy(update={"key": f"{t.key}-x{n}"})
+                for n in range(copies.get(f"{what}/{t.key}", 0))
+            ]  # fmt: skip
+        return found
 
-
-def _adapter() -> Adapter:
-    pins = RailPins(v12=3, ground=3)
-    return Adapter(
-        key="ad", name="Adapter", leads=(Lead(key="a", kind="pcie8"), Lead(key="b", kind="pcie8")),
-        plugs=(Plug(key="x", kind="16pin", at_mm=200, grade="high"),), gauge=16, conductors=pins,
-        codes=(CodeAt(leads=1, watts=150), CodeAt(leads=2, watts=300)),
-    )  # fmt: skip
-
-
-def _extension() -> Extension:
-    return Extension(
-        key="ex", name="Extension", kind="sata", length_mm=150,
-        conductors=RailPins(v12=1, v5=1, v3v3=1, ground=2),
-    )  # fmt: skip
+    supply = b.supply
+    if supply is not None:
+        ports = several("ports", supply.ports)
+        places = [p.model_copy(update={"row": i // 20, "column": i % 20})
+                  for i, p in enumerate(ports)]  # fmt: skip
+        supply = supply.model_copy(update={"ports": tuple(places)})
+    return b.model_copy(update={
+        "supply": supply, "cables": tuple(several("cables", b.cables)),
+        "adapters": tuple(several("between", b.adapters)),
+        "extensions": tuple(several("between", b.extensions)),
+    })  # fmt: skip

@@ -31,7 +31,6 @@ from easy_tally.things.supply import PortGroup
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from .exhaustive import best, made_up, with_a_pin
 from .helpers import (
     board,
     board_cable,
@@ -48,6 +47,7 @@ from .helpers import (
     sata_cable,
     supply,
 )
+from .small import made_up
 
 ROOT = Path(__file__).resolve().parents[2]
 DEMO = sorted((ROOT / "demo/builds").glob("*.json"))
@@ -65,30 +65,6 @@ def _demo(name: str) -> Build:
 def _laid(b: Build, found: Mapping) -> Build:
     """With the map laid as the product lays it: validated, as one edit."""
     return TakeMap(runs=found.runs, between=found.between).apply(b)
-
-
-class AgainstExhaustiveSearch(unittest.TestCase):
-    @settings(max_examples=18, deadline=None)
-    @given(st.integers(0, 10_000))
-    def test_the_same_goal_by_goal(self, seed: int) -> None:
-        b = made_up(seed)
-        want = best(b, most=900)
-        if want == "too many":
-            return
-        found = solve(b)
-        got = tuple(g.value for g in found.goals) if found else None
-        self.assertEqual(got, want, f"seed {seed}")
-        self.assertTrue(found is None or found.proven)
-
-    @settings(max_examples=8, deadline=None)
-    @given(st.integers(0, 10_000))
-    def test_with_a_run_that_stays(self, seed: int) -> None:
-        b = with_a_pin(made_up(seed), seed)
-        want = best(b, most=700)
-        if want != "too many":
-            found = solve(b)
-            got = tuple(g.value for g in found.goals) if found else None
-            self.assertEqual(got, want, f"seed {seed}")
 
 
 class AgainstTheChecker(unittest.TestCase):

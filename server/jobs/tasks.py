@@ -16,7 +16,7 @@ from django.db import IntegrityError
 from django.utils import timezone
 from drawer import store as drawer
 from easy_tally import Build as CoreBuild
-from easy_tally import EasyTallyError, Wired
+from easy_tally import EasyTallyError, NotDecided, Wired
 from easy_tally.editing import ChangeBuild, TakeSupply
 from easy_tally.findings import MapAnswer, map_it
 from easy_tally.mapping import InStock, Mapping, OtherSupply, Progress, Stopped, Wish, solve
@@ -154,8 +154,8 @@ def feed_candidates(pk: int, version: int) -> None:
         if MapJob.objects.filter(state="waiting").exists():  # somebody waits for a map: that first
             feed_candidates(pk, version)
             return
-        unfed, needed = feeds(found.build, c.of)
-        if not _remember(row, c.of.slug, unfed, needed):
+        told = feeds(found.build, c.of)
+        if told is not None and not _remember(row, c.of.slug, *told):
             return
 
 
@@ -168,8 +168,8 @@ def feed_rules(pk: int, version: int) -> None:
     build = results.current(row)
     for position in POSITIONS["chained_graphics"]:
         then = ChangeBuild(house_rules={"chained_graphics": position.value}).apply(build)
-        unfed, needed = _unfed(then.model_copy(update={"runs": ()}))
-        if not _remember(row, f"{OF_RULE}{position.value}", unfed, needed):
+        told = _unfed(then.model_copy(update={"runs": ()}))
+        if told is not None and not _remember(row, f"{OF_RULE}{position.value}", *told):
             return
 
 
@@ -186,17 +186,24 @@ def _remember(row: Build, slug: str, unfed: int, needed: int) -> bool:
     return True
 
 
-def _unfed(build: CoreBuild) -> tuple[int, int]:
-    found = solve(build) or solve(build, Wish(partial=True))
+def _unfed(build: CoreBuild) -> tuple[int, int] | None:
+    """(inputs left unfed, inputs to be fed); None where it is not decided."""
+    try:
+        found = solve(build) or solve(build, Wish(partial=True))
+    except NotDecided:
+        return None
+    if found is not None and not found.whole and not found.goals[0].proven:
+        return None
     needed = results.work_out(build).result.strip.sockets_needed
     return (len(found.unfed) if found else needed), needed
 
 
-def feeds(build: CoreBuild, kit: candidates.Kit) -> tuple[int, int]:
-    """(inputs left unfed, inputs to be fed) of a build with a supply and its cables in it."""
+def feeds(build: CoreBuild, kit: candidates.Kit) -> tuple[int, int] | None:
+    """(inputs left unfed, inputs to be fed) of a build with a supply and its cables in it; None
+    where it is not decided, or the supply can't be taken."""
     bare = build.model_copy(update={"runs": (), "cables": (), "supply": None})
     try:
         then = TakeSupply(supply=kit.supply, cables=kit.cables, release=True).apply(bare)
     except EasyTallyError:
-        return -1, 0
+        return None
     return _unfed(then)

@@ -5,10 +5,10 @@ from __future__ import annotations
 from typing import Any, Literal
 
 from ..base.declared import Key
-from ..base.errors import NotThere, WouldRelease
+from ..base.errors import NotThere, Refused, WouldRelease
 from ..things.adapters import Adapter, Backplane, Extension
 from ..things.build import Build
-from ..wiring import Wired
+from ..wiring import Wired, never_made
 from .base import EditBase, Release
 from .valid import fresh_key, keys_of, remade, set_fields, settle
 
@@ -23,6 +23,7 @@ class AddBetween(EditBase):
 
     def apply(self, build: Build) -> Build:
         """With the thing last of its kind."""
+        _allowed(self.thing)
         key = fresh_key(self.thing.key, keys_of(build))
         thing = self.thing.model_copy(update={"key": key, "connections": ()})
         name = _list_of(thing)
@@ -45,6 +46,7 @@ class ChangeBetween(EditBase):
         """With the fields set."""
         thing = thing_of(build, self.key)
         changed = set_fields(thing, self.changes, thing.key, fixed=("key", "connections"))
+        _allowed(changed)
         name = _list_of(thing)
         several = tuple(changed if t.key == thing.key else t for t in getattr(build, name))
         return settle(build, self.release, thing.key, **{name: several})
@@ -78,6 +80,11 @@ class RemoveBetween(EditBase):
     def title(self, build: Build) -> str:
         """Its name."""
         return f"remove {_name(build, self.key)}"
+
+
+def _allowed(thing: Thing) -> None:
+    if not isinstance(thing, Backplane) and (reason := never_made(thing)):
+        raise Refused(f"{reason}. It is never plugged in, so it has no place in a build.")
 
 
 def _list_of(thing: Thing) -> str:

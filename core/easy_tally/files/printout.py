@@ -58,11 +58,14 @@ def print_map(answer: MapAnswer) -> str:
     """What mapping found, as text: the moves, the goals, the cables; or why there is no map."""
     whole = answer.status == "mapped"
     proven = "proven best" if answer.proven else "not proven best"
-    lines = [f"Mapped, {proven}." if whole else "Not everything can be fed."]
+    said = {"not decided": "Not decided.", "nothing": "There is nothing to map."}
+    lines = [
+        f"Mapped, {proven}." if whole else said.get(answer.status, "Not everything can be fed.")
+    ]
     if answer.unfed:
         lines.append("Left unfed: " + ", ".join(answer.unfed))
     for title, several in (
-        ("Together these forbid more", answer.why),
+        ("Together these forbid more" if answer.status == "impossible" else "Why", answer.why),
         ("What would mend it", [r.text for r in answer.repairs]),
         ("What changes", [m.text for m in answer.moves if m.id != "keep"]),
         ("Cables it takes", answer.bill),

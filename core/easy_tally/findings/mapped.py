@@ -6,6 +6,7 @@ from collections.abc import Iterable
 from dataclasses import dataclass, replace
 from typing import Any, Literal
 
+from ..base.errors import NotDecided
 from ..editing.taken import Added, TakeMap
 from ..mapping import (
     Fact,
@@ -68,9 +69,10 @@ class RepairAnswer:
 @dataclass(frozen=True, slots=True, kw_only=True)
 class MapAnswer:
     """What mapping found. `impossible`: `edit` then lays as much as can be fed, `unfed` names what
-    is left, `why` the facts that together forbid more."""
+    is left, `why` the facts that together forbid more. `not decided`: nothing was found, and not
+    everything was looked at; `why` says so. `nothing`: there is nothing to feed."""
 
-    status: Literal["mapped", "impossible"]
+    status: Literal["mapped", "impossible", "not decided", "nothing"]
     proven: bool
     goals: tuple[GoalAnswer, ...]
     moves: tuple[MoveAnswer, ...]
@@ -87,19 +89,46 @@ def map_it(
 ) -> MapAnswer:  # fmt: skip
     """The best map of a build, in words; or as much as can be fed, why no more can, and repairs: by
     what is in `stock`, or by one of some `supplies`."""
-    found = solve(build, wish, progress)
+    if not Wired(build).inputs:
+        return _without("nothing", _NOTHING)
+    try:
+        found = solve(build, wish, progress)
+    except NotDecided as error:
+        return _not_decided(build, wish, progress, str(error))
     if found is not None:
         return answer_of(build, found)
     stop = progress.stop if progress else None
-    partial = solve(build, replace(wish, partial=True), progress)
-    why = why_not(build, wish.keep)
+    try:
+        partial = solve(build, replace(wish, partial=True), progress)
+        why = why_not(build, wish.keep)
+    except NotDecided as error:
+        return _without("impossible", str(error))
     if partial is None:  # what stays contradicts itself: nothing can be laid
-        return MapAnswer(
-            status="impossible", proven=True, goals=(), moves=(), bill=(), edit=None,
-            why=_why(build, why),
-        )  # fmt: skip
+        return _without("impossible", *_why(build, why))
     ways = _repairs(build, repairs(build, partial, stock, stop, supplies))
     return answer_of(build, partial, why=_why(build, why, partial.unfed), ways=ways)
+
+
+_NOTHING = "Nothing in this build has a socket that a cable feeds."
+
+
+def _not_decided(build: Build, wish: Wish, progress: Progress | None, said: str) -> MapAnswer:
+    """As much as was found to be fed, where nobody knows whether all could be."""
+    try:
+        partial = solve(build, replace(wish, partial=True), progress)
+    except NotDecided:
+        partial = None
+    if partial is None:
+        return _without("not decided", said)
+    return replace(answer_of(build, partial, why=(said,)), status="not decided", proven=False)
+
+
+def _without(status: Literal["impossible", "not decided", "nothing"], *why: str) -> MapAnswer:
+    """An answer without a map."""
+    return MapAnswer(
+        status=status, proven=status != "not decided", goals=(), moves=(), bill=(), edit=None,
+        why=why,
+    )  # fmt: skip
 
 
 def _repairs(build: Build, several: Iterable[Repair]) -> tuple[RepairAnswer, ...]:

@@ -101,7 +101,8 @@ class Program:
         self._uses()
         self._group_limits()
         self.exprs: dict[GoalId, Any] = {}
-        self.values: list[int] = []
+        #: How often each column is used in the map found last; None: none is found yet.
+        self.values: list[int] | None = None
         self.bests: list[int] = []
 
     def _count(self, c: Column) -> Any:
@@ -305,7 +306,7 @@ class Program:
             for d in named:
                 for g in c.groups:
                     pairs.setdefault((d, g), []).append(x)
-            others = sum(not t.named for _, _, t in c.uses)
+            others = sum(t.unnamed for _, _, t in c.uses)
             plain = plain + others * (len(c.groups) - (not spread)) * x
         beyond: dict[Device, list[Any]] = {}
         for (d, _), xs in pairs.items():
@@ -330,7 +331,7 @@ class Program:
         """Bring a goal down as far as it goes, or only look for any map."""
         expr = self.goal(goal) if goal else 0
         plain = isinstance(expr, int)
-        if plain and self.values:
+        if plain and self.values is not None:
             return Answer("optimal", expr, expr)
         if plain:
             self.model.clear_objective()  # type: ignore[no-untyped-call]
@@ -343,7 +344,7 @@ class Program:
         if status == self.cp.MODEL_INVALID:
             raise ValueError(f"The program of the map is none: {self.model.validate()}")
         if status not in (self.cp.OPTIMAL, self.cp.FEASIBLE):
-            return self._as_it_was(expr) if self.values else Answer("unknown")
+            return Answer("unknown") if self.values is None else self._as_it_was(expr)
         self._take(solver)
         if plain:
             return Answer("optimal", expr, expr)
@@ -405,7 +406,7 @@ class Program:
 
     def used(self) -> Iterable[tuple[Column, int]]:
         """The columns in use, and how often."""
-        return ((c, n) for c, n in zip(self.columns, self.values, strict=True) if n)
+        return ((c, n) for c, n in zip(self.columns, self.values or (), strict=True) if n)
 
 
 def _whole(amps: float) -> int:

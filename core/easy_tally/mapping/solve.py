@@ -99,7 +99,7 @@ def solve(build: Build, wish: Wish = Wish(), progress: Progress | None = None) -
         if not programs:
             break
         values.append(value)
-    if not programs or not programs[0].values:
+    if not programs or programs[0].values is None:
         if complete and not programs:
             return None
         raise NotDecided("Too many ways of plugging to look at all of them; none was found.")

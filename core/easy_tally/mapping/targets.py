@@ -57,6 +57,8 @@ class Target:
     devices: tuple[Device, ...]
     #: Whether its devices are named, since they have several inputs.
     named: bool
+    #: Devices that are fed by it, and named by nothing.
+    unnamed: int
     placed: bool
     way_mm: float | None
     slack_mm: float

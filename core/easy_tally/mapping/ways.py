@@ -57,6 +57,8 @@ class Ways:
     ids: count[int]
     complete: bool = True
     made: list[Way] = field(default_factory=list)
+    #: Class of leads → the way that they are of, and how many of them it takes.
+    _leads_of: dict[int, tuple[Way, int]] = field(default_factory=dict)
 
     def all(self) -> tuple[tuple[Way, ...], bool]:
         """Every way, and whether these are all."""
@@ -73,7 +75,8 @@ class Ways:
         """Ways of one pool of which one plug at least feeds one of the `last` that were made."""
         b = self.wired.betweens[self.pools[pool][0]]
         new = {t.id for t in last}
-        leads = [led.target for w in self.made for led in w.leads]
+        full = len(self.pools[pool])
+        leads = [led.target for w in self.made if w.things.get(pool, 0) < full for led in w.leads]
         options = [self._options(b, p, [*self.targets, *leads]) for p in b.plugs]
         found: list[Way] = []
         seen: set[object] = set()
@@ -94,6 +97,8 @@ class Ways:
                 if way is not None:
                     found.append(way)
                     self.made.append(way)
+                    for led in way.leads:
+                        self._leads_of[led.target.id] = way, len(led.leads)
         return found
 
     def _ordered(self, b: Between) -> bool:
@@ -122,17 +127,15 @@ class Ways:
     def _things(self, pool: int, feeds: Feeds) -> Counter[int] | None:
         """How many of each pool a way takes; None where it takes more than there are."""
         things = Counter({pool: 1})
-        ways = {led.target.id: w for w in self.made for led in w.leads}
         fed = Counter(t.id for _, _, t in feeds)
-        for id_, n in fed.items():
-            if (way := ways.get(id_)) is None:
-                target = next(t for _, _, t in feeds if t.id == id_)
-                if n > len(target.refs):
+        for t in {t.id: t for _, _, t in feeds}.values():
+            if t.id not in self._leads_of:
+                if fed[t.id] > len(t.refs):
                     return None
                 continue
-            each = next(len(led.leads) for led in way.leads if led.target.id == id_)
+            way, each = self._leads_of[t.id]
             for k, m in way.things.items():
-                things[k] += m * -(-n // each)
+                things[k] += m * -(-fed[t.id] // each)
         if any(n > len(self.pools[k]) for k, n in things.items()):
             return None
         return things
@@ -181,7 +184,8 @@ class Ways:
         return Target(
             id=next(self.ids), kind=lead.kind, version=lead.version, socket=lead, refs=(),
             needed=False, draw=together([t.draw for _, _, t in feeds]).share(share),
-            devices=devices, named=leads > 1 or any(t.named for _, _, t in feeds), placed=False,
+            devices=devices, named=leads > 1 or any(t.named for _, _, t in feeds),
+            unnamed=sum(t.unnamed for _, _, t in feeds), placed=False,
             way_mm=None, slack_mm=0.0, drive=any(t.drive for _, _, t in feeds),
             raised=any(t.raised for _, _, t in feeds), pins_12v=pins if leads > 1 else None, of=b,
             beyond=tuple(beyond), pool=pool, paths=tuple(_paths(b, lead, beyond)),

@@ -120,8 +120,8 @@ def _target(
     return Target(
         id=-1, kind=into.socket.kind, version=into.socket.version, socket=into.socket, draw=draw,
         refs=(into.ref,), needed=into.ref not in scenario.chosen,
-        devices=devices if named or into.between else (),
-        named=named, placed=case is not None and area is not None,
+        devices=devices if named else (), named=named,
+        unnamed=0 if named else len(set(devices)), placed=case is not None and area is not None,
         way_mm=routes.get(area) if area else None, slack_mm=SLACK_MM,
         drive=isinstance(part, Drive) or into.between is not None,
         raised=isinstance(part, Card) and part.power_limit > 1,
@@ -142,7 +142,7 @@ def _bays(wired: Wired, into: Input, of: Carried) -> Iterator[Beyond]:
         inner = Target(
             id=-1, kind=end.socket.kind, version=end.socket.version, socket=end.socket,
             draw=draw_of(of.of(end.ref)), refs=(end.ref,), needed=True, devices=(), named=False,
-            placed=False, way_mm=None, slack_mm=0.0, drive=True,
+            unnamed=0, placed=False, way_mm=None, slack_mm=0.0, drive=True,
         )  # fmt: skip
         mated = fit(plug.kind, c.half, end.socket.kind).mated or end.socket.kind
         yield Beyond(b, plug, c.half, inner, mated, pins_wired(mated, plug, end.socket), 1.0, 1)

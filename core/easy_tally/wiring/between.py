@@ -55,12 +55,21 @@ _BETWEENS: Reuse[Between] = Reuse(200)
 
 def betweens(build: Build) -> Iterator[Between]:
     """Everything of a build that stands between a cable and a socket."""
-    for a in build.adapters:
-        yield _BETWEENS.of((a,), None, partial(_adapter, a))
-    for e in build.extensions:
-        yield _BETWEENS.of((e,), None, partial(_extension, e))
-    for b in build.backplanes:
-        yield _BETWEENS.of((b,), None, partial(_backplane, b))
+    several: tuple[Adapter | Extension | Backplane, ...]
+    several = (*build.adapters, *build.extensions, *build.backplanes)
+    for of in several:
+        yield _BETWEENS.of((of,), None, partial(between_of, of))
+
+
+def between_of(of: Adapter | Extension | Backplane) -> Between:
+    """One thing in between."""
+    match of:
+        case Adapter():
+            return _adapter(of)
+        case Extension():
+            return _extension(of)
+        case Backplane():
+            return _backplane(of)
 
 
 def _adapter(of: Adapter) -> Between:

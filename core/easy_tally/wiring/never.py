@@ -16,10 +16,10 @@ from dataclasses import dataclass
 from typing import Literal, NamedTuple
 
 from ..standards.connectors import CONNECTORS, PLUGS, SocketKind, grant_12v_w
-from ..things.adapters import Adapter, Backplane
+from ..things.adapters import Adapter, Backplane, Extension
 from ..things.cables import Cable, Plug
 from ..things.fits import clash
-from .between import Between
+from .between import Between, between_of
 from .wired import Carrier, Feed, Input, Wired, WiredRun
 
 GRAPHICS: tuple[SocketKind, ...] = ("pcie8", "pcie6", "16pin")
@@ -121,6 +121,14 @@ def never(of: Between) -> Breach | None:
         for s in of.sockets for p in of.plugs if s.key in of.fed_by[p.key]
     )  # fmt: skip
     return next((b for path in alone for b in _of_path(path)), None)
+
+
+def never_made(of: Adapter | Extension) -> str:
+    """Why an adapter may be in no catalogue and no build: from a processor's plug to a graphics one
+    or the other way round, or from SATA to graphics. Empty where it may. A moulded one is known,
+    and refused where it is to be plugged in."""
+    breach = never(between_of(of))
+    return breach.words if breach and breach.why != "moulded" else ""
 
 
 def _moulded(of: Between) -> bool:

@@ -6629,14 +6629,15 @@ export interface components {
         /**
          * MapAnswer
          * @description What mapping found. `impossible`: `edit` then lays as much as can be fed, `unfed` names what
-         *     is left, `why` the facts that together forbid more.
+         *     is left, `why` the facts that together forbid more. `not decided`: nothing was found, and not
+         *     everything was looked at; `why` says so. `nothing`: there is nothing to feed.
          */
         MapAnswer: {
             /**
              * Status
              * @enum {string}
              */
-            status: "mapped" | "impossible";
+            status: "mapped" | "impossible" | "not decided" | "nothing";
             /** Proven */
             proven: boolean;
             /** Goals */

@@ -7,6 +7,7 @@ from typing import Any, get_args
 from ...standards.connectors import PlugKind
 from ...standards.forms import SupplyForm
 from ...things.adapters import Adapter, Bracket, CodeAt, Extension, Lead
+from ...wiring import never_made
 from .cables import read_pins, read_plugs, say_pins, say_plug
 from .lines import (
     Unread,
@@ -85,6 +86,10 @@ def read_loose(kind: str, line: str) -> Loose:
     if "key" in of.model_fields:
         fields.setdefault("key", kind)
     found: Loose = made(of, fields)
+    if isinstance(found, Adapter) and (reason := never_made(found)):
+        raise Unread(
+            [(found.name, "a thing that may be plugged in", f"one that never may; {reason}")]
+        )
     return found
 
 

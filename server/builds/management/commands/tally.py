@@ -84,8 +84,9 @@ class Command(BaseCommand):
             self.stdout.write(to_text(TypeAdapter(MapAnswer).dump_python(answer, mode="json")))
         else:
             self.stdout.write(print_map(answer))
-        whole = answer.status == "mapped"
-        sys.exit((0 if answer.proven else 3) if whole else 4)
+        if answer.status in ("mapped", "nothing"):
+            sys.exit(0 if answer.proven else 3)
+        sys.exit(4 if answer.status == "impossible" else 5)
 
     def _put(self, path: str, content: bytes) -> None:
         try:

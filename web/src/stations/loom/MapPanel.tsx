@@ -111,12 +111,12 @@ function title(state: string, answer: MapAnswer | null): string {
   if (state === "failed") return "It could not be mapped";
   if (!answer) return "No map is asked for";
   if (answer.status === "impossible") return "Not everything can be fed";
+  if (answer.status === "not decided") return "Not decided: no whole map was found, and there may be one";
+  if (answer.status === "nothing") return "There is nothing to map";
   return answer.proven ? "The best map, proven" : "The best map found so far";
 }
 
 function Found({ answer, onRepair }: { answer: MapAnswer; onRepair: (a: Action) => void }) {
-  const moves = answer.moves.filter((m) => m.id !== "keep");
-  const kept = answer.moves.length - moves.length;
   return (
     <>
       {answer.unfed.length > 0 && (
@@ -125,7 +125,7 @@ function Found({ answer, onRepair }: { answer: MapAnswer; onRepair: (a: Action) 
         </p>
       )}
       {answer.why.length > 0 && (
-        <Part title="Together these forbid more">
+        <Part title={answer.status === "impossible" ? "Together these forbid more" : "Why"}>
           <ul className="list-disc pl-5 text-base">
             {answer.why.map((w) => (
               <li key={w}>{w}</li>
@@ -170,6 +170,17 @@ function Found({ answer, onRepair }: { answer: MapAnswer; onRepair: (a: Action) 
           </ul>
         </Part>
       )}
+      {answer.edit && <Laid answer={answer} />}
+    </>
+  );
+}
+
+/** What a map would change, what it comes to, and what it takes. */
+function Laid({ answer }: { answer: MapAnswer }) {
+  const moves = answer.moves.filter((m) => m.id !== "keep");
+  const kept = answer.moves.length - moves.length;
+  return (
+    <>
       <Part title={moves.length ? `What changes, ${kept} stay` : "Nothing changes"}>
         <ol className="text-base">
           {moves.map((m, i) => (
