@@ -22,7 +22,7 @@ from easy_tally.mapping import (  # noqa: E402
     Program,
     Progress,
     Wish,
-    scenarios,
+    scenarios_of,
     solve,
     why_not,
     world,
@@ -170,7 +170,7 @@ def second(unit: float) -> None:
     """The same program, the same goal, given to two solvers."""
     for sockets in (20, 60, 120):
         build = rack(sockets, sockets, limits=True)
-        found, _ = scenarios(build)
+        found, _ = scenarios_of(build)
         program = Program(world(build, found[0]), Facts())
         start = time.perf_counter()
         one = program.solve("runs").value

@@ -138,7 +138,11 @@ class _Made:
         """One lead, plugs at distances of their own."""
         near, gauge = self.r.choice([100, 300]), self.r.choice([18, 20, 22])
         at_mm = tuple(near + self.r.choice([0, 400]) * i for i in range(plugs))
-        return splitter(lead, kind, at_mm, wires, gauge)
+        of = splitter(lead, kind, at_mm, wires, gauge)
+        if kind == "pcie6+2" and self.maybe(0.3):  # with a pin less than its socket
+            fewer = tuple(p.model_copy(update={"pins_12v": 2}) for p in of.plugs)
+            of = of.model_copy(update={"plugs": fewer})
+        return of.model_copy(update={"key": f"y-{lead}"})
 
 
 def splitter(
@@ -148,7 +152,7 @@ def splitter(
     return Adapter(
         key="y", name="Y", leads=(Lead(key="in", kind=lead),), gauge=gauge, conductors=wires,  # type: ignore[arg-type]
         plugs=tuple(
-            Plug(key="xyz"[i], kind=kind, at_mm=mm)  # type: ignore[arg-type]
+            Plug(key="xyzuv"[i], kind=kind, at_mm=mm)  # type: ignore[arg-type]
             for i, mm in enumerate(at_mm)
         ),
     )  # fmt: skip
@@ -156,7 +160,8 @@ def splitter(
 
 def extension(kind: str, wires: RailPins, gauge: int) -> Extension:
     return Extension(
-        key="ex", name="Extension", kind=kind, length_mm=250, conductors=wires, gauge=gauge,  # type: ignore[arg-type]
+        key=f"ex-{kind[:4]}", name="Extension", kind=kind, length_mm=250,  # type: ignore[arg-type]
+        conductors=wires, gauge=gauge,  # type: ignore[arg-type]
     )  # fmt: skip
 
 

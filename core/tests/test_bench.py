@@ -16,7 +16,7 @@ from easy_tally.things.build import Build
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from .exhaustive import made_up
+from .small import made_up
 
 DEMO = Path(__file__).resolve().parents[2] / "demo/builds"
 ORDER = ("before", "supply", "board", "card", "drives", "small", "after")

@@ -7,7 +7,7 @@ from __future__ import annotations
 
 from .program import GOALS, Facts, Program, Stopped
 from .repairs import InStock, OtherSupply, Repair, repairs
-from .scenarios import scenarios
+from .scenarios import scenarios_of
 from .solve import GoalValue, Mapping, Progress, Wish, applied, solve
 from .swap import Move, Needed, bill, moves
 from .why import Fact, why_not
@@ -16,5 +16,5 @@ from .world import world
 __all__ = [
     "GOALS", "Fact", "Facts", "GoalValue", "InStock", "Mapping", "Move", "Needed", "OtherSupply",
     "Program", "Progress", "Repair", "Stopped", "Wish", "applied", "bill", "moves", "repairs",
-    "scenarios", "solve", "why_not", "world",
+    "scenarios_of", "solve", "why_not", "world",
 ]  # fmt: skip

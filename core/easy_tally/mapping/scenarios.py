@@ -63,7 +63,7 @@ def _unplugged(thing: Adapter | Extension) -> Adapter | Extension:
     return thing.model_copy(update={"connections": ()})
 
 
-def scenarios(build: Build, asked: Asked = Asked()) -> tuple[list[Scenario], bool]:
+def scenarios_of(build: Build, asked: Asked = Asked()) -> tuple[list[Scenario], bool]:
     """Every scenario that differs from the others by more than which of several alike is meant,
     those that leave the fewest and feed the most first; whether these are all."""
     wired, now = Wired(bare(build)), Wired(build).live

@@ -17,7 +17,7 @@ from ..things.same import connected, same
 from ..wiring import Wired
 from .program import GOALS, Answer, Facts, GoalId, Program, Stopped
 from .realise import Laying
-from .scenarios import Asked, Scenario, scenarios
+from .scenarios import Asked, Scenario, scenarios_of
 from .world import World, world
 
 
@@ -122,7 +122,7 @@ class Search:
             only=wish.only, must=_fed_by(build, kept), told=_fed_by(build, prefer),
             partial=wish.partial,
         )  # fmt: skip
-        self.scenarios, self.complete = scenarios(build, asked)
+        self.scenarios, self.complete = scenarios_of(build, asked)
 
     def worlds(self) -> Iterator[World]:
         """What is there to map, under each scenario."""
