@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable, Iterator
+from collections.abc import Callable, Iterable, Iterator
 from dataclasses import dataclass, field
 from typing import Literal
 
@@ -84,15 +84,16 @@ def solve(build: Build, wish: Wish = Wish(), progress: Progress | None = None) -
     """
     told = progress or Progress()
     search = Search(build, wish)
-    programs = [Program(w, search.facts, told.stop) for w in search.worlds()]
-    complete = search.complete and all(p.complete for p in programs)
     first = ["unfed"] * wish.partial + ["kept"] * wish.prefer
     goals = [*first, *(g for g in GOALS if g != "unfed")]
     values: list[GoalValue] = []
+    programs: list[Program] = []
+    complete = search.complete
     for n, goal in enumerate(goals):
         told.tell(n, len(goals), None)
         try:
-            programs, value, decided = _bring_down(programs, goal)
+            several = programs if n else search.programs(told.stop)
+            programs, value, decided = _bring_down(several, goal)
         except Stopped:
             break
         complete = complete and decided
@@ -124,9 +125,10 @@ class Search:
         )  # fmt: skip
         self.scenarios, self.complete = scenarios_of(build, asked)
 
-    def worlds(self) -> Iterator[World]:
-        """What is there to map, under each scenario."""
-        return (self.world(s) for s in self.scenarios)
+    def programs(self, stop: Callable[[], bool] | None) -> Iterator[Program]:
+        """A program for each scenario, those that leave the fewest first."""
+        for scenario in self.scenarios:
+            yield Program(self.world(scenario), self.facts, stop)
 
     def world(self, scenario: Scenario) -> World:
         """What is there to map, under one scenario."""
@@ -158,12 +160,16 @@ def _things(build: Build) -> tuple[Adapter | Extension, ...]:
     return (*build.adapters, *build.extensions)
 
 
-def _bring_down(programs: list[Program], goal: GoalId) -> tuple[list[Program], GoalValue, bool]:
+def _bring_down(programs: Iterable[Program], goal: GoalId) -> tuple[list[Program], GoalValue, bool]:
     """The scenarios that tie in a goal, what it comes to, and whether those that are left out are
     proven to do no better."""
     answers: list[tuple[Program, Answer]] = []
     decided = True
     for p in programs:
+        least = len(p.world.scenario.left)
+        if goal == "unfed" and any(a.value < least for _, a in answers):
+            break  # from here on they leave more and more
+        decided = decided and p.complete
         answer = p.solve(goal)
         if answer.status == "unknown":
             decided = False

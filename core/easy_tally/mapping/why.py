@@ -11,7 +11,7 @@ from ..base.errors import NotDecided
 from ..things.build import Build
 from .columns import CableClass, PortClass, cable_classes, port_classes
 from .program import Facts, Program
-from .scenarios import alike_needs
+from .scenarios import Scenario, alike_needs
 from .solve import Search, Wish
 from .world import World
 
@@ -82,8 +82,9 @@ class Tried:
         Raises NotDecided where none was found, and not all was looked at."""
         search, _ = self._search(facts.keep)
         decided = search.complete
+        easy = _left_whole(search.scenarios, facts.without_needs)
         for n, scenario in enumerate(search.scenarios):
-            if scenario.left <= facts.without_needs:
+            if easy <= scenario.left <= facts.without_needs:
                 program = Program(self._world(facts.keep, n), facts)
                 status = program.solve().status
                 if status == "optimal":
@@ -92,6 +93,18 @@ class Tried:
         if not decided:
             raise NotDecided("Too many ways of plugging to look at all of them.")
         return False
+
+
+def _left_whole(scenarios: list[Scenario], needless: frozenset[str]) -> frozenset[str]:
+    """What had better be left where it may be: all that is needed of one device but the board. A
+    map that feeds some of it is one without those plugs too: nothing else carries more then."""
+    of: dict[str, set[str]] = {}
+    for ref in {r for s in scenarios for r in s.left}:
+        of.setdefault(ref.partition("/")[0], set()).add(ref)
+    board = {ref.partition("/")[0] for s in scenarios[:1] for ref in s.pins}
+    return frozenset(
+        r for device, refs in of.items() if device not in board and refs <= needless for r in refs
+    )
 
 
 _Leave = Callable[[Facts], Facts]
