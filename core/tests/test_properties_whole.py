@@ -341,7 +341,7 @@ class LessKnowledge(unittest.TestCase):
         if _worst(b):
             return
         lost = {what for what, less in _less(b) if _worst(less)}
-        for needed in ("rated_w", "v12_a", "design", "header", "card.board_power_w",
+        for needed in ("rated_w", "v12_a", "header", "card.board_power_w",
                        "processor.package_w", "usb.draw_w", "cable board", "cable one",
                        "port g1", "gauge of one", "grade of cpu", "plug p1 of sata"):  # fmt: skip
             self.assertIn(needed, lost)
