@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections import Counter
 from collections.abc import Iterator, Mapping
 from dataclasses import dataclass, field, replace
-from itertools import product
+from itertools import islice, product
 
 from ..base.rounding import up
 from ..standards.connectors import CONNECTORS, PINS, Half, SocketKind
@@ -21,8 +21,10 @@ from .world import World
 
 #: Shares up to this many percents count as this: margin that nobody needs.
 ENOUGH_PERCENT = 60
-#: Columns of one make of cable that are looked at; beyond it nothing is proven.
-MOST_COLUMNS = 30_000
+#: Columns of one make of cable that are looked at: of those that go straight into sockets, and of
+#: those that go through something in between; and where a quick look is asked for. Beyond it
+#: nothing is proven.
+MOST_COLUMNS, MOST_THROUGH, MOST_QUICK = 30_000, 3_000, 300
 
 
 @dataclass(frozen=True, slots=True)
@@ -108,6 +110,7 @@ class Columns:
 
     world: World
     relaxed: Relaxed = field(default_factory=Relaxed)
+    quick: bool = False
     every: bool = True
 
     def __post_init__(self) -> None:
@@ -118,15 +121,10 @@ class Columns:
     def of(self, cable: CableClass, ports: list[PortClass]) -> list[Column]:
         """The columns of one make of cable."""
         best: dict[object, list[Column]] = {}
-        n = 0
         places = list(_places(cable.cable, ports))
         if not places:
             return []
-        for uses in self._sequences(cable.cable):
-            n += 1
-            if n > MOST_COLUMNS:
-                self.every = False
-                break
+        for uses in self._looked_at(cable.cable):
             judged = self._judged(cable.cable, uses)
             if judged is None:
                 continue
@@ -150,7 +148,7 @@ class Columns:
         for c in run.connections:
             fixed.setdefault(c.plug, []).append((c.half, str(c.socket)))
         found = []
-        for uses in self._sequences(own, fixed, whole):
+        for uses in self._with_fixed(own, fixed, whole):
             stay = tuple(
                 (c.plug, c.half, str(c.socket)) for c in run.connections
                 if any((u.plug.key, u.half) == (c.plug, c.half) for u in uses)
@@ -165,22 +163,39 @@ class Columns:
 
     # -- sequences ---------------------------------------------------------------------------
 
-    def _sequences(
-        self,
-        cable: Cable,
-        fixed: Mapping[str, list[tuple[Half, str]]] | None = None,
-        whole: bool = True,
+    def _looked_at(self, cable: Cable) -> Iterator[tuple[Use, ...]]:
+        """Sequences up to what may be looked at, those without anything in between first."""
+        options = [self._options(cable, p) for p in cable.plugs]
+        plain = [[o for o in of if not _through(o)] for of in options]
+        yield from self._first(self._walked(cable, plain), MOST_COLUMNS)
+        if plain != options:
+            through = (uses for uses in self._walked(cable, options) if _through(uses))
+            yield from self._first(through, MOST_QUICK if self.quick else MOST_THROUGH)
+
+    def _first(self, several: Iterator[tuple[Use, ...]], most: int) -> Iterator[tuple[Use, ...]]:
+        yield from islice(several, most)
+        if next(several, None) is not None:
+            self.every = False
+
+    def _walked(
+        self, cable: Cable, options: list[list[tuple[Use, ...]]], ordered: bool = True
     ) -> Iterator[tuple[Use, ...]]:
-        """What its plugs may feed, nearest first; those that another order beats are left out."""
+        """What its plugs may feed, nearest first; `ordered`: not what another order beats."""
+        # With routes a nearer plug may not reach where a farther one does.
+        ordered = ordered and not any(t.placed for t in self.world.targets)
+        return _walk(cable.plugs, options, ordered, (), Counter(), self._limits())
+
+    def _with_fixed(
+        self, cable: Cable, fixed: Mapping[str, list[tuple[Half, str]]], whole: bool
+    ) -> Iterator[tuple[Use, ...]]:
+        """The same of a cable of which some plugs stay where they are."""
         options = [
             self._fixed(cable, p, fixed[p.key], whole)
-            if fixed and p.key in fixed
+            if p.key in fixed
             else self._options(cable, p)
             for p in cable.plugs
         ]
-        # With routes a nearer plug may not reach where a farther one does.
-        ordered = not fixed and not any(t.placed for t in self.world.targets)
-        yield from _walk(cable.plugs, options, ordered, (), Counter(), self._limits())
+        return self._walked(cable, options, ordered=not fixed)
 
     def _limits(self) -> dict[int, int]:
         """How often a cable may feed a class, by its number; and a pool, by -1 and less: of things
@@ -339,6 +354,11 @@ def _walk(
             yield from _walk(plugs, options, ordered, (*done, choice), used + more, most)
         else:
             yield from _walk(plugs, options, ordered, (*done, None), used, most)
+
+
+def _through(uses: tuple[Use, ...]) -> bool:
+    """Whether one of some uses is a lead of something in between."""
+    return any(u.target.pool is not None for u in uses)
 
 
 def _counts_as(t: Target) -> int:

@@ -10,6 +10,7 @@ from __future__ import annotations
 from collections.abc import Mapping
 from dataclasses import dataclass, field
 from itertools import pairwise
+from math import inf
 from typing import Literal
 
 from ..base.rounding import TOLERANCE
@@ -381,6 +382,41 @@ def _drops_beyond(
                 sum_.dropped(here, b.target.draw, missing or bool(b.target.draw.missing))
                 _drops_beyond(sum_, b.target.beyond, here, missing)
         start = end
+
+
+def inner_of(
+    assume: Assumptions, at_once: int | None, beyond: tuple[Beyond, ...]
+) -> dict[Line, Four]:
+    """Volts lost behind a lead or an input of a backplane, by rail and state, as a share of what
+    may be lost, at the worst of its ends; without end where a wire on the way is not known."""
+    found: dict[Line, Four] = {}
+    sum_ = _Inner(assume, at_once, frozenset({"rating"}), worst=found)
+    _drops_beyond(sum_, beyond, dict.fromkeys(LINES, NOTHING), False)
+    return found
+
+
+@dataclass(slots=True)
+class _Inner(Sum):
+    """Keeps what is lost in place of holding it."""
+
+    worst: dict[Line, Four] = field(default_factory=dict)
+
+    def dropped(self, lost: Mapping[Line, Four | None], draw: Draw, missing: bool) -> None:
+        back = lost.get(GROUND)
+        for line, _, _ in self.lines(draw):
+            if line == GROUND:
+                continue
+            out, here = lost.get(line), _ENDLESS
+            if out is not None and back is not None:
+                limit = DROP_OVER * RAIL_V[line]  # type: ignore[index]
+                a, b, c, d = ((x + y) / limit for x, y in zip(out, back, strict=True))
+                here = (a, b, c, d)
+            old = self.worst.get(line, NOTHING)
+            a, b, c, d = map(max, old, here)
+            self.worst[line] = (a, b, c, d)
+
+
+_ENDLESS: Four = (inf, inf, inf, inf)
 
 
 def _more(old: Four, load: Four, ohm: float) -> Four:

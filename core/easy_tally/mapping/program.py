@@ -47,6 +47,8 @@ class Facts:
     free_ports: frozenset[int] = frozenset()
     free_pools: frozenset[int] = frozenset()
     free_groups: bool = False
+    #: Look at few ways through what stands in between: what is found holds, nothing is proven.
+    quick: bool = False
     without_needs: frozenset[str] = frozenset()
 
 
@@ -73,7 +75,7 @@ class Program:
         self.model = cp_model.CpModel()
         self.stop = stop
         self.ports, self.cables = port_classes(world), cable_classes(world)
-        made = Columns(world, facts.relaxed)
+        made = Columns(world, facts.relaxed, facts.quick)
         self.columns: list[Column] = []
         by_cable = {k: c for c in self.cables for k in c.keys}
         for run in world.build.runs:

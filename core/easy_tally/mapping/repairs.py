@@ -97,14 +97,14 @@ class _Going:
             return False
         tried = Tried(build, partial=False)
         try:
-            return tried.feasible(Facts(keep=tried.kept))
+            return tried.feasible(Facts(keep=tried.kept, quick=True))
         except NotDecided:
             return False
 
     def map(self, added: Added) -> Mapping | None:
         """The best map; None where none is found."""
         try:
-            return solve(added.to(self.build), Wish())
+            return solve(added.to(self.build), Wish(quick=True))
         except NotDecided:
             return None
 

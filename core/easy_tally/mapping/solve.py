@@ -61,6 +61,8 @@ class Wish:
     only: frozenset[str] | None = None
     prefer: bool = False
     partial: bool = False
+    #: Look at few ways through what stands in between: what is found holds, nothing is proven.
+    quick: bool = False
 
 
 @dataclass(slots=True)
@@ -116,7 +118,7 @@ class Search:
         if kept is None:
             kept = wish.keep | {r.cable for r in build.runs if r.pinned}
         prefer = frozenset(r.cable for r in build.runs) if wish.prefer else frozenset()
-        self.facts = Facts(partial=wish.partial, keep=kept, prefer=prefer)
+        self.facts = Facts(partial=wish.partial, keep=kept, prefer=prefer, quick=wish.quick)
         self._keep = _between_of(build, kept)
         self._apart = _between_of(build, prefer)
         asked = Asked(

@@ -3,16 +3,16 @@
 from __future__ import annotations
 
 from collections.abc import Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from typing import NamedTuple
 
-from ..base.units import RAIL_V
+from ..base.units import RAIL_V, Line
 from ..standards.connectors import Half, SocketKind, SocketVersion
 from ..things.cables import Plug
 from ..things.parts import Socket
 from ..wiring import Between
 from ..wiring.never import Path
-from .draws import Draw
+from .draws import NOTHING, Draw, Four
 
 #: A device whose cables the group rule looks at: part, instance, and which way of the board's.
 Device = tuple[str, int, str]
@@ -74,6 +74,8 @@ class Target:
     pool: int | None = None
     #: The ways from it on, by kinds: what may never be connected is told by where they end.
     paths: tuple[Path, ...] = _END
+    #: Volts lost behind it, by rail and state as a share of what may be, at the worst of its ends.
+    inner: Mapping[Line, Four] = field(default_factory=dict)
     #: Elements that nobody can judge, because nobody says whether an adapter is moulded.
     unsaid: int = 0
 
@@ -86,9 +88,9 @@ class Target:
 def heavier(a: Target, b: Target) -> bool:
     """Whether what feeds one had better be nearer to the supply than what feeds another like it:
     it draws at least as much on every rail and in every state, and more in one; of two that draw
-    the same the class that stands first. Nothing is said of what has more wires of its own behind
-    it, or other pins: volts are lost there too."""
-    if a.draw.missing or b.draw.missing or a.beyond or b.beyond:
+    the same the class that stands first. Nothing is said where the other loses more volts behind
+    itself, or has other pins."""
+    if a.draw.missing or b.draw.missing or not _loses_no_less(a, b):
         return False
     if (a.kind, a.socket.pins_12v, a.pins_12v) != (b.kind, b.socket.pins_12v, b.pins_12v):
         return False
@@ -96,6 +98,14 @@ def heavier(a: Target, b: Target) -> bool:
     if one == two:
         return a.id < b.id
     return all(one.get(k, 0.0) >= x for k, x in two.items())
+
+
+def _loses_no_less(a: Target, b: Target) -> bool:
+    return all(
+        x <= y
+        for rail, of in b.inner.items()
+        for x, y in zip(of, a.inner.get(rail, NOTHING), strict=True)
+    )
 
 
 def _flat(draw: Draw) -> dict[str, float]:

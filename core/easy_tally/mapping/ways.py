@@ -8,6 +8,7 @@ from collections.abc import Iterator
 from dataclasses import dataclass, field
 from itertools import count, product
 
+from ..base.units import Line
 from ..standards.connectors import Half, SocketKind
 from ..things.adapters import Extension
 from ..things.cables import Plug
@@ -16,7 +17,8 @@ from ..things.parts import Socket
 from ..wiring import Between, Wired
 from ..wiring.never import GRAPHICS, Path, Step, breaches, may_be_moulded, never
 from ..wiring.wired import pins_wired
-from .draws import together
+from .draws import Four, together
+from .limits import inner_of
 from .scenarios import pins_by_plugs
 from .targets import Beyond, Led, Target, Way, heavier
 
@@ -188,9 +190,14 @@ class Ways:
             unnamed=sum(t.unnamed for _, _, t in feeds), placed=False,
             way_mm=None, slack_mm=0.0, drive=any(t.drive for _, _, t in feeds),
             raised=any(t.raised for _, _, t in feeds), pins_12v=pins if leads > 1 else None, of=b,
-            beyond=tuple(beyond), pool=pool, paths=tuple(_paths(b, lead, beyond)),
+            beyond=tuple(beyond), inner=self._inner(tuple(beyond)), pool=pool,
+            paths=tuple(_paths(b, lead, beyond)),
             unsaid=int(may_be_moulded(b)) + sum(t.unsaid for _, _, t in feeds),
         )  # fmt: skip
+
+    def _inner(self, beyond: tuple[Beyond, ...]) -> dict[Line, Four]:
+        build = self.wired.build
+        return inner_of(build.assumptions, build.spin_up_at_once, beyond)
 
 
 def _paths(b: Between, lead: Socket, beyond: list[Beyond]) -> Iterator[Path]:

@@ -16,6 +16,7 @@ from ..wiring import Input, Wired
 from ..wiring.areas import SLACK_MM, place_of
 from ..wiring.wired import pins_wired
 from .draws import draw_of, together
+from .limits import inner_of
 from .scenarios import Scenario, carried
 from .targets import Beyond, Device, Target, Way
 from .ways import Ways, pools
@@ -126,6 +127,7 @@ def _target(
         drive=isinstance(part, Drive) or into.between is not None,
         raised=isinstance(part, Card) and part.power_limit > 1,
         pins_12v=scenario.pins.get(into.ref), of=into.between, beyond=beyond,
+        inner=inner_of(wired.build.assumptions, wired.build.spin_up_at_once, beyond),
     )  # fmt: skip
 
 

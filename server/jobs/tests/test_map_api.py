@@ -154,4 +154,4 @@ class ByCommand(ApiCase):
     def test_impossible(self) -> None:
         status, said, _ = self._map(CURLEW)
         self.assertEqual(status, 4)
-        self.assertIn("Left unfed: Whimbrel XL · b", said)
+        self.assertIn("Left unfed: Whimbrel XL · c", said)
