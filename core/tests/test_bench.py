@@ -15,6 +15,7 @@ from easy_tally.mapping import Wish, applied, solve
 from easy_tally.things.build import Build
 from hypothesis import given, settings
 from hypothesis import strategies as st
+from reportlab.platypus import Table
 
 from .small import made_up
 
@@ -138,6 +139,37 @@ class Replanned(unittest.TestCase):
         p = plan(analyse(b, 2026), _all_done(b))
         self.assertEqual((p.left, p.next, p.stopped), (0, "", ""))
 
+    def test_what_was_done_to_one_thing_is_not_done_to_another(self) -> None:
+        """Ticked to the end, then another supply with its cables, and another card: theirs is all
+        to be done, and what was done to the old ones stays with them."""
+        b = _demo("heron")
+        assert b.supply is not None
+        done = [
+            Done(step=s.id, of=s.of, words=s.title) for s in steps(analyse(b, 2026))
+        ]  # fmt: skip
+        self.assertEqual(plan(analyse(b, 2026), done).left, 0)
+        figure = b.model_copy(update={"supply": b.supply.model_copy(update={"rated_w": 1100})})
+        self.assertEqual(plan(analyse(figure, 2026), done).left, 0)
+        other = b.supply.model_copy(update={"name": "Another supply"})
+        cables = tuple(c.model_copy(update={"name": f"New {c.name}"}) for c in b.cables)
+        then = b.model_copy(update={"supply": other, "cables": cables})
+        p = plan(analyse(then, 2026), done)
+        for step in ("safe", "pins", "sort", "mount", "last-look", "power-on"):
+            self.assertNotIn(step, p.done)
+        self.assertEqual([s.id for s in p.steps if s.joint and s.id in p.done], [])
+        self.assertIn("mount:card-1", p.done)
+        card = next(x for x in b.parts if x.key == "card-1")
+        swapped = card.model_copy(update={"name": "Another card"})
+        parts = tuple(swapped if x is card else x for x in b.parts)
+        p = plan(analyse(b.model_copy(update={"parts": parts}), 2026), done)
+        for step in ("safe", "mount:card-1", "driver", "power-on"):
+            self.assertNotIn(step, p.done)
+        self.assertIn("mount", p.done)
+
+    def test_a_record_of_an_earlier_version_counts_as_it_did(self) -> None:
+        b = _demo("heron")
+        self.assertEqual(plan(analyse(b, 2026), _all_done(b)).left, 0)
+
     def test_a_warm_plug_stops_the_work_and_says_why(self) -> None:
         p = plan(analyse(_demo("heron"), 2026), [], {"joint:x": "browned"})
         self.assertIn("it was too hot", p.stopped)
@@ -152,6 +184,14 @@ class Printed(unittest.TestCase):
         ):  # fmt: skip
             page = make()
             self.assertEqual((page[:5], page), (b"%PDF-", make()))
+
+    def test_what_makes_safe_stands_first(self) -> None:
+        """Above the panel and every joint; what comes after them below."""
+        tables = [x for x in bench_pdf.story(analyse(_demo("heron"), 2026)) if isinstance(x, Table)]
+        self.assertEqual(len(tables), 4)
+        self.assertEqual(tables[0]._cellvalues[0][1].text, "Make it safe")
+        self.assertEqual(tables[2]._cellvalues[0][1], "Joint")
+        self.assertEqual(tables[3]._cellvalues[-1][1].text, "Take readings")
 
     def test_lines_are_filled_with_whole_pieces_and_what_is_longer_is_cut(self) -> None:
         """In Courier of 10 pt each letter is 6 pt wide: ten to a line of 60."""

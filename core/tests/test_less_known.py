@@ -51,7 +51,7 @@ def facts(of: Any, path: _Path = ()) -> Iterator[_Path]:
 
 def _has_default(b: Build, path: _Path) -> bool:
     """Whether a default by its kind stands in for a part's figure, with bounds and marked so."""
-    if path[0] != "parts" or not isinstance(path[1], int) or len(path) != 3:
+    if len(path) != 3 or path[0] != "parts" or not isinstance(path[1], int):
         return False
     part, name = b.parts[path[1]], str(path[2])
     figure = isinstance(getattr(part, name), Figure)

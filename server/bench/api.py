@@ -57,6 +57,8 @@ class EntryIn(Schema):
     at: str
     who: str = ""
     text: str = ""
+    #: Which very things it was done to: the mark of the step as it was shown.
+    of: str = ""
 
 
 class EntriesIn(Schema):
@@ -85,9 +87,9 @@ def _answer(row: Build) -> dict[str, Any]:
     by_step: dict[str, list[str]] = {}
     for p in Photo.objects.filter(build=row):
         by_step.setdefault(p.step, []).append(p.key)
-    mated: dict[str, int] = {}
-    for step in Entry.objects.filter(build=row, kind="done").values_list("step", flat=True):
-        mated[step] = mated.get(step, 0) + 1
+    mated: dict[tuple[str, str], int] = {}
+    for of in Entry.objects.filter(build=row, kind="done").values_list("step", "of"):
+        mated[of] = mated.get(of, 0) + 1
     bad = Entry.objects.filter(build=row, kind__in=("warm", "browned", "loose")).last()
     return {
         "version": row.version, "next": found.next, "left": found.left, "stopped": found.stopped,
@@ -97,9 +99,9 @@ def _answer(row: Build) -> dict[str, Any]:
                 "step": s, "group": GROUP_WORDS[s.group], "done": s.id in found.done,
                 "who": found.done[s.id].who if s.id in found.done else "",
                 "at": found.done[s.id].at if s.id in found.done else "",
-                "noted": notes.get(s.id, ""), "photos": by_step.get(s.id, []),
+                "noted": notes.get((s.id, s.of), notes.get((s.id, ""), "")), "photos": by_step.get(s.id, []),
                 "matings": None if s.joint is None or s.joint.matings is None
-                else s.joint.matings + mated.get(s.id, 0),
+                else s.joint.matings + sum(mated.get((s.id, of), 0) for of in {s.of, ""}),
             }
             for s in found.steps
         ],

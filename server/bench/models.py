@@ -19,6 +19,8 @@ class Entry(models.Model):
     #: What the step was called then.
     words = models.CharField(max_length=300)
     text = models.CharField(max_length=1000, default="")
+    #: Which very things it was done to, by the mark of the step; "" in records of earlier versions.
+    of = models.CharField(max_length=40, default="")
     who = models.CharField(max_length=60, default="")
     #: When it was done, by the clock of the device; and when it arrived.
     at = models.DateTimeField()

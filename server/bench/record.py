@@ -29,7 +29,7 @@ def plan_of(row: Build) -> Plan:
     bad: dict[str, Any] = {}
     for e in Entry.objects.filter(build=row):
         if e.kind == "done":
-            done[e.step] = Done(step=e.step, words=e.words, who=e.who, at=e.at.isoformat())
+            done[e.step] = Done(step=e.step, of=e.of, words=e.words, who=e.who, at=e.at.isoformat())
         elif e.kind == "undone":
             done.pop(e.step, None)
         elif e.kind in _BAD:
@@ -42,10 +42,10 @@ def plan_of(row: Build) -> Plan:
     return plan(results.analysis(row), done.values(), bad)
 
 
-def notes_of(row: Build) -> dict[str, str]:
-    """Step → what was noted there last."""
-    found = Entry.objects.filter(build=row, kind="note").values_list("step", "text")
-    return dict(found)
+def notes_of(row: Build) -> dict[tuple[str, str], str]:
+    """(Step, which very things) → what was noted there last."""
+    found = Entry.objects.filter(build=row, kind="note").values_list("step", "of", "text")
+    return {(step, of): text for step, of, text in found}
 
 
 @writing()
@@ -66,7 +66,7 @@ def add(row: Build, entries: Iterable[Any]) -> int:
             raise BadInput([(f"entries.{i}.kind", f"one of {', '.join(KINDS)}", e.kind)])
         fields = {
             "step": e.step[:200], "kind": e.kind, "words": e.words[:300], "text": e.text[:1000],
-            "who": e.who[:60], "at": at, "version": row.version,
+            "who": e.who[:60], "at": at, "version": row.version, "of": e.of[:40],
         }  # fmt: skip
         _, made = Entry.objects.get_or_create(build=row, uid=e.uid[:40], defaults=fields)
         new += made

@@ -20,9 +20,11 @@ AGAIN = ("safe", "last-look", "power-on", "readings")
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Done:
-    """A step that was done: by whom and when, in words as they were then."""
+    """A step that was done: by whom and when, in words as they were then, and to which very
+    things; of earlier versions nobody said."""
 
     step: str
+    of: str = ""
     words: str
     who: str = ""
     at: str = ""
@@ -51,8 +53,9 @@ def plan(a: Analysis, done: Iterable[Done], found: Mapping[str, Bad] | None = No
     gone = [d for d in was.values() if d.step.startswith(JOINT) and d.step not in here]
     all_ = steps(a, tuple((d.step.removeprefix(JOINT), d.words) for d in gone))
     ids = [s.id for s in all_]
-    known = {k: d for k, d in was.items() if k in ids}
-    if any(i.startswith((JOINT, OUT)) and i not in known for i in ids) and "power-on" in known:
+    known = {s.id: d for s in all_ if (d := was.get(s.id)) and d.of in ("", s.of)}
+    anew = (JOINT, OUT, "mount")
+    if any(i.startswith(anew) and i not in known for i in ids) and "power-on" in known:
         # It ran, and its wiring is changed: made safe anew, looked over and switched on anew.
         known = {k: d for k, d in known.items() if k not in AGAIN}
     return Plan(

@@ -4,16 +4,18 @@ map."""
 from __future__ import annotations
 
 from collections import Counter
-from collections.abc import Iterator
+from collections.abc import Iterable, Iterator
 from dataclasses import dataclass
+from hashlib import sha256
 from typing import Literal
 
 from ..base.rounding import up
 from ..findings import Analysis
 from ..findings.of_fit import fit_checks
 from ..findings.wording.fit import fit_words
-from ..things.parts import Board, Card, Cooler, Drive, Fan, Hub, Pump, UsbLoad
-from ..wiring import Feed
+from ..things.cables import Cable
+from ..things.parts import Board, Card, Cooler, Drive, Fan, Hub, Part, Pump, UsbLoad
+from ..wiring import Between, Feed
 from .joints import MOST_MATINGS, WARN_MATINGS, Joint, Look, plug_joint, port_joint
 
 Group = Literal["before", "supply", "board", "card", "drives", "small", "after"]
@@ -39,6 +41,8 @@ class Step:
     looks: tuple[Look, ...] = ()
     joint: Joint | None = None
     note: str = ""
+    #: Which very things it is about: done to others it is not done to these.
+    of: str = ""
 
 
 def steps(a: Analysis, gone: tuple[tuple[str, str], ...] = ()) -> tuple[Step, ...]:
@@ -47,6 +51,40 @@ def steps(a: Analysis, gone: tuple[tuple[str, str], ...] = ()) -> tuple[Step, ..
     return (
         *_before(a, gone), *_supply(a), *_board(a), *_cards(a), *_drives(a), *_small(a),
         *_after(a),
+    )  # fmt: skip
+
+
+# -- which very things ---------------------------------------------------------------------------
+
+
+def marked(
+    a: Analysis, *, supply: bool = False, case: bool = False, parts: Iterable[Part] = (),
+    cables: Iterable[Cable] = (), betweens: Iterable[Between] = (),
+) -> str:  # fmt: skip
+    """A mark of the very things that a step is about. No edit of a figure changes it; another
+    supply, card or cable has another, though it takes the place and the key of the one before. Two
+    of one name under one key are told apart only where they are of the drawer."""
+    found: list[tuple[str, ...]] = []
+    of = a.build.supply
+    if supply and of is not None:
+        found.append(("supply", of.name, of.family, of.owned))
+    if case:
+        found.append(("case", a.build.case.name if a.build.case else ""))
+        parts = [*parts, *([a.wired.board] if a.wired.board else ())]
+    found += sorted(("part", p.key, p.name) for p in parts)
+    found += sorted(("cable", c.key, c.name, c.family, c.owned) for c in cables)
+    found += sorted(("between", b.key, b.name, getattr(b.of, "owned", "")) for b in betweens)
+    return sha256(repr(found).encode()).hexdigest()[:16]
+
+
+def _of_feed(a: Analysis, feed: Feed) -> str:
+    """Of a plug: what it is of, and what it is in; of a fixed cable the supply too."""
+    of, into = feed.cable, feed.input.part
+    ends = [x for x in (of, into) if isinstance(x, Between)]
+    return marked(
+        a, supply=isinstance(of, Cable) and not of.needs, betweens=ends,
+        parts=[] if isinstance(into, Between) else [into],
+        cables=[of] if isinstance(of, Cable) else [],
     )  # fmt: skip
 
 
@@ -78,8 +116,11 @@ def _before(a: Analysis, gone: tuple[tuple[str, str], ...]) -> Iterator[Step]:
     used = [r.cable for r in a.wired.runs if r.feeds]
     things = [b.name for b in a.wired.betweens.values() if any(f.cable is b for f in _feeds(a))]
     names = Counter([*(c.name for c in used), *things])
+    mine = marked(
+        a, cables=used, betweens=[b for b in a.wired.betweens.values() if b.name in things]
+    )
     yield Step(
-        id="pins", group="before", title="Look into every plug",
+        id="pins", group="before", title="Look into every plug", of=mine,
         text=(", ".join(f"{k}, {n} of them" if n > 1 else k for k, n in names.items()),),
         looks=(
             Look(id="straight", text="No pin is pushed in, bent or browned, in both ends of each."),
@@ -90,7 +131,7 @@ def _before(a: Analysis, gone: tuple[tuple[str, str], ...]) -> Iterator[Step]:
     bags = [f"Back into the bag of {f}: {name}{f', {n} of them' if n > 1 else ''}"
             for (f, name), n in left.items()]  # fmt: skip
     yield Step(
-        id="sort", group="before", title="Sort the cables by their family",
+        id="sort", group="before", title="Sort the cables by their family", of=mine,
         text=(
             *(f"Out on the table: {n} cables of {f}" for f, n in families.items()), *bags,
             *(f"Beside them: {t}" for t in things),
@@ -115,19 +156,21 @@ def _supply(a: Analysis) -> Iterator[Step]:
         yield Step(
             id=f"joint:{joint.key}", group="supply",
             title=f"{joint.name} into {joint.where}", joint=joint,
+            of=marked(a, supply=True, cables=[run.cable]),
             text=("Outside the case, where you can see the panel.",), looks=joint.looks,
         )  # fmt: skip
     bracket = a.build.bracket
     if bracket is not None:
         yield Step(
             id="bracket", group="supply", title=f"Screw on {bracket.name}",
+            of=marked(a, supply=True),
             text=(f"It holds the {bracket.form} supply in a place for {bracket.place}.",),
         )  # fmt: skip
     if a.build.supply is not None:
         fan = next((c for c in fit_checks(a) if c.id == "supply-fan"), None)
         way = fit_words(fan, a.wired.parts) if fan else "its fan towards a free vent"
         yield Step(
-            id="mount", group="supply", title="Mount the supply",
+            id="mount", group="supply", title="Mount the supply", of=marked(a, supply=True),
             text=(f"{way[:1].upper()}{way[1:]}.",),
             looks=(Look(id="screws", text="All its screws are in; no cable is caught behind it."),),
         )  # fmt: skip
@@ -146,7 +189,7 @@ def _joint(a: Analysis, feed: Feed, group: Group, text: tuple[str, ...] = ()) ->
     port = f" from {joint.port}" if joint.port else ""
     return Step(
         id=f"joint:{joint.key}", group=group, title=f"{joint.name}{port} into {joint.where}",
-        joint=joint, looks=joint.looks, caution=caution, text=text,
+        joint=joint, looks=joint.looks, caution=caution, text=text, of=_of_feed(a, feed),
     )  # fmt: skip
 
 
@@ -190,6 +233,7 @@ def _cards(a: Analysis) -> Iterator[Step]:
         plugs = [_joint(a, f, "card") for f in feeds]
         mount = Step(
             id=f"mount:{part.key}", group="card", title=f"Mount {part.name}",
+            of=marked(a, parts=[part]),
             text=tuple(_card_text(a, part, bool(feeds), first, part.key in closed)),
             looks=(
                 Look(id="slot", text="It is level in its slot, and the slot’s catch has closed."),
@@ -236,7 +280,7 @@ def _drives(a: Analysis) -> Iterator[Step]:
             named = f" {', '.join(part.headers)}" if part.headers else ""
             many = f"{part.count} × " if part.count > 1 else ""
             yield Step(
-                id=f"header:{part.key}", group="drives",
+                id=f"header:{part.key}", group="drives", of=marked(a, parts=[part]),
                 title=f"{many}{part.name} onto {on}{named}",
                 looks=(Look(id="blades", text="Its lead is clear of every blade."),),
                 caution=_LOOP if isinstance(part, Pump) else "",
@@ -258,11 +302,12 @@ def _small(a: Analysis) -> Iterator[Step]:
             many = f", {part.count} of them" if part.count > 1 else ""
             yield Step(
                 id=f"data:{part.key}", group="small", title=f"Data leads of {part.name}{many}",
+                of=marked(a, parts=[part]),
                 note="Which port each is on",
                 looks=(Look(id="home", text="Each is pushed home at both ends."),),
             )  # fmt: skip
     yield Step(
-        id="front", group="small", title="Front panel leads",
+        id="front", group="small", title="Front panel leads", of=marked(a, case=True),
         text=("Power and reset switch, lights: by the board’s manual.",),
         note="Their pins, from the manual",
         looks=(Look(id="manual", text="Plus and minus of the lights are as the manual has them."),),
@@ -275,19 +320,21 @@ def _small(a: Analysis) -> Iterator[Step]:
         ("front_audio", case.front_audio if case else None, "Audio lead of the front panel"),
     ):
         if n:
-            yield _lead(name, words if n == 1 else f"{n} × {words}")
+            yield _lead(name, words if n == 1 else f"{n} × {words}", marked(a, case=True))
     for part in a.build.parts:
         if isinstance(part, UsbLoad) and part.port != "outside":
-            yield _lead(f"usb:{part.key}", f"{part.name} onto its internal header")
+            onto = f"{part.name} onto its internal header"
+            yield _lead(f"usb:{part.key}", onto, marked(a, parts=[part]))
         if isinstance(part, Hub | Cooler) and part.usb_lead:
-            yield _lead(f"usb:{part.key}", f"USB lead of {part.name}")
+            yield _lead(f"usb:{part.key}", f"USB lead of {part.name}", marked(a, parts=[part]))
     if a.build.supply is not None and a.build.supply.telemetry_lead:
-        yield _lead("telemetry", "The supply’s own telemetry lead, onto an internal USB 2 header")
+        onto = "The supply’s own telemetry lead, onto an internal USB 2 header"
+        yield _lead("telemetry", onto, marked(a, supply=True))
 
 
-def _lead(id: str, title: str) -> Step:
+def _lead(id: str, title: str, of: str) -> Step:
     return Step(
-        id=f"lead:{id}", group="small", title=title, note="Its header and pins",
+        id=f"lead:{id}", group="small", title=title, of=of, note="Its header and pins",
         looks=(Look(id="pins", text="Every pin is in a hole of the plug; none is bent."),),
     )  # fmt: skip
 
@@ -321,6 +368,7 @@ def _after(a: Analysis) -> Iterator[Step]:
     if any(isinstance(p, Card) for p in a.build.parts):
         yield Step(
             id="driver", group="after", title="Install the card’s driver",
+            of=marked(a, parts=[p for p in a.build.parts if isinstance(p, Card)]),
             text=("Before that it may run at its least.",),
         )  # fmt: skip
     watts = up(a.tally.total.at("full").likely) or 0

@@ -28,10 +28,10 @@ CAUTIONS = (
 
 
 def sheet(a: Analysis, paper: Paper = "A4") -> bytes:
-    """The bench sheet: panel, every joint with its boxes, what else is to be looked at, cautions,
-    room for initials. One page where it can be."""
+    """The bench sheet in the order of the work: cautions and what makes safe, panel, every joint
+    with its boxes, what else is to be looked at, room for initials. One page where it can be."""
     from reportlab.lib.units import mm
-    from reportlab.platypus import Paragraph, SimpleDocTemplate, Spacer
+    from reportlab.platypus import SimpleDocTemplate
 
     fonts()
     out = io.BytesIO()
@@ -39,16 +39,25 @@ def sheet(a: Analysis, paper: Paper = "A4") -> bytes:
         out, pagesize=_size(paper), leftMargin=_MARGIN * mm, rightMargin=_MARGIN * mm,
         topMargin=10 * mm, bottomMargin=10 * mm, title=f"{a.build.name}: bench sheet", invariant=1,
     )  # fmt: skip
+    page.build(story(a))
+    return out.getvalue()
+
+
+def story(a: Analysis) -> list[Any]:
+    """What stands on the bench sheet, from the top down."""
+    from reportlab.lib.units import mm
+    from reportlab.platypus import Paragraph, Spacer
+
+    fonts()
     supply = a.build.supply.name if a.build.supply else "no supply"
-    story: list[Any] = [
+    return [
         Paragraph(f"{escape(a.build.name)}: bench sheet", _style(15, bold=True)),
         Paragraph(f"{escape(supply)}. Date ____________   Initials ____________", _style(8.5)),
-        Spacer(1, 2 * mm), _panel(a), Spacer(1, 2 * mm), _joints(a), Spacer(1, 2 * mm),
-        _others(a), Spacer(1, 2 * mm),
         *(Paragraph(escape(text), _style(7.5)) for text in CAUTIONS),
+        _others([s for s in steps(a) if s.group == "before"]), Spacer(1, 2 * mm),
+        _panel(a), Spacer(1, 2 * mm), _joints(a), Spacer(1, 2 * mm),
+        _others([s for s in steps(a) if s.group != "before"]),
     ]  # fmt: skip
-    page.build(story)
-    return out.getvalue()
 
 
 def _size(paper: Paper) -> tuple[float, float]:
@@ -111,7 +120,7 @@ def _joints(a: Analysis) -> Any:
 
     widths: list[float] = [6, 76, 88, 16]
     rows: list[list[Any]] = [["", "Joint", "Look", "Initials"]]
-    for s in _steps(a):
+    for s in steps(a):
         if s.joint is not None:
             title = _filled(s.title.split(), " ", (BOLD, 7.5), widths[1] * mm - 4)
             boxes = [f"[\u00a0]\u00a0{_short_look(x)}" for x in s.looks]
@@ -149,21 +158,18 @@ def _short_look(look: Look) -> str:
     return _SHORT.get(look.id, look.text)
 
 
-def _others(a: Analysis) -> Any:
+def _others(several: Iterable[Step]) -> Any:
+    """Steps that make no joint."""
     from reportlab.platypus import Paragraph
 
     rows: list[list[Any]] = []
-    for s in _steps(a):
+    for s in several:
         if s.joint is None:
             said = "; ".join(x.rstrip(".") for x in (*s.text, *(x.text for x in s.looks)))
             note = f"; {s.note}: ____________" if s.note else ""
             title = Paragraph(escape(s.title), _style(6.8, bold=True))
             rows.append(["[ ]", title, Paragraph(escape(said + note), _style(6.6))])
     return _table(rows, [6, 46, 134], head=False)
-
-
-def _steps(a: Analysis) -> tuple[Step, ...]:
-    return steps(a)
 
 
 # -- flags -----------------------------------------------------------------------------------------
@@ -178,7 +184,7 @@ class Flag(NamedTuple):
 
 def flags_of(a: Analysis) -> Iterator[Flag]:
     """Both ends of every run: one at the port, one at each plug."""
-    made = [s.joint for s in _steps(a) if s.joint is not None]
+    made = [s.joint for s in steps(a) if s.joint is not None]
     for j in made:
         if j.kind == "port":
             ends = [x.where for x in made if x.kind == "plug" and x.cable == j.cable]

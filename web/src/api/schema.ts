@@ -6881,6 +6881,11 @@ export interface components {
              * @default
              */
             note?: string;
+            /**
+             * Of
+             * @default
+             */
+            of?: string;
         };
         /**
          * StepOut
@@ -6939,6 +6944,11 @@ export interface components {
              * @default
              */
             text?: string;
+            /**
+             * Of
+             * @default
+             */
+            of?: string;
         };
         /**
          * NotedOut

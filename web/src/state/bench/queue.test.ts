@@ -1,6 +1,6 @@
 import { expect, test } from "vitest";
 
-import { BenchQueue, doneWith, type Entry } from "./queue";
+import { BenchQueue, doneWith, lastTicked, type Entry } from "./queue";
 
 const entry = (uid: string, more: Partial<Entry> = {}): Entry =>
   ({ uid, step: "safe", kind: "done", words: "", at: "", ...more }) as Entry;
@@ -65,7 +65,23 @@ test("a store that holds rubbish is an empty one", () => {
 
 test("what is on its way counts, the last of a step", () => {
   const way = [entry("1"), entry("2", { kind: "undone" }), entry("3", { step: "sort" })];
-  expect(doneWith("safe", true, way)).toBe(false);
-  expect(doneWith("sort", false, way)).toBe(true);
-  expect(doneWith("other", false, way)).toBe(false);
+  expect(doneWith({ id: "safe", of: "" }, true, way)).toBe(false);
+  expect(doneWith({ id: "sort", of: "" }, false, way)).toBe(true);
+  expect(doneWith({ id: "other", of: "" }, false, way)).toBe(false);
+});
+
+test("what was done to another supply is not done to this one", () => {
+  const way = [entry("1", { step: "mount", of: "old" })];
+  expect(doneWith({ id: "mount", of: "old" }, false, way)).toBe(true);
+  expect(doneWith({ id: "mount", of: "new" }, false, way)).toBe(false);
+});
+
+test("the last tick is the latest, on its way or not", () => {
+  const of = (id: string, at: string, done = true) => ({ step: { id, of: "" }, done, at });
+  const steps = [of("safe", "2026-11-30T10:00Z"), of("pins", "2026-11-30T10:05Z"), of("sort", "", false)];
+  expect(lastTicked(steps, [])?.step.id).toBe("pins");
+  const way = [entry("1", { step: "sort", at: "2026-11-30T10:06Z" })];
+  expect(lastTicked(steps, way)?.step.id).toBe("sort");
+  expect(lastTicked(steps, [...way, entry("2", { step: "sort", kind: "undone" })])?.step.id).toBe("pins");
+  expect(lastTicked([], [])).toBeUndefined();
 });

@@ -63,10 +63,21 @@ export class BenchQueue {
   }
 }
 
-/** Whether a step is done, with what is on its way taken into account. */
-export function doneWith(step: string, done: boolean, pending: Entry[]): boolean {
-  return pending.reduce(
-    (now, e) => (e.step !== step ? now : e.kind === "done" ? true : e.kind === "undone" ? false : now),
-    done,
-  );
+/** Whether a step is done to the very things that it is about, with what is on its way. */
+export function doneWith(step: { id: string; of: string }, done: boolean, pending: Entry[]): boolean {
+  return pending
+    .filter((e) => e.step === step.id && (!e.of || e.of === step.of))
+    .reduce((now, e) => (e.kind === "done" ? true : e.kind === "undone" ? false : now), done);
+}
+
+/** The step that was ticked last: of those done the one with the latest entry on its way, else the
+ * latest time. */
+export function lastTicked<S extends { step: { id: string; of: string }; done: boolean; at: string }>(
+  steps: S[],
+  pending: Entry[],
+): S | undefined {
+  const when = (s: S) => pending.filter((e) => e.step === s.step.id && e.kind === "done").at(-1)?.at ?? s.at;
+  return steps
+    .filter((s) => doneWith(s.step, s.done, pending))
+    .reduce<S | undefined>((last, s) => (last && when(last) > when(s) ? last : s), undefined);
 }

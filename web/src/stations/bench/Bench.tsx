@@ -4,7 +4,7 @@ import { Link, useSearchParams } from "react-router";
 
 import { reason, type BenchStep } from "../../api/client";
 import { useBuild, useResult, useWrite } from "../../state/build/contexts";
-import { doneWith } from "../../state/bench/queue";
+import { doneWith, lastTicked } from "../../state/bench/queue";
 import { Button } from "../../ui/button";
 import { TallyMarks } from "../../ui/marks";
 import { Menu, MenuItem } from "../../ui/menu";
@@ -28,7 +28,11 @@ export default function Bench() {
   const { plan, error, pending, add, who, name, queryKey } = useBench();
   const [params, setParams] = useSearchParams();
   const steps = plan?.steps ?? [];
-  const isDone = (s: BenchStep) => doneWith(s.step.id, s.done, pending);
+  const isDone = (s: BenchStep) => doneWith(s.step, s.done, pending);
+  // What was looked at so far, by step: a step is done when nothing of it is left to look at.
+  const [seen, setSeen] = useState<Record<string, string[]>>({});
+  const seenAt = (s: BenchStep) => seen[`${s.step.id} ${s.step.of}`] ?? [];
+  const leftAt = (s: BenchStep) => (isDone(s) ? [] : s.step.looks.filter((l) => !seenAt(s).includes(l.id)));
   // Kept here and told to the address: a key that follows on a key meets the next step already.
   const [wanted, setWanted] = useState(params.get("step") ?? "");
   const shown = params.get("open") ?? "";
@@ -51,25 +55,59 @@ export default function Bench() {
     setWanted(to.step.id);
     setParams({ step: to.step.id }, { replace: true });
   };
+  const done = (s: BenchStep) => {
+    add(s, "done");
+    go(at + 1);
+  };
   const tick = () => {
     if (!now || plan?.stopped) return;
-    if (isDone(now)) add(now, "undone");
-    else {
-      add(now, "done");
-      go(at + 1);
-    }
+    if (isDone(now)) {
+      setSeen({ ...seen, [`${now.step.id} ${now.step.of}`]: [] });
+      add(now, "undone");
+    } else if (leftAt(now).length) firstOpen();
+    else done(now);
+  };
+  /** What is left to look at has the focus: a key more ticks it, and no key passes it. */
+  const firstOpen = () =>
+    card.current?.querySelector<HTMLElement>("input[type=checkbox]:not(:checked)")?.focus();
+  const look = (id: string) => {
+    if (!now) return;
+    const was = seenAt(now);
+    const then = was.includes(id) ? was.filter((x) => x !== id) : [...was, id];
+    setSeen({ ...seen, [`${now.step.id} ${now.step.of}`]: then });
+    if (then.length === now.step.looks.length) done(now);
+    else requestAnimationFrame(firstOpen);
+  };
+  const last = lastTicked(steps, pending);
+  const takeBack = () => {
+    if (!last) return;
+    setSeen({ ...seen, [`${last.step.id} ${last.step.of}`]: [] });
+    add(last, "undone");
+    go(steps.indexOf(last));
   };
   useWakeLock();
   const swipe = useSwipe((by) => go(at + by));
   const keys = (e: React.KeyboardEvent) => {
     const field = e.target instanceof HTMLInputElement && e.target.type !== "checkbox";
     // In a dialog or an open menu the keys are its own.
-    if (field || shown || !e.currentTarget.contains(e.target as Node) || e.ctrlKey || e.metaKey || e.altKey)
+    if (field || shown || !e.currentTarget.contains(e.target as Node) || e.altKey) return;
+    if (e.ctrlKey || e.metaKey) {
+      if (e.key.toLowerCase() !== "z" || e.shiftKey) return;
+      e.preventDefault();
+      takeBack();
+      return;
+    }
+    // On a box, a button or a link Space is its own.
+    if (
+      e.key === " " &&
+      e.target !== e.currentTarget &&
+      (e.target as HTMLElement).matches("input, button, a")
+    )
       return;
     const by = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[e.key];
     if (by) go(at + by);
-    else if (e.key === " ") tick();
-    else return;
+    else if (e.key === " " && !e.repeat) tick();
+    else if (e.key !== " ") return;
     e.preventDefault();
   };
   const page = useRef<HTMLDivElement>(null);
@@ -84,7 +122,7 @@ export default function Bench() {
     if (document.activeElement === document.body) page.current?.focus();
     card.current?.scrollIntoView({ block: "start" });
   }, [shownStep]);
-  const done = steps.filter(isDone).length;
+  const ticked = steps.filter(isDone).length;
   const bad = BAD.filter((k) => result.strip.mend[k]).map(
     (k) => `${result.strip.mend[k]} ${words.findings[k]}`,
   );
@@ -104,8 +142,22 @@ export default function Bench() {
     );
   const file = (what: string) => window.location.assign(`/api/v1/builds/${build.key}/${what}`);
   return (
-    <div ref={page} tabIndex={-1} onKeyDown={keys} className="flex h-full min-h-0 flex-col outline-none">
-      <StationHead title="Bench" note={plan ? `${done} of ${steps.length} done` : "…"}>
+    <div
+      ref={page}
+      tabIndex={-1}
+      onKeyDown={keys}
+      data-undo="its-own"
+      className="flex h-full min-h-0 flex-col outline-none"
+    >
+      <StationHead title="Bench" undoes={false} note={plan ? `${ticked} of ${steps.length} done` : "…"}>
+        <Button
+          look="quiet"
+          disabled={!last}
+          title={last ? `Take back: ${last.step.title}` : "Nothing is ticked"}
+          onClick={takeBack}
+        >
+          Take the last tick back
+        </Button>
         <Button className="max-[700px]:hidden" onClick={() => show("record")}>
           The record
         </Button>
@@ -159,7 +211,8 @@ export default function Bench() {
               step={now}
               done={isDone(now)}
               stopped={plan?.stopped ? plan.stopped_at : ""}
-              onTick={tick}
+              seen={seenAt(now)}
+              onLook={look}
               onFound={(kind) => add(now, kind)}
               onNote={(text) => add(now, "note", text)}
               onPhotos={() => void queries.invalidateQueries({ queryKey })}
@@ -176,7 +229,13 @@ export default function Bench() {
               disabled={Boolean(plan?.stopped)}
               onClick={tick}
             >
-              {now && isDone(now) ? "Not done after all" : "Done"}
+              {!now
+                ? "Done"
+                : isDone(now)
+                  ? "Not done after all"
+                  : leftAt(now).length
+                    ? `${leftAt(now).length} to look at first`
+                    : "Done"}
             </Button>
             <Button
               className="min-h-12 px-5 text-lg"
@@ -194,9 +253,9 @@ export default function Bench() {
           <div className="border-b border-rule px-3 py-2">
             <div className="flex items-center gap-2">
               <b className="text-md">Done</b>
-              <TallyMarks count={done} />
+              <TallyMarks count={ticked} />
               <span className="ml-auto text-sm text-ink-soft">
-                {done} of {steps.length}
+                {ticked} of {steps.length}
               </span>
             </div>
             <label className="mt-1 flex items-center gap-2 text-sm">

@@ -30,7 +30,8 @@ export function StepCard({
   step: s,
   done,
   stopped,
-  onTick,
+  seen,
+  onLook,
   onFound,
   onNote,
   onPhotos,
@@ -39,19 +40,15 @@ export function StepCard({
   step: BenchStep;
   done: boolean;
   stopped: string;
-  onTick: () => void;
+  /** What was looked at of it. */
+  seen: string[];
+  onLook: (id: string) => void;
   onFound: (kind: Entry["kind"]) => void;
   onNote: (text: string) => void;
   onPhotos: () => void;
   say: (text: string) => void;
 }) {
   const { step } = s;
-  const [seen, setSeen] = useState<string[]>([]);
-  const toggle = (id: string) => {
-    const now = seen.includes(id) ? seen.filter((x) => x !== id) : [...seen, id];
-    setSeen(now);
-    if (!done && now.length === step.looks.length) onTick();
-  };
   return (
     <div
       tabIndex={0}
@@ -88,7 +85,7 @@ export function StepCard({
                   className="size-6 shrink-0"
                   checked={done || seen.includes(l.id)}
                   disabled={done || Boolean(stopped)}
-                  onChange={() => toggle(l.id)}
+                  onChange={() => onLook(l.id)}
                 />
                 {l.text}
               </label>

@@ -47,7 +47,16 @@ export function useBench() {
   const add = (step: BenchStep, kind: Entry["kind"], text = "") => {
     const at = new Date().toISOString();
     const uid = globalThis.crypto.randomUUID?.() ?? `${at}-${Math.random()}`;
-    void queue.add({ uid, step: step.step.id, kind, words: step.step.title, at, who, text });
+    void queue.add({
+      uid,
+      step: step.step.id,
+      kind,
+      of: step.step.of,
+      words: step.step.title,
+      at,
+      who,
+      text,
+    });
   };
   const name = (text: string) => {
     localStorage.setItem(WHO, text);

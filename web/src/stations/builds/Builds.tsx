@@ -109,14 +109,12 @@ export function Builds() {
       {removing && (
         <AlertDialog
           title={`Remove ${removing.name}`}
+          leave="Keep it"
           onLeave={() => setRemoving(null)}
           answers={
-            <>
-              <Button onClick={() => setRemoving(null)}>Keep it</Button>
-              <Button look="main" onClick={() => remove.mutate(removing.key)}>
-                Remove it
-              </Button>
-            </>
+            <Button look="main" onClick={() => remove.mutate(removing.key)}>
+              Remove it
+            </Button>
           }
         >
           <p>

@@ -183,20 +183,18 @@ function Row({ of: t, buildKey }: { of: Thing; buildKey: string }) {
       {asking && (
         <AlertDialog
           title={`Take ${t.name} out of the drawer`}
+          leave="Keep it"
           onLeave={() => setAsking(false)}
           answers={
-            <>
-              <Button onClick={() => setAsking(false)}>Keep it</Button>
-              <Button
-                look="main"
-                onClick={() => {
-                  remove.mutate();
-                  setAsking(false);
-                }}
-              >
-                Take it out
-              </Button>
-            </>
+            <Button
+              look="main"
+              onClick={() => {
+                remove.mutate();
+                setAsking(false);
+              }}
+            >
+              Take it out
+            </Button>
           }
         >
           It is forgotten here for good: sold, broken, or given away.

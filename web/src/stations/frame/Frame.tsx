@@ -67,10 +67,13 @@ function Station({ to, name, icon, end = false }: { to: string; name: string; ic
 export function StationHead({
   title,
   note,
+  undoes = true,
   children,
 }: {
   title: string;
   note: string;
+  /** Whether the build's undo is offered here. */
+  undoes?: boolean;
   children?: ReactNode;
 }) {
   const build = useBuild();
@@ -86,26 +89,30 @@ export function StationHead({
         {build.doc.name} · {note}
       </p>
       {children}
-      <Button
-        look="quiet"
-        className="px-2 print:hidden"
-        disabled={!back}
-        onClick={() => void undo()}
-        aria-label={back ? `Undo: ${back}` : "Undo"}
-        title={back ? `Undo: ${back}` : "Nothing to undo"}
-      >
-        <Icon name="undo" size={20} />
-      </Button>
-      <Button
-        look="quiet"
-        className="px-2 print:hidden"
-        disabled={!forth}
-        onClick={() => void redo()}
-        aria-label={forth ? `Redo: ${forth}` : "Redo"}
-        title={forth ? `Redo: ${forth}` : "Nothing to redo"}
-      >
-        <Icon name="redo" size={20} />
-      </Button>
+      {undoes && (
+        <>
+          <Button
+            look="quiet"
+            className="px-2 print:hidden"
+            disabled={!back}
+            onClick={() => void undo()}
+            aria-label={back ? `Undo: ${back}` : "Undo"}
+            title={back ? `Undo: ${back}` : "Nothing to undo"}
+          >
+            <Icon name="undo" size={20} />
+          </Button>
+          <Button
+            look="quiet"
+            className="px-2 print:hidden"
+            disabled={!forth}
+            onClick={() => void redo()}
+            aria-label={forth ? `Redo: ${forth}` : "Redo"}
+            title={forth ? `Redo: ${forth}` : "Nothing to redo"}
+          >
+            <Icon name="redo" size={20} />
+          </Button>
+        </>
+      )}
       <Menu label="File">
         <MenuItem onSelect={() => window.location.assign(`/api/v1/builds/${build.key}/file`)}>
           Save the build file
@@ -151,13 +158,16 @@ function Said() {
 /** Fields that may hold letters which no edit has taken yet. */
 const TYPED_IN = "textarea, input:not([type=checkbox], [type=radio], [data-draft=false])";
 
-/** Undo and redo by keyboard; in a field that is being typed in, the browser takes back letters. */
+/** Undo and redo by keyboard; in a field that is being typed in, the browser takes back letters,
+ * and at the bench, and in a question that is asked, these keys do nothing to the build. */
 function Keys() {
   const { undo, redo } = useWrite();
   useEffect(() => {
     const down = (e: KeyboardEvent) => {
-      const typing = e.target instanceof HTMLElement && e.target.matches(TYPED_IN);
-      if (typing || !(e.ctrlKey || e.metaKey) || e.key.toLowerCase() !== "z") return;
+      const at = e.target instanceof HTMLElement ? e.target : null;
+      const typing = at?.matches(TYPED_IN) || at?.closest("[role=alertdialog]");
+      const bench = document.querySelector("[data-undo=its-own]");
+      if (typing || bench || !(e.ctrlKey || e.metaKey) || e.key.toLowerCase() !== "z") return;
       e.preventDefault();
       void (e.shiftKey ? redo() : undo());
     };

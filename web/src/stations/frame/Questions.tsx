@@ -31,16 +31,13 @@ export function Questions() {
   return (
     <AlertDialog
       title="This would unplug something"
+      leave="Leave it as it is"
+      busy={busy}
       onLeave={() => void leave()}
       answers={
-        <>
-          <Button disabled={busy} onClick={() => void leave()}>
-            Leave it as it is
-          </Button>
-          <Button disabled={busy} look="main" onClick={() => void doing(question.retry)()}>
-            Unplug and go on
-          </Button>
-        </>
+        <Button disabled={busy} look="main" onClick={() => void doing(question.retry)()}>
+          Unplug and go on
+        </Button>
       }
     >
       <ul className="list-disc pl-5">
@@ -67,16 +64,13 @@ function Stale({
     <AlertDialog
       title="Changed meanwhile, in another window or by undo"
       wide
+      leave="Cancel mine, theirs stays"
+      busy={busy}
       onLeave={() => void theirs()}
       answers={
-        <>
-          <Button disabled={busy} onClick={() => void theirs()}>
-            Take theirs
-          </Button>
-          <Button disabled={busy} look="main" onClick={() => void mine()}>
-            Keep mine
-          </Button>
-        </>
+        <Button disabled={busy} look="main" onClick={() => void mine()}>
+          Keep mine
+        </Button>
       }
     >
       <table className="w-full text-left">
