@@ -178,9 +178,21 @@ class ThereAndBack(unittest.TestCase):
             times=np.array([0.0, 0.5]), columns={WALL: np.array([100.0, np.nan])}, began="2026"
         )
         first, *rest = lines(r)
-        channels, began = read_first(first)
+        channels, began, simulated = read_first(first)
+        self.assertFalse(simulated)
         self.assertEqual((channels, began), ((WALL,), "2026"))
         self.assertEqual([read_line(x, channels) for x in rest], [(0.0, {WALL: 100.0}), (0.5, {})])
+
+    def test_what_is_simulated_stays_so_wherever_it_goes(self) -> None:
+        """As CSV and read back, and as lines of the protocol."""
+        r = Readings(
+            times=np.array([0.0, 0.5]), columns={WALL: np.array([100.0, 101.0])}, simulated=True
+        )
+        text = "".join(write(r))
+        self.assertTrue(text.startswith("simulated time (s),"))
+        self.assertTrue(_read(text).readings.simulated)
+        self.assertFalse(_read(text.removeprefix("simulated ")).readings.simulated)
+        self.assertTrue(read_first(next(iter(lines(r)))).simulated)
 
     def test_lines_that_can_not_be_read(self) -> None:
         for text in ("", "[]", "{}", '{"easy-tally readings": 2, "channels": ["wall.w"]}',

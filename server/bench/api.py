@@ -9,12 +9,14 @@ from zipfile import ZIP_DEFLATED, ZipFile
 
 from builds import actions, results
 from builds.models import Build
+from config.writing import writing
 from django.http import FileResponse, HttpRequest, HttpResponse
 from easy_tally import BadInput, NotThere
 from easy_tally.bench import GROUP_WORDS, Step
 from easy_tally.files import bench_pdf, build_file
 from ninja import File, Form, Router, Schema, UploadedFile
 from owners.models import owner_of
+from owners.thrown import InBin
 
 from bench import photos, record
 from bench.models import Entry, Photo
@@ -99,7 +101,8 @@ def _answer(row: Build) -> dict[str, Any]:
                 "step": s, "group": GROUP_WORDS[s.group], "done": s.id in found.done,
                 "who": found.done[s.id].who if s.id in found.done else "",
                 "at": found.done[s.id].at if s.id in found.done else "",
-                "noted": notes.get((s.id, s.of), notes.get((s.id, ""), "")), "photos": by_step.get(s.id, []),
+                "noted": notes.get((s.id, s.of), notes.get((s.id, ""), "")),
+                "photos": by_step.get(s.id, []),
                 "matings": None if s.joint is None or s.joint.matings is None
                 else s.joint.matings + sum(mated.get((s.id, of), 0) for of in {s.of, ""}),
             }
@@ -251,10 +254,29 @@ def get_photo(request: HttpRequest, key: str, photo: str) -> FileResponse:
 
 @router.delete("/builds/{key}/photos/{photo}", response=PlanOut, operation_id="removePhoto")
 def remove_photo(request: HttpRequest, key: str, photo: str) -> dict[str, Any]:
-    """Throw a photo away."""
+    """Throw a photo away: thirty days it lies in the bin."""
     row = actions.find(owner_of(request), key)
-    for found in Photo.objects.filter(build=row, key=photo):
-        # The row first: a copy made in between misses nothing that it names.
-        found.delete()
-        photos.path_of(found.key).unlink(missing_ok=True)
+    with writing():
+        for found in Photo.objects.filter(build=row, key=photo):
+            found.throw()
+    return _answer(row)
+
+
+@router.get("/builds/{key}/bin/photos", response=list[InBin], operation_id="photosInBin")
+def in_bin(request: HttpRequest, key: str) -> list[InBin]:
+    """Photos of a build that were thrown away in the last thirty days."""
+    row = actions.find(owner_of(request), key)
+    found = Photo.every.filter(build=row).exclude(thrown=None).order_by("-thrown")
+    return [InBin.of(p, "photo", p.key, p.step) for p in found]
+
+
+@router.post("/builds/{key}/bin/photos/{photo}", response=PlanOut, operation_id="bringPhotoBack")
+def bring_back(request: HttpRequest, key: str, photo: str) -> dict[str, Any]:
+    """Take a photo out of the bin."""
+    row = actions.find(owner_of(request), key)
+    found = Photo.every.filter(build=row, key=photo).exclude(thrown=None).first()
+    if found is None:
+        raise NotThere("There is no such photo in the bin.")
+    with writing():
+        found.bring_back()
     return _answer(row)

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from builds.models import Build
 from django.db import models
+from owners.thrown import Thrown
 
 
 class Entry(models.Model):
@@ -32,7 +33,7 @@ class Entry(models.Model):
         constraints = (models.UniqueConstraint(fields=("build", "uid"), name="one_entry_a_uid"),)
 
 
-class Photo(models.Model):
+class Photo(Thrown):
     """A photo at a step; its file lies outside the database."""
 
     id: int

@@ -17,7 +17,18 @@ from easy_tally.files import harmless
 
 from bench.models import Entry
 
-KINDS = ("done", "undone", "warm", "browned", "loose", "looked at", "note", "photo", "measured")
+KINDS = (
+    "done",
+    "undone",
+    "warm",
+    "browned",
+    "loose",
+    "looked at",
+    "note",
+    "photo",
+    "measured",
+    "simulated",
+)
 _BAD = ("warm", "browned", "loose")
 #: Entries that are taken at once.
 MOST = 200

@@ -11,6 +11,7 @@ from easy_tally.files import parts_csv
 from easy_tally.things import Case
 from ninja import Query, Router
 from owners.models import owner_of
+from owners.thrown import InBin
 
 from catalogue import cases, parts, schemas
 
@@ -120,6 +121,20 @@ def take(request: HttpRequest, body: schemas.FileIn) -> dict[str, Any]:
 def keep(request: HttpRequest, body: schemas.KeepIn) -> tuple[int, dict[str, Any]]:
     """Keep a part as an entry of one's own."""
     return 201, _found(parts.keep(owner_of(request), body.part))
+
+
+@router.get("/catalogue/bin", response=list[InBin], operation_id="partsInBin")
+def in_bin(request: HttpRequest) -> list[InBin]:
+    """One's own entries that were thrown away in the last thirty days."""
+    return [InBin.of(r, "part", r.slug, str(r.data.get("name", r.slug)))
+            for r in parts.thrown(owner_of(request))]  # fmt: skip
+
+
+@router.post("/catalogue/entries/{slug}/back", response=schemas.FoundOut,
+             operation_id="bringPartBack")  # fmt: skip
+def bring_back(request: HttpRequest, slug: str) -> dict[str, Any]:
+    """Take an entry of one's own out of the bin."""
+    return _found(parts.bring_back(owner_of(request), slug))
 
 
 @router.delete("/catalogue/entries/{slug}", response={204: None}, operation_id="removePart")

@@ -4,9 +4,10 @@ from __future__ import annotations
 
 from django.db import models
 from owners.models import Owner
+from owners.thrown import Thrown
 
 
-class OwnPart(models.Model):
+class OwnPart(Thrown):
     """An entry of an owner's; `data` is its part in build-file shape, validated by the core."""
 
     id: int
@@ -18,4 +19,9 @@ class OwnPart(models.Model):
 
     class Meta:
         ordering = ("pk",)
-        constraints = (models.UniqueConstraint(fields=("owner", "slug"), name="one_entry_a_slug"),)
+        constraints = (
+            # One in the bin does not keep another from its slug.
+            models.UniqueConstraint(
+                fields=("owner", "slug"), name="one_entry_a_slug", condition=models.Q(thrown=None)
+            ),
+        )

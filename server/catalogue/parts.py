@@ -207,7 +207,28 @@ def _store(owner: Owner, slug: str, part: Part) -> CatalogueEntry:
 
 @writing()
 def remove(owner: Owner, slug: str) -> None:
-    """Remove an entry of one's own. Builds that copied it keep their copy."""
-    if not OwnPart.objects.filter(owner=owner, slug=slug).delete()[0]:
+    """Throw an entry of one's own away. Builds that copied it keep their copy."""
+    row = OwnPart.objects.filter(owner=owner, slug=slug).first()
+    if row is None:
         why = "it ships with Easy Tally" if slug in shipped() else "there is none"
         raise NotThere(f"No entry {slug} of your own to remove: {why}.")
+    row.throw()
+
+
+def thrown(owner: Owner) -> list[OwnPart]:
+    """An owner's entries in the bin, the last thrown first."""
+    return list(OwnPart.every.filter(owner=owner).exclude(thrown=None).order_by("-thrown"))
+
+
+@writing()
+def bring_back(owner: Owner, slug: str) -> CatalogueEntry:
+    """Take the entry that was thrown away last under a slug out of the bin. Raises NotThere,
+    Refused where another has that slug by now."""
+    row = next((r for r in thrown(owner) if r.slug == slug), None)
+    if row is None:
+        raise NotThere(f"There is no entry {slug} in the bin.")
+    if slug in every(owner):
+        raise Refused(f"Another entry is called {slug} by now: remove that one first.")
+    _room(owner, 1)
+    row.bring_back()
+    return _entry(row)

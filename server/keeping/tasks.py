@@ -1,7 +1,12 @@
-"""The day's copy, made by the worker."""
+"""What the worker does by the hour: the day's copy, and the bin."""
 
+from bench import photos
+from catalogue.models import OwnPart
+from config.writing import writing
 from huey import crontab
 from huey.contrib.djhuey import db_periodic_task, on_startup
+from owners.thrown import long_gone
+from readings import sets
 
 from keeping import copies
 
@@ -10,6 +15,15 @@ from keeping import copies
 def daily_copy() -> None:
     """Once an hour, see whether the day's copy is due."""
     copies.daily()
+
+
+@db_periodic_task(crontab(minute="37"))  # type: ignore[untyped-decorator]
+def sweep() -> None:
+    """Once an hour, let go of what has lain in the bin for thirty days."""
+    with writing():
+        photos.sweep()
+        sets.sweep()
+        long_gone(OwnPart).delete()
 
 
 @on_startup()  # type: ignore[untyped-decorator]

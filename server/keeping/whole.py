@@ -27,14 +27,14 @@ def troubles() -> Iterator[str]:
     for build in Build.objects.defer("header").order_by("pk"):
         yield from _of_build(build)
     known = set()
-    for photo in Photo.objects.select_related("build").defer("build__header"):
+    for photo in Photo.every.select_related("build").defer("build__header"):
         known.add(photo.key)
         try:
             with Image.open(photos.path_of(photo.key)) as opened:
                 opened.verify()
         except (OSError, ValueError, SyntaxError) as error:
             yield f"{name_of(photo.build)}: the photo {photo.key} can’t be read: {error}."
-    for row in Taken.objects.select_related("build").defer("build__header"):
+    for row in Taken.every.select_related("build").defer("build__header"):
         if rows.count(row) != row.samples:
             yield f"{name_of(row.build)}: readings {row.name!r} are not whole."
     for file in sorted(photos.folder().glob("*.jpg")):

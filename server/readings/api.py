@@ -36,6 +36,7 @@ from easy_tally.readings import (
 from easy_tally.simulate import FAULT_KINDS, FAULT_WORDS, Fault, Running, Scene, places, plant
 from ninja import File, Form, Router, Schema, UploadedFile
 from owners.models import owner_of
+from owners.thrown import InBin
 
 from readings import rows, sets, streams, tasks
 from readings.models import Learnt, Reading, Taken
@@ -375,9 +376,27 @@ def get_readings(request: HttpRequest, key: str, of: str) -> dict[str, Any]:
 
 @router.delete("/builds/{key}/readings/{of}", response=ReadingsOut, operation_id="removeReadings")
 def remove(request: HttpRequest, key: str, of: str) -> dict[str, Any]:
-    """Throw a set away."""
-    sets.remove(_find(request, key, of))
+    """Throw a set away: thirty days it lies in the bin, and the record keeps that it was taken."""
+    row = _find(request, key, of)
+    with writing():
+        row.throw()
     return list_readings(request, key)
+
+
+@router.get("/builds/{key}/bin/readings", response=list[InBin], operation_id="readingsInBin")
+def in_bin(request: HttpRequest, key: str) -> list[InBin]:
+    """Sets of a build that were thrown away in the last thirty days."""
+    build = actions.find(owner_of(request), key)
+    return [InBin.of(r, "readings", r.key, r.name) for r in sets.thrown(build)]
+
+
+@router.post("/builds/{key}/bin/readings/{of}", response=TakenOut, operation_id="bringReadingsBack")
+def bring_back(request: HttpRequest, key: str, of: str) -> dict[str, Any]:
+    """Take a set out of the bin."""
+    build = actions.find(owner_of(request), key)
+    with writing():
+        row = sets.bring_back(build, of)
+    return _out(row, results.analysis(build))
 
 
 @router.get("/builds/{key}/readings/{of}/held", response=HeldAnswer, operation_id="heldReadings")
@@ -432,14 +451,16 @@ def get_settled(request: HttpRequest, key: str, of: str) -> list[dict[str, Any]]
     a = results.analysis(row.build)
     day = row.began[:10] or f"{row.at:%Y-%m-%d}"
     day = f"{datetime.fromisoformat(day).replace(tzinfo=UTC):%-d %b %Y}"
-    return [_settled(a, x) for x in settle(a, sets.held(row), day)]
+    simulated = row.source == "simulated"
+    return [_settled(a, x) for x in settle(a, sets.held(row), day, simulated)]
 
 
 def _settled(a: Analysis, x: Settled) -> dict[str, Any]:
     part = a.build.part(x.of)
     return {
         "of": x.of, "name": part.name if part else (a.build.supply.name if a.build.supply else ""),
-        "field": x.field, "unit": x.unit, "instrument": x.instrument,
+        "field": x.field, "unit": x.unit,
+        "instrument": f"{'simulated ' if x.then.origin == 'simulated' else ''}{x.instrument}",
         "now": (x.now.low, x.now.likely, x.now.high) if x.now else None,
         "origin": x.now.origin if x.now else "", "edit": x.edit.model_dump(mode="json"),
         "then": (x.then.low, x.then.likely, x.then.high),
@@ -451,7 +472,8 @@ def as_csv(request: HttpRequest, key: str, of: str) -> StreamingHttpResponse:
     """A set as CSV."""
     r = rows.load(_find(request, key, of))
     response = StreamingHttpResponse(readings_csv.write(r), content_type="text/csv; charset=utf-8")
-    response["Content-Disposition"] = 'attachment; filename="readings.csv"'
+    name = "simulated-readings.csv" if r.simulated else "readings.csv"
+    response["Content-Disposition"] = f'attachment; filename="{name}"'
     return response
 
 

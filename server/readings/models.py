@@ -5,9 +5,10 @@ from __future__ import annotations
 from builds.models import Build
 from django.db import models
 from owners.models import Owner
+from owners.thrown import Thrown
 
 
-class Taken(models.Model):
+class Taken(Thrown):
     """A set of readings of a build; its rows lie in a file outside the database."""
 
     id: int

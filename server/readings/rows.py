@@ -37,6 +37,7 @@ def load(row: Taken) -> Readings:
     return Readings(
         times=np.ascontiguousarray(rows[:, 0]), began=row.began, named=named_of(row),
         columns={c: rows[:, i] for i, c in enumerate(channels, 1)},
+        simulated=row.source == "simulated",
     )  # fmt: skip
 
 

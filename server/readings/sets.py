@@ -14,6 +14,7 @@ from config.writing import writing
 from django.utils import timezone
 from easy_tally import BadInput, NotThere
 from easy_tally.readings import Held, Named, Readings, hold
+from owners.thrown import long_gone
 
 from readings import rows
 from readings.models import Taken
@@ -25,13 +26,15 @@ _lock = Lock()
 
 
 def make(build: Build, name: str, source: str, r: Readings, **more: Any) -> Taken:
-    """Keep a set, and put into the build's record that it was measured. Raises BadInput."""
+    """Keep a set, and put into the build's record that it was measured; or simulated, which it is
+    for good where its readings say so. Raises BadInput."""
     if Taken.objects.filter(build=build).count() >= MOST:
         raise BadInput([("readings", f"at most {MOST} sets of a build", f"{MOST} are kept")])
     key = secrets.token_hex(12)
     rows.keep(key, r)
+    source = "simulated" if r.simulated else source
     with writing():
-        row = Taken.objects.create(
+        row: Taken = Taken.objects.create(
             build=build, key=key, name=name[:120] or source, source=source, samples=r.samples,
             channels=[str(c) for c in r.columns], named=rows.as_named(r.named), began=r.began,
             version=build.version, **more,
@@ -41,16 +44,19 @@ def make(build: Build, name: str, source: str, r: Readings, **more: Any) -> Take
 
 
 def record(row: Taken) -> None:
-    """Put into the build's record that it was measured."""
+    """Put into the build's record that it was measured, or simulated."""
+    simulated = row.source == "simulated"
+    what = "Simulated readings" if simulated else "Readings"
     Entry.objects.create(
-        build=row.build, uid=f"readings-{row.key}", step="readings", kind="measured",
-        words=f"Readings: {row.name}"[:300], at=timezone.now(), version=row.build.version,
+        build=row.build, uid=f"readings-{row.key}", step="readings",
+        kind="simulated" if simulated else "measured", words=f"{what}: {row.name}"[:300],
+        at=timezone.now(), version=row.build.version,
     )  # fmt: skip
 
 
 def find(build: Build, key: str) -> Taken:
     """A set of a build. Raises NotThere."""
-    row = Taken.objects.filter(build=build, key=key).first()
+    row: Taken | None = Taken.objects.filter(build=build, key=key).first()
     if row is None:
         raise NotThere("There are no such readings of this build.")
     return row
@@ -85,8 +91,26 @@ def call(row: Taken, named: list[Named]) -> None:
     row.save(update_fields=["named"])
 
 
-def remove(row: Taken) -> None:
-    """Throw a set away; the record keeps that it was measured."""
-    key = row.key
-    row.delete()
-    rows.path_of(key).unlink(missing_ok=True)
+def thrown(build: Build) -> list[Taken]:
+    """A build's sets in the bin, the last thrown first."""
+    return list(Taken.every.filter(build=build).exclude(thrown=None).order_by("-thrown"))
+
+
+def bring_back(build: Build, key: str) -> Taken:
+    """Take a set out of the bin. Raises NotThere, BadInput where there are too many."""
+    row = next((r for r in thrown(build) if r.key == key), None)
+    if row is None:
+        raise NotThere("There are no such readings in the bin.")
+    if Taken.objects.filter(build=build).count() >= MOST:
+        raise BadInput([("readings", f"at most {MOST} sets of a build", f"{MOST} are kept")])
+    row.bring_back()
+    return row
+
+
+def sweep() -> None:
+    """Remove those whose time in the bin is over, the row first: nothing names a file that is
+    gone."""
+    for row in long_gone(Taken):
+        key = row.key
+        row.delete()
+        rows.path_of(key).unlink(missing_ok=True)

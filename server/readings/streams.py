@@ -54,11 +54,14 @@ def start(build: Build, address: str, name: str) -> Taken:
         at.close()
         raise BadInput([("address", "a first line within 3 s", "nothing")])
     try:
-        channels, began = read_first(first)
+        channels, began, simulated = read_first(first)
     except BadInput:
         at.close()
         raise
-    empty = Readings(times=np.empty(0), columns={c: np.empty(0) for c in channels}, began=began)
+    empty = Readings(
+        times=np.empty(0), columns={c: np.empty(0) for c in channels}, began=began,
+        simulated=simulated,
+    )  # fmt: skip
     row = sets.make(build, name, "stream", empty, state="coming")
     thread = threading.Thread(target=_run, args=(row, reader, channels), daemon=True)
     thread.start()
@@ -97,7 +100,7 @@ def _run(row: Taken, reader: _Lines, channels: tuple[Channel, ...]) -> None:
     finally:
         reader.at.close()
         state = "whole" if said == "" else "broken off"
-        Taken.objects.filter(pk=row.pk).update(state=state, said=said[:300])
+        Taken.every.filter(pk=row.pk).update(state=state, said=said[:300])
         connection.close()
 
 
@@ -121,7 +124,7 @@ def _hear(row: Taken, reader: _Lines, channels: tuple[Channel, ...]) -> str:
                 np.array(block, dtype="<f8").tofile(out)
                 out.flush()
                 count, block, written = count + len(block), [], time.monotonic()
-                Taken.objects.filter(pk=row.pk).update(samples=count, seen=timezone.now())
+                Taken.every.filter(pk=row.pk).update(samples=count, seen=timezone.now())
                 if not Taken.objects.filter(pk=row.pk, stop=False).exists():
                     return ""
             if line is None:

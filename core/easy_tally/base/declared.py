@@ -40,6 +40,11 @@ class Figure(Bounds):
     origin: Origin = "maker"
     note: Annotated[str, Field(max_length=400)] = ""
 
+    @property
+    def is_assumed(self) -> bool:
+        """Whether nobody states or measured it: assumed, or read off simulated instruments."""
+        return self.origin in ("assumed", "simulated")
+
 
 #: The least that a figure or a rating may be, where it is not nothing at all: less is a slip of
 #: the keyboard, and divides to infinity where it limits something.

@@ -48,4 +48,5 @@ STATE_NAMES: dict[State, str] = {
 Window = Literal["0.1", "1", "10", "100"]
 WINDOWS: tuple[Window, ...] = ("0.1", "1", "10", "100")
 
-Origin = Literal["maker", "measured", "assumed"]
+#: What simulated instruments say is never measured.
+Origin = Literal["maker", "measured", "assumed", "simulated"]

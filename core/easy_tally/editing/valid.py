@@ -7,7 +7,7 @@ from typing import Any, TypeVar
 
 from pydantic import ValidationError
 
-from ..base.declared import Model
+from ..base.declared import Figure, Model
 from ..base.errors import BadInput, WouldRelease
 from ..base.problems import problems_of
 from ..things.build import Build
@@ -40,7 +40,19 @@ def set_fields(thing: _M, changes: dict[str, Any], where: str, fixed: tuple[str,
             known = ", ".join(f for f in type(thing).model_fields if f not in fixed)
             raise BadInput([(f"{where}.{name}", f"one of {known}", name)])
     merged = {n: getattr(thing, n) for n in type(thing).model_fields} | changes
-    return _valid(lambda: type(thing).model_validate(merged), where)
+    made = _valid(lambda: type(thing).model_validate(merged), where)
+    for name in changes:
+        _not_measured(getattr(thing, name), getattr(made, name), f"{where}.{name}")
+    return made
+
+
+def _not_measured(was: Any, now: Any, where: str) -> None:
+    """Raises BadInput where a figure of simulated instruments is called measured."""
+    if not (isinstance(was, Figure) and isinstance(now, Figure)):
+        return
+    if (was.origin, now.origin) == ("simulated", "measured") and now.span() == was.span():
+        need = "a figure that was read off the machine: this one was simulated"
+        raise BadInput([(where, need, f"{now.likely:g}, measured")])
 
 
 def settle(build: Build, release: bool, where: str, **changes: Any) -> Build:

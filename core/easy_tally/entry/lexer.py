@@ -11,7 +11,7 @@ from .words import DETAILS, PLURALS, SOCKET_SYNONYMS, SOCKETS, UNITS
 NUMBER = r"[0-9]{1,9}(?:[.,][0-9]{1,20})?(?:e-?[0-9]{1,3})?"
 QUOTED = r'"(?:[^"\\]|\\.)*"'
 _REST_OF_QUOTED = re.compile(r'(?:[^"\\]|\\.)*"')
-_ORIGIN = rf"\((?P<origin>maker|measured|assumed)?,?(?P<note>{QUOTED})?\)"
+_ORIGIN = rf"\((?P<origin>maker|measured|assumed|simulated)?,?(?P<note>{QUOTED})?\)"
 FIGURE = re.compile(
     rf"(?P<low>{NUMBER})(?:/(?P<likely>{NUMBER})/(?P<high>{NUMBER}))?"
     rf"(?P<unit>w|ma|a|mm|in|lanes|v)(?:{_ORIGIN})?"

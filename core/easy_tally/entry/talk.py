@@ -183,7 +183,7 @@ def _marks(text: str) -> str:
         text = re.sub(r"\b([2-6]) ?x ?[0-9]{2,3} ?mm (?=fans\b)", r"\1 ", text)
     text = re.sub(rf"\b(fans) ([2-9]) ?x ?(?={N} ?m?a\b)", r"\2 \1 ", text)
     text = text.replace("µ", "u").replace("’", "'").replace("≈", "~").replace("\u00a0", " ")
-    text = re.sub(r"\((?!maker|measured|assumed)([^()]*)\)", r" \1 ", text)
+    text = re.sub(r"\((?!maker|measured|assumed|simulated)([^()]*)\)", r" \1 ", text)
     text = re.sub(r"[|\t;=]+", " ", text)
     text = re.sub(r"(?<![0-9.,])[.,](?=[0-9]+ ?(?:w|a|ma|watts?|amps?)\b)", "0.", text)
     text = re.sub(r"([0-9]) ?\* ?(?=[0-9])", r"\1x", text)

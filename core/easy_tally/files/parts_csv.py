@@ -30,7 +30,7 @@ MOST_CHARACTERS = 2_000_000
 MOST_ROWS = 5_000
 _CELL = re.compile(
     rf"(?P<number>{NUMBER}(?:/{NUMBER}/{NUMBER})?)\s*"
-    rf"(?P<aside>\((?:maker|measured|assumed)?,?(?:{QUOTED})?\))?"
+    rf"(?P<aside>\((?:maker|measured|assumed|simulated)?,?(?:{QUOTED})?\))?"
 )
 _UNIT_WORDS = {"w": "W", "a": "A"}
 

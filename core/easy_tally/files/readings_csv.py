@@ -20,6 +20,7 @@ from .readings_heads import (
     CELL,
     HEAD_BYTES,
     IGNORE,
+    SIMULATED,
     STATE,
     TIME,
     UNITS,
@@ -285,7 +286,11 @@ class _Reader:
         times = rows[:, 0] - first
         columns = {c: np.ascontiguousarray(rows[:, i]) for i, (_, c) in enumerate(self.wanted, 1)}
         at = began(self.clock, first)
-        return Readings(times=times, columns=columns, named=self._named(first, times), began=at)
+        head = self.shape.columns[self.time_at].head.lower()
+        return Readings(
+            times=times, columns=columns, named=self._named(first, times), began=at,
+            simulated=head.startswith(SIMULATED),
+        )  # fmt: skip
 
     def _named(self, first: float, times: Floats) -> tuple[Named, ...]:
         marks = self.marks
@@ -310,7 +315,8 @@ def write(r: Readings, channels: Iterable[Channel] | None = None) -> Iterator[st
     state = np.full(r.samples, "", dtype=object)
     for n in r.named:
         state[r.rows(n.from_s, n.to_s)] = n.state
-    heads_ = ["time (s)", *(str(c) for c in chosen), *([STATE] if r.named else [])]
+    time = f"{SIMULATED if r.simulated else ''}time (s)"
+    heads_ = [time, *(str(c) for c in chosen), *([STATE] if r.named else [])]
     yield ",".join(heads_) + "\n"
     columns = [r.columns[c] for c in chosen]
     for i, t in enumerate(r.times.tolist()):

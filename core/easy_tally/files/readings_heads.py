@@ -70,7 +70,9 @@ _KNOWN: tuple[tuple[str, str, str], ...] = (
     (r"(plug|connector)( temp(erature)?)?", "degc", "{plug}.degc"),
     (r"(plug|connector)( voltage| volts)?", "v", "{plug}.v12.v"),
 )
-_TIMES = re.compile(r"(time|timestamp|date ?time|date|t|elapsed|seconds|zeit|clock)")
+#: In front of the time's head where simulated instruments said what follows.
+SIMULATED = "simulated "
+_TIMES = re.compile(r"(simulated )?(time|timestamp|date ?time|date|t|elapsed|seconds|zeit|clock)")
 
 
 def recognise_head(head: str, names: Mapping[str, str], card: str = "", plug: str = "") -> Column:

@@ -29,7 +29,14 @@ from ..mapping import (
 from ..things.build import Build
 from ..wiring import Wired
 from .goals import map_goals
-from .wording.mapped import bill_words, fact_words, goal_words, move_words, repair_words
+from .wording.mapped import (
+    bill_words,
+    fact_words,
+    goal_words,
+    move_words,
+    repair_words,
+    worst_lane,
+)
 
 #: Repairs that are worked out at the most.
 MOST_REPAIRS = 6
@@ -174,20 +181,26 @@ def answer_of(
 
     then = applied(build, found)
     wired = Wired(then)
-    now = map_goals(analyse(build)) if build.runs else {}
+    before = analyse(build) if build.runs else None
+    now = map_goals(before) if before else {}
+    lanes = (worst_lane(before.runs) if before else "", worst_lane(analyse(then).runs))
     return MapAnswer(
         status="mapped" if found.whole else "impossible", proven=found.proven,
-        goals=tuple(_goal(build, g, now.get(g.id)) for g in found.goals if g.id != "kept"),
+        goals=tuple(_goal(build, g, now.get(g.id), lanes) for g in found.goals if g.id != "kept"),
         moves=_moves(build, then),
         bill=tuple(bill_words(wired, bill(then, found, frozenset()))),
         edit=_edit(found), unfed=tuple(wired.words(r) for r in found.unfed), why=why, repairs=ways,
     )  # fmt: skip
 
 
-def _goal(build: Build, g: GoalValue, now: int | None) -> GoalAnswer:
+def _goal(build: Build, g: GoalValue, now: int | None, lanes: tuple[str, str]) -> GoalAnswer:
+    """A goal in words; the worst share is the number that a lane shows."""
     words, said = goal_words(build, g.id)
+    was, then = ("" if now is None else said(now)), said(g.value)
+    if g.id == "worst":
+        was, then = lanes
     return GoalAnswer(
-        id=g.id, words=words, now="" if now is None else said(now), then=said(g.value),
+        id=g.id, words=words, now=was, then=then,
         proven=g.proven, bound=said(g.bound),
     )  # fmt: skip
 

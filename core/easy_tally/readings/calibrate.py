@@ -5,7 +5,7 @@ edit like any other; what stood there before is kept in the figure's note, with 
 from __future__ import annotations
 
 from collections.abc import Iterator
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Any
 
 from ..base.declared import Figure
@@ -28,7 +28,8 @@ _NOTE = 400
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Settled:
     """A figure that readings settle: of which thing and field, what it is now (None: nothing) and
-    would be, off which instrument, and the edit that takes it over."""
+    would be, off which instrument, and the edit that takes it over. What simulated instruments say
+    stays simulated."""
 
     of: str
     field: str
@@ -39,8 +40,25 @@ class Settled:
     edit: Edit
 
 
-def settle(a: Analysis, held: Held, day: str) -> Iterator[Settled]:
-    """Every figure that these readings settle; `day`: when they were taken, for the note."""
+def settle(a: Analysis, held: Held, day: str, simulated: bool = False) -> Iterator[Settled]:
+    """Every figure that these readings settle; `day`: when they were taken, for the note.
+    `simulated`: by instruments that measured no machine."""
+    for x in _measured(a, held, day):
+        if not simulated:
+            yield x
+        elif x.field != "efficiency":  # a supply's points are its own, and say no origin
+            yield _as_simulated(x)
+
+
+def _as_simulated(x: Settled) -> Settled:
+    then = x.then.model_copy(
+        update={"origin": "simulated", "note": f"simulated {x.then.note}"[:_NOTE]}
+    )
+    edit = ChangePart(part=x.of, changes={x.field: then.model_dump()})
+    return replace(x, then=then, edit=edit)
+
+
+def _measured(a: Analysis, held: Held, day: str) -> Iterator[Settled]:
     for part in a.build.parts:
         match part:
             case Card():

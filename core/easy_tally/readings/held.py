@@ -35,6 +35,8 @@ class Readings:
     columns: Mapping[Channel, Floats]
     named: tuple[Named, ...] = ()
     began: str = ""
+    #: Said by simulated instruments: never taken for measured, wherever it goes.
+    simulated: bool = False
 
     @property
     def samples(self) -> int:

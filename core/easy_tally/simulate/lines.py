@@ -3,8 +3,9 @@
     {"easy-tally readings": 1, "channels": ["wall.w", "card#1/power.pin1.a"], "began": "…"}
     {"t": 0.1, "wall.w": 312.4, "card#1/power.pin1.a": 5.61}
 
-The first line names the channels; `t` is in seconds and rises. A channel may be left out of a
-line. A line that can't be read is passed over and counted. The stream ends when the socket does.
+The first line names the channels, and says `"simulated": true` where no machine was measured; `t`
+is in seconds and rises. A channel may be left out of a line. A line that can't be read is passed
+over and counted. The stream ends when the socket does.
 """
 
 from __future__ import annotations
@@ -12,6 +13,7 @@ from __future__ import annotations
 import json
 import math
 from collections.abc import Iterator
+from typing import NamedTuple
 
 from ..base.errors import BadInput
 from ..readings import Channel, Readings, parse
@@ -25,7 +27,8 @@ MOST = 20_000
 def lines(r: Readings) -> Iterator[str]:
     """Readings as lines."""
     names = [str(c) for c in r.columns]
-    yield json.dumps({_NAME: VERSION, "channels": names, "began": r.began})
+    made = {"simulated": True} if r.simulated else {}
+    yield json.dumps({_NAME: VERSION, "channels": names, "began": r.began} | made)
     columns = list(r.columns.values())
     for i, t in enumerate(r.times.tolist()):
         row = {"t": round(t, 6)}
@@ -36,8 +39,16 @@ def lines(r: Readings) -> Iterator[str]:
         yield json.dumps(row)
 
 
-def read_first(line: str) -> tuple[tuple[Channel, ...], str]:
-    """(channels, began) off the first line. Raises BadInput."""
+class First(NamedTuple):
+    """What the first line says."""
+
+    channels: tuple[Channel, ...]
+    began: str
+    simulated: bool
+
+
+def read_first(line: str) -> First:
+    """What the first line says. Raises BadInput."""
     found = _object(line)
     channels = found.get("channels")
     if found.get(_NAME) != VERSION or not isinstance(channels, list):
@@ -45,7 +56,8 @@ def read_first(line: str) -> tuple[tuple[Channel, ...], str]:
         raise BadInput([("line 1", need, line[:80])])
     if not 1 <= len(channels) <= 200:
         raise BadInput([("line 1", "1 to 200 channels", str(len(channels)))])
-    return tuple(parse(str(x)) for x in channels), str(found.get("began") or "")[:40]
+    began = str(found.get("began") or "")[:40]
+    return First(tuple(parse(str(x)) for x in channels), began, bool(found.get("simulated")))
 
 
 def read_line(line: str, channels: tuple[Channel, ...]) -> tuple[float, dict[Channel, float]]:

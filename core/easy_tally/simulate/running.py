@@ -137,7 +137,9 @@ class Running:
         for (state, _), count in zip(self.scene.states, self.counts, strict=True):
             named.append(Named(from_s=at, to_s=at + (count - 1) * self.dt_s, state=state))
             at += count * self.dt_s
-        return Readings(times=self.times, columns=columns, named=tuple(named), began=began)
+        return Readings(
+            times=self.times, columns=columns, named=tuple(named), began=began, simulated=True
+        )
 
     def value(self, c: Channel) -> Floats | None:
         """A channel over time without its meter's noise; None where it can't be worked out."""

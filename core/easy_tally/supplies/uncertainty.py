@@ -47,7 +47,7 @@ def mover(wired: Wired, loads: tuple[Load, ...], found: Tally, sizing: Sizing) -
         if isinstance(part, Card):
             # How a card splits between slot and sockets moves no total; its board power does.
             power = part.board_power_w
-            key, guess = (row.part, "board_power_w"), bool(power and power.origin == "assumed")
+            key, guess = (row.part, "board_power_w"), bool(power and power.is_assumed)
         full = span_at(row.watts, "full")
         was, so_far = ends.get(key, (False, ZERO))
         ends[key] = (was or guess, so_far.plus(full))

@@ -3,11 +3,13 @@
 from __future__ import annotations
 
 import io
+from datetime import timedelta
 from typing import Any
 from zipfile import ZipFile
 
 from builds.tests.support import ApiCase
 from django.core.files.uploadedfile import SimpleUploadedFile
+from django.utils import timezone
 from PIL import Image
 
 from bench import photos
@@ -120,7 +122,17 @@ class Photos(ApiCase):
         self.assertEqual(names, ["build.tally.json", "record.csv", f"photos/safe-{photo}.jpg"])
         left = self.client.delete(f"/api/v1/builds/{self.key}/photos/{photo}").json()
         self.assertEqual(left["steps"][0]["photos"], [])
+        bin_ = f"/api/v1/builds/{self.key}/bin/photos"
+        self.assertEqual([x["key"] for x in self.client.get(bin_).json()], [photo])
+        back = self.client.post(f"{bin_}/{photo}", content_type="application/json").json()
+        self.assertEqual(back["steps"][0]["photos"], [photo])
+        self.client.delete(f"/api/v1/builds/{self.key}/photos/{photo}")
+        photos.sweep()
+        self.assertTrue(photos.path_of(photo).exists())
+        Photo.every.update(thrown=timezone.now() - timedelta(days=31))
+        photos.sweep()
         self.assertFalse(photos.path_of(photo).exists())
+        self.assertEqual(self.client.get(bin_).json(), [])
 
     def test_no_picture_and_too_large(self) -> None:
         for content, said in (

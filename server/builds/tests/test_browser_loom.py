@@ -44,8 +44,8 @@ class Laying(BrowserCase):
         expect(self.figure("mend")).not_to_contain_text("not fed")
 
     def test_offers_say_what_they_would_do(self) -> None:
-        """The second plug of the chain is refused by the rule, its first would carry both; the cable
-        in the bag does."""
+        """The second plug of the chain is refused by the rule, its first would carry both; the
+        cable in the bag does."""
         page = self.go(self._demo("heron"), "loom")
         page.locator('[data-socket="card-2#1/b"]').click()
         first = page.get_by_role("list", name="Fits").get_by_role("button").first

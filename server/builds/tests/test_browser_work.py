@@ -427,7 +427,8 @@ class Windows(BrowserCase):
 
     def test_a_stale_edit_is_told_and_theirs_can_be_taken(self) -> None:
         page, field, told = self._both_type()
-        told.get_by_role("button", name="Take theirs").click()
+        expect(told.get_by_role("button", name="Cancel mine, theirs stays")).to_be_focused()
+        page.keyboard.press("Enter")
         expect(told).to_have_count(0)
         expect(field).to_have_value("300")
         page.reload()
@@ -464,6 +465,15 @@ class Files(BrowserCase):
         with page.expect_download() as download:
             page.get_by_role("link", name="Save file of Heron").click()
         self.assertEqual(Path(download.value.path()).read_text(encoding="utf-8"), HERON)
+        page.get_by_role("button", name="Remove Heron").click()
+        keep = page.get_by_role("alertdialog").get_by_role("button", name="Keep it")
+        expect(keep).to_be_focused()  # the safe way out; Tab stays in the question
+        page.keyboard.press("Tab")
+        expect(page.get_by_role("button", name="Remove it")).to_be_focused()
+        page.keyboard.press("Tab")
+        expect(keep).to_be_focused()
+        page.keyboard.press("Escape")
+        expect(page.get_by_role("alertdialog")).to_have_count(0)
         page.get_by_role("button", name="Remove Heron").click()
         page.get_by_role("button", name="Remove it").click()
         expect(page.get_by_text("No build yet")).to_be_visible()

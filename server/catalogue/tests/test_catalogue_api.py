@@ -61,6 +61,11 @@ class Keeping(ApiCase):
     def test_removing_ones_own_and_not_what_ships(self) -> None:
         self.call("post", "/catalogue/file", {"text": SHED})
         self.assertEqual(self.call("delete", "/catalogue/entries/shed-fan")[0], 204)
+        self.assertEqual([x["key"] for x in self.call("get", "/catalogue/bin")[1]], ["shed-fan"])
+        self.assertEqual(self.call("get", "/catalogue/entries/shed-fan")[0], 404)
+        self.assertEqual(self.call("post", "/catalogue/entries/shed-fan/back", {})[0], 200)
+        self.assertEqual(self.call("post", "/catalogue/entries/shed-fan/back", {})[0], 404)
+        self.assertEqual(self.call("delete", "/catalogue/entries/shed-fan")[0], 204)
         status, problem = self.call("delete", "/catalogue/entries/knot-r")
         self.assertEqual(status, 404)
         self.assertIn("it ships with Easy Tally", problem["detail"])

@@ -63,10 +63,25 @@ class Station(BrowserCase):
         row = page.locator("[data-settles='card-2/idle_w']")
         expect(row).to_contain_text("assumed")
         row.get_by_role("button").click()
-        expect(row).to_contain_text("measured")
+        expect(row).to_contain_text("simulated")
+        expect(page.get_by_text("No machine was measured").first).to_be_attached()
         page.keyboard.press("Escape")
         page.get_by_role("button", name="Undo: change Knot R").click()
         expect(page.get_by_role("button", name="Redo: change Knot R")).to_be_enabled()
+        # What is thrown away comes back by the same keys, and the build is left alone.
+        page.get_by_role("button", name="Throw these away").click()
+        expect(page.get_by_text("is in the bin, for thirty days")).to_be_visible()
+        expect(page.get_by_role("heading", name="Nothing is measured yet")).to_be_visible()
+        page.keyboard.press("Control+z")
+        expect(page.get_by_text("No machine was measured").first).to_be_visible()
+        expect(page.get_by_role("button", name="Redo: change Knot R")).to_be_enabled()
+        page.get_by_role("button", name="Throw these away").click()
+        page.get_by_role("button", name="Close").click()
+        page.get_by_role("button", name="The bin").click()
+        page.locator("[data-in-bin]").get_by_role("button").click()
+        expect(page.locator("[data-in-bin]")).to_have_count(0)
+        page.keyboard.press("Escape")
+        expect(page.get_by_text("No machine was measured").first).to_be_visible()
 
     def test_a_file_whose_columns_are_asked_for_once(self) -> None:
         file = self.var / "log.csv"

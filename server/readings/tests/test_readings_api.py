@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import tempfile
+from datetime import timedelta
 from pathlib import Path
 from typing import Any
 
@@ -10,8 +11,9 @@ from bench.models import Entry
 from builds.tests.support import ROOT, ApiCase
 from django.core.files.uploadedfile import SimpleUploadedFile
 from django.test import override_settings
+from django.utils import timezone
 
-from readings import rows
+from readings import rows, sets
 from readings.models import Attempt, Reading, Taken
 
 MAPPED = (ROOT / "demo/training/heron.tally.json").read_text(encoding="utf-8")
@@ -103,26 +105,60 @@ class Sets(ReadingsCase):
             status, _ = self.call("put", f"{at}/named", bad)
             self.assertEqual(status, 422)
         text = self.client.get(f"/api/v1{at}/file.csv").getvalue().decode()  # type: ignore[attr-defined]
-        self.assertTrue(text.startswith("time (s),"))
+        self.assertTrue(text.startswith("simulated time (s),"))
         picture = self.client.get(
             f"/api/v1{at}/picture.svg?channels=wall.w,card-1%231/power.pin1.a"
         )
         self.assertIn(b"<svg", picture.content)
         status, left = self.call("delete", at)
         self.assertEqual((status, left["sets"]), (200, []))
-        self.assertFalse(rows.path_of(row["key"]).exists())
         self.assertEqual(self.call("get", at)[0], 404)
 
+    def test_thirty_days_in_the_bin(self) -> None:
+        """Thrown away it is nowhere else; it comes back whole; after thirty days it is gone."""
+        _, row = self.call("post", f"{self.at}/simulated", {})
+        at, bin_ = f"{self.at}/{row['key']}", f"/builds/{self.built['key']}/bin/readings"
+        self.assertEqual(self.call("get", bin_)[1], [])
+        self.call("delete", at)
+        _, found = self.call("get", bin_)
+        self.assertEqual([(x["kind"], x["key"]) for x in found], [("readings", row["key"])])
+        self.assertEqual(self.call("post", f"{bin_}/nothing", {})[0], 404)
+        status, back = self.call("post", f"{bin_}/{row['key']}", {})
+        self.assertEqual((status, back["samples"]), (200, row["samples"]))
+        self.assertEqual(self.call("get", at)[0], 200)
+        self.call("delete", at)
+        sets.sweep()
+        self.assertTrue(rows.path_of(row["key"]).exists())
+        long_ago = timezone.now() - timedelta(days=31)
+        Taken.every.filter(key=row["key"]).update(thrown=long_ago)
+        sets.sweep()
+        self.assertFalse(rows.path_of(row["key"]).exists())
+        self.assertEqual(self.call("get", bin_)[1], [])
+
     def test_taken_over_and_undone(self) -> None:
+        """Simulated it stays: the figure, its note, the record, and nobody calls it measured."""
         _, row = self.call("post", f"{self.at}/simulated", {})
         _, settled = self.call("get", f"{self.at}/{row['key']}/settled")
         one = next(s for s in settled if s["field"] == "idle_w" and s["of"] == "card-2")
-        self.assertEqual((one["now"], one["instrument"]), (None, "card"))
+        self.assertEqual((one["now"], one["instrument"]), (None, "simulated card"))
+        self.assertNotIn("efficiency", [s["field"] for s in settled])
+        record = self.client.get(f"/api/v1/builds/{self.built['key']}/bench.csv").content.decode()
+        self.assertIn(',simulated,readings,"Simulated readings: simulated', record)
+        self.assertNotIn("measured", record)
         status, then = self.act(self.built["key"], self.built["version"], **one["edit"])
         self.assertEqual(status, 200, then)
         _, again = self.call("get", f"{self.at}/{row['key']}/settled")
         one = next(s for s in again if s["field"] == "idle_w" and s["of"] == "card-2")
-        self.assertEqual(one["origin"], "measured")
+        self.assertEqual(one["origin"], "simulated")
+        figure = one["edit"]["changes"]["idle_w"]
+        self.assertIn("simulated card", figure["note"])
+        lie = {"type": "change part", "part": "card-2",
+               "changes": {"idle_w": figure | {"origin": "measured"}}}  # fmt: skip
+        now = {"type": "change part", "part": "card-2", "changes": {"idle_w": figure}}
+        _, then = self.act(self.built["key"], then["version"], **now)
+        status, problem = self.act(self.built["key"], then["version"], **lie)
+        self.assertEqual(status, 422)
+        self.assertIn("this one was simulated", problem["problems"][0]["required"])
         body = {"base_version": then["version"]}
         self.assertEqual(self.call("post", f"/builds/{self.built['key']}/undo", body)[0], 200)
 

@@ -45,6 +45,7 @@ export type TakenOut = Whole<Schemas["TakenOut"]>;
 export type ChannelWords = Whole<Schemas["ChannelWords"]>;
 export type HeldAnswer = Whole<Schemas["HeldAnswer"]>;
 export type DrawnOut = Whole<Schemas["DrawnOut"]>;
+export type InBin = Whole<Schemas["InBin"]>;
 export type SettledOut = Whole<Schemas["SettledOut"]>;
 export type ReadingJob = Whole<Schemas["ReadingOut"]>;
 export type Exercise = Whole<Schemas["PlayedOut"]>;

@@ -767,6 +767,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/catalogue/bin": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * In Bin
+         * @description One's own entries that were thrown away in the last thirty days.
+         */
+        get: operations["partsInBin"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/catalogue/entries/{slug}/back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Bring Back
+         * @description Take an entry of one's own out of the bin.
+         */
+        post: operations["bringPartBack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/drawer": {
         parameters: {
             query?: never;
@@ -1127,9 +1167,49 @@ export interface paths {
         post?: never;
         /**
          * Remove Photo
-         * @description Throw a photo away.
+         * @description Throw a photo away: thirty days it lies in the bin.
          */
         delete: operations["removePhoto"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/builds/{key}/bin/photos": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * In Bin
+         * @description Photos of a build that were thrown away in the last thirty days.
+         */
+        get: operations["photosInBin"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/builds/{key}/bin/photos/{photo}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Bring Back
+         * @description Take a photo out of the bin.
+         */
+        post: operations["bringPhotoBack"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -1335,9 +1415,49 @@ export interface paths {
         post?: never;
         /**
          * Remove
-         * @description Throw a set away.
+         * @description Throw a set away: thirty days it lies in the bin, and the record keeps that it was taken.
          */
         delete: operations["removeReadings"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/builds/{key}/bin/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * In Bin
+         * @description Sets of a build that were thrown away in the last thirty days.
+         */
+        get: operations["readingsInBin"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/builds/{key}/bin/readings/{of}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Bring Back
+         * @description Take a set out of the bin.
+         */
+        post: operations["bringReadingsBack"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -3606,7 +3726,7 @@ export interface components {
              * @default maker
              * @enum {string}
              */
-            origin?: "maker" | "measured" | "assumed";
+            origin?: "maker" | "measured" | "assumed" | "simulated";
             /**
              * Note
              * @default
@@ -5946,7 +6066,7 @@ export interface components {
              * Origin
              * @enum {string}
              */
-            origin: "maker" | "measured" | "assumed";
+            origin: "maker" | "measured" | "assumed" | "simulated";
         };
         /**
          * RowsOut
@@ -5982,7 +6102,7 @@ export interface components {
              * Origin
              * @enum {string}
              */
-            origin: "maker" | "measured" | "assumed";
+            origin: "maker" | "measured" | "assumed" | "simulated";
         };
         /**
          * LinesOut
@@ -6423,6 +6543,26 @@ export interface components {
         KeepIn: {
             /** Part */
             part: components["schemas"]["Processor"] | components["schemas"]["Board"] | components["schemas"]["Card"] | components["schemas"]["Memory"] | components["schemas"]["M2Drive"] | components["schemas"]["Drive"] | components["schemas"]["Fan"] | components["schemas"]["Pump"] | components["schemas"]["Cooler"] | components["schemas"]["LightStrip"] | components["schemas"]["Hub"] | components["schemas"]["UsbLoad"] | components["schemas"]["Other"];
+        };
+        /**
+         * InBin
+         * @description A thing in the bin: what kind, its key, its name, when it was thrown away and until when it
+         *     is kept.
+         */
+        InBin: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "part" | "readings" | "photo";
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /** Thrown */
+            thrown: string;
+            /** Until */
+            until: string;
         };
         /**
          * DrawerThing
@@ -9055,6 +9195,68 @@ export interface operations {
             507: components["responses"]["Problem507"];
         };
     };
+    partsInBin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InBin"][];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            405: components["responses"]["Problem405"];
+            409: components["responses"]["Problem409"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+            503: components["responses"]["Problem503"];
+            507: components["responses"]["Problem507"];
+        };
+    };
+    bringPartBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FoundOut"];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            405: components["responses"]["Problem405"];
+            409: components["responses"]["Problem409"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+            503: components["responses"]["Problem503"];
+            507: components["responses"]["Problem507"];
+        };
+    };
     drawer: {
         parameters: {
             query?: never;
@@ -9841,6 +10043,71 @@ export interface operations {
             507: components["responses"]["Problem507"];
         };
     };
+    photosInBin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InBin"][];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            405: components["responses"]["Problem405"];
+            409: components["responses"]["Problem409"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+            503: components["responses"]["Problem503"];
+            507: components["responses"]["Problem507"];
+        };
+    };
+    bringPhotoBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+                photo: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanOut"];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            405: components["responses"]["Problem405"];
+            409: components["responses"]["Problem409"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+            503: components["responses"]["Problem503"];
+            507: components["responses"]["Problem507"];
+        };
+    };
     listReadings: {
         parameters: {
             query?: never;
@@ -10259,6 +10526,71 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ReadingsOut"];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            405: components["responses"]["Problem405"];
+            409: components["responses"]["Problem409"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+            503: components["responses"]["Problem503"];
+            507: components["responses"]["Problem507"];
+        };
+    };
+    readingsInBin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InBin"][];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            405: components["responses"]["Problem405"];
+            409: components["responses"]["Problem409"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+            503: components["responses"]["Problem503"];
+            507: components["responses"]["Problem507"];
+        };
+    };
+    bringReadingsBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+                of: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakenOut"];
                 };
             };
             400: components["responses"]["Problem400"];

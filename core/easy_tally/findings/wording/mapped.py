@@ -6,6 +6,7 @@ from collections import Counter
 from collections.abc import Callable, Iterator
 
 from ...mapping import Fact, Move, Needed, Repair
+from ...ratings import RunResult
 from ...standards.connectors import CONNECTORS, PLUGS
 from ...supplies.room import out_of_reach
 from ...things.build import Build
@@ -64,6 +65,19 @@ def move_words(wired: Wired, m: Move) -> str:
         case "plug" if m.socket:
             return f"{name}{plug} into {where}"
     return f"{name} into port {ports}"
+
+
+def worst_lane(runs: tuple[RunResult, ...]) -> str:
+    """The worst share of any lane, as the lane shows it, and what of where that is not the run's
+    own."""
+    known = [r for r in runs if r.percent is not None and r.governing is not None]
+    worst = max(known, key=lambda r: r.percent or 0, default=None)
+    if worst is None or worst.governing is None:
+        return "0 %"
+    kind, at = worst.governing.kind, worst.governing.at
+    if kind == "group spike":
+        return f"{worst.percent} %, its port group in a spike of {at.rpartition(' ')[2]} ms"
+    return f"{worst.percent} %" + (", its port group" if kind == "group" else "")
 
 
 def fact_words(wired: Wired, f: Fact, unfed: tuple[str, ...] = ()) -> str:

@@ -39,7 +39,7 @@ def processor(part: Processor, wired: Wired) -> Iterator[Load]:
     yield load(
         part, rail, feed, spans.times(1 / efficiency), field="package_w",
         formula="no figure" if stated is None else formula,
-        assumed=stated is None or stated.origin == "assumed", missing=stated is None,
+        assumed=stated is None or stated.is_assumed, missing=stated is None,
     )  # fmt: skip
 
 
@@ -117,7 +117,7 @@ def usb(part: UsbLoad, assume: Assumptions) -> Iterator[Load]:
         spans = states(full, full.by(assume.usb_idle_share.span()), assume.everyday_other)
         yield load(
             part, "v5", "board", spans, field="draw_w", formula="in use, at 5 V",
-            assumed=part.draw_w.origin == "assumed",
+            assumed=part.draw_w.is_assumed,
         )  # fmt: skip
     asleep, assumed = or_assumed(part.asleep_w, assume.usb_asleep_w.span())
     if asleep.high > 0:
@@ -145,5 +145,5 @@ def other(part: Other, assume: Assumptions) -> Iterator[Load]:
         feed: Feed = "own" if part.sockets and rail in ("v12", "v5", "v3v3") else "board"
         yield load(
             part, rail, feed, spans, field=f"{rail}_w", formula=f"at {RAIL_WORDS[rail]}",
-            assumed=figure.origin == "assumed",
+            assumed=figure.is_assumed,
         )  # fmt: skip

@@ -65,7 +65,7 @@ def _loads(
     drawn = _states(part, power, assume)
     splits = _splits(part, power, _share(part, assume), granted_w, lanes)
     usual = splits["likely", "likely"]
-    assumed = figure.origin == "assumed"
+    assumed = figure.is_assumed
     formula = f"board power × {part.power_limit:g}" if part.power_limit != 1 else "board power"
     yield load(
         part, "v12", "slot", _carried(drawn, {k: s.slot_12v for k, s in splits.items()}),

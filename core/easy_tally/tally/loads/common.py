@@ -147,4 +147,4 @@ def or_assumed(figure: Figure | None, default: Span) -> tuple[Span, bool]:
     """A figure, or what is assumed for it; and whether it is assumed."""
     if figure is None:
         return default, True
-    return figure.span(), figure.origin == "assumed"
+    return figure.span(), figure.is_assumed

@@ -46,7 +46,7 @@ def _running_and_starting(part: Drive, volts: str, assume: Assumptions) -> _Amps
     running: Figure | None = getattr(part, f"run_{volts}_a")
     starting: Figure | None = getattr(part, f"start_{volts}_a")
     run = running.span() if running else default(part, f"run_{volts}_a", assume) or ZERO
-    assumed = running is None or running.origin == "assumed"
+    assumed = running is None or running.is_assumed
     if starting is not None:
         start = starting.span()
         return _Amps(run if running else run.least(start), start, assumed)

@@ -13,6 +13,7 @@ import {
   WriteContext,
 } from "./contexts";
 import { Lookahead } from "./lookahead";
+import { lastThrown } from "../thrown";
 import { Writer, type Posts, type Question } from "./writer";
 
 /** Loads a build and gives every station one way to read it and one way to write it. */
@@ -88,6 +89,7 @@ function useWriting(
       wrote: () => {
         ahead.drop();
         say("");
+        lastThrown.forget();
         void queries.invalidateQueries({ queryKey: buildsKey });
       },
       ask,

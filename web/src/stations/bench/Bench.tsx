@@ -2,13 +2,15 @@ import { useQueryClient } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
 import { Link, useSearchParams } from "react-router";
 
-import { reason, type BenchStep } from "../../api/client";
+import { client, reason, take, type BenchStep, type InBin } from "../../api/client";
 import { useBuild, useResult, useWrite } from "../../state/build/contexts";
 import { doneWith, lastTicked } from "../../state/bench/queue";
+import { lastThrown } from "../../state/thrown";
 import { Button } from "../../ui/button";
 import { TallyMarks } from "../../ui/marks";
 import { Menu, MenuItem } from "../../ui/menu";
 import { useWords } from "../../words";
+import { BinDialog } from "../frame/Bin";
 import { StationHead } from "../frame/Frame";
 import { FlagsDialog } from "./FlagsDialog";
 import { RecordDialog } from "./RecordDialog";
@@ -56,6 +58,7 @@ export default function Bench() {
     setParams({ step: to.step.id }, { replace: true });
   };
   const done = (s: BenchStep) => {
+    lastThrown.forget();
     add(s, "done");
     go(at + 1);
   };
@@ -68,15 +71,17 @@ export default function Bench() {
     else done(now);
   };
   /** What is left to look at has the focus: a key more ticks it, and no key passes it. */
-  const firstOpen = () =>
-    card.current?.querySelector<HTMLElement>("input[type=checkbox]:not(:checked)")?.focus();
+  const firstOpen = (but = "") => {
+    const next = now && leftAt(now).find((l) => l.id !== but);
+    if (next) card.current?.querySelector<HTMLElement>(`[data-look="${next.id}"]`)?.focus();
+  };
   const look = (id: string) => {
     if (!now) return;
     const was = seenAt(now);
     const then = was.includes(id) ? was.filter((x) => x !== id) : [...was, id];
     setSeen({ ...seen, [`${now.step.id} ${now.step.of}`]: then });
     if (then.length === now.step.looks.length) done(now);
-    else requestAnimationFrame(firstOpen);
+    else if (!was.includes(id)) firstOpen(id);
   };
   const last = lastTicked(steps, pending);
   const takeBack = () => {
@@ -94,7 +99,7 @@ export default function Bench() {
     if (e.ctrlKey || e.metaKey) {
       if (e.key.toLowerCase() !== "z" || e.shiftKey) return;
       e.preventDefault();
-      takeBack();
+      if (!lastThrown.bringBack()) takeBack();
       return;
     }
     // On a box, a button or a link Space is its own.
@@ -126,6 +131,9 @@ export default function Bench() {
   const bad = BAD.filter((k) => result.strip.mend[k]).map(
     (k) => `${result.strip.mend[k]} ${words.findings[k]}`,
   );
+  const at_ = { params: { path: { key: build.key } } };
+  /** A photo in the bin is called by its step. */
+  const named = (x: InBin) => ({ ...x, name: steps.find((s) => s.step.id === x.name)?.step.title ?? x.name });
   if (error) return <p className="p-8 text-over">{reason(error)}</p>;
   if (!build.doc.runs.length)
     return (
@@ -168,9 +176,22 @@ export default function Bench() {
           <MenuItem onSelect={() => show("record")}>The record</MenuItem>
           <MenuItem onSelect={() => file("bench.csv")}>The record, CSV</MenuItem>
           <MenuItem onSelect={() => file("record.zip")}>The build, its record and photos, ZIP</MenuItem>
+          <MenuItem onSelect={() => show("bin")}>Photos in the bin…</MenuItem>
         </Menu>
       </StationHead>
       {shown === "record" && <RecordDialog buildKey={build.key} onClose={() => show("")} />}
+      {shown === "bin" && (
+        <BinDialog
+          title="Photos in the bin"
+          load={async () => (await take(client.GET("/api/v1/builds/{key}/bin/photos", at_))).map(named)}
+          back={async (x) => {
+            const path = { key: build.key, photo: x.key };
+            await take(client.POST("/api/v1/builds/{key}/bin/photos/{photo}", { params: { path } }));
+            await queries.invalidateQueries({ queryKey });
+          }}
+          onClose={() => show("")}
+        />
+      )}
       {shown === "flags" && <FlagsDialog buildKey={build.key} onClose={() => show("")} />}
       {pending.length > 0 && (
         <p

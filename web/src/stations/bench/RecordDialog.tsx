@@ -14,6 +14,7 @@ const KINDS: Record<string, string> = {
   note: "noted",
   photo: "photo",
   measured: "measured",
+  simulated: "simulated",
 };
 
 /** The history of the machine and every entry of its record, newest first. */

@@ -7,6 +7,7 @@ import { Panel } from "../../drawing/Panel";
 import { useBuild, useResult } from "../../state/build/contexts";
 import { day, time } from "../../state/clock";
 import { drawnLanes, rulerLength } from "../../state/loom/lanes";
+import { lastThrown } from "../../state/thrown";
 import { referenceQuery } from "../../state/queries";
 import { LaneRow } from "../loom/LaneRow";
 import type { Entry } from "../../state/bench/queue";
@@ -82,6 +83,7 @@ export function StepCard({
               <label className="flex min-h-12 cursor-pointer items-center gap-3 border-b border-rule py-1 text-lg leading-snug">
                 <input
                   type="checkbox"
+                  data-look={l.id}
                   className="size-6 shrink-0"
                   checked={done || seen.includes(l.id)}
                   disabled={done || Boolean(stopped)}
@@ -247,6 +249,17 @@ function Photos({
   const away = async (photo: string) => {
     try {
       await take(client.DELETE("/api/v1/builds/{key}/photos/{photo}", { params: { path: { key, photo } } }));
+      onPhotos();
+      lastThrown.was({ words: `The photo at ${s.step.title}`, back: () => back(photo) });
+    } catch (error) {
+      say(reason(error));
+    }
+  };
+  const back = async (photo: string) => {
+    try {
+      await take(
+        client.POST("/api/v1/builds/{key}/bin/photos/{photo}", { params: { path: { key, photo } } }),
+      );
       onPhotos();
     } catch (error) {
       say(reason(error));

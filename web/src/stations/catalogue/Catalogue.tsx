@@ -2,13 +2,15 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useDeferredValue, useId, useRef, useState } from "react";
 import { Link } from "react-router";
 
-import { client, take, type Found } from "../../api/client";
+import { client, reason, take, type Found } from "../../api/client";
 import { Face } from "../../drawing/Face";
 import { useBuild, useWrite } from "../../state/build/contexts";
 import { catalogueKey, catalogueQuery } from "../../state/queries";
+import { lastThrown } from "../../state/thrown";
 import { Button } from "../../ui/button";
 import { Menu, MenuItem } from "../../ui/menu";
 import { walkList } from "../../ui/walk";
+import { BinDialog } from "../frame/Bin";
 import { StationHead } from "../frame/Frame";
 import { Entry } from "./Entry";
 import { ReadFile } from "./ReadFile";
@@ -41,6 +43,7 @@ export default function Catalogue() {
   const [chosen, setChosen] = useState("");
   const [added, setAdded] = useState("");
   const [reading, setReading] = useState(false);
+  const [bin, setBin] = useState(false);
   const list = useRef<HTMLUListElement>(null);
   const { data } = useQuery(catalogueQuery(useDeferredValue(text)));
   const id = useId();
@@ -49,9 +52,21 @@ export default function Catalogue() {
   const remove = useMutation({
     mutationFn: (slug: string) =>
       take(client.DELETE("/api/v1/catalogue/entries/{slug}", { params: { path: { slug } } })),
-    onSuccess: () => queries.invalidateQueries({ queryKey: catalogueKey }),
+    onSuccess: async (_, slug) => {
+      const words = found.find((f) => f.slug === slug)?.part.name ?? slug;
+      await queries.invalidateQueries({ queryKey: catalogueKey });
+      lastThrown.was({ words, back: () => bringBack(slug) });
+    },
     onError: (e) => say(e.message),
   });
+  const bringBack = async (slug: string) => {
+    try {
+      await take(client.POST("/api/v1/catalogue/entries/{slug}/back", { params: { path: { slug } } }));
+    } catch (error) {
+      say(reason(error));
+    }
+    await queries.invalidateQueries({ queryKey: catalogueKey });
+  };
   const walk = (e: React.KeyboardEvent) => walkList(e, list.current, "button");
   return (
     <div className="flex h-full min-h-0 flex-col">
@@ -66,6 +81,9 @@ export default function Catalogue() {
           Back to the parts
         </Link>
         <Button onClick={() => setReading(true)}>Read a CSV</Button>
+        <Button look="quiet" onClick={() => setBin(true)}>
+          The bin
+        </Button>
         <Menu label="Save as CSV">
           <MenuItem onSelect={() => window.location.assign("/api/v1/catalogue/file")}>All parts</MenuItem>
           <MenuItem onSelect={() => window.location.assign("/api/v1/catalogue/file?own=true")}>
@@ -76,6 +94,14 @@ export default function Catalogue() {
           </MenuItem>
         </Menu>
       </StationHead>
+      {bin && (
+        <BinDialog
+          title="Your parts in the bin"
+          load={() => take(client.GET("/api/v1/catalogue/bin"))}
+          back={(x) => bringBack(x.key)}
+          onClose={() => setBin(false)}
+        />
+      )}
       <div className="flex min-h-0 flex-1 gap-5 px-6 pb-4 max-[700px]:flex-col max-[700px]:overflow-auto max-[700px]:px-3">
         <div className="flex min-h-0 min-w-0 flex-1 flex-col">
           <label htmlFor={id} className="sr-only">

@@ -3,7 +3,9 @@ import { Suspense, useEffect, type ReactNode } from "react";
 
 import { useBuild, useSaid, useWrite } from "../../state/build/contexts";
 import { BuildProvider } from "../../state/build/provider";
+import { lastThrown } from "../../state/thrown";
 import { Button } from "../../ui/button";
+import { JustThrown } from "./Bin";
 import { Menu, MenuItem } from "../../ui/menu";
 import { Icon } from "../../ui/marks";
 import { Questions } from "./Questions";
@@ -45,6 +47,7 @@ export function Frame() {
       </div>
       <Questions />
       <Said />
+      <JustThrown />
       <Keys />
     </BuildProvider>
   );
@@ -169,6 +172,7 @@ function Keys() {
       const bench = document.querySelector("[data-undo=its-own]");
       if (typing || bench || !(e.ctrlKey || e.metaKey) || e.key.toLowerCase() !== "z") return;
       e.preventDefault();
+      if (!e.shiftKey && lastThrown.bringBack()) return;
       void (e.shiftKey ? redo() : undo());
     };
     window.addEventListener("keydown", down);

@@ -132,7 +132,9 @@ function FigureField({
               value={figure.origin}
               options={[
                 { value: "maker", words: "maker" },
-                { value: "measured", words: "measured" },
+                ...(figure.origin === "simulated"
+                  ? [{ value: "simulated", words: "simulated" } as const]
+                  : [{ value: "measured", words: "measured" } as const]),
                 { value: "assumed", words: "assumed" },
               ]}
               onChange={(origin) => void put({ origin })}

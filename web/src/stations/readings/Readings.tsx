@@ -6,12 +6,14 @@ import { client, reason, take, type HeldAnswer, type TakenOut } from "../../api/
 import { PinBars } from "../../drawing/PinBars";
 import { useBuild, useWrite } from "../../state/build/contexts";
 import { day, time } from "../../state/clock";
+import { lastThrown } from "../../state/thrown";
 import { heldQuery, readingsKey, readingsQuery } from "../../state/queries";
 import { firstChoice } from "../../state/readings/choice";
 import { timeWords, type Range } from "../../state/readings/range";
 import { Button } from "../../ui/button";
 import { Menu, MenuItem } from "../../ui/menu";
 import { useWords } from "../../words";
+import { BinDialog } from "../frame/Bin";
 import { StationHead } from "../frame/Frame";
 import { Channels } from "./Channels";
 import { FileDialog } from "./FileDialog";
@@ -65,6 +67,12 @@ export default function Readings() {
       say(reason(error_));
     }
   };
+  const bringBack = (of: string) =>
+    run(() =>
+      take(
+        client.POST("/api/v1/builds/{key}/bin/readings/{of}", { params: { path: { key: build.key, of } } }),
+      ),
+    );
   const dialog = { buildKey: build.key, onClose: () => open(""), onMade: made };
   if (error) return <p className="p-8 text-over">{reason(error)}</p>;
   return (
@@ -82,6 +90,9 @@ export default function Readings() {
           <MenuItem onSelect={() => open("live")}>Live, from instruments…</MenuItem>
           <MenuItem onSelect={() => open("simulated")}>From the simulated instruments…</MenuItem>
         </Menu>
+        <Button look="quiet" onClick={() => open("bin")}>
+          The bin
+        </Button>
       </StationHead>
       {shown === "typed" && <TypeDialog {...dialog} channels={data?.channels ?? []} />}
       {shown === "file" && <FileDialog {...dialog} channels={data?.channels ?? []} />}
@@ -89,6 +100,16 @@ export default function Readings() {
       {shown === "simulated" && <SimulateDialog {...dialog} faults={data?.faults ?? []} />}
       {shown === "settle" && set && (
         <SettleDialog buildKey={build.key} of={set.key} onClose={() => open("")} />
+      )}
+      {shown === "bin" && (
+        <BinDialog
+          title="Readings in the bin"
+          load={() =>
+            take(client.GET("/api/v1/builds/{key}/bin/readings", { params: { path: { key: build.key } } }))
+          }
+          back={(x) => bringBack(x.key)}
+          onClose={() => open("")}
+        />
       )}
       {data && !set && <Nothing onOpen={open} />}
       {set && (
@@ -103,6 +124,8 @@ export default function Readings() {
             void run(async () => {
               await take(client.DELETE("/api/v1/builds/{key}/readings/{of}", at(set)));
               choose("");
+              const { key, name } = set;
+              lastThrown.was({ words: name, back: () => bringBack(key) });
             })
           }
         />
@@ -206,6 +229,12 @@ function OneSet({
         aria-label="What was measured"
         className="min-w-0 flex-1 overflow-auto max-[1000px]:flex-none max-[1000px]:overflow-visible"
       >
+        {set.source === "simulated" && (
+          <p className="mb-2 border-l-4 border-tight py-1 pl-3 text-base">
+            <b>Simulated.</b> No machine was measured: these instruments ship with Easy Tally, and what they
+            say stays simulated wherever it goes.
+          </p>
+        )}
         <Verdict held={held} set={set} onStop={onStop} />
         <div className="border border-rule bg-slip px-2 py-1">
           <Pictures

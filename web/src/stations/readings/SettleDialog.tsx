@@ -52,7 +52,7 @@ export function SettleDialog({
         <table className="w-full text-left text-base">
           <thead className="text-sm text-ink-soft">
             <tr>
-              {["Figure", "Now", "Measured", ""].map((h) => (
+              {["Figure", "Now", "Would be", ""].map((h) => (
                 <th key={h} className="py-1 pr-3 font-normal">
                   {h}
                 </th>
