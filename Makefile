@@ -5,7 +5,7 @@ PORT ?= 8000
 STAMPS := .stamps
 WEB_SOURCES := $(shell find web/src web/public -type f 2>/dev/null) web/package.json web/package-lock.json web/vite.config.ts
 
-.PHONY: demo dev test lint screenshots bench soak web schemas clean
+.PHONY: demo dev test lint screenshots bench soak prove web schemas clean
 .DEFAULT_GOAL := demo
 
 # What the machine lacks is said before anything is installed.
@@ -71,6 +71,14 @@ bench: $(STAMPS)/python-dev $(STAMPS)/web $(STAMPS)/chromium
 # Kills, floods, idle connections, full disks: a few minutes on loopback; no part of `make test`.
 soak: $(STAMPS)/python-dev $(STAMPS)/web
 	$(PY) tools/soak.py
+
+# The second computation, every map of small builds, every fact taken away: TIMES as many seeds as
+# `make test` takes, on two processors. 30 times is a few thousand builds and some hours.
+prove: $(STAMPS)/python-dev
+	@cd core && for part in 1/2 2/2; do \
+	  EASY_TALLY_TIMES=$(or $(TIMES),5) EASY_TALLY_PART=$$part ../$(PY) -m unittest -q \
+	    tests.test_oracle tests.test_exhaustive tests.test_less_known & pids="$$pids $$!"; \
+	done; for pid in $$pids; do wait $$pid || exit 1; done
 
 # The snapshots in docs/, and the front end's types from them.
 schemas: $(STAMPS)/python $(STAMPS)/node

@@ -52,7 +52,7 @@ def seeds(usual: int) -> Iterator[int]:
     return iter(range(int(part) - 1, int(usual * times), int(parts)))
 
 
-def _about(rng: random.Random, value: float) -> Figure:
+def about(rng: random.Random, value: float) -> Figure:
     """A figure, now and then with bounds."""
     if rng.random() < 0.6:
         return exact(value)
@@ -62,8 +62,8 @@ def _about(rng: random.Random, value: float) -> Figure:
 def made_card(rng: random.Random, n: int) -> Card:
     made = card(
         75, rng.choice(_CARDS), key=f"card-{n}",
-        board_power_w=_about(rng, rng.choice((75, 150, 230, 320, 450, 600))),
-        slot_w=rng.choice((None, None, _about(rng, rng.choice((20, 50))))),
+        board_power_w=about(rng, rng.choice((75, 150, 230, 320, 450, 600))),
+        slot_w=rng.choice((None, None, about(rng, rng.choice((20, 50))))),
         lanes=rng.choice((16, 16, 8)), power_limit=rng.choice((1.0, 1.0, 1.1)),
     )  # fmt: skip
     sockets = [
@@ -188,7 +188,7 @@ def machine(seed: int) -> Build:
         Socket(key="cpu-2", kind=second, required=False),  # type: ignore[arg-type]
     ))  # fmt: skip
     cards = [made_card(rng, n) for n in range(1, rng.randint(1, 2) + 1)]
-    disks = disk(rng.randint(1, 6), run_12v_a=_about(rng, rng.choice((0.4, 0.9))))
+    disks = disk(rng.randint(1, 6), run_12v_a=about(rng, rng.choice((0.4, 0.9))))
     laid = Laid(rng)
     laid.lay(board_cable(), "b1 b2", [("main", "whole", "board#1/main")])
     laid.lay(processor_cable("cpu-1"), "p1", [("a", "whole", "board#1/cpu-1")])

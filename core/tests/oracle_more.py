@@ -11,26 +11,33 @@ from .oracle import PINS, Doc, Held, Key, card_split, figure, ref_of
 
 
 class Disk(NamedTuple):
-    """Amperes at 12 V and 5 V that a disk draws running, and more of them spinning up."""
+    """Amperes at 12 V and 5 V that a disk draws running, and more of them spinning up; by how many
+    watts more it is chosen among those that start together, at likely."""
 
     running: tuple[float, float]
     surge: tuple[float, float]
+    rank: tuple[float, ...]
+    #: What its label says of start, where all start at once: not cut, though it be below running.
+    start: tuple[float, float]
 
 
 def together(disks: list[Disk], at_once: int | None) -> dict[str, float]:
     """Amperes at start of disks on one set of wires, by rail and ground: all run, and so many spin
     up, those that add the most watts. Which ones start together is the controller's choice."""
-    up = sorted(disks, key=lambda d: -(12.0 * d.surge[0] + 5.0 * d.surge[1]))[:at_once]
-    v12, v5 = (sum(d.running[i] for d in disks) + sum(d.surge[i] for d in up) for i in (0, 1))
+    if at_once is None:
+        v12, v5 = (sum(d.start[i] for d in disks) for i in (0, 1))
+    else:
+        up = sorted(disks, key=lambda d: d.rank, reverse=True)[:at_once]
+        v12, v5 = (sum(d.running[i] for d in disks) + sum(d.surge[i] for d in up) for i in (0, 1))
     return {"v12": v12, "v5": v5, "ground": v12 + v5}
 
 
-def at_start(build: Doc) -> dict[Key, float]:
-    """Loads at start of the runs of a build that has nothing but disks on them: directly, or in the
-    bays of cages."""
+def at_start(build: Doc, bound: str = "likely") -> dict[Key, float]:
+    """Loads at start of the runs of a build that has nothing but disks on them, at one bound:
+    directly, or in the bays of cages."""
     at_once = build["spin_up_at_once"]
     by_ref = {
-        f"{p['key']}#{n}/{s['key']}": [_disk(p)]
+        f"{p['key']}#{n}/{s['key']}": [_disk(p, bound)]
         for p in build["parts"] if p["kind"] == "drive"
         for n in range(1, p["count"] + 1) for s in p["sockets"]
     }  # fmt: skip
@@ -72,10 +79,23 @@ def at_start(build: Doc) -> dict[Key, float]:
     return found
 
 
-def _disk(p: Doc) -> Disk:
-    running = figure(p, "run_12v_a"), figure(p, "run_5v_a")
-    start = figure(p, "start_12v_a"), figure(p, "start_5v_a")
-    return Disk(running, (start[0] - running[0], start[1] - running[1]))
+def _disk(p: Doc, bound: str) -> Disk:
+    running = figure(p, "run_12v_a", bound), figure(p, "run_5v_a", bound)
+    start = figure(p, "start_12v_a", bound), figure(p, "start_5v_a", bound)
+    surge = max(start[0] - running[0], 0.0), max(start[1] - running[1], 0.0)
+    low, likely, high = (
+        [max(figure(p, f"start_{v}_a", b) - figure(p, f"run_{v}_a", b), 0.0) for v in ("12v", "5v")]
+        for b in ("low", "likely", "high")
+    )
+    # Of equal watts those with more at 12 V, then those that may come to more.
+    watts = round(12 * likely[0] + 5 * likely[1], 6)
+    rank = (
+        watts,
+        round(likely[0], 6),
+        round(12 * high[0] + 5 * high[1], 6),
+        12 * low[0] + 5 * low[1],
+    )
+    return Disk(running, surge, rank, start)
 
 
 # -- what comes through the board ----------------------------------------------------------------

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections import Counter
 from collections.abc import Callable, Iterable, Iterator
 from dataclasses import dataclass
 from typing import Literal
@@ -9,12 +10,13 @@ from typing import Literal
 from ..base.errors import EasyTallyError, NotDecided
 from ..editing.taken import Added
 from ..editing.valid import keys_of
+from ..standards.connectors import SocketKind
 from ..things.adapters import Adapter, Extension
 from ..things.build import Build
 from ..things.cables import Cable
 from ..things.fits import goes_into
 from ..things.parts import Card
-from ..things.supply import Supply
+from ..things.supply import PortKind, Supply, port_takes
 from ..wiring import Wired
 from .program import Facts, Stopped
 from .solve import Mapping, Wish, solve
@@ -95,6 +97,8 @@ class _Going:
             build = added.to(self.build)
         except EasyTallyError:
             return False
+        if _too_few_plugs(build):
+            return False
         tried = Tried(build, partial=False)
         try:
             return tried.feasible(Facts(keep=tried.kept, quick=True))
@@ -107,6 +111,36 @@ class _Going:
             return solve(added.to(self.build), Wish(quick=True))
         except NotDecided:
             return None
+
+
+def _too_few_plugs(build: Build) -> bool:
+    """Whether there are fewer plugs than sockets of some kind, whatever they carry: of the cables
+    that have the most as many as there are ports for them, and what splits a plug."""
+    wired = Wired(build)
+    behind = {str(c.socket) for b in build.backplanes for c in b.connections}
+    kinds = Counter(
+        i.socket.kind for r, i in wired.inputs.items() if r in wired.needed and r not in behind
+    )
+    return any(n > _plugs_for(wired, kind) for kind, n in kinds.items())
+
+
+def _plugs_for(wired: Wired, kind: SocketKind) -> int:
+    """The most plugs that can be had for a kind of socket."""
+    easy = wired.eps4_in_eps8
+    by_need: dict[tuple[PortKind, ...], list[int]] = {}
+    for cable in wired.cables.values():
+        fitting = sum(goes_into(p.kind, kind, easy) for p in cable.plugs)
+        by_need.setdefault(cable.needs, []).append(fitting)
+    found = 0
+    for needs, fitting_plugs in by_need.items():
+        ports = [sum(port_takes(p.kind, n) for p in wired.ports.values()) for n in needs]
+        most = min(ports) if ports else len(fitting_plugs)
+        found += sum(sorted(fitting_plugs, reverse=True)[:most])
+    for b in wired.betweens.values():
+        splits = sum(goes_into(p.kind, kind, easy) for p in b.plugs)
+        takes_one = all(s.kind == kind for s in b.sockets)
+        found += 0 if b.is_backplane else max(splits - takes_one, 0)
+    return found
 
 
 def _rule(goes: _Going) -> Iterator[Repair]:

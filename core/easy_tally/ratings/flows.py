@@ -8,7 +8,7 @@ from functools import partial, reduce
 from typing import Any
 
 from ..base.reuse import Reuse
-from ..base.series import NO_SERIES, Series, add, likelies, scale
+from ..base.series import NO_SERIES, Series, add, highs, likelies, scale
 from ..base.units import GROUND, RAIL_V, RUN_RAILS, Line, Rail
 from ..tally.demand import Carried, Demand
 from ..wiring import Feed, Input, Stretch, Wired, WiredRun
@@ -106,10 +106,14 @@ def together(flows: Iterable[Flow], at_once: int | None = None) -> Flow:
     return whole
 
 
-def _rank(surge: Surge) -> tuple[float, float]:
-    """By watts; of equal ones what adds more at 12 V, whichever was plugged in first."""
+def _rank(surge: Surge) -> tuple[float, ...]:
+    """By watts at likely; of equal ones what adds more at 12 V, then what may add more, whichever
+    was plugged in first."""
     watts = sum(max(likelies(amps)) * RAIL_V[rail] for rail, amps in surge.items())
-    return watts, max(likelies(surge.get("v12", NO_SERIES)))
+    v12 = max(likelies(surge.get("v12", NO_SERIES)))
+    most = sum(max(highs(amps)) * RAIL_V[rail] for rail, amps in surge.items())
+    least = sum(max(amps[::3]) * RAIL_V[rail] for rail, amps in surge.items())
+    return round(watts, 6), round(v12, 6), round(most, 6), least
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

@@ -117,18 +117,19 @@ def tally(wired: Wired, loads: tuple[Load, ...]) -> Tally:
 
 def surging_instances(at_once: int | None, loads: tuple[Load, ...]) -> dict[str, int]:
     """How many instances of each part spin up at the worst moment of a staggered start: the
-    `at_once` disks whose surge over all rails is the largest, at likely."""
+    `at_once` disks whose surge over all rails is the largest, at likely, of equal ones at high."""
     if at_once is None:
         return {}
-    each: dict[str, float] = {}
+    each: dict[str, tuple[float, float]] = {}
     count: dict[str, int] = {}
     for load in loads:
         if any(load.surge):
-            each[load.part] = each.get(load.part, 0.0) + load.surge.likely
+            likely, high = each.get(load.part, (0.0, 0.0))
+            each[load.part] = likely + load.surge.likely, high + load.surge.high
             count[load.part] = load.count
     found: dict[str, int] = {}
     left = at_once
-    for part in sorted(each, key=lambda p: -each[p]):
+    for part in sorted(each, key=lambda p: each[p], reverse=True):
         found[part] = min(left, count[part])
         left -= found[part]
     return found

@@ -35,7 +35,9 @@ export function AlertDialog({
           </A.Description>
           <div className="mt-4 flex flex-wrap justify-end gap-2">
             <A.Cancel asChild>
-              <Button disabled={busy}>{leave}</Button>
+              <Button disabled={busy} className="focus:outline-2 focus:outline-offset-2 focus:outline-accent">
+                {leave}
+              </Button>
             </A.Cancel>
             {answers}
           </div>

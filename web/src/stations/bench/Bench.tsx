@@ -164,7 +164,8 @@ export default function Bench() {
           title={last ? `Take back: ${last.step.title}` : "Nothing is ticked"}
           onClick={takeBack}
         >
-          Take the last tick back
+          <span className="max-[700px]:hidden">Take the last tick back</span>
+          <span className="min-[701px]:hidden">Take back</span>
         </Button>
         <Button className="max-[700px]:hidden" onClick={() => show("record")}>
           The record
@@ -241,12 +242,16 @@ export default function Bench() {
             />
           )}
           <div className="flex items-center gap-2 border-t border-rule bg-slip p-3 max-[700px]:sticky max-[700px]:bottom-0">
-            <Button className="min-h-12 px-5 text-lg" disabled={at === 0} onClick={() => go(at - 1)}>
+            <Button
+              className="min-h-12 px-5 text-lg max-[700px]:px-3"
+              disabled={at === 0}
+              onClick={() => go(at - 1)}
+            >
               Back
             </Button>
             <Button
               look="main"
-              className="min-h-14 flex-1 text-xl"
+              className="min-h-14 min-w-0 flex-1 px-2 text-xl max-[700px]:text-lg max-[700px]:whitespace-normal"
               disabled={Boolean(plan?.stopped)}
               onClick={tick}
             >
@@ -259,7 +264,7 @@ export default function Bench() {
                     : "Done"}
             </Button>
             <Button
-              className="min-h-12 px-5 text-lg"
+              className="min-h-12 px-5 text-lg max-[700px]:px-3"
               disabled={at >= steps.length - 1}
               onClick={() => go(at + 1)}
             >

@@ -84,7 +84,7 @@ export function StepCard({
                 <input
                   type="checkbox"
                   data-look={l.id}
-                  className="size-6 shrink-0"
+                  className="size-6 shrink-0 accent-[var(--accent)]"
                   checked={done || seen.includes(l.id)}
                   disabled={done || Boolean(stopped)}
                   onChange={() => onLook(l.id)}
