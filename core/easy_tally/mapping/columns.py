@@ -15,7 +15,8 @@ from ..things.supply import Port, port_takes
 from ..wiring.never import GRAPHICS, breaches
 from ..wiring.wired import pins_wired
 from .draws import START, Draw, Four
-from .limits import Sum, Use, Why, alone, judge, paths, port_shares, ports_held
+from .limits import alone, judge, paths, port_shares, ports_held
+from .sums import Sum, Use, Why
 from .targets import Beyond, Device, Target, heavier
 from .world import World
 

@@ -18,9 +18,9 @@ from ..wiring import Between, Wired
 from ..wiring.never import GRAPHICS, Path, Step, breaches, may_be_moulded, never
 from ..wiring.wired import pins_wired
 from .draws import Four, together
-from .limits import inner_of
 from .scenarios import pins_by_plugs
 from .targets import Beyond, Led, Target, Way, heavier
+from .volts import inner_of
 
 #: Ways that are looked at: beyond it nothing is decided.
 MOST_WAYS = 3_000

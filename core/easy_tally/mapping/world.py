@@ -16,9 +16,9 @@ from ..wiring import Input, Wired
 from ..wiring.areas import SLACK_MM, place_of
 from ..wiring.wired import pins_wired
 from .draws import draw_of, together
-from .limits import inner_of
 from .scenarios import Scenario, carried
 from .targets import Beyond, Device, Target, Way
+from .volts import inner_of
 from .ways import Ways, pools
 
 
