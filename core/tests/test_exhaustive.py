@@ -37,7 +37,7 @@ def _stock() -> tuple[InStock, ...]:
 class AgainstExhaustiveSearch(unittest.TestCase):
     def test_the_same_goal_by_goal_and_reason_by_reason(self) -> None:
         seen = reasons = 0
-        for seed in seeds(20):
+        for seed in seeds(14):
             with self.subTest(seed=seed):
                 b = made_up(seed)
                 try:
@@ -52,8 +52,8 @@ class AgainstExhaustiveSearch(unittest.TestCase):
                     self._passes(b, found)
                 else:
                     reasons += self._none(b)
-        self.assertGreater(seen, 10)
-        self.assertGreater(reasons, 2)
+        self.assertGreater(seen, 7)
+        self.assertGreater(reasons, 1)
 
     def _none(self, b: Build) -> bool:
         """What is said where there is no whole map; whether its reason could be looked at."""

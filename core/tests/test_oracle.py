@@ -43,7 +43,7 @@ class AgainstTheOracle(unittest.TestCase):
         """At each bound, through adapters, splitters and extensions one after another, with leads
         that nobody plugged in; and whether it is never allowed at all."""
         seen = forbidden = 0
-        for seed in seeds(300):
+        for seed in seeds(200):
             b = machine(seed)
             doc = json.loads(b.model_dump_json())
             expected = {bound: oracle_runs.held(doc, bound) for bound in oracle.BOUNDS}
@@ -67,8 +67,8 @@ class AgainstTheOracle(unittest.TestCase):
             }
             self.assertEqual(never, oracle_runs.forbidden(doc), f"seed {seed}")
             seen, forbidden = seen + len(found), forbidden + sum(never.values())
-        self.assertGreater(seen, 10_000)
-        self.assertGreater(forbidden, 20)
+        self.assertGreater(seen, 7_000)
+        self.assertGreater(forbidden, 15)
 
     def test_totals_spikes_and_the_size_that_they_take(self) -> None:
         """The size is found by trying every common one; a disk's start and a raised floor, which
