@@ -16,7 +16,7 @@ from easy_tally.bench import GROUP_WORDS, Step
 from easy_tally.files import bench_pdf, build_file
 from ninja import File, Form, Router, Schema, UploadedFile
 from owners.models import owner_of
-from owners.thrown import InBin
+from owners.thrown import InBin, in_bin
 
 from bench import photos, record
 from bench.models import Entry, Photo
@@ -263,18 +263,17 @@ def remove_photo(request: HttpRequest, key: str, photo: str) -> dict[str, Any]:
 
 
 @router.get("/builds/{key}/bin/photos", response=list[InBin], operation_id="photosInBin")
-def in_bin(request: HttpRequest, key: str) -> list[InBin]:
+def photos_in_bin(request: HttpRequest, key: str) -> list[InBin]:
     """Photos of a build that were thrown away in the last thirty days."""
     row = actions.find(owner_of(request), key)
-    found = Photo.every.filter(build=row).exclude(thrown=None).order_by("-thrown")
-    return [InBin.of(p, "photo", p.key, p.step) for p in found]
+    return [InBin.of(p, "photo", p.key, p.step) for p in in_bin(Photo, build=row)]
 
 
 @router.post("/builds/{key}/bin/photos/{photo}", response=PlanOut, operation_id="bringPhotoBack")
 def bring_back(request: HttpRequest, key: str, photo: str) -> dict[str, Any]:
     """Take a photo out of the bin."""
     row = actions.find(owner_of(request), key)
-    found = Photo.every.filter(build=row, key=photo).exclude(thrown=None).first()
+    found = in_bin(Photo, build=row, key=photo).first()
     if found is None:
         raise NotThere("There is no such photo in the bin.")
     with writing():

@@ -9,10 +9,7 @@ from pathlib import Path
 
 from django.conf import settings
 from easy_tally import BadInput
-from owners.thrown import long_gone
 from PIL import Image, ImageOps, UnidentifiedImageError
-
-from bench.models import Photo
 
 #: Bytes of a photo at the most, and its width times its height.
 MOST_BYTES, MOST_PIXELS = 12_000_000, 60_000_000
@@ -31,15 +28,6 @@ def folder() -> Path:
 def path_of(key: str) -> Path:
     """The file of a photo."""
     return folder() / f"{key}.jpg"
-
-
-def sweep() -> None:
-    """Remove those whose time in the bin is over, the row first: a copy made in between misses
-    nothing that it names."""
-    for row in long_gone(Photo):
-        key = row.key
-        row.delete()
-        path_of(key).unlink(missing_ok=True)
 
 
 def keep(content: bytes) -> tuple[str, int, int]:

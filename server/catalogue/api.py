@@ -11,9 +11,10 @@ from easy_tally.files import parts_csv
 from easy_tally.things import Case
 from ninja import Query, Router
 from owners.models import owner_of
-from owners.thrown import InBin
+from owners.thrown import InBin, in_bin
 
 from catalogue import cases, parts, schemas
+from catalogue.models import OwnPart
 
 router = Router()
 #: Entries offered under the entry line, and shown at most on the catalogue's page.
@@ -124,10 +125,10 @@ def keep(request: HttpRequest, body: schemas.KeepIn) -> tuple[int, dict[str, Any
 
 
 @router.get("/catalogue/bin", response=list[InBin], operation_id="partsInBin")
-def in_bin(request: HttpRequest) -> list[InBin]:
+def parts_in_bin(request: HttpRequest) -> list[InBin]:
     """One's own entries that were thrown away in the last thirty days."""
     return [InBin.of(r, "part", r.slug, str(r.data.get("name", r.slug)))
-            for r in parts.thrown(owner_of(request))]  # fmt: skip
+            for r in in_bin(OwnPart, owner=owner_of(request))]  # fmt: skip
 
 
 @router.post("/catalogue/entries/{slug}/back", response=schemas.FoundOut,

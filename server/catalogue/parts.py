@@ -3,12 +3,13 @@
 from __future__ import annotations
 
 import re
+from datetime import datetime
 from functools import lru_cache, partial
 from itertools import count
 
 from config.writing import writing
 from django.conf import settings
-from django.db.models import Count, Max, OuterRef, Subquery, Sum
+from django.db.models import Count, Max, OuterRef, Q, Subquery, Sum
 from easy_tally import BadFile, BadInput, NotThere, Refused
 from easy_tally.base import Reuse
 from easy_tally.catalogue import CatalogueEntry, said_count, search, search_text
@@ -16,6 +17,7 @@ from easy_tally.files import parts_csv
 from easy_tally.things import Part, ties
 from owners.incoming import incoming
 from owners.models import Owner
+from owners.thrown import in_bin
 
 from catalogue.models import OwnPart
 
@@ -39,7 +41,7 @@ def _shipped_texts() -> list[tuple[CatalogueEntry, str]]:
     return [(e, search_text(e)) for e in shipped().values()]
 
 
-_Counted = tuple[int, int, int, int]
+_Counted = tuple[int, int, int, int, datetime | None]
 #: Entries by the key of their row, with the revision that they are of.
 _Held = dict[int, tuple[int, CatalogueEntry]]
 _own: dict[int, tuple[_Counted, _Held]] = {}
@@ -49,10 +51,15 @@ _texts: Reuse[str] = Reuse(MOST_OWN)
 
 def _counted(owner: Owner) -> _Counted:
     """What tells one state of an owner's entries from every other: no key is ever used again, and
-    each change of an entry counts its revision up."""
-    rows = OwnPart.objects.filter(owner=owner)
-    found = rows.aggregate(n=Count("pk"), last=Max("pk"), all=Sum("pk"), revisions=Sum("revision"))
-    return (found["n"], found["last"] or 0, found["all"] or 0, found["revisions"] or 0)
+    each change of an entry counts its revision up; of those that went into the bin and came out
+    again others are left when the last was thrown, or it is one more."""
+    here = Q(thrown=None)
+    found = OwnPart.every.filter(owner=owner).aggregate(
+        n=Count("pk", filter=here), last=Max("pk", filter=here), all=Sum("pk", filter=here),
+        revisions=Sum("revision", filter=here), thrown=Max("thrown"),
+    )  # fmt: skip
+    counted = (found["n"], found["last"] or 0, found["all"] or 0, found["revisions"] or 0)
+    return (*counted, found["thrown"])
 
 
 def own(owner: Owner) -> dict[str, CatalogueEntry]:
@@ -215,16 +222,11 @@ def remove(owner: Owner, slug: str) -> None:
     row.throw()
 
 
-def thrown(owner: Owner) -> list[OwnPart]:
-    """An owner's entries in the bin, the last thrown first."""
-    return list(OwnPart.every.filter(owner=owner).exclude(thrown=None).order_by("-thrown"))
-
-
 @writing()
 def bring_back(owner: Owner, slug: str) -> CatalogueEntry:
     """Take the entry that was thrown away last under a slug out of the bin. Raises NotThere,
     Refused where another has that slug by now."""
-    row = next((r for r in thrown(owner) if r.slug == slug), None)
+    row = in_bin(OwnPart, owner=owner, slug=slug).first()
     if row is None:
         raise NotThere(f"There is no entry {slug} in the bin.")
     if slug in every(owner):

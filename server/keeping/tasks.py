@@ -1,12 +1,14 @@
 """What the worker does by the hour: the day's copy, and the bin."""
 
 from bench import photos
+from bench.models import Photo
 from catalogue.models import OwnPart
 from config.writing import writing
 from huey import crontab
 from huey.contrib.djhuey import db_periodic_task, on_startup
-from owners.thrown import long_gone
-from readings import sets
+from owners.thrown import long_gone, sweep_files
+from readings import rows
+from readings.models import Taken
 
 from keeping import copies
 
@@ -21,8 +23,8 @@ def daily_copy() -> None:
 def sweep() -> None:
     """Once an hour, let go of what has lain in the bin for thirty days."""
     with writing():
-        photos.sweep()
-        sets.sweep()
+        sweep_files(Photo, photos.path_of)
+        sweep_files(Taken, rows.path_of)
         long_gone(OwnPart).delete()
 
 

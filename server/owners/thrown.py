@@ -3,7 +3,9 @@ brought back."""
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from datetime import datetime, timedelta
+from pathlib import Path
 from typing import Any, Literal
 
 from django.db import models
@@ -66,6 +68,20 @@ class Thrown(models.Model):
     def _put(self, when: datetime | None) -> None:
         type(self).every.filter(pk=self.pk).update(thrown=when)
         self.thrown = when
+
+
+def in_bin(of: type[Thrown], **which: Any) -> models.QuerySet[Any]:
+    """Those of a kind in the bin, the last thrown first."""
+    return of.every.filter(**which).exclude(thrown=None).order_by("-thrown")
+
+
+def sweep_files(of: type[Thrown], path_of: Callable[[str], Path]) -> None:
+    """Remove those of a kind whose time is over, each with its file; the row first, so that
+    nothing names a file that is gone."""
+    for row in long_gone(of):
+        key = row.key
+        row.delete()
+        path_of(key).unlink(missing_ok=True)
 
 
 def long_gone(of: type[Thrown]) -> models.QuerySet[Any]:

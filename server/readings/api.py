@@ -36,7 +36,7 @@ from easy_tally.readings import (
 from easy_tally.simulate import FAULT_KINDS, FAULT_WORDS, Fault, Running, Scene, places, plant
 from ninja import File, Form, Router, Schema, UploadedFile
 from owners.models import owner_of
-from owners.thrown import InBin
+from owners.thrown import InBin, in_bin
 
 from readings import rows, sets, streams, tasks
 from readings.models import Learnt, Reading, Taken
@@ -384,10 +384,10 @@ def remove(request: HttpRequest, key: str, of: str) -> dict[str, Any]:
 
 
 @router.get("/builds/{key}/bin/readings", response=list[InBin], operation_id="readingsInBin")
-def in_bin(request: HttpRequest, key: str) -> list[InBin]:
+def sets_in_bin(request: HttpRequest, key: str) -> list[InBin]:
     """Sets of a build that were thrown away in the last thirty days."""
     build = actions.find(owner_of(request), key)
-    return [InBin.of(r, "readings", r.key, r.name) for r in sets.thrown(build)]
+    return [InBin.of(r, "readings", r.key, r.name) for r in in_bin(Taken, build=build)]
 
 
 @router.post("/builds/{key}/bin/readings/{of}", response=TakenOut, operation_id="bringReadingsBack")

@@ -14,7 +14,7 @@ from config.writing import writing
 from django.utils import timezone
 from easy_tally import BadInput, NotThere
 from easy_tally.readings import Held, Named, Readings, hold
-from owners.thrown import long_gone
+from owners.thrown import in_bin
 
 from readings import rows
 from readings.models import Taken
@@ -91,26 +91,12 @@ def call(row: Taken, named: list[Named]) -> None:
     row.save(update_fields=["named"])
 
 
-def thrown(build: Build) -> list[Taken]:
-    """A build's sets in the bin, the last thrown first."""
-    return list(Taken.every.filter(build=build).exclude(thrown=None).order_by("-thrown"))
-
-
 def bring_back(build: Build, key: str) -> Taken:
     """Take a set out of the bin. Raises NotThere, BadInput where there are too many."""
-    row = next((r for r in thrown(build) if r.key == key), None)
+    row: Taken | None = in_bin(Taken, build=build, key=key).first()
     if row is None:
         raise NotThere("There are no such readings in the bin.")
     if Taken.objects.filter(build=build).count() >= MOST:
         raise BadInput([("readings", f"at most {MOST} sets of a build", f"{MOST} are kept")])
     row.bring_back()
     return row
-
-
-def sweep() -> None:
-    """Remove those whose time in the bin is over, the row first: nothing names a file that is
-    gone."""
-    for row in long_gone(Taken):
-        key = row.key
-        row.delete()
-        rows.path_of(key).unlink(missing_ok=True)

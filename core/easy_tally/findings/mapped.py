@@ -107,13 +107,17 @@ def map_it(
     stop = progress.stop if progress else None
     try:
         partial = solve(build, replace(wish, partial=True), progress)
-        why = why_not(build, wish.keep)
     except NotDecided as error:
         return _without("impossible", str(error))
+    unfed = partial.unfed if partial else ()
+    try:
+        why = _why(build, why_not(build, wish.keep), unfed)
+    except NotDecided as error:  # what can be fed is laid all the same
+        why = (str(error),)
     if partial is None:  # what stays contradicts itself: nothing can be laid
-        return _without("impossible", *_why(build, why))
+        return _without("impossible", *why)
     ways = _repairs(build, repairs(build, partial, stock, stop, supplies))
-    return answer_of(build, partial, why=_why(build, why, partial.unfed), ways=ways)
+    return answer_of(build, partial, why=why, ways=ways)
 
 
 _NOTHING = "Nothing in this build has a socket that a cable feeds."

@@ -163,7 +163,7 @@ def _adapter_grant(sum_: Sum, b: Beyond, target: Target) -> None:
     elif b.plug.sense is not None:
         code = SENSE_GRANT_W[b.plug.sense, target.version]
     limit = None if code is None else min(code, _LEAD_W * b.leads)
-    sum_._watts(target.draw, limit)
+    sum_.watts(target.draw, limit)
 
 
 def lead_wires(sum_: Sum, beyond: tuple[Beyond, ...]) -> None:

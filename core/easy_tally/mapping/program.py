@@ -105,7 +105,6 @@ class Program:
         self.exprs: dict[GoalId, Any] = {}
         #: How often each column is used in the map found last; None: none is found yet.
         self.values: list[int] | None = None
-        self.bests: list[int] = []
 
     def _count(self, c: Column) -> Any:
         most = (

@@ -4,7 +4,6 @@ from __future__ import annotations
 
 from collections.abc import Callable, Iterable, Iterator
 from dataclasses import dataclass, field
-from typing import Literal
 
 from ..base.errors import NotDecided
 from ..ratings import check_runs
@@ -72,9 +71,6 @@ class Progress:
     tell: Callable[[int, int, Mapping | None], None] = lambda done, of, best: None
     stop: Callable[[], bool] | None = None
     found: list[GoalValue] = field(default_factory=list)
-
-
-Status = Literal["mapped", "impossible", "stopped"]
 
 
 def solve(build: Build, wish: Wish = Wish(), progress: Progress | None = None) -> Mapping | None:

@@ -143,9 +143,10 @@ class Sum:
         limit: float | None = row.grant_w
         if mated == "16pin":
             limit = None if sense is None else SENSE_GRANT_W[sense, target.version]
-        self._watts(target.draw, limit)
+        self.watts(target.draw, limit)
 
-    def _watts(self, draw: Draw, limit: float | None, why: Why = "rating") -> None:
+    def watts(self, draw: Draw, limit: float | None, why: Why = "rating") -> None:
+        """Hold what is drawn at 12 V against watts."""
         load = self.loads(draw).get("v12", NOTHING)
         self.hold(load, limit, RAIL_V["v12"], 1.0, "v12" in draw.missing, why)
 
@@ -193,4 +194,4 @@ class Sum:
             n = float(len(plugs))
             self.hold((n, n, n, n), 1.0, 1.0, 1.0, False, "rule")
         else:
-            self._watts(whole, BY_PLUG_W, "rule")
+            self.watts(whole, BY_PLUG_W, "rule")

@@ -24,6 +24,8 @@ def drops(
     parts: list[Draw],
     ends: list[float],
 ) -> None:
+    """Hold the volts lost at each plug of a cable, and beyond it: `parts` is what flows in the
+    stretch up to each of the `ends` [mm]."""
     mohm = sum_.assume.contact_mohm
     lines = {line for u in uses for line, _, _ in sum_.lines(u.target.draw)} | {GROUND}
     total = sum_.loads(whole)
@@ -37,19 +39,25 @@ def drops(
             lost[line] = None
     before = 0.0
     for end, part in zip(ends, parts, strict=True):
-        flow = sum_.loads(part)
-        for line in lines:
-            wire = _mohm(cable, end - before, line)
-            old = lost[line]
-            if old is not None:
-                load = flow.get(line, NOTHING)
-                lost[line] = None if wire is None else _more(old, load, wire / 1000)
+        _along(sum_, lost, part, cable, end - before)
         for u in uses:
             if u.plug.at_mm == end:
                 here = _behind(sum_, lost, u.target.draw, u.pins)
                 sum_.dropped(here, u.target.draw, bool(whole.missing))
                 _drops_beyond(sum_, u.target.beyond, here, bool(whole.missing))
         before = end
+
+
+def _along(
+    sum_: Sum, lost: dict[Line, Four | None], part: Draw, carrier: Carrier, mm: float
+) -> None:
+    """Add the volts lost on a stretch of wire."""
+    flow = sum_.loads(part)
+    for line, old in lost.items():
+        if old is not None:
+            wire = _mohm(carrier, mm, line)
+            load = flow.get(line, NOTHING)
+            lost[line] = None if wire is None else _more(old, load, wire / 1000)
 
 
 def _behind(
@@ -75,12 +83,8 @@ def _drops_beyond(
     lost, start = dict(before), 0.0
     for end in sorted({b.plug.at_mm for b in beyond}):
         part = together([b.target.draw.share(b.share) for b in beyond if b.plug.at_mm >= end])
-        flow = sum_.loads(part)
-        for line, old in lost.items():
-            wire = 0.0 if beyond[0].is_bay else _mohm(beyond[0].of, end - start, line)
-            if old is not None:
-                load = flow.get(line, NOTHING)
-                lost[line] = None if wire is None else _more(old, load, wire / 1000)
+        if not beyond[0].is_bay:
+            _along(sum_, lost, part, beyond[0].of, end - start)
         for b in beyond:
             if b.plug.at_mm == end:
                 here = _behind(sum_, lost, b.target.draw, b.pins)
@@ -124,8 +128,8 @@ class _Inner(Sum):
 _ENDLESS: Four = (inf, inf, inf, inf)
 
 
-def _more(old: Four, load: Four, ohm: float) -> Four:
-    a, b = old, load
+def _more(a: Four, b: Four, ohm: float) -> Four:
+    """Volts lost so far, and what amperes `b` lose more."""
     return a[0] + b[0] * ohm, a[1] + b[1] * ohm, a[2] + b[2] * ohm, a[3] + b[3] * ohm
 
 

@@ -58,8 +58,10 @@ class Tried:
 
     def __init__(self, build: Build, keep: frozenset[str] = frozenset(), partial: bool = True):
         self.build, self._wish = build, Wish(keep=keep, partial=partial)
-        self.kept = Search(build, self._wish).facts.keep
-        self._searches: dict[frozenset[str], tuple[Search, dict[int, World]]] = {}
+        search = Search(build, self._wish)
+        self.kept = search.facts.keep
+        self._searches: dict[frozenset[str], tuple[Search, dict[int, World]]]
+        self._searches = {self.kept: (search, {})}
 
     @property
     def first(self) -> World:

@@ -10,6 +10,7 @@ from zipfile import ZipFile
 from builds.tests.support import ApiCase
 from django.core.files.uploadedfile import SimpleUploadedFile
 from django.utils import timezone
+from owners.thrown import sweep_files
 from PIL import Image
 
 from bench import photos
@@ -127,10 +128,10 @@ class Photos(ApiCase):
         back = self.client.post(f"{bin_}/{photo}", content_type="application/json").json()
         self.assertEqual(back["steps"][0]["photos"], [photo])
         self.client.delete(f"/api/v1/builds/{self.key}/photos/{photo}")
-        photos.sweep()
+        sweep_files(Photo, photos.path_of)
         self.assertTrue(photos.path_of(photo).exists())
         Photo.every.update(thrown=timezone.now() - timedelta(days=31))
-        photos.sweep()
+        sweep_files(Photo, photos.path_of)
         self.assertFalse(photos.path_of(photo).exists())
         self.assertEqual(self.client.get(bin_).json(), [])
 

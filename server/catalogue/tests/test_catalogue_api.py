@@ -43,6 +43,21 @@ class Saying(ApiCase):
 
 
 class Keeping(ApiCase):
+    def test_others_brought_back_by_another_process_are_not_taken_for_those_before(self) -> None:
+        """Five in a row: the second and third in the bin; then the first and fourth in their
+        place. As many are left, of the same sum of keys, and the last is the same."""
+        for n in range(5):
+            parts.keep(current_owner(), Fan(key="f", name=f"Reed {'abcde'[n]}"))
+        rows = list(OwnPart.objects.order_by("pk"))
+        rows[1].throw()
+        rows[2].throw()
+        self.assertEqual(list(parts.own(current_owner())), ["reed-a", "reed-d", "reed-e"])
+        for n in (1, 2):
+            rows[n].bring_back()
+        for n in (0, 3):
+            rows[n].throw()
+        self.assertEqual(list(parts.own(current_owner())), ["reed-b", "reed-c", "reed-e"])
+
     def test_a_part_of_a_build_becomes_an_entry_of_ones_own(self) -> None:
         """What ties it to the build stays there: count, hub, slot."""
         doc = self.open()["doc"]

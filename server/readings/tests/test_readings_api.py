@@ -12,8 +12,9 @@ from builds.tests.support import ROOT, ApiCase
 from django.core.files.uploadedfile import SimpleUploadedFile
 from django.test import override_settings
 from django.utils import timezone
+from owners.thrown import sweep_files
 
-from readings import rows, sets
+from readings import rows
 from readings.models import Attempt, Reading, Taken
 
 MAPPED = (ROOT / "demo/training/heron.tally.json").read_text(encoding="utf-8")
@@ -127,11 +128,11 @@ class Sets(ReadingsCase):
         self.assertEqual((status, back["samples"]), (200, row["samples"]))
         self.assertEqual(self.call("get", at)[0], 200)
         self.call("delete", at)
-        sets.sweep()
+        sweep_files(Taken, rows.path_of)
         self.assertTrue(rows.path_of(row["key"]).exists())
         long_ago = timezone.now() - timedelta(days=31)
         Taken.every.filter(key=row["key"]).update(thrown=long_ago)
-        sets.sweep()
+        sweep_files(Taken, rows.path_of)
         self.assertFalse(rows.path_of(row["key"]).exists())
         self.assertEqual(self.call("get", bin_)[1], [])
 

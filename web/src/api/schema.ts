@@ -775,7 +775,7 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * In Bin
+         * Parts In Bin
          * @description One's own entries that were thrown away in the last thirty days.
          */
         get: operations["partsInBin"];
@@ -1183,7 +1183,7 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * In Bin
+         * Photos In Bin
          * @description Photos of a build that were thrown away in the last thirty days.
          */
         get: operations["photosInBin"];
@@ -1431,7 +1431,7 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * In Bin
+         * Sets In Bin
          * @description Sets of a build that were thrown away in the last thirty days.
          */
         get: operations["readingsInBin"];
