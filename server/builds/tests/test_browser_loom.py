@@ -99,7 +99,9 @@ class Laying(BrowserCase):
         before = [self._plug_in(page, s) for s in (first, second)]
         lane, plug = before[0].split("/")
         page.locator(f"[data-lane={lane}] [data-plug={plug}]").press("Enter")
-        page.get_by_label("Swap it with the plug that is there").check()
+        swap = page.get_by_label("Swap it with the plug that is there")
+        swap.press("Space")
+        expect(swap).to_be_checked()
         page.locator(f'[data-socket="{second}"]').press("Enter")
         expect(page.get_by_role("heading", name="Sockets")).to_be_visible()
         self.assertEqual([self._plug_in(page, s) for s in (second, first)], before)

@@ -64,7 +64,8 @@ export function SocketList({
         </h2>
         {plug && (
           <div className="mt-1">
-            <p className="text-sm">{offers?.picked}</p>
+            {/* Its line is there before its words: a button that moves under the hand is missed. */}
+            <p className="min-h-[1lh] text-sm">{offers?.picked}</p>
             <div className="mt-1 flex gap-1">
               {feeds && (
                 <Button className="min-h-7 text-sm" onClick={() => void onPark(plug.cable, plug.plug)}>
