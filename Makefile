@@ -59,7 +59,7 @@ lint: $(STAMPS)/python-dev $(STAMPS)/node
 	.venv/bin/ruff check core server tools
 	.venv/bin/ruff format --check core server tools
 	PYTHONPATH=core .venv/bin/lint-imports --no-cache
-	cd server && ../.venv/bin/mypy --config-file ../pyproject.toml ../core/easy_tally config owners catalogue drawer builds bench jobs readings keeping
+	cd server && ../.venv/bin/mypy --config-file ../pyproject.toml ../core/easy_tally config owners catalogue drawer builds bench jobs readings keeping work
 	cd web && npm run --silent types && npm run --silent lint
 
 screenshots: $(STAMPS)/python-dev $(STAMPS)/web $(STAMPS)/chromium

@@ -3,34 +3,17 @@ one is looking at."""
 
 from __future__ import annotations
 
-from typing import Literal, NamedTuple
-
 from drawer import store as drawer
-from easy_tally import Analysis, NotThere
+from easy_tally import Analysis, Build, NotThere
 from easy_tally.catalogue import DrawerThing
-from easy_tally.supplies import Candidate, Offered, compare
-from easy_tally.things import Cable, Supply
+from easy_tally.supplies import Candidate, Kit, ranked
+from easy_tally.things import Cable
 from owners.models import Owner
 
 from catalogue import supplies
 
-Source = Literal["owned", "catalogue", "looked at"]
 #: In front of the key of a thing in the drawer, where a supply is called by a slug.
 OF_DRAWER = "drawer:"
-_NOT = ("too small", "does not fit")
-_ORDER: dict[Source, int] = {"owned": 0, "catalogue": 1, "looked at": 2}
-
-
-class Kit(NamedTuple):
-    """A supply and its cables, by its slug; `builds`: those that it is in."""
-
-    slug: str
-    source: Source
-    supply: Supply
-    cables: tuple[Cable, ...]
-    builds: tuple[str, ...] = ()
-    condition: str = ""
-    lies: str = ""
 
 
 def every(owner: Owner) -> list[Kit]:
@@ -75,14 +58,15 @@ def kit(owner: Owner, slug: str) -> Kit:
     return _owned(thing, next(b for t, b in things if t.key == thing.key), things)
 
 
+def others(owner: Owner, build: Build) -> list[Kit]:
+    """Every supply that a build may take in the place of its own."""
+    now = build.supply
+    return [k for k in every(owner) if now is None or not now.owned or k.supply.owned != now.owned]
+
+
 def judged(owner: Owner, found: Analysis) -> list[Candidate[Kit]]:
-    """Every supply judged for a build: those that do before those that do not, of each what one
-    owns before the catalogue, that before what one is looking at; without the one in the build."""
-    now = found.build.supply
-    kits = [k for k in every(owner) if now is None or not now.owned or k.supply.owned != now.owned]
-    offered = (Offered(k, k.supply, k.cables, new=k.source != "owned") for k in kits)
-    ranked = compare(offered, found.asked)
-    return sorted(ranked, key=lambda c: (c.result.verdict in _NOT, _ORDER[c.of.source]))
+    """Every supply judged for a build, best first; without the one in the build."""
+    return ranked(others(owner, found.build), found.asked)
 
 
 def loose(owner: Owner) -> tuple[Cable, ...]:

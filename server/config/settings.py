@@ -76,7 +76,6 @@ INSTALLED_APPS = [
     "jobs",
     "readings",
     "keeping",
-    "huey.contrib.djhuey",
 ]
 MIDDLEWARE = [
     "config.problems.as_problems",
@@ -136,17 +135,11 @@ DATABASES = {
 }
 #: Tasks run where they are asked for: in tests, and where no worker is started.
 TASKS_AT_ONCE = TESTING or os.environ.get("EASY_TALLY_TASKS") == "at once"
-#: The queue: a file beside the database. With a broker's address it lies there, and workers may
-#: stand on several machines (`pip install redis` for that).
+#: The queue of files to be read, beside the database; that of maps lies there too, or at a broker:
+#: then workers may stand on several machines.
+QUEUE = VAR / "queue.sqlite3"
 BROKER = os.environ.get("EASY_TALLY_BROKER", "")
-HUEY = {
-    "huey_class": "huey.RedisHuey" if BROKER else "huey.SqliteHuey",
-    "name": "easy-tally",
-    "immediate": TASKS_AT_ONCE,
-    **({"url": BROKER} if BROKER else {"filename": str(VAR / "queue.sqlite3")}),
-    "consumer": {"workers": 1, "worker_type": "process", "initial_delay": 0.05, "max_delay": 0.2,
-                 "check_worker_health": True},
-}  # fmt: skip
+WORKERS_AT = "" if TASKS_AT_ONCE else BROKER or str(QUEUE)
 DEFAULT_AUTO_FIELD = "django.db.models.BigAutoField"
 USE_TZ = True
 TIME_ZONE = "UTC"

@@ -2,26 +2,20 @@
 
 from __future__ import annotations
 
-import secrets
 from typing import Any, Literal
 
 from builds import actions
-from config.writing import writing
-from django.conf import settings
-from django.db import transaction
+from builds.models import Build
 from django.http import HttpRequest
-from django.utils import timezone
 from easy_tally import Refused
 from easy_tally.findings import MapAnswer
 from ninja import Router, Schema
 from owners.models import owner_of
 
-from jobs import tasks
-from jobs.models import Feeds, MapJob
+from jobs import maps
+from jobs.models import Feeds
 
 router = Router()
-#: Seconds without a word after which a worker is taken for gone.
-GONE_S = 30
 
 
 class Wish(Schema):
@@ -38,9 +32,16 @@ class MapIn(Wish):
     base_version: int
 
 
+class BusyOut(Schema):
+    """What a worker is busy with, and since when."""
+
+    what: str
+    since: str
+
+
 class MapOut(Schema):
     """A map that is asked for: how far it is, and what came of it. `version` is the build's that it
-    is of; `wish` what was asked for."""
+    is of; `wish` what was asked for. Where it waits for long: why, or on what the workers are."""
 
     state: Literal["none", "waiting", "running", "done", "stopped", "failed"]
     wish: Wish = Wish()
@@ -48,6 +49,8 @@ class MapOut(Schema):
     done: int = 0
     of: int = 0
     error: str = ""
+    waits: str = ""
+    busy: list[BusyOut] = []
     answer: MapAnswer | None = None
 
 
@@ -65,79 +68,53 @@ def map_it(request: HttpRequest, key: str, body: MapIn) -> dict[str, Any]:
     row = actions.find(owner_of(request), key)
     if body.base_version != row.version:
         raise Refused("The build has changed meanwhile; ask again.")
-    token = secrets.token_hex(16)
-    wish = {"what": body.what, "part": body.part}
-    with writing():
-        MapJob.objects.filter(build=row).delete()
-        job = MapJob.objects.create(build=row, token=token, version=row.version, wish=wish)
-    # The worker must find the row: it is asked once the transaction is through.
-    transaction.on_commit(lambda: _send(job.pk, token))
-    return _answer(row.pk)
-
-
-def _send(pk: int, token: str) -> None:
-    tasks.run_map(pk, token)
+    maps.ask(row, body.what, body.part)
+    return _answer(row)
 
 
 @router.get("/builds/{key}/map", response=MapOut, operation_id="mapState")
 def state(request: HttpRequest, key: str) -> dict[str, Any]:
     """How far a map is."""
-    return _answer(actions.find(owner_of(request), key).pk)
+    return _answer(actions.find(owner_of(request), key))
 
 
 @router.delete("/builds/{key}/map", response=MapOut, operation_id="stopMap")
 def stop(request: HttpRequest, key: str) -> dict[str, Any]:
     """Stop a map that is under way, or put its answer away."""
     row = actions.find(owner_of(request), key)
-    job = MapJob.objects.filter(build=row)
-    if job.filter(state__in=("waiting", "running")).update(stop=True):
-        return _answer(row.pk)
-    job.delete()
-    return _answer(row.pk)
+    maps.stop(row)
+    return _answer(row)
 
 
-def _answer(build: int) -> dict[str, Any]:
-    job = MapJob.objects.filter(build_id=build).first()
+def _answer(row: Build) -> dict[str, Any]:
+    found = maps.state(row)
+    job = found.job
     if job is None:
         return {"state": "none"}
-    quiet = (timezone.now() - job.seen).total_seconds()
-    if job.state in ("waiting", "running") and quiet > GONE_S and not settings.TASKS_AT_ONCE:
-        return {
-            "state": "failed", "version": job.version, "wish": job.wish,
-            "error": "The worker that maps does not answer; start Easy Tally again. "
-            "The map is as it was.",
-        }  # fmt: skip
     return {
         "state": job.state, "version": job.version, "wish": job.wish, "done": job.done,
-        "of": job.of, "error": job.error, "answer": job.answer,
+        "of": job.of, "error": job.error, "answer": job.answer, "waits": found.waits,
+        "busy": [{"what": what, "since": since.isoformat()} for what, since in found.busy],
     }  # fmt: skip
 
 
 @router.post("/builds/{key}/feeds", response=list[FeedOut], operation_id="askFeeds")
-def ask_feeds(request: HttpRequest, key: str) -> list[dict[str, Any]]:
+def ask_feeds(request: HttpRequest, key: str) -> list[Feeds]:
     """Which supplies feed all sockets, as far as is known; the rest follows in the background."""
     row = actions.find(owner_of(request), key)
-    pk, version = row.pk, row.version
-    transaction.on_commit(lambda: tasks.feed_candidates(pk, version))
-    return _feeds(pk, version)
+    maps.ask_feeds(row)
+    return maps.feeds(row)
 
 
 @router.post("/builds/{key}/rule-feeds", response=list[FeedOut], operation_id="askRuleFeeds")
-def ask_rule_feeds(request: HttpRequest, key: str) -> list[dict[str, Any]]:
+def ask_rule_feeds(request: HttpRequest, key: str) -> list[Feeds]:
     """The same of each position of the rule for chained graphics plugs, called `rule:position`."""
     row = actions.find(owner_of(request), key)
-    pk, version = row.pk, row.version
-    transaction.on_commit(lambda: tasks.feed_rules(pk, version))
-    return _feeds(pk, version)
+    maps.ask_rules(row)
+    return maps.feeds(row)
 
 
 @router.get("/builds/{key}/feeds", response=list[FeedOut], operation_id="feeds")
-def list_feeds(request: HttpRequest, key: str) -> list[dict[str, Any]]:
+def list_feeds(request: HttpRequest, key: str) -> list[Feeds]:
     """Which supplies feed all sockets, as far as that is known."""
-    row = actions.find(owner_of(request), key)
-    return _feeds(row.pk, row.version)
-
-
-def _feeds(pk: int, version: int) -> list[dict[str, Any]]:
-    rows = Feeds.objects.filter(build_id=pk, version=version)
-    return [{"slug": f.slug, "unfed": f.unfed, "needed": f.needed} for f in rows]
+    return maps.feeds(actions.find(owner_of(request), key))

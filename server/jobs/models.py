@@ -1,4 +1,4 @@
-"""A map that is asked for: one a build. Its row is where worker and page meet."""
+"""A map that is asked for: one a build; and which supplies feed all sockets of one."""
 
 from __future__ import annotations
 
@@ -12,8 +12,10 @@ class MapJob(models.Model):
     id: int
     build_id: int
     build = models.OneToOneField(Build, on_delete=models.CASCADE, related_name="map_job")
-    #: Tells this asking from one before it, whose worker then stops.
+    #: What its job is called where the workers are asked; "" until it was.
     token = models.CharField(max_length=32)
+    #: How often it was given to a worker.
+    tries = models.PositiveIntegerField(default=1)
     version = models.PositiveIntegerField()
     wish = models.JSONField()
     state = models.CharField(max_length=10, default="waiting")
@@ -22,8 +24,6 @@ class MapJob(models.Model):
     stop = models.BooleanField(default=False)
     answer = models.JSONField(null=True)
     error = models.CharField(max_length=300, default="")
-    #: When the worker last said that it is there.
-    seen = models.DateTimeField(auto_now=True)
 
 
 class Feeds(models.Model):

@@ -5,30 +5,32 @@ from bench.models import Photo
 from catalogue.models import OwnPart
 from config.writing import writing
 from huey import crontab
-from huey.contrib.djhuey import db_periodic_task, on_startup
 from owners.thrown import long_gone, sweep_files
-from readings import rows
+from readings import reading, rows
 from readings.models import Taken
 
 from keeping import copies
 
+_HUEY = reading.exchange().huey
 
-@db_periodic_task(crontab(minute="7"))  # type: ignore[untyped-decorator]
+
+@_HUEY.periodic_task(crontab(minute="7"))  # type: ignore[untyped-decorator]
 def daily_copy() -> None:
     """Once an hour, see whether the day's copy is due."""
     copies.daily()
 
 
-@db_periodic_task(crontab(minute="37"))  # type: ignore[untyped-decorator]
+@_HUEY.periodic_task(crontab())  # type: ignore[untyped-decorator]
+def look_after_files() -> None:
+    """Once a minute, take up files whose reader is gone."""
+    reading.look_after_all()
+
+
+@_HUEY.periodic_task(crontab(minute="37"))  # type: ignore[untyped-decorator]
 def sweep() -> None:
-    """Once an hour, let go of what has lain in the bin for thirty days."""
+    """Once an hour, let go of what has lain in the bin for thirty days, and of what kills left."""
     with writing():
         sweep_files(Photo, photos.path_of)
         sweep_files(Taken, rows.path_of)
         long_gone(OwnPart).delete()
-
-
-@on_startup()  # type: ignore[untyped-decorator]
-def hold() -> None:
-    """Nothing is put in the place of what the worker reads."""
-    copies.in_use()
+    reading.sweep()

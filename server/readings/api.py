@@ -2,14 +2,12 @@
 
 from __future__ import annotations
 
-import secrets
 from datetime import UTC, datetime
 from typing import Any
 
 from builds import actions, results
 from builds.models import Build
 from config.writing import writing
-from django.db import transaction
 from django.http import HttpRequest, HttpResponse, StreamingHttpResponse
 from easy_tally import Analysis, BadInput, NotThere
 from easy_tally.base import State
@@ -38,7 +36,7 @@ from ninja import File, Form, Router, Schema, UploadedFile
 from owners.models import owner_of
 from owners.thrown import InBin, in_bin
 
-from readings import rows, sets, streams, tasks
+from readings import reading, rows, sets, streams
 from readings.models import Learnt, Reading, Taken
 
 router = Router()
@@ -129,8 +127,15 @@ class ColumnOut(Schema):
     means: str
 
 
+class BusyOut(Schema):
+    """What the reader is busy with, and since when."""
+
+    what: str
+    since: str
+
+
 class ReadingOut(Schema):
-    """A file that is being read."""
+    """A file that is being read. Where it waits for long: why, or on what its reader is."""
 
     key: str
     state: str
@@ -140,6 +145,8 @@ class ReadingOut(Schema):
     problems: list[dict[str, Any]]
     of_problems: int
     error: str
+    waits: str
+    busy: list[BusyOut]
 
 
 class DrawnOut(Schema):
@@ -322,21 +329,11 @@ def read_file(
 ) -> dict[str, Any]:  # fmt: skip
     """Read a file of readings; how far it is stands in its job."""
     build = actions.find(owner_of(request), key)
-    got = file.size or 0
-    if got > MOST_BYTES:
+    if (file.size or 0) > MOST_BYTES:
         need = f"at most {MOST_BYTES // 1_000_000} MB"
-        raise BadInput([("file", need, f"{got / 1e6:.0f} MB")])
-    tasks.check_size(size, got)
-    job = Reading(
-        build=build, key=secrets.token_hex(12), name=(name or file.name or "file")[:120], of=got,
-        names=_names(request), keep_good=keep_good, version=build.version,
-    )  # fmt: skip
-    with (rows.folder() / f"{job.key}.upload").open("wb") as out:
-        for chunk in file.chunks():
-            out.write(chunk)
-    job.save()
-    pk = job.pk
-    transaction.on_commit(lambda: tasks.read_file(pk))
+        raise BadInput([("file", need, f"{(file.size or 0) / 1e6:.0f} MB")])
+    called = name or file.name or "file"
+    job = reading.take(build, file, _names(request), called, keep_good, size)
     return _job(job.key, build)
 
 
@@ -355,12 +352,13 @@ def stop_file(request: HttpRequest, key: str, job: str) -> dict[str, Any]:
 
 
 def _job(key: str, build: Build) -> dict[str, Any]:
-    job = Reading.objects.filter(build=build, key=key).first()
-    if job is None:
-        raise NotThere("No such file is being read.")
+    found = reading.state(build, key)
+    job = found.job
     return {
         "key": job.key, "state": job.state, "done": job.done, "of": job.of, "taken": job.taken,
         "problems": job.problems, "of_problems": job.of_problems, "error": job.error,
+        "waits": found.waits,
+        "busy": [{"what": w.busy, "since": w.since.isoformat()} for w in found.busy if w.since],
     }  # fmt: skip
 
 

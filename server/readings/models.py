@@ -52,6 +52,8 @@ class Reading(models.Model):
     done = models.BigIntegerField(default=0)
     of = models.BigIntegerField(default=0)
     stop = models.BooleanField(default=False)
+    #: How often it was taken up.
+    tries = models.PositiveIntegerField(default=1)
     taken = models.CharField(max_length=32, default="")
     problems = models.JSONField(default=list)
     of_problems = models.PositiveIntegerField(default=0)

@@ -3,24 +3,48 @@
 from __future__ import annotations
 
 import io
-from datetime import timedelta
+from collections.abc import Iterator
+from contextlib import contextmanager
 from pathlib import Path
 from tempfile import TemporaryDirectory
 from typing import Any
 from unittest.mock import patch
 
-from builds.models import Build
 from builds.tests.support import HERON, ROOT, ApiCase
 from django.core.management import call_command
-from django.test import override_settings
-from django.utils import timezone
 from easy_tally.files import build_file
 from easy_tally.findings import analyse
+from work.exchange import GONE_S, Exchange
+from work.worker import QUEUE, work_on
 
-from jobs import tasks
+from jobs import maps
 from jobs.models import MapJob
 
 CURLEW = (ROOT / "demo/builds/curlew.tally.json").read_text(encoding="utf-8")
+
+
+class Apart(Exchange):
+    """A queue in a file, whose clock goes as it is told."""
+
+    past_s = 0.0
+
+    def pass_s(self, seconds: float) -> None:
+        """Let some seconds pass."""
+        self.past_s += seconds
+
+    def quiet_s(self, of: str, beat: str) -> float:
+        with patch("time.monotonic", return_value=self.past_s):
+            return super().quiet_s(of, beat)
+
+
+@contextmanager
+def workers(case: ApiCase) -> Iterator[Apart]:
+    """Maps are asked of workers that are somewhere else."""
+    with TemporaryDirectory() as folder:
+        at = Apart(f"{folder}/queue.sqlite3", QUEUE)
+        with patch.object(maps, "exchange", return_value=at):
+            yield at
+        at.huey.storage.close()
 
 
 class Maps(ApiCase):
@@ -76,50 +100,141 @@ class Maps(ApiCase):
             (status, found["detail"]), (422, "The build has changed meanwhile; ask again.")
         )
 
-    def test_an_edit_ends_it(self) -> None:
-        built = self.open()
-        row = Build.objects.get(key=built["key"])
-        wish = {"what": "all", "part": ""}
-        job = MapJob.objects.create(build=row, token="t", version=row.version, wish=wish)
-        self.act(built["key"], built["version"], type="change build", changes={"note": "x"})
-        tasks.run_map.call_local(job.pk, "t")
-        job.refresh_from_db()
-        self.assertEqual((job.state, job.answer), ("stopped", None))
+    def test_an_edit_ends_it_and_nothing_is_left_of_it(self) -> None:
+        with workers(self) as at:
+            key, _ = self._asked()
+            token = MapJob.objects.get().token
+            self.act(key, 1, type="change build", changes={"note": "x"})
+            _, found = self.call("get", f"/builds/{key}/map")
+            self.assertEqual((found["state"], found["answer"]), ("stopped", None))
+            self.assertIsNone(at.job(token))
+            work_on(at, token)  # whoever takes it now finds that nobody waits
+            self.assertIsNone(at.answer_of(token))
 
-    def test_a_stop_is_heard_and_one_replaced_writes_nothing(self) -> None:
+    def test_a_stop_is_heard_and_what_is_so_far_is_the_answer(self) -> None:
+        with workers(self) as at:
+            key, _ = self._asked()
+            token = MapJob.objects.get().token
+            at.tell(token, {"done": 1, "of": 11})
+            _, found = self.call("delete", f"/builds/{key}/map")
+            self.assertEqual((found["state"], found["done"]), ("running", 1))
+            self.assertFalse(at.wanted(token))
+            work_on(at, token)
+            _, found = self.call("get", f"/builds/{key}/map")
+            self.assertEqual(found["state"], "stopped")
+            self.call("delete", f"/builds/{key}/map")
+            self.assertEqual(self.call("get", f"/builds/{key}/map")[1]["state"], "none")
+
+    def test_a_stop_of_what_nobody_took_ends_it_at_once(self) -> None:
+        with workers(self):
+            key, _ = self._asked()
+            _, found = self.call("delete", f"/builds/{key}/map")
+            self.assertEqual(found["state"], "stopped")
+
+    def test_one_replaced_is_called_off(self) -> None:
+        with workers(self) as at:
+            key, built = self._asked()
+            first = MapJob.objects.get().token
+            self._ask(key, built["version"])
+            self.assertIsNone(at.job(first))
+            self.assertNotEqual(MapJob.objects.get().token, first)
+
+    def test_whose_worker_is_gone_is_given_to_the_next_and_then_ended(self) -> None:
+        with workers(self) as at:
+            key, _ = self._asked()
+            first = MapJob.objects.get().token
+            at.tell(first, {"done": 2, "of": 11})
+            self.assertEqual(self.call("get", f"/builds/{key}/map")[1]["state"], "running")
+            at.pass_s(GONE_S + 1)
+            self.assertEqual(self.call("get", f"/builds/{key}/map")[1]["state"], "waiting")
+            second = MapJob.objects.get().token
+            # Whoever was cut off, not ended, and comes back is not heard.
+            self.assertFalse(at.wanted(first))
+            work_on(at, first)
+            self.assertIsNone(at.answer_of(first))
+            at.tell(second, {})
+            self.call("get", f"/builds/{key}/map")
+            at.pass_s(GONE_S + 1)
+            _, found = self.call("get", f"/builds/{key}/map")
+            self.assertEqual(found["state"], "failed")
+            self.assertIn("the map is as it was", found["error"])
+
+    def test_one_that_got_lost_in_the_queue_is_sent_again(self) -> None:
+        with workers(self) as at:
+            key, _ = self._asked()
+            at.huey.storage.flush_queue()
+            at.here("w1", "", 0)
+            self.call("get", f"/builds/{key}/map")
+            at.pass_s(GONE_S + 1)
+            at.here("w1", "", 0)
+            self.call("get", f"/builds/{key}/map")
+            self.assertEqual(at.waiting(), 1)
+            at.huey.storage.flush_queue()
+            at.huey.storage.flush_results()  # and one of a queue that was begun anew
+            at.pass_s(GONE_S + 1)
+            at.here("w1", "", 0)
+            with self.captureOnCommitCallbacks(execute=True):
+                self.call("get", f"/builds/{key}/map")
+            self.assertEqual(at.waiting(), 1)
+
+    def test_why_it_waits_is_said(self) -> None:
+        with workers(self) as at:
+            key, _ = self._asked()
+
+            def said() -> tuple[str, list[str]]:
+                _, found = self.call("get", f"/builds/{key}/map")
+                return found["waits"], [b["what"] for b in found["busy"]]
+
+            self.assertEqual(said(), ("", []))
+            at.pass_s(2)
+            at.here("w1", "the map of Curlew", 12)
+            self.assertEqual(said(), ("", ["the map of Curlew"]))
+            at.pass_s(GONE_S + 1)
+            self.assertIn("No worker is there", said()[0])
+            with patch("work.exchange.version", return_value="another"):
+                at.here("w2", "", 0)
+            self.assertIn("of another version", said()[0])
+            at.pass_s(GONE_S + 1)
+            self.assertIn("No worker is there", said()[0])
+
+    def test_answers_that_are_none_are_left_out(self) -> None:
+        for text in ("", "null", '{"state": "done", "answer": {"status": "mapped"}}', "[" * 9999):
+            with self.subTest(text[:40]), workers(self) as at, self.assertLogs("jobs.maps"):
+                key, _ = self._asked()
+                at.answer(MapJob.objects.get(build__key=key).token, text)
+                _, found = self.call("get", f"/builds/{key}/map")
+                self.assertEqual((found["state"], found["answer"]), ("failed", None))
+
+    def test_a_broker_that_is_away_is_told_and_the_map_waits(self) -> None:
+        with workers(self) as at:
+            key, built = self._asked()
+            gone = patch.object(at.huey.storage, "peek_data", side_effect=OSError("no route"))
+            with gone:
+                _, found = self.call("get", f"/builds/{key}/map")
+                self.assertEqual(found["state"], "waiting")
+                self.assertIn("The broker does not answer (no route)", found["waits"])
+            with patch.object(at.huey.storage, "put_data", side_effect=OSError("no route")):
+                self._ask(key, built["version"])
+            _, found = self.call("get", f"/builds/{key}/map")
+            self.assertEqual(found["state"], "failed")
+            self.assertIn("The broker does not answer", found["error"])
+
+    def _ask(self, key: str, version: int) -> None:
+        with self.captureOnCommitCallbacks(execute=True):
+            self.call("post", f"/builds/{key}/map", {"base_version": version})
+
+    def _asked(self) -> tuple[str, Any]:
         built = self.open()
-        row = Build.objects.get(key=built["key"])
-        job = MapJob.objects.create(
-            build=row, token="t", version=row.version, wish={"what": "all", "part": ""}
-        )
-        status, found = self.call("delete", f"/builds/{built['key']}/map")
-        self.assertEqual((status, found["state"]), (200, "waiting"))
-        tasks.run_map.call_local(job.pk, "other")
-        job.refresh_from_db()
-        self.assertEqual(job.state, "waiting")
-        tasks.run_map.call_local(job.pk, "t")
-        job.refresh_from_db()
-        self.assertEqual(job.state, "stopped")
-        self.call("delete", f"/builds/{built['key']}/map")
-        self.assertEqual(self.call("get", f"/builds/{built['key']}/map")[1]["state"], "none")
+        self._ask(built["key"], built["version"])
+        return built["key"], built
 
     def test_a_solver_that_breaks_down_leaves_the_map_and_says_so(self) -> None:
         built = self.open()
-        with patch("jobs.tasks.map_it", side_effect=MemoryError), self.assertLogs("jobs.tasks"):
+        with patch("work.jobs.map_it", side_effect=MemoryError), self.assertLogs("work.jobs"):
             _, found = self.ask(built["key"], built["version"])
         self.assertEqual((found["state"], found["error"]), ("failed", "MemoryError"))
         _, now = self.call("get", f"/builds/{built['key']}")
         self.assertEqual((now["version"], now["doc"]), (built["version"], built["doc"]))
-
-    @override_settings(TASKS_AT_ONCE=False)
-    def test_a_worker_that_is_gone_is_told(self) -> None:
-        built = self.open()
-        row = Build.objects.get(key=built["key"])
-        MapJob.objects.create(build=row, token="t", version=row.version, wish={}, state="running")
-        MapJob.objects.update(seen=timezone.now() - timedelta(minutes=2))
-        _, found = self.call("get", f"/builds/{built['key']}/map")
-        self.assertEqual(found["state"], "failed")
-        self.assertIn("The map is as it was", found["error"])
 
     def test_which_supplies_feed_all_sockets_and_which_rules(self) -> None:
         built = self.open()

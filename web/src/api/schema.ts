@@ -6749,6 +6749,16 @@ export interface components {
             words: string;
         };
         /**
+         * BusyOut
+         * @description What the reader is busy with, and since when.
+         */
+        BusyOut: {
+            /** What */
+            what: string;
+            /** Since */
+            since: string;
+        };
+        /**
          * GoalAnswer
          * @description A goal in words: what it comes to now and with the map, and whether that is proven best.
          */
@@ -6809,7 +6819,7 @@ export interface components {
         /**
          * MapOut
          * @description A map that is asked for: how far it is, and what came of it. `version` is the build's that it
-         *     is of; `wish` what was asked for.
+         *     is of; `wish` what was asked for. Where it waits for long: why, or on what the workers are.
          */
         MapOut: {
             /**
@@ -6844,6 +6854,16 @@ export interface components {
              * @default
              */
             error?: string;
+            /**
+             * Waits
+             * @default
+             */
+            waits?: string;
+            /**
+             * Busy
+             * @default []
+             */
+            busy?: components["schemas"]["BusyOut"][];
             answer?: components["schemas"]["MapAnswer"] | null;
         };
         /**
@@ -7355,7 +7375,7 @@ export interface components {
         };
         /**
          * ReadingOut
-         * @description A file that is being read.
+         * @description A file that is being read. Where it waits for long: why, or on what its reader is.
          */
         ReadingOut: {
             /** Key */
@@ -7376,6 +7396,10 @@ export interface components {
             of_problems: number;
             /** Error */
             error: string;
+            /** Waits */
+            waits: string;
+            /** Busy */
+            busy: components["schemas"]["BusyOut"][];
         };
         /**
          * ChannelFigures

@@ -5,6 +5,7 @@ import { client, reason, take, type Action, type MapAnswer, type MapWish } from 
 import { useBuild, useWrite } from "../../state/build/contexts";
 import { mapQuery } from "../../state/queries";
 import { Button } from "../../ui/button";
+import { Waits } from "../../ui/waits";
 
 /** A map that is asked for: how far it is, what it would change, whether it is proven best; or why
  * there is none, and what would mend that. It is shown on the lanes before it is taken. */
@@ -62,8 +63,11 @@ export function MapPanel({ onClose, onAgain }: { onClose: () => void; onAgain: (
             <p className="text-sm text-ink-soft">
               {data.of
                 ? `${data.done} of ${data.of} goals brought down as far as they go`
-                : "Looking at what fits"}
+                : data.state === "waiting"
+                  ? "Waiting for its turn"
+                  : "Looking at what fits"}
             </p>
+            <Waits waits={data.waits} busy={data.busy} />
           </div>
         )}
         {data?.state === "failed" && <p className="mt-1 text-base text-over">{data.error}</p>}

@@ -5,6 +5,7 @@ import { client, reason, take, type ChannelWords, type ReadingJob, type TakenOut
 import { readingsKey } from "../../state/queries";
 import { Button } from "../../ui/button";
 import { Dialog } from "../../ui/dialog";
+import { Waits } from "../../ui/waits";
 import { ChannelOptions } from "./Channels";
 
 const HEAD = 64_000;
@@ -230,6 +231,7 @@ function Progress({
           </Button>
         </p>
       )}
+      {busy && <Waits waits={data.waits} busy={data.busy} />}
       {data.state === "stopped" && <p>Stopped; nothing of it was kept.</p>}
       {data.state === "failed" && (
         <div role="alert">

@@ -1,0 +1,347 @@
+"""Maps: asked of the workers with all that they need, looked after, and kept once they answer. This
+process alone writes."""
+
+from __future__ import annotations
+
+import logging
+from datetime import datetime
+from functools import lru_cache
+from typing import Any, NamedTuple
+
+from builds import candidates, results
+from builds.models import Build
+from config.writing import writing
+from django.conf import settings
+from django.db import transaction
+from django.utils import timezone
+from drawer import store as drawer
+from easy_tally.files import build_file
+from easy_tally.mapping import InStock
+from easy_tally.things import POSITIONS, Adapter, Cable, Extension
+from owners.models import Owner
+from pydantic import ValidationError
+from work.exchange import Exchange, Unreachable, Worker
+from work.jobs import (
+    ANSWER,
+    UNFED,
+    Answered,
+    FeedsAsked,
+    KitSent,
+    MapAsked,
+    RulesAsked,
+    Stock,
+    Unfed,
+)
+from work.outcomes import Outcome, look, why_it_waits
+from work.worker import QUEUE, work_on
+
+from catalogue import supplies
+from jobs.models import Feeds, MapJob
+
+_log = logging.getLogger(__name__)
+#: How often a job is given to somebody before it is given up.
+TRIES = 2
+#: Supplies that are mapped where no worker is started.
+_AT_ONCE = 4
+#: In front of a position of the rule, where a supply is called by its slug.
+OF_RULE = "rule:"
+_UNDER_WAY = ("waiting", "running")
+_LOST = (
+    "Whoever mapped it was ended, and so was the next who took it up; the map is as it was. "
+    "Ask again."
+)
+
+
+@lru_cache(maxsize=1)
+def exchange() -> Exchange:
+    """Where the workers are asked."""
+    made = Exchange(settings.WORKERS_AT, QUEUE)
+    made.works(lambda token: work_on(made, token))
+    return made
+
+
+class State(NamedTuple):
+    """A map as the page sees it; `waits`: why it does, in a sentence; `busy`: on what its workers
+    are."""
+
+    job: MapJob | None
+    waits: str = ""
+    busy: tuple[tuple[str, datetime], ...] = ()
+
+
+# -- a map -------------------------------------------------------------------------
+
+
+def ask(row: Build, what: str, part: str) -> None:
+    """Ask for a map of a build as it is; one before it is dropped."""
+    asked = MapAsked.model_validate({
+        **_of(row, "the map"), "what": what, "part": part,
+        "stock": [Stock.of(s) for s in stock(row.owner)],
+        "kits": [KitSent.of(k) for k in candidates.others(row.owner, results.current(row))],
+    })  # fmt: skip
+    wish = {"what": what, "part": part}
+    with writing():
+        drop(row)
+        job = MapJob.objects.create(build=row, version=row.version, wish=wish, token="")
+    # Who does it at once answers into the row: it is asked once the transaction is through.
+    transaction.on_commit(lambda: _send(job, asked.model_dump_json()))
+
+
+def _send(job: MapJob, text: str) -> None:
+    try:
+        token = exchange().ask(text)
+    except Unreachable as error:
+        _end(job, "failed", error=str(error))
+        return
+    MapJob.objects.filter(pk=job.pk).update(token=token)
+
+
+def state(row: Build) -> State:
+    """How far a map is; what came of it is kept by this. A build that changed since ends it."""
+    job = MapJob.objects.filter(build=row).first()
+    if job is None or job.state not in _UNDER_WAY or not job.token:
+        return State(job)
+    try:
+        if job.version != row.version:
+            return _stopped(job)
+        found = look(exchange(), job.token)
+        match found.state:
+            case "answered":
+                return _keep(job, found.answer)
+            case "lost" | "forgotten":
+                return _again(job, lost=found.state == "lost")
+            case "running":
+                return _under_way(job, found)
+        if job.stop:
+            return _stopped(job)
+        words, busy = why_it_waits(exchange(), job.token)
+    except Unreachable as error:
+        return State(job, str(error))
+    return State(job, words, _words(busy))
+
+
+def _words(busy: list[Worker]) -> tuple[tuple[str, datetime], ...]:
+    return tuple((w.busy, w.since) for w in busy if w.since)
+
+
+def _under_way(job: MapJob, found: Outcome) -> State:
+    fields: dict[str, Any] = {"state": "running"}
+    for name in ("done", "of"):
+        value = found.told.get(name, 0)
+        fields[name] = value if isinstance(value, int) and 0 <= value < 1_000 else 0
+    if fields != {n: getattr(job, n) for n in fields}:
+        MapJob.objects.filter(pk=job.pk).update(**fields)
+    for name, value in fields.items():
+        setattr(job, name, value)
+    return State(job)
+
+
+def _again(job: MapJob, lost: bool) -> State:
+    """Who works on it is gone: give it to the next; or end it."""
+    if job.stop:
+        return _stopped(job)
+    text = exchange().job(job.token)
+    if text is None:  # the queue was begun anew
+        return _ask_anew(job)
+    if job.tries >= TRIES:
+        exchange().drop(job.token)
+        return _end(job, "failed", error=_LOST)
+    if not lost:
+        exchange().send(job.token)
+        MapJob.objects.filter(pk=job.pk).update(tries=job.tries + 1)
+        return State(job)
+    # By another name: whoever was cut off and comes back finds that nobody waits for it.
+    exchange().drop(job.token)
+    token = exchange().ask(text)
+    fields: dict[str, Any] = {"token": token, "tries": job.tries + 1, "state": "waiting", "done": 0}
+    MapJob.objects.filter(pk=job.pk).update(**fields)
+    job.state = "waiting"
+    return State(job)
+
+
+def _ask_anew(job: MapJob) -> State:
+    row = job.build
+    ask(row, job.wish.get("what", "all"), job.wish.get("part", ""))
+    return State(MapJob.objects.filter(build=row).first())
+
+
+def _keep(job: MapJob, text: str) -> State:
+    exchange().drop(job.token)
+    try:
+        came = Answered.model_validate_json(text)
+        answer = None if came.answer is None else ANSWER.validate_python(came.answer)
+    except ValidationError:
+        _log.warning("A worker's answer was not of the format; it was left out.")
+        return _end(job, "failed", error="The worker’s answer can’t be read; ask again.")
+    kept = None if answer is None else ANSWER.dump_python(answer, mode="json")
+    return _end(job, came.state, error=came.error, answer=kept)
+
+
+def _stopped(job: MapJob) -> State:
+    exchange().drop(job.token)
+    return _end(job, "stopped")
+
+
+def _end(job: MapJob, state_: str, **fields: Any) -> State:
+    MapJob.objects.filter(pk=job.pk).update(state=state_, **fields)
+    job.refresh_from_db()
+    return State(job)
+
+
+def stop(row: Build) -> None:
+    """Stop a map that is under way: what it has so far is its answer; or put its answer away."""
+    job = MapJob.objects.filter(build=row).first()
+    if job is None:
+        return
+    if job.state not in _UNDER_WAY or job.stop:
+        drop(row)
+        return
+    MapJob.objects.filter(pk=job.pk).update(stop=True)
+    try:
+        exchange().stop(job.token)
+    except Unreachable as error:
+        _end(job, "stopped", error=str(error))
+
+
+def drop(row: Build) -> None:
+    """Forget a map, whether it is under way or not."""
+    job = MapJob.objects.filter(build=row).first()
+    if job is None:
+        return
+    job.delete()
+    if job.state in _UNDER_WAY and job.token:
+        try:
+            exchange().drop(job.token)
+        except Unreachable as error:
+            _log.warning("A map that nobody waits for could not be called off: %s", error)
+
+
+def _of(row: Build, what: str) -> dict[str, Any]:
+    build = results.current(row)
+    return {
+        "called": f"{what} of {build.name}"[:200], "document": build_file.write(build),
+        "year": timezone.now().year,
+    }  # fmt: skip
+
+
+def stock(owner: Owner) -> list[InStock]:
+    """What could be had: what lies free in the drawer, then what is sold by itself."""
+    found = []
+    for thing, used in drawer.every(owner):
+        of, free = thing.thing, thing.count - len(used)
+        if (
+            isinstance(of, Cable | Adapter | Extension)
+            and free > 0
+            and thing.condition != "not to be used"
+        ):
+            own = of.model_copy(update={"owned": thing.key})
+            found.append(InStock(thing=own, owned=True, free=free))
+    sold = (e.thing for e in supplies.loose().values())
+    found += [
+        InStock(thing=t, owned=False) for t in sold if isinstance(t, Cable | Adapter | Extension)
+    ]
+    return found
+
+
+# -- which supplies and rules feed all -----------------------------------------------
+
+
+def ask_feeds(row: Build) -> None:
+    """Ask of each supply that may be taken whether it has a whole map; of a few only where no
+    worker is there and somebody waits for it."""
+    if _is_asked(_token(row, "supplies")):
+        return
+    known = set(_feeds(row).values_list("slug", flat=True))
+    kits = [k for k in candidates.every(row.owner) if k.slug not in known]
+    now = {k.slug for k in candidates.others(row.owner, results.current(row))}
+    most = _AT_ONCE if settings.TASKS_AT_ONCE else len(kits)
+    asked = FeedsAsked(
+        **_of(row, "supplies"), kits=[KitSent.of(k) for k in kits if k.slug in now], most=most
+    )
+    _ask_feeds(row, "supplies", asked)
+
+
+def ask_rules(row: Build) -> None:
+    """Ask of each position of the rule for chained graphics plugs what it leaves unfed."""
+    rule = "chained_graphics"
+    positions = [p.value for p in POSITIONS[rule]]
+    _ask_feeds(row, "rules", RulesAsked(**_of(row, "rules"), rule=rule, positions=positions))
+
+
+def _ask_feeds(row: Build, kind: str, asked: FeedsAsked | RulesAsked) -> None:
+    token = _token(row, kind)
+    Feeds.objects.filter(build=row).exclude(version=row.version).delete()
+    text = asked.model_dump_json()
+
+    def send() -> None:
+        try:
+            if not _is_asked(token):
+                exchange().ask(text, token, urgent=False)
+        except Unreachable as error:
+            _log.warning("Which %s feed all could not be asked: %s", kind, error)
+
+    transaction.on_commit(send)
+
+
+def _token(row: Build, kind: str) -> str:
+    """The same in every process that serves, and another once the build changed."""
+    return f"{kind}-{row.key}-{row.version}"
+
+
+def _is_asked(token: str) -> bool:
+    try:
+        return exchange().job(token) is not None
+    except Unreachable:
+        return True
+
+
+def _feeds(row: Build) -> Any:
+    return Feeds.objects.filter(build=row, version=row.version)
+
+
+def feeds(row: Build) -> list[Feeds]:
+    """What is known of them by now; what came since is kept by this."""
+    for kind in ("supplies", "rules"):
+        try:
+            _take_in(row, kind)
+        except Unreachable as error:
+            _log.warning("Which %s feed all can’t be heard: %s", kind, error)
+    return list(_feeds(row))
+
+
+def _take_in(row: Build, kind: str) -> None:
+    token = _token(row, kind)
+    if exchange().job(token) is None:
+        return
+    found = look(exchange(), token)
+    if found.state in ("lost", "forgotten"):
+        exchange().send(token, urgent=False)
+    _remember(row, kind, found)
+    if found.state == "answered":
+        exchange().drop(token)
+
+
+def _remember(row: Build, kind: str, found: Outcome) -> None:
+    told: Any = found.told.get("unfed", {})
+    try:
+        if found.answer:
+            told = Answered.model_validate_json(found.answer).answer or {}
+        unfed: Unfed = UNFED.validate_python(told)
+    except ValidationError:
+        _log.warning("A worker's answer was not of the format; it was left out.")
+        return
+    front = OF_RULE if kind == "rules" else ""
+    known = set(_feeds(row).values_list("slug", flat=True))
+    new = {f"{front}{name}": of for name, of in unfed.items() if f"{front}{name}" not in known}
+    if not new:
+        return
+    with writing():
+        if not Build.objects.filter(pk=row.pk, version=row.version).exists():
+            return
+        Feeds.objects.bulk_create(
+            (
+                Feeds(build=row, version=row.version, slug=slug, unfed=least, needed=of)
+                for slug, (least, of) in new.items()
+            ),
+            ignore_conflicts=True,
+        )

@@ -1,0 +1,276 @@
+"""The jobs that a worker does: their format, which is all that is trusted, and the doing."""
+
+from __future__ import annotations
+
+import logging
+import time
+from collections.abc import Callable, Iterator
+from typing import Annotated, Any, Literal
+
+from easy_tally import Build, EasyTallyError, NotDecided, Wired, analyse
+from easy_tally.editing import ChangeBuild, TakeSupply
+from easy_tally.files import build_file
+from easy_tally.findings import MapAnswer, map_it
+from easy_tally.mapping import InStock, Mapping, OtherSupply, Progress, Stopped, Wish, solve
+from easy_tally.supplies import Kit, Source, ranked
+from easy_tally.things import Adapter, Cable, Extension, Supply
+from pydantic import BaseModel, ConfigDict, Field, TypeAdapter, ValidationError
+
+_log = logging.getLogger(__name__)
+ANSWER: TypeAdapter[MapAnswer] = TypeAdapter(MapAnswer)
+#: Of each supply or position: (sockets left unfed, sockets to be fed).
+Unfed = dict[str, tuple[int, int]]
+UNFED: TypeAdapter[Unfed] = TypeAdapter(Unfed)
+
+
+class _Format(BaseModel):
+    model_config = ConfigDict(extra="forbid", frozen=True)
+
+
+class Stock(_Format):
+    """A thing that could be had: from the drawer, so many, or bought."""
+
+    cable: Cable | None = None
+    adapter: Adapter | None = None
+    extension: Extension | None = None
+    owned: bool
+    free: Annotated[int, Field(ge=0, le=10_000)]
+
+    @classmethod
+    def of(cls, of: InStock) -> Stock:
+        """As it is sent."""
+        kind = type(of.thing).__name__.lower()
+        return cls.model_validate({kind: of.thing, "owned": of.owned, "free": of.free})
+
+    def came(self) -> InStock | None:
+        """As it is worked with."""
+        thing = self.cable or self.adapter or self.extension
+        return InStock(thing=thing, owned=self.owned, free=self.free) if thing else None
+
+
+class KitSent(_Format):
+    """A supply with its cables; `elsewhere`: it is in another build."""
+
+    slug: Annotated[str, Field(max_length=200)]
+    source: Source
+    supply: Supply
+    cables: Annotated[tuple[Cable, ...], Field(max_length=1000)]
+    elsewhere: bool = False
+
+    @classmethod
+    def of(cls, kit: Kit) -> KitSent:
+        """As it is sent."""
+        return cls(
+            slug=kit.slug, source=kit.source, supply=kit.supply, cables=kit.cables,
+            elsewhere=kit.source == "owned" and bool(kit.builds),
+        )  # fmt: skip
+
+    def came(self) -> Kit:
+        """As it is worked with."""
+        return Kit(self.slug, self.source, self.supply, self.cables)
+
+
+class _Job(_Format):
+    #: What it is called where somebody waits behind it.
+    called: Annotated[str, Field(max_length=200)]
+    #: The build, as its file.
+    document: Annotated[str, Field(max_length=8_000_000)]
+    year: Annotated[int, Field(ge=2000, le=9999)]
+
+
+class MapAsked(_Job):
+    """A map: what is wished, what could be had, supplies that could be taken."""
+
+    kind: Literal["map"] = "map"
+    what: Literal["all", "rest", "part", "least"]
+    part: Annotated[str, Field(max_length=100)] = ""
+    stock: Annotated[list[Stock], Field(max_length=2000)] = []
+    kits: Annotated[list[KitSent], Field(max_length=2000)] = []
+
+
+class FeedsAsked(_Job):
+    """How many sockets each of some supplies leaves unfed, by its slug; the best `most` of them."""
+
+    kind: Literal["feeds"] = "feeds"
+    kits: Annotated[list[KitSent], Field(max_length=2000)]
+    most: Annotated[int, Field(ge=0, le=2000)] = 2000
+
+
+class RulesAsked(_Job):
+    """How many sockets each of some positions of a house rule leaves unfed."""
+
+    kind: Literal["rules"] = "rules"
+    rule: Annotated[str, Field(max_length=60)]
+    positions: Annotated[list[str], Field(max_length=60)]
+
+
+Asked = MapAsked | FeedsAsked | RulesAsked
+_ASKED: TypeAdapter[Asked] = TypeAdapter(Annotated[Asked, Field(discriminator="kind")])
+
+
+class Answered(_Format):
+    """What came of a job. `stopped`: it was asked to end before it had anything."""
+
+    state: Literal["done", "stopped", "failed"]
+    error: Annotated[str, Field(max_length=300)] = ""
+    answer: Any = None
+
+
+class Aside(Exception):
+    """A job goes back into the queue: somebody waits for another."""
+
+
+class Desk:
+    """One job as who works on it sees it: says how far it is, and hears when to end."""
+
+    #: Seconds between two looks, so that looking costs nothing.
+    LOOK_S = 0.2
+
+    def __init__(
+        self, tell: Callable[[dict[str, Any]], None], wanted: Callable[[], bool],
+        others_wait: Callable[[], bool] = lambda: False, unfed: Unfed | None = None,
+    ) -> None:  # fmt: skip
+        self._tell, self._wanted, self._others_wait = tell, wanted, others_wait
+        self._looked, self.off = 0.0, False
+        self.said: dict[str, Any] = {"done": 0, "of": 0}
+        #: What was found before it was put aside.
+        self.unfed: Unfed = unfed or {}
+
+    def tell(self, **what: Any) -> None:
+        """Say how far it is."""
+        self.said = self.said | what
+        self._tell(self.said)
+
+    def stop(self) -> bool:
+        """Whether to end."""
+        now = time.monotonic()
+        if not self.off and now - self._looked > self.LOOK_S:
+            self._looked, self.off = now, not self._wanted()
+        return self.off
+
+    def make_way(self) -> None:
+        """Let others go first, who wait. Raises Aside."""
+        if self._others_wait():
+            raise Aside
+
+
+def read(text: str) -> Asked | None:
+    """A job that came; None where it is not of the format."""
+    try:
+        return _ASKED.validate_json(text)
+    except ValidationError:
+        return None
+
+
+def do(asked: Asked, desk: Desk) -> Answered:
+    """Do a job; whatever breaks, the answer says so."""
+    try:
+        build = build_file.read(asked.document)
+        match asked:
+            case MapAsked():
+                answer = _map(build, asked, desk)
+                state = "stopped" if desk.off and answer.status == "impossible" else "done"
+                return Answered.model_validate(
+                    {"state": state, "answer": ANSWER.dump_python(answer, mode="json")}
+                )
+            case FeedsAsked():
+                _feeds(build, asked, desk)
+            case RulesAsked():
+                _rules(build, asked, desk)
+        return Answered(state="stopped" if desk.off else "done", answer=desk.unfed)
+    except Stopped:
+        return Answered(state="stopped")
+    except Aside:
+        raise
+    except Exception as error:  # noqa: BLE001 - whatever broke, who asked is told
+        known = isinstance(error, EasyTallyError)
+        if not known:
+            _log.exception("a job broke down")
+        said = str(error) if known else type(error).__name__
+        return Answered(state="failed", error=said[:300])
+
+
+def _map(build: Build, asked: MapAsked, desk: Desk) -> MapAnswer:
+    def tell(done: int, of: int, best: Mapping | None) -> None:
+        desk.tell(done=done, of=of)
+
+    stock = [s for s in (x.came() for x in asked.stock) if s]
+    progress = Progress(tell=tell, stop=desk.stop)
+    return map_it(build, wish_of(build, asked), stock, progress, _others(build, asked))
+
+
+def wish_of(build: Build, asked: MapAsked) -> Wish:
+    """What was asked, in the core's terms: all anew, the rest beside what is there, one part's
+    sockets, or as little change as may be."""
+    there = frozenset(r.cable for r in build.runs if r.connections)
+    match asked.what:
+        case "rest":
+            return Wish(keep=there)
+        case "part":
+            wired = Wired(build)
+            of = {r for r, i in wired.inputs.items() if i.at.part == asked.part}
+            return Wish(keep=there, only=frozenset(of | set(wired.feeds)))
+        case "least":
+            return Wish(prefer=True)
+    return Wish()
+
+
+def _others(build: Build, asked: MapAsked) -> Iterator[OtherSupply]:
+    """Supplies that would do by every other check, best first; judged only where they are
+    wanted."""
+    free = [k.came() for k in asked.kits if not k.elsewhere]
+    for c in ranked(free, analyse(build, asked.year).asked):
+        if c.result.verdict in ("right size", "too big"):
+            owned = c.of.source == "owned"
+            yield OtherSupply(supply=c.supply, cables=c.of.cables, owned=owned)
+
+
+def _feeds(build: Build, asked: FeedsAsked, desk: Desk) -> None:
+    kits = ranked([k.came() for k in asked.kits], analyse(build, asked.year).asked)
+    bare = build.model_copy(update={"runs": (), "cables": (), "supply": None})
+    _each(
+        desk,
+        {
+            c.of.slug: TakeSupply(supply=c.supply, cables=c.of.cables, release=True)
+            for c in kits[: asked.most]
+        },
+        bare,
+        asked.year,
+    )
+
+
+def _rules(build: Build, asked: RulesAsked, desk: Desk) -> None:
+    bare = build.model_copy(update={"runs": ()})
+    edits = {p: ChangeBuild(house_rules={asked.rule: p}) for p in asked.positions}
+    _each(desk, edits, bare, asked.year)
+
+
+def _each(
+    desk: Desk, edits: dict[str, TakeSupply] | dict[str, ChangeBuild], bare: Build, year: int
+) -> None:
+    """Tell of each edit what a map leaves unfed after it, as soon as it is known. Raises Aside."""
+    for i, (name, edit) in enumerate(edits.items(), 1):
+        if name in desk.unfed:
+            continue
+        if desk.stop():
+            return
+        desk.make_way()
+        try:
+            found = unfed(edit.apply(bare), year)
+        except EasyTallyError:
+            found = None
+        if found is not None:
+            desk.unfed = {**desk.unfed, name: found}
+        desk.tell(done=i, of=len(edits), unfed=desk.unfed)
+
+
+def unfed(build: Build, year: int) -> tuple[int, int] | None:
+    """(inputs left unfed, inputs to be fed); None where it is not decided."""
+    try:
+        found = solve(build) or solve(build, Wish(partial=True))
+    except NotDecided:
+        return None
+    if found is not None and not found.whole and not found.goals[0].proven:
+        return None
+    needed = len(analyse(build, year).needed)
+    return (len(found.unfed) if found else needed), needed
