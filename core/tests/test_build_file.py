@@ -146,7 +146,10 @@ class BadFiles(unittest.TestCase):
         self.assertEqual(_problem('{"version":\n ' + "9" * 4301 + "}")[0], "line 2, column 2")
         for half in (r"\ud800", r"\udc00x", "\ud800", r"\ud83d\ude00\ude00"):
             where, need, _ = _problem('{"name": "' + half + '"}')
-            self.assertEqual((where.split(",")[0], need), ("line 1", "whole characters"))
+            self.assertEqual(
+                (where.split(",")[0], need),
+                ("name", "text: letters, digits, signs, tabs and line feeds"),
+            )
         self.assertEqual(_problem(r'{"name": "\ud83d\ude00 \\ud800"}')[0], "format")
 
     def test_a_million_of_anything_is_one_problem(self) -> None:

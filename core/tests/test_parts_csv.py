@@ -5,6 +5,7 @@ from __future__ import annotations
 import unittest
 from pathlib import Path
 
+from easy_tally.base import without_odd
 from easy_tally.base.errors import BadFile
 from easy_tally.catalogue.entries import CatalogueEntry
 from easy_tally.entry import parse
@@ -131,7 +132,7 @@ class Spreadsheets(unittest.TestCase):
     @given(st.text(alphabet="=+-@\t\r'ab 1", max_size=8))
     def test_harmless_and_back(self, cell: str) -> None:
         made = harmless(cell)
-        self.assertEqual(exact(made), cell)
+        self.assertEqual(exact(made), without_odd(cell))
         self.assertFalse(made.startswith(("=", "+", "-", "@", "\t", "\r")))
 
     def test_an_entry_with_such_a_name(self) -> None:

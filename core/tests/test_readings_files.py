@@ -175,12 +175,14 @@ class ThereAndBack(unittest.TestCase):
 
     def test_lines_of_the_protocol(self) -> None:
         r = Readings(
-            times=np.array([0.0, 0.5]), columns={WALL: np.array([100.0, np.nan])}, began="2026"
+            times=np.array([0.0, 0.5]),
+            columns={WALL: np.array([100.0, np.nan])},
+            began="2026-11-30T20:15:00",
         )
         first, *rest = lines(r)
         channels, began, simulated = read_first(first)
         self.assertFalse(simulated)
-        self.assertEqual((channels, began), ((WALL,), "2026"))
+        self.assertEqual((channels, began), ((WALL,), "2026-11-30T20:15:00"))
         self.assertEqual([read_line(x, channels) for x in rest], [(0.0, {WALL: 100.0}), (0.5, {})])
 
     def test_what_is_simulated_stays_so_wherever_it_goes(self) -> None:

@@ -237,8 +237,12 @@ def add_photo(
     if photo.size is not None and photo.size > photos.MOST_BYTES:
         got = f"{photo.size / 1e6:.1f} MB"
         raise BadInput([("photo", f"a photo of at most {photos.MOST_BYTES / 1e6:.0f} MB", got)])
-    kept, width, height = photos.keep(photo.read())
-    Photo.objects.create(build=row, key=kept, step=step[:200], width=width, height=height)
+    kept, width, height = photos.keep(photo)
+    try:
+        Photo.objects.create(build=row, key=kept, step=step[:200], width=width, height=height)
+    except BaseException:
+        photos.path_of(kept).unlink(missing_ok=True)
+        raise
     return _answer(row)
 
 

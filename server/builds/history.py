@@ -11,8 +11,8 @@ from typing import Any
 from config.writing import writing
 from django.db import connection
 from django.utils.dateparse import parse_datetime
-from easy_tally import BadFile
-from easy_tally.base import problems_of
+from easy_tally import BadFile, BadInput, Build
+from easy_tally.base import problems_of, read_json
 from easy_tally.files import build_file, to_text
 from ninja import Schema
 from owners.incoming import incoming
@@ -24,6 +24,8 @@ from builds import actions, models, results, store
 FORMAT = "easy-tally-history"
 #: Changes of a history, and characters of its file, at the most.
 MOST_CHANGES, MOST_CHARACTERS = 20_000, 7_000_000
+#: Values in it in all: each is some characters.
+MOST_VALUES = 1_000_000
 #: Changes that are written in one turn.
 _AT_ONCE = 300
 _ENTITY = r"^(build|supply|(part|cable|run):[a-z0-9][a-z0-9-]{0,39})$"
@@ -84,17 +86,17 @@ def take(owner: Owner, text: str) -> models.Build:
     if len(text) > MOST_CHARACTERS:
         raise BadFile([("file", f"at most {MOST_CHARACTERS:,} characters", f"{len(text):,}")])
     try:
-        found = _File.model_validate(json.loads(text))
-    except (ValueError, RecursionError) as error:
-        if isinstance(error, ValidationError):
-            raise BadFile(problems_of(error)) from error
-        raise BadFile([("file", "a history of a build", str(error)[:80])]) from error
+        found = _File.model_validate(read_json(text, "file", MOST_VALUES))
+    except ValidationError as error:
+        raise BadFile(problems_of(error)) from error
+    except BadInput as error:
+        raise BadFile(error.problems) from error
     if found.format != FORMAT or found.head > len(found.changes):
         raise BadFile([("head", "no more changes in force than there are", str(found.head))])
     # A build that came from elsewhere has nothing of this drawer.
     build = build_file.read(json.dumps(_own_less(found.build)))
     changes = [_own_less(c.model_dump()) for c in found.changes]
-    _follow(store.entities(build), changes, found.head)
+    _follow(build, changes, found.head)
     actions.prepare(owner, build)
     with incoming() as held:
         row = actions.create(held, build)
@@ -146,22 +148,44 @@ def _own_less(value: Any) -> Any:
     return [_own_less(x) for x in value] if isinstance(value, list) else value
 
 
-def _follow(now: dict[str, Any], changes: list[dict[str, Any]], head: int) -> None:
+def _follow(now: Build, changes: list[dict[str, Any]], head: int) -> None:
     """Go from the build as it is back to its beginning and forth to the last change. Raises BadFile
-    where a change does not fit what stands there."""
-    state = dict(now)
+    where a change does not fit what stands there, or leads to what is no build."""
+    states = _States(now)
     for i in range(head, 0, -1):
-        _step(state, changes[i - 1]["images"], i, "after", "before")
-    state = dict(now)
+        states.step(changes[i - 1]["images"], i, "after", "before")
+    states = _States(now)
     for i in range(head + 1, len(changes) + 1):
-        _step(state, changes[i - 1]["images"], i, "before", "after")
+        states.step(changes[i - 1]["images"], i, "before", "after")
 
 
-def _step(
-    state: dict[str, Any], images: list[dict[str, Any]], i: int, have: str, then: str
-) -> None:
-    for t in images:
-        if state.get(t["entity"]) != t[have]:
-            got = f"{t['entity']} is something else"
-            raise BadFile([(f"changes.{i}", "a change that fits the ones beside it", got)])
-        state[t["entity"]] = t[then]
+def _called(entity: str, image: Any, i: int) -> Any:
+    """An image, which is called what its entity says. Raises BadFile."""
+    kind, _, key = entity.partition(":")
+    of = {"part": "key", "cable": "key", "run": "cable"}.get(kind)
+    if of and image is not None and image.get(of) != key:
+        raise BadFile([(f"changes.{i}", f"{entity}, as its change calls it", str(image.get(of)))])
+    return image
+
+
+class _States:
+    """A build as it was or will be, step by step. What a step does not touch was read before and is
+    not read again."""
+
+    def __init__(self, now: Build) -> None:
+        self.build = now
+        self.images: dict[str, Any] = dict(store.entities(now))
+
+    def step(self, images: list[dict[str, Any]], i: int, have: str, then: str) -> None:
+        """Go over one change. Raises BadFile."""
+        for t in images:
+            if self.images.get(t["entity"]) != t[have]:
+                got = f"{t['entity']} is something else"
+                raise BadFile([(f"changes.{i}", "a change that fits the ones beside it", got)])
+            self.images[t["entity"]] = _called(t["entity"], t[then], i)
+        try:
+            self.build = store.with_entities(self.build, {t["entity"]: t[then] for t in images})
+        except ValidationError as error:
+            field, required, got = problems_of(error)[0]
+            where = f"changes.{i}: {field}" if field else f"changes.{i}"
+            raise BadFile([(where, required, got)]) from error

@@ -195,6 +195,29 @@ def with_images(row: models.Build, build: Build, touched: list[Touched]) -> Buil
         raise Unreadable(f"It can’t be read: {_short(error)}.") from error
 
 
+def with_entities(build: Build, changed: dict[str, Image | None]) -> Build:
+    """A build with other images of some entities, None: without them; what comes is last in its
+    list. Raises ValidationError where that is no build."""
+    fields: dict[str, Any] = {name: getattr(build, name) for name in Build.model_fields}
+    lists: dict[str, dict[str, Any]] = {
+        "part": {p.key: p for p in build.parts}, "cable": {c.key: c for c in build.cables},
+        "run": {r.cable: r for r in build.runs},
+    }  # fmt: skip
+    for name, image in changed.items():
+        kind, _, key = name.partition(":")
+        if kind == "build":
+            fields |= image or {}
+        elif kind == "supply":
+            fields["supply"] = image
+        elif image is None:
+            lists[kind].pop(key, None)
+        else:
+            lists[kind][key] = image
+    for kind, of in lists.items():
+        fields[f"{kind}s"] = tuple(of.values())
+    return Build.model_validate(fields)
+
+
 def _listed(table: Any, row: models.Build, things: Any, touched: dict[str, Touched]) -> Any:
     """Parts or cables with what was touched, in the order of their places."""
     found = _after({x.key: x for x in things}, touched)

@@ -8,11 +8,12 @@ from builds.collisions import StaleEdit
 from builds.routes import router
 from builds.store import Unreadable
 from catalogue.api import router as catalogue_router
-from django.core.exceptions import RequestDataTooBig
+from django.core.exceptions import BadRequest, RequestDataTooBig, SuspiciousOperation
 from django.http import HttpRequest, HttpResponse
 from drawer.api import router as drawer_router
 from drawer.store import InUse
 from easy_tally import BadInput, EasyTallyError, NotThere, Refused, WouldRelease
+from easy_tally.base.errors import NoJson
 from jobs.api import router as jobs_router
 from ninja import NinjaAPI
 from ninja.errors import HttpError
@@ -22,7 +23,8 @@ from owners.models import Owner, current_owner
 from readings.api import router as readings_router
 from readings.trainer_api import router as trainer_router
 
-from config.problems import broke_down, described, of_status, problem
+from config.api_formats import FiniteRenderer, PlainParser
+from config.problems import Busy, broke_down, described, of_status, problem
 
 
 class LocalOwner(APIKeyCookie):
@@ -46,6 +48,8 @@ api = _Described(
     version="1",
     auth=LocalOwner(),
     docs_url=None,
+    parser=PlainParser(),
+    renderer=FiniteRenderer(),
     description="Builds, their edits and their computed results. Errors are problem+json.",
 )
 api.add_router("", router)
@@ -108,6 +112,17 @@ def _too_large(request: HttpRequest, error: RequestDataTooBig) -> HttpResponse:
     return of_status(413)
 
 
+@api.exception_handler(Busy)
+def _busy(request: HttpRequest, error: Busy) -> HttpResponse:
+    return problem(503, "busy", "Busy", str(error))
+
+
+@api.exception_handler(BadRequest)
+@api.exception_handler(SuspiciousOperation)
+def _bad_form(request: HttpRequest, error: Exception) -> HttpResponse:
+    return of_status(400)
+
+
 @api.exception_handler(Exception)
 def _broke_down(request: HttpRequest, error: Exception) -> HttpResponse:
     return broke_down(request, error)
@@ -116,6 +131,12 @@ def _broke_down(request: HttpRequest, error: Exception) -> HttpResponse:
 @api.exception_handler(HttpError)
 def _http_error(request: HttpRequest, error: HttpError) -> HttpResponse:
     """What ninja finds before a route is asked: a body that is no JSON, no token for writing."""
+    if isinstance(error.__cause__, NoJson):
+        return problem(400, "unreadable", "That can't be read", str(error.__cause__))
+    if isinstance(error.__cause__, BadInput):
+        return _domain_error(request, error.__cause__)
+    if isinstance(error.__cause__, RequestDataTooBig):
+        return of_status(413)
     return of_status(error.status_code)
 
 

@@ -12,9 +12,9 @@ from collections.abc import Callable
 from typing import Any
 
 from django.conf import settings
-from django.core.exceptions import RequestDataTooBig
+from django.core.exceptions import BadRequest, RequestDataTooBig, SuspiciousOperation
 from django.db import DatabaseError
-from django.http import HttpRequest, HttpResponse, HttpResponseBase
+from django.http import HttpRequest, HttpResponse, HttpResponseBase, UnreadablePostError
 
 Handler = Callable[[HttpRequest], HttpResponseBase]
 API = "/api/"
@@ -64,6 +64,10 @@ _ERRNO = {
     errno.EACCES: "read-only", errno.EPERM: "read-only", errno.EIO: "disk-failed",
 }  # fmt: skip
 _FAULT = "It could not be worked out, so nothing was changed. It is a fault of Easy Tally."
+
+
+class Busy(Exception):
+    """As much of it goes on at once as may; the message says what to do."""
 
 
 def problem(status: int, kind: str, title: str, detail: str, **more: Any) -> HttpResponse:
@@ -139,6 +143,8 @@ def caught(get_response: Handler) -> Handler:
             return None
         if isinstance(error, RequestDataTooBig):
             return of_status(413)
+        if isinstance(error, BadRequest | SuspiciousOperation | UnreadablePostError):
+            return of_status(400)
         return broke_down(request, error)
 
     middleware.process_exception = process_exception  # type: ignore[attr-defined]

@@ -2,8 +2,8 @@
 
 from __future__ import annotations
 
-from datetime import UTC, datetime
-from typing import Any
+from datetime import datetime
+from typing import Annotated, Any
 
 from builds import actions, results
 from builds.models import Build
@@ -35,6 +35,7 @@ from easy_tally.simulate import FAULT_KINDS, FAULT_WORDS, Fault, Running, Scene,
 from ninja import File, Form, Router, Schema, UploadedFile
 from owners.models import owner_of
 from owners.thrown import InBin, in_bin
+from pydantic import Field
 
 from readings import reading, rows, sets, streams
 from readings.models import Learnt, Reading, Taken
@@ -42,6 +43,12 @@ from readings.models import Learnt, Reading, Taken
 router = Router()
 #: Bytes of a file at the most; buckets of a picture; channels drawn at once.
 MOST_BYTES, MOST_BUCKETS, MOST_DRAWN = 400_000_000, 3000, 24
+
+
+#: What is said of a set: bounded before anything is made of it.
+_Text = Annotated[str, Field(max_length=200)]
+#: A time asked for in an address [s].
+Seconds = Annotated[float, Field(allow_inf_nan=False)]
 
 
 class TakenOut(Schema):
@@ -79,8 +86,8 @@ class ReadingsOut(Schema):
 class TypedIn(Schema):
     """Figures read off, each of a channel in a state."""
 
-    name: str = ""
-    rows: list[tuple[str, State, float]]
+    name: _Text = ""
+    rows: list[tuple[_Text, State, float]]
 
 
 class SimulateIn(Schema):
@@ -90,20 +97,20 @@ class SimulateIn(Schema):
     states: list[tuple[State, float]] = [("idle", 30.0), ("everyday", 60.0), ("full", 120.0)]
     rate_hz: float = 10.0
     seed: int = 1
-    fault: str = ""
-    at: str = ""
+    fault: _Text = ""
+    at: _Text = ""
 
 
 class StreamIn(Schema):
     """Instruments on a local socket, or simulated ones that are started for it."""
 
-    address: str = ""
+    address: _Text = ""
     simulated: bool = False
-    name: str = ""
+    name: _Text = ""
     speed: float = 1.0
     seed: int = 1
-    fault: str = ""
-    at: str = ""
+    fault: _Text = ""
+    at: _Text = ""
 
 
 class NamedIn(Schema):
@@ -174,15 +181,20 @@ def _find(request: HttpRequest, key: str, of: str) -> Taken:
     return sets.find(actions.find(owner_of(request), key), of)
 
 
+def _find_shown(request: HttpRequest, key: str, of: str) -> Taken:
+    return sets.find_shown(actions.find(owner_of(request), key), of)
+
+
 def _out(row: Taken, a: Analysis) -> dict[str, Any]:
     state, said = row.state, row.said
-    if streams.gone(row):
-        state, said = "broken off", "Easy Tally was stopped meanwhile; what had come is kept"
+    shown = sets.can_be_shown(row)
+    if not shown:
+        state, said = "damaged", "It holds numbers that do not end; it can only be thrown away"
     return {
         "key": row.key, "name": row.name, "source": row.source, "state": state, "said": said,
         "channels": channel_words(a, [parse(c) for c in row.channels]), "samples": row.samples,
-        "seconds": rows.seconds(row), "began": row.began, "at": row.at.isoformat(),
-        "problems": row.problems,
+        "seconds": rows.seconds(row) if shown else 0.0, "began": row.began,
+        "at": row.at.isoformat(), "problems": row.problems,
     }  # fmt: skip
 
 
@@ -191,6 +203,7 @@ def list_readings(request: HttpRequest, key: str) -> dict[str, Any]:
     """The sets of a build, and what can be measured of it."""
     build = actions.find(owner_of(request), key)
     a = results.analysis(build)
+    streams.end_gone()
     faults = [
         {
             "kind": k, "words": FAULT_WORDS[k],
@@ -231,8 +244,9 @@ def simulate(request: HttpRequest, key: str, body: SimulateIn) -> dict[str, Any]
     build = actions.find(owner_of(request), key)
     a = results.analysis(build)
     whole = sum(s for _, s in body.states) * body.rate_hz
-    if not (body.states and 0 < whole <= 60_000 and 0.1 <= body.rate_hz <= 1000):
-        need = "1 to 60,000 samples, 0.1 to 1000 a second"
+    lasting = 1 <= len(body.states) <= 100 and all(s > 0 for _, s in body.states)
+    if not (lasting and 0 < whole <= 60_000 and 0.1 <= body.rate_hz <= 1000):
+        need = "1 to 100 states, 1 to 60,000 samples, 0.1 to 1000 a second"
         raise BadInput([("states", need, f"{whole:,.0f} at {body.rate_hz:g} a second")])
     if not a.wired.live:
         raise BadInput([("build", "a build with something plugged in", "none that is")])
@@ -266,6 +280,7 @@ def hear_stream(request: HttpRequest, key: str, body: StreamIn) -> dict[str, Any
     if body.simulated:
         if body.fault:
             _fault(a, body.fault, body.at)
+        streams.room_for_one()
         address = streams.simulated(build, body.speed, body.seed, body.fault, body.at)
         name = body.name or "simulated instruments, live"
     return _out(streams.start(build, address, name), a)
@@ -276,8 +291,7 @@ def stop_stream(request: HttpRequest, key: str, of: str) -> dict[str, Any]:
     """End a stream; what came is kept."""
     row = _find(request, key, of)
     Taken.objects.filter(pk=row.pk).update(stop=True)
-    if streams.gone(row):
-        Taken.objects.filter(pk=row.pk).update(state="broken off")
+    streams.end_gone()
     return _out(_find(request, key, of), results.analysis(row.build))
 
 
@@ -400,14 +414,14 @@ def bring_back(request: HttpRequest, key: str, of: str) -> dict[str, Any]:
 @router.get("/builds/{key}/readings/{of}/held", response=HeldAnswer, operation_id="heldReadings")
 def get_held(request: HttpRequest, key: str, of: str) -> HeldAnswer:
     """A set held against its build."""
-    row = _find(request, key, of)
+    row = _find_shown(request, key, of)
     return answer(results.analysis(row.build), sets.held(row))
 
 
 @router.put("/builds/{key}/readings/{of}/named", response=HeldAnswer, operation_id="nameStates")
 def name_states(request: HttpRequest, key: str, of: str, body: list[NamedIn]) -> HeldAnswer:
     """Name the states of a set; none: they are recognised."""
-    row = _find(request, key, of)
+    row = _find_shown(request, key, of)
     sets.call(row, [Named(from_s=n.from_s, to_s=n.to_s, state=n.state) for n in body[:200]])
     return answer(results.analysis(row.build), sets.held(row))
 
@@ -434,23 +448,30 @@ def series_of(
 
 @router.get("/builds/{key}/readings/{of}/series", response=list[DrawnOut], operation_id="series")
 def series(
-    request: HttpRequest, key: str, of: str, channels: str, from_s: float = 0,
-    to_s: float = 1e12, buckets: int = 1000,
+    request: HttpRequest, key: str, of: str, channels: str, from_s: Seconds = 0,
+    to_s: Seconds = 1e12, buckets: int = 1000,
 ) -> list[dict[str, Any]]:  # fmt: skip
     """Some channels between two times, so that no peak is lost."""
-    return series_of(rows.load(_find(request, key, of)), channels, from_s, to_s, buckets)
+    return series_of(rows.load(_find_shown(request, key, of)), channels, from_s, to_s, buckets)
 
 
 @router.get("/builds/{key}/readings/{of}/settled", response=list[SettledOut],
             operation_id="settledFigures")  # fmt: skip
 def get_settled(request: HttpRequest, key: str, of: str) -> list[dict[str, Any]]:
     """The figures that a set settles."""
-    row = _find(request, key, of)
+    row = _find_shown(request, key, of)
     a = results.analysis(row.build)
-    day = row.began[:10] or f"{row.at:%Y-%m-%d}"
-    day = f"{datetime.fromisoformat(day).replace(tzinfo=UTC):%-d %b %Y}"
+    day = f"{_began(row):%-d %b %Y}"
     simulated = row.source == "simulated"
     return [_settled(a, x) for x in settle(a, sets.held(row), day, simulated)]
+
+
+def _began(row: Taken) -> datetime:
+    """When a set began; of one that does not say: when it was taken."""
+    try:
+        return datetime.fromisoformat(row.began)
+    except ValueError:
+        return row.at
 
 
 def _settled(a: Analysis, x: Settled) -> dict[str, Any]:
@@ -468,7 +489,7 @@ def _settled(a: Analysis, x: Settled) -> dict[str, Any]:
 @router.get("/builds/{key}/readings/{of}/file.csv", operation_id="readingsFile")
 def as_csv(request: HttpRequest, key: str, of: str) -> StreamingHttpResponse:
     """A set as CSV."""
-    r = rows.load(_find(request, key, of))
+    r = rows.load(_find_shown(request, key, of))
     response = StreamingHttpResponse(readings_csv.write(r), content_type="text/csv; charset=utf-8")
     name = "simulated-readings.csv" if r.simulated else "readings.csv"
     response["Content-Disposition"] = f'attachment; filename="{name}"'
@@ -477,10 +498,15 @@ def as_csv(request: HttpRequest, key: str, of: str) -> StreamingHttpResponse:
 
 @router.get("/builds/{key}/readings/{of}/picture.svg", operation_id="readingsPicture")
 def as_svg(
-    request: HttpRequest, key: str, of: str, channels: str, from_s: float = 0, to_s: float = 1e12
+    request: HttpRequest,
+    key: str,
+    of: str,
+    channels: str,
+    from_s: Seconds = 0,
+    to_s: Seconds = 1e12,
 ) -> HttpResponse:
     """Some channels between two times as SVG."""
-    row = _find(request, key, of)
+    row = _find_shown(request, key, of)
     r, held = rows.load(row), sets.held(row)
     last = float(r.times[-1]) if r.samples else 0.0
     text = readings_svg.write(

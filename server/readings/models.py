@@ -32,6 +32,8 @@ class Taken(Thrown):
     seen = models.DateTimeField(auto_now=True)
     stop = models.BooleanField(default=False)
     version = models.PositiveIntegerField()
+    #: Whether every number of it is known to end; sets of earlier versions were not looked over.
+    looked_over = models.BooleanField(default=False)
 
     class Meta:
         ordering = ("-at", "-pk")

@@ -4,6 +4,7 @@ are added at the end; a row that is not whole is not read."""
 from __future__ import annotations
 
 from pathlib import Path
+from typing import BinaryIO
 
 from django.conf import settings
 from easy_tally.base import np
@@ -27,8 +28,19 @@ def path_of(key: str) -> Path:
 def keep(key: str, r: Readings) -> None:
     """Write a whole set; it is there in full or not at all."""
     part = path_of(key).with_suffix(".part")
-    np.column_stack([r.times, *r.columns.values()]).astype("<f8").tofile(part)
-    part.replace(path_of(key))
+    try:
+        with part.open("wb") as out:
+            append(out, np.column_stack([r.times, *r.columns.values()]))
+        part.replace(path_of(key))
+    except BaseException:
+        part.unlink(missing_ok=True)
+        raise
+
+
+def append(out: BinaryIO, rows: Floats) -> None:
+    """Write rows behind those that are there. Raises OSError, which tells of a full disk."""
+    out.write(np.ascontiguousarray(rows, dtype="<f8").data)
+    out.flush()
 
 
 def load(row: Taken) -> Readings:

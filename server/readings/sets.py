@@ -12,15 +12,19 @@ from builds import results
 from builds.models import Build
 from config.writing import writing
 from django.utils import timezone
-from easy_tally import BadInput, NotThere
+from easy_tally import BadInput, NotThere, Refused
 from easy_tally.readings import Held, Named, Readings, hold
 from owners.thrown import in_bin
 
 from readings import rows
 from readings.models import Taken
 
-#: Sets of a build at the most.
-MOST = 200
+#: Sets of a build at the most; seconds of one, which is a year and more.
+MOST, MOST_S = 200, 4e7
+_NOT_SHOWN = (
+    "These readings hold numbers that do not end, or times that do not rise: an earlier version "
+    "took them. They can only be thrown away."
+)
 _held: OrderedDict[tuple[Any, ...], Held] = OrderedDict()
 _lock = Lock()
 
@@ -30,6 +34,7 @@ def make(build: Build, name: str, source: str, r: Readings, **more: Any) -> Take
     for good where its readings say so. Raises BadInput."""
     if Taken.objects.filter(build=build).count() >= MOST:
         raise BadInput([("readings", f"at most {MOST} sets of a build", f"{MOST} are kept")])
+    r.look_over()
     key = secrets.token_hex(12)
     rows.keep(key, r)
     source = "simulated" if r.simulated else source
@@ -37,7 +42,7 @@ def make(build: Build, name: str, source: str, r: Readings, **more: Any) -> Take
         row: Taken = Taken.objects.create(
             build=build, key=key, name=name[:120] or source, source=source, samples=r.samples,
             channels=[str(c) for c in r.columns], named=rows.as_named(r.named), began=r.began,
-            version=build.version, **more,
+            version=build.version, looked_over=True, **more,
         )  # fmt: skip
         record(row)
     return row
@@ -62,6 +67,27 @@ def find(build: Build, key: str) -> Taken:
     return row
 
 
+def find_shown(build: Build, key: str) -> Taken:
+    """A set of a build that can be shown. Raises NotThere, Refused."""
+    row = find(build, key)
+    if not can_be_shown(row):
+        raise Refused(_NOT_SHOWN)
+    return row
+
+
+def can_be_shown(row: Taken) -> bool:
+    """Whether every number of a set ends and its times rise, as of all that were looked over before
+    they were kept."""
+    if row.looked_over:
+        return True
+    try:
+        rows.load(row).look_over()
+    except (BadInput, OSError):
+        return False
+    Taken.every.filter(pk=row.pk).update(looked_over=True)
+    return True
+
+
 def held(row: Taken) -> Held:
     """A set as held against its build as it is; kept for as long as neither changes."""
     r = rows.load(row)
@@ -81,7 +107,7 @@ def call(row: Taken, named: list[Named]) -> None:
     """Name spans of a set. Raises BadInput."""
     last = -1.0
     for i, n in enumerate(named):
-        if not (n.from_s >= 0 and n.to_s > n.from_s):
+        if not 0 <= n.from_s < n.to_s < MOST_S:
             got = f"{n.from_s:g} to {n.to_s:g} s"
             raise BadInput([(f"named.{i}", "a span of some seconds, from the first on", got)])
         if n.from_s < last:

@@ -10,6 +10,7 @@ import sys
 import tempfile
 import threading
 import time
+from datetime import timedelta
 from pathlib import Path
 
 from builds import results
@@ -33,6 +34,9 @@ HOSTS = ("127.0.0.1", "localhost", "::1")
 SILENT_S, WRITE_S, MOST, STREAMS = 10.0, 0.4, 5_000_000, 4
 #: Lines that can't be read, after which a stream is no stream of ours.
 _BAD = 100
+#: Bytes of a line at the most; seconds that instruments have to start in.
+_LINE, _STARTS_S = 1_000_000, 15.0
+_STARTING = threading.Lock()
 
 
 def start(build: Build, address: str, name: str) -> Taken:
@@ -41,8 +45,7 @@ def start(build: Build, address: str, name: str) -> Taken:
     if host not in HOSTS or not port.isdecimal() or not 0 < int(port) < 65536:
         need = "an address of this machine, as 127.0.0.1:9100"
         raise BadInput([("address", need, address[:60])])
-    if Taken.objects.filter(state="coming").count() >= STREAMS:
-        raise BadInput([("address", f"at most {STREAMS} streams at once", "one more")])
+    room_for_one()
     try:
         at = socket.create_connection((host, int(port)), timeout=3)
     except OSError as error:
@@ -62,22 +65,36 @@ def start(build: Build, address: str, name: str) -> Taken:
         times=np.empty(0), columns={c: np.empty(0) for c in channels}, began=began,
         simulated=simulated,
     )  # fmt: skip
-    row = sets.make(build, name, "stream", empty, state="coming")
+    with _STARTING:  # several that began at once: no more than may be
+        try:
+            room_for_one()
+            row = sets.make(build, name, "stream", empty, state="coming")
+        except BaseException:
+            at.close()
+            raise
     thread = threading.Thread(target=_run, args=(row, reader, channels), daemon=True)
     thread.start()
     return row
+
+
+def room_for_one() -> None:
+    """Raises BadInput where as many streams come in as may."""
+    end_gone()
+    if Taken.objects.filter(state="coming").count() >= STREAMS:
+        raise BadInput([("address", f"at most {STREAMS} streams at once", "one more")])
 
 
 class _Lines:
     """Lines off a socket, without more of one than a line may have."""
 
     def __init__(self, at: socket.socket) -> None:
-        self.at, self.rest, self.over = at, b"", False
+        self.at, self.rest, self.over, self.too_long = at, b"", False, False
 
     def next(self, until: float) -> str | None:
         """The next line; None: nothing until then, or the end."""
         while b"\n" not in self.rest:
-            if self.over or time.monotonic() > until or len(self.rest) > 1_000_000:
+            self.too_long = len(self.rest) > _LINE
+            if self.over or time.monotonic() > until or self.too_long:
                 return None
             try:
                 more = self.at.recv(65536)
@@ -95,6 +112,8 @@ def _run(row: Taken, reader: _Lines, channels: tuple[Channel, ...]) -> None:
     said = "The worker that heard it broke down"
     try:
         said = _hear(row, reader, channels)
+    except OSError as error:
+        said = f"It could not be kept ({error.strerror}); what had come before is"
     except Exception:  # noqa: BLE001 - the set says that it broke off, and keeps what came
         _log.exception("a stream broke down")
     finally:
@@ -108,7 +127,7 @@ def _hear(row: Taken, reader: _Lines, channels: tuple[Channel, ...]) -> str:
     """Add rows until the stream ends; gives why it ended, nothing where it was asked to."""
     bad, last_t, count, written = 0, -np.inf, 0, time.monotonic()
     block: list[list[float]] = []
-    with rows.path_of(row.key).open("ab") as out:
+    with rows.path_of(row.key).open("ab", buffering=0) as out:
         while True:
             line = reader.next(time.monotonic() + SILENT_S)
             if line is not None:
@@ -120,19 +139,21 @@ def _hear(row: Taken, reader: _Lines, channels: tuple[Channel, ...]) -> str:
                     if t > last_t:
                         last_t = t
                         block.append([t, *(values.get(c, np.nan) for c in channels)])
-            if line is None or time.monotonic() - written > WRITE_S or len(block) > 5000:
-                np.array(block, dtype="<f8").tofile(out)
-                out.flush()
+            ends = line is None or bad > _BAD or count + len(block) > MOST
+            if ends or time.monotonic() - written > WRITE_S or len(block) > 5000:
+                rows.append(out, np.array(block, dtype="<f8"))
                 count, block, written = count + len(block), [], time.monotonic()
                 Taken.every.filter(pk=row.pk).update(samples=count, seen=timezone.now())
                 if not Taken.objects.filter(pk=row.pk, stop=False).exists():
                     return ""
             if line is None:
                 left = f"; {bad} lines could not be read" if bad else ""
+                if reader.too_long:
+                    return "A line came that is longer than a megabyte"
                 if reader.over:
                     return f"The instruments ended the stream{left}" if bad else ""
                 return f"Nothing came for {SILENT_S:g} s{left}"
-            if bad > _BAD or count > MOST:
+            if ends:
                 return f"{bad} lines could not be read" if bad > _BAD else "It is full"
 
 
@@ -152,18 +173,27 @@ def simulated(build: Build, speed: float, seed: int, fault: str, at: str) -> str
         cwd=settings.ROOT / "core", env={"PYTHONPATH": str(settings.ROOT / "core"), "PATH": ""},
     )  # fmt: skip
     assert process.stdout is not None
+    late = threading.Timer(_STARTS_S, process.kill)
+    late.start()
     said = process.stdout.readline()
+    late.cancel()
     file.unlink(missing_ok=True)
     file.parent.rmdir()
     if not said.startswith("port "):
+        process.kill()
         error = process.stderr.read() if process.stderr else ""
         process.wait()
-        raise BadInput([("instruments", "a build that can be simulated", error[:200].strip())])
+        got = error[-200:].strip() or f"nothing within {_STARTS_S:g} s"
+        raise BadInput([("instruments", "a build that can be simulated", got)])
     threading.Thread(target=process.wait, daemon=True).start()
     return f"127.0.0.1:{int(said.split()[1])}"
 
 
-def gone(row: Taken) -> bool:
-    """Whether a stream that should run has no thread any more: after a kill, say."""
-    quiet = (timezone.now() - row.seen).total_seconds()
-    return row.state == "coming" and quiet > SILENT_S + 5
+def end_gone() -> None:
+    """End the streams that should run and have no thread any more: after a kill, say. They make
+    room for others."""
+    quiet = timezone.now() - timedelta(seconds=SILENT_S + 5)
+    gone = Taken.every.filter(state="coming", seen__lt=quiet)
+    if gone.exists():
+        said = "Easy Tally was stopped meanwhile; what had come is kept"
+        gone.update(state="broken off", said=said)

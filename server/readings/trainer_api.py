@@ -14,7 +14,7 @@ from ninja import Router, Schema
 from owners.models import owner_of
 
 from readings import trainer
-from readings.api import DrawnOut, series_of
+from readings.api import DrawnOut, Seconds, series_of
 from readings.models import Attempt
 
 router = Router()
@@ -127,7 +127,7 @@ def play(request: HttpRequest, number: int, build: str = "", seed: int = 1) -> d
 @router.get("/trainer/{number}/series", response=list[DrawnOut], operation_id="exerciseSeries")
 def series(
     request: HttpRequest, number: int, channels: str, build: str = "", seed: int = 1,
-    from_s: float = 0, to_s: float = 1e12, buckets: int = 1000,
+    from_s: Seconds = 0, to_s: Seconds = 1e12, buckets: int = 1000,
 ) -> list[dict[str, Any]]:  # fmt: skip
     """Some channels of an exercise between two times."""
     r = _play(request, number, build, seed).readings

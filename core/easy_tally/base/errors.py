@@ -2,7 +2,8 @@
 
 EasyTallyError
 ├── BadInput          a value that can't be taken: field, what is required, what was got
-│   └── BadFile       the same for a whole file: also says which place in it
+│   ├── BadFile       the same for a whole file: also says which place in it
+│   └── NoJson        what should be JSON is none
 ├── Refused           a move that is never allowed: the reason, with its numbers
 ├── WouldRelease      an edit that would unplug something: names it, wants consent
 ├── NotDecided        a search that stopped at a bound of its own: nothing is proven
@@ -29,6 +30,10 @@ class BadInput(EasyTallyError):
 
 class BadFile(BadInput):
     """A file that can't be read; nothing of it has been taken."""
+
+
+class NoJson(BadInput):
+    """What should be JSON is none: where it ceases to be."""
 
 
 class Refused(EasyTallyError):

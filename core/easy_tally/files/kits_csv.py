@@ -19,7 +19,7 @@ from ..entry.kits.supplies import supply_of
 from ..entry.lexer import quoted
 from ..things.cables import Cable
 from ..things.case import Case
-from .cells import exact, harmless
+from .cells import exact, harmless, rows_of
 
 MOST_CHARACTERS = 2_000_000
 MOST_ROWS = 2_000
@@ -63,20 +63,17 @@ class Sheet(Generic[_T]):
 
 
 def _rows(text: str, columns: Sequence[str]) -> Iterator[tuple[int, dict[str, str]]]:
-    if len(text) > MOST_CHARACTERS:
-        raise BadFile([("file", f"at most {MOST_CHARACTERS:,} characters", f"{len(text):,}")])
-    text = text.removeprefix("\ufeff")
-    head = text.split("\n", 1)[0]
-    mark = ";" if head.count(";") > head.count(",") else ","
-    reader = csv.reader(io.StringIO(text, newline=""), delimiter=mark, strict=True)
+    reader = rows_of(text, MOST_CHARACTERS)
     try:
         names = next(reader, None)
         if names is None or set(names) - set(columns) or len(set(names)) < len(names):
             raise BadFile([("line 1", f"columns of {', '.join(columns)}, each once",
                             ", ".join(names or ["an empty file"])[:80])])  # fmt: skip
         for n, values in enumerate(reader):
-            if n >= MOST_ROWS or len(values) > len(names):
-                need = f"at most {MOST_ROWS} rows of {len(names)} cells"
+            if n >= MOST_ROWS:
+                raise BadFile([("file", f"at most {MOST_ROWS:,} rows", "more")])
+            if len(values) > len(names):
+                need = f"at most {len(names)} cells, as in line 1"
                 raise BadFile([(f"line {reader.line_num}", need, f"{len(values)} cells")])
             cells = dict.fromkeys(columns, "") | dict(zip(names, values, strict=False))
             if any(v.strip() for v in values):

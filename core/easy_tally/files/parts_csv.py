@@ -24,7 +24,7 @@ from ..entry.lexer import NUMBER, QUOTED, quoted
 from ..entry.printer import figure_word, kind_word, more_said, sockets_said
 from ..entry.words import FIGURES, KINDS, Named, figures_of
 from ..things.parts import Part
-from .cells import exact, harmless
+from .cells import exact, harmless, rows_of
 
 MOST_CHARACTERS = 2_000_000
 MOST_ROWS = 5_000
@@ -141,14 +141,7 @@ def _usual_key(words: str) -> str | None:
 
 def read(text: str) -> tuple[Row, ...]:
     """Every row of a file. Raises BadFile where the file as a whole can't be read."""
-    if len(text) > MOST_CHARACTERS:
-        raise BadFile([("file", f"at most {MOST_CHARACTERS:,} characters", f"{len(text):,}")])
-    text = text.removeprefix("\ufeff")
-    head = text.split("\n", 1)[0]
-    reader = csv.reader(
-        io.StringIO(text, newline=""), delimiter=";" if head.count(";") > head.count(",") else ",",
-        strict=True,
-    )  # fmt: skip
+    reader = rows_of(text, MOST_CHARACTERS)
     rows: list[Row] = []
     columns: list[str] | None = None
     seen: dict[str, int] = {}

@@ -209,7 +209,7 @@ class _Reader:
 
     def _rising(self, rows: Floats, number: int) -> Floats | None:
         times = rows[:, 0]
-        if len(times) and (times[0] <= self.last_t or (np.diff(times) <= 0).any()):
+        if len(times) and not (times[0] > self.last_t and (np.diff(times) > 0).all()):
             return None
         return rows
 
@@ -244,7 +244,7 @@ class _Reader:
         columns = self.shape.columns
         if len(cells) != len(columns):
             raise ValueError(f"{len(cells)} cells where the head has {len(columns)}")
-        row = [self.clock(cells[self.time_at])]
+        row = [_finite(self.clock(cells[self.time_at]), columns[self.time_at].head)]
         row += [self._value(cells[i], c, columns[i]) for i, c in self.wanted]
         if self.state_at is not None:
             self._mark(row[0], cells[self.state_at].strip().lower())
@@ -270,7 +270,7 @@ class _Reader:
                 raise ValueError(
                     f"{column.head}: {cell.strip()[:30]!r} in a column of {c.unit.upper()}"
                 )
-        value = (float(found[1]) + offset) * factor
+        value = _finite((float(found[1]) + offset) * factor, column.head)
         if value < 0 and c.unit in ("w", "a"):
             raise ValueError(
                 f"{column.head}: {value:g} is below nothing: a clamp the wrong way round?"
@@ -307,6 +307,12 @@ class _Reader:
                 span = Named(from_s=max(0.0, at - first), to_s=float(last[-1]), state=words[word])
                 found.append(span)
         return tuple(found)
+
+
+def _finite(value: float, head: str) -> float:
+    if not np.isfinite(value):
+        raise ValueError(f"{head}: {value:g} is no number that ends")
+    return value
 
 
 def write(r: Readings, channels: Iterable[Channel] | None = None) -> Iterator[str]:

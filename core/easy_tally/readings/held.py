@@ -7,6 +7,7 @@ from dataclasses import dataclass, replace
 from typing import TYPE_CHECKING, TypeAlias
 
 from ..base.arrays import np
+from ..base.errors import BadInput
 from ..base.units import State
 from .channels import Channel
 
@@ -42,6 +43,15 @@ class Readings:
     def samples(self) -> int:
         """How many rows there are."""
         return len(self.times)
+
+    def look_over(self) -> None:
+        """See that no number of it is without end. Raises BadInput: whatever brings readings asks
+        this before they are kept."""
+        if not np.isfinite(self.times).all() or (np.diff(self.times) <= 0).any():
+            raise BadInput([("times", "numbers that end and rise", "others")])
+        for channel, column in self.columns.items():
+            if np.isinf(column).any():
+                raise BadInput([(str(channel), "numbers that end", "one that does not")])
 
     def rows(self, from_s: float, to_s: float) -> slice:
         """The rows of a span of time, both ends included."""

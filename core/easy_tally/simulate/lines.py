@@ -13,6 +13,7 @@ from __future__ import annotations
 import json
 import math
 from collections.abc import Iterator
+from datetime import datetime
 from typing import NamedTuple
 
 from ..base.errors import BadInput
@@ -56,8 +57,21 @@ def read_first(line: str) -> First:
         raise BadInput([("line 1", need, line[:80])])
     if not 1 <= len(channels) <= 200:
         raise BadInput([("line 1", "1 to 200 channels", str(len(channels)))])
-    began = str(found.get("began") or "")[:40]
-    return First(tuple(parse(str(x)) for x in channels), began, bool(found.get("simulated")))
+    several = tuple(parse(str(x)) for x in channels)
+    if len(set(several)) < len(several):
+        raise BadInput([("line 1", "each channel once", "one of them twice")])
+    return First(several, moment(found.get("began")), bool(found.get("simulated")))
+
+
+def moment(said: object) -> str:
+    """A moment in ISO form, as it was said; nothing said is nothing known. Raises BadInput for what
+    is none."""
+    text = "" if said is None else str(said)
+    try:
+        return text and datetime.fromisoformat(text).isoformat(timespec="seconds")
+    except ValueError as error:
+        need = "when it began, as 2026-11-30T20:15:00, or nothing"
+        raise BadInput([("began", need, text[:40])]) from error
 
 
 def read_line(line: str, channels: tuple[Channel, ...]) -> tuple[float, dict[Channel, float]]:

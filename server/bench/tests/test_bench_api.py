@@ -2,9 +2,13 @@
 
 from __future__ import annotations
 
+import errno
 import io
 from datetime import timedelta
+from pathlib import Path
+from threading import BoundedSemaphore
 from typing import Any
+from unittest.mock import patch
 from zipfile import ZipFile
 
 from builds.tests.support import ApiCase
@@ -12,6 +16,7 @@ from django.core.files.uploadedfile import SimpleUploadedFile
 from django.utils import timezone
 from owners.thrown import sweep_files
 from PIL import Image
+from PIL.PngImagePlugin import PngInfo
 
 from bench import photos
 from bench.models import Entry, Photo
@@ -135,10 +140,101 @@ class Photos(ApiCase):
         self.assertFalse(photos.path_of(photo).exists())
         self.assertEqual(self.client.get(bin_).json(), [])
 
+    def _kept(self) -> bytes:
+        photo = Photo.objects.order_by("pk").last()
+        assert photo is not None
+        return photos.path_of(photo.key).read_bytes()
+
+    def test_pixels_alone_are_kept(self) -> None:
+        """A comment, text, XMP with a place, a script behind the picture, notes that are broken."""
+        place = PngInfo()
+        place.add_text("comment", "53.07 N")
+        place.add_text("xmp", "53.07 N")
+        place.add_itxt("XML:com.adobe.xmp", "<x>53.07 N</x>")
+        plain = Image.new("RGB", (40, 30), "teal")
+        for options in (
+            {"format": "JPEG", "comment": b"53.07 N"}, {"format": "PNG", "pnginfo": place},
+            {"format": "JPEG", "exif": b"Exif\0\0MM\0*\0\0\0\x08\xff\xff53.07 N"},
+            {"format": "WEBP", "xmp": b"53.07 N"}, {"format": "JPEG", "xmp": b"53.07 N"},
+        ):  # fmt: skip
+            out = io.BytesIO()
+            plain.save(out, **options)
+            answer = self.send(out.getvalue() + b"<script>53.07 N</script>")
+            self.assertEqual(answer.status_code, 200, answer.content)
+            kept = self._kept()
+            self.assertNotIn(b"53.07", kept)
+            with Image.open(io.BytesIO(kept)) as again:
+                self.assertEqual((again.size, "comment" in again.info), ((40, 30), False))
+        archive = self.client.get(f"/api/v1/builds/{self.key}/record.zip").content
+        with ZipFile(io.BytesIO(archive)) as packed:
+            for name in packed.namelist():
+                self.assertNotIn(b"53.07", packed.read(name))
+
+    def test_what_an_earlier_version_kept_is_made_bare(self) -> None:
+        self.send(self._picture())
+        photo = Photo.objects.get()
+        before = self._kept()
+        photos.make_bare(photo.key)
+        self.assertEqual(self._kept(), before)  # nothing to take away
+        out = io.BytesIO()
+        exif = Image.Exif()
+        exif[0x010F] = "Invented"
+        Image.new("RGB", (40, 30), "teal").save(out, "JPEG", comment=b"53.07 N", exif=exif)
+        photos.path_of(photo.key).write_bytes(out.getvalue())
+        photos.make_bare(photo.key)
+        self.assertNotIn(b"53.07", self._kept())
+        self.assertNotIn(b"Invented", self._kept())
+        for content in (b"", b"no picture", out.getvalue()[:200]):
+            photos.path_of(photo.key).write_bytes(content)
+            photos.make_bare(photo.key)
+            self.assertEqual(self._kept(), content)
+
+    def test_pixels_are_bounded_before_they_are_decoded(self) -> None:
+        for kind, options in (
+            ("progressive JPEG", {"format": "JPEG", "progressive": True}),
+            ("PNG", {"format": "PNG"}), ("WebP", {"format": "WEBP"}), ("JPEG", {"format": "JPEG"}),
+        ):  # fmt: skip
+            out = io.BytesIO()
+            Image.new("RGB", (90, 70), "teal").save(out, **options)
+            most = dict.fromkeys(photos.MOST_PIXELS, 6_000)
+            with patch.object(photos, "MOST_PIXELS", most):
+                answer = self.send(out.getvalue())
+            self.assertEqual(answer.status_code, 422)
+            self.assertIn(f"megapixels of a {kind}", answer.json()["problems"][0]["required"])
+
+    def test_one_at_a_time_and_not_too_many_wait(self) -> None:
+        with patch.object(photos, "_WAITING", BoundedSemaphore(1)) as waiting:
+            waiting.acquire()
+            answer = self.send(self._picture())
+        self.assertEqual(
+            (answer.status_code, "in a moment" in answer.json()["detail"]), (503, True)
+        )
+
+    def test_a_full_disk_keeps_nothing_of_it(self) -> None:
+        full = OSError(errno.ENOSPC, "No space left on device")
+        before = sorted(photos.folder().iterdir())
+        with patch.object(Path, "write_bytes", side_effect=full), self.assertLogs("easy_tally"):
+            self.assertEqual(self.send(self._picture()).status_code, 507)
+        with (
+            patch.object(Photo.objects, "create", side_effect=full), self.assertLogs("easy_tally"),
+        ):  # fmt: skip
+            self.assertEqual(self.send(self._picture()).status_code, 507)
+        self.assertEqual(sorted(photos.folder().iterdir()), before)
+
+    def test_a_name_without_end(self) -> None:
+        photo = SimpleUploadedFile("a" * 5000 + ".jpg", self._picture(), content_type="image/jpeg")
+        fields = {"step": "s" * 5000, "photo": photo}
+        answer = self.client.post(f"/api/v1/builds/{self.key}/photos", fields)
+        self.assertEqual(answer.status_code, 200)
+        fields = {"step": "safe\x07", "photo": SimpleUploadedFile("a.jpg", self._picture())}
+        answer = self.client.post(f"/api/v1/builds/{self.key}/photos", fields)
+        self.assertEqual(answer.status_code, 422)
+
     def test_no_picture_and_too_large(self) -> None:
         for content, said in (
             (b"not a picture", "JPEG, PNG or WebP"),
             (b"x" * 12_000_001, "12 MB"),
+            (self._picture()[:300], "JPEG, PNG or WebP"),
         ):
             answer = self.send(content)
             self.assertEqual(answer.status_code, 422)

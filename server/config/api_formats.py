@@ -1,0 +1,46 @@
+"""How the interface reads and writes JSON and forms: plain text and numbers that end, both ways."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from typing import Any
+
+from django.http import HttpRequest
+from django.utils.datastructures import MultiValueDict
+from easy_tally.base import plain, read_json
+from easy_tally.base.errors import NoJson
+from ninja.parser import Parser
+from ninja.renderers import JSONRenderer
+
+#: Values of a body at the most: a build with its history has as many as its characters allow.
+_MOST_VALUES = 150_000
+
+
+class PlainParser(Parser):
+    """Refuses, by the one rule of the core, what is no text and no number."""
+
+    def parse_body(self, request: HttpRequest) -> dict[str, Any]:
+        """The JSON of a body. Raises BadInput."""
+        try:
+            text = request.body.decode("utf-8")
+        except UnicodeDecodeError as error:
+            raise NoJson([("body", "UTF-8", f"a byte at {error.start:,} that is none")]) from error
+        found: dict[str, Any] = read_json(text, "body", _MOST_VALUES)
+        return found
+
+    def parse_querydict(
+        self, data: MultiValueDict[str, Any], list_fields: list[str], request: HttpRequest
+    ) -> dict[str, Any]:
+        """The fields of a form or an address. Raises BadInput."""
+        found = super().parse_querydict(data, list_fields, request)
+        for name, value in found.items():
+            for text in value if isinstance(value, list) else [value]:
+                if isinstance(text, str):
+                    plain(text, name)
+        return found
+
+
+class FiniteRenderer(JSONRenderer):
+    """Never NaN or infinity, which no JSON has: such an answer is a fault of ours."""
+
+    json_dumps_params: Mapping[str, Any] = {"allow_nan": False}
