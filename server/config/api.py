@@ -9,7 +9,8 @@ from builds.routes import router
 from builds.store import Unreadable
 from catalogue.api import router as catalogue_router
 from django.core.exceptions import BadRequest, RequestDataTooBig, SuspiciousOperation
-from django.http import HttpRequest, HttpResponse
+from django.http import HttpRequest, HttpResponse, UnreadablePostError
+from django.http.multipartparser import MultiPartParserError
 from drawer.api import router as drawer_router
 from drawer.store import InUse
 from easy_tally import BadInput, EasyTallyError, NotThere, Refused, WouldRelease
@@ -118,7 +119,9 @@ def _busy(request: HttpRequest, error: Busy) -> HttpResponse:
 
 
 @api.exception_handler(BadRequest)
+@api.exception_handler(MultiPartParserError)
 @api.exception_handler(SuspiciousOperation)
+@api.exception_handler(UnreadablePostError)
 def _bad_form(request: HttpRequest, error: Exception) -> HttpResponse:
     return of_status(400)
 

@@ -15,6 +15,7 @@ from django.conf import settings
 from django.core.exceptions import BadRequest, RequestDataTooBig, SuspiciousOperation
 from django.db import DatabaseError
 from django.http import HttpRequest, HttpResponse, HttpResponseBase, UnreadablePostError
+from django.http.multipartparser import MultiPartParserError
 
 Handler = Callable[[HttpRequest], HttpResponseBase]
 API = "/api/"
@@ -68,6 +69,10 @@ _FAULT = "It could not be worked out, so nothing was changed. It is a fault of E
 
 class Busy(Exception):
     """As much of it goes on at once as may; the message says what to do."""
+
+
+#: What a request is that can't be read: a form without its boundary, one that breaks off.
+_UNREADABLE = (BadRequest, MultiPartParserError, SuspiciousOperation, UnreadablePostError)
 
 
 def problem(status: int, kind: str, title: str, detail: str, **more: Any) -> HttpResponse:
@@ -143,7 +148,7 @@ def caught(get_response: Handler) -> Handler:
             return None
         if isinstance(error, RequestDataTooBig):
             return of_status(413)
-        if isinstance(error, BadRequest | SuspiciousOperation | UnreadablePostError):
+        if isinstance(error, _UNREADABLE):
             return of_status(400)
         return broke_down(request, error)
 

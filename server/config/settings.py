@@ -78,10 +78,11 @@ INSTALLED_APPS = [
     "keeping",
 ]
 MIDDLEWARE = [
-    "config.problems.as_problems",
+    # What every answer carries, whoever makes it.
     "django.middleware.security.SecurityMiddleware",
     "config.security.content_security_policy",
     "django.middleware.clickjacking.XFrameOptionsMiddleware",
+    "config.problems.as_problems",
     "config.security.known_host",
     # Files after what every answer carries.
     "whitenoise.middleware.WhiteNoiseMiddleware",

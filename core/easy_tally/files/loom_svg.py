@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from html import escape
 
+from ..base.plain import without_odd
 from ..findings import Compact
 from .loom_drawing import GROUND, Box, Shape, Stroke, Words, drawing
 
@@ -18,7 +19,7 @@ def write(result: Compact) -> str:
     )
     ground = f'<rect width="{d.width:g}" height="{d.height:g}" fill="{GROUND}"/>'
     title = f"<title>{escape(d.title)}</title>"
-    return "\n".join([head, title, ground, *map(_shape, d.shapes), "</svg>"]) + "\n"
+    return without_odd("\n".join([head, title, ground, *map(_shape, d.shapes), "</svg>"]) + "\n")
 
 
 def _shape(s: Shape) -> str:

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from html import escape
 
+from ..base.plain import without_odd
 from ..findings import Analysis
 from ..readings import UNIT_WORDS, Against, Channel, Named, Readings, band, drawn, words
 
@@ -35,7 +36,7 @@ def write(
         parts.append(_line(LEFT, at - 4, LEFT + 24, at - 4, i))
         parts.append(f'<text x="{LEFT + 32:g}" y="{at:g}">{escape(words(a.wired, c))}</text>')
         at += 16
-    return "\n".join([*parts, "</svg>"]) + "\n"
+    return without_odd("\n".join([*parts, "</svg>"]) + "\n")
 
 
 def _line(x: float, y: float, to_x: float, to_y: float, i: int) -> str:

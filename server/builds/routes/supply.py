@@ -74,7 +74,9 @@ def candidates_csv(request: HttpRequest, key: str) -> HttpResponse:
         for c in candidates.judged(owner, found)
         if build.supply is None or not c.supply.slug or c.supply.slug != build.supply.slug
     ]
-    answer = HttpResponse(supplies_csv.write([*own, *others]), content_type="text/csv")
+    answer = HttpResponse(
+        supplies_csv.write([*own, *others]), content_type="text/csv; charset=utf-8"
+    )
     answer["Content-Disposition"] = 'attachment; filename="supplies.csv"'
     return answer
 

@@ -136,6 +136,89 @@ class Bounds(ApiCase):
             self.assertEqual((status, found["problems"][0]["field"]), (422, said))
 
 
+class Headers(ApiCase):
+    """Whoever makes an answer, it carries what keeps others from it."""
+
+    def test_every_answer_carries_the_policies(self) -> None:
+        key = self.open()["key"]
+        form = {"CONTENT_TYPE": "multipart/form-data"}
+        answers = {
+            "a page": self.client.get("/"),
+            "an answer": self.client.get(f"/api/v1/builds/{key}"),
+            "no build": self.client.get("/api/v1/builds/none"),
+            "no address": self.client.get("/api/v1/nowhere"),
+            "no such file": self.client.get("/static/nothing.js"),
+            "another host": self.client.get("/api/v1/builds", HTTP_HOST="evil.example"),
+            "no token": Client(enforce_csrf_checks=True).post("/api/v1/builds"),
+            "no boundary": self.client.generic(
+                "POST", f"/api/v1/builds/{key}/photos", b"x", **form
+            ),
+            "a method": self.client.delete("/api/v1/builds"),
+            "no JSON": self.client.post("/api/v1/builds", b"{", content_type="application/json"),
+            "CSV": self.client.get(f"/api/v1/builds/{key}/bench.csv"),
+        }
+        with patch("builds.actions.find", side_effect=RuntimeError), self.assertLogs("easy_tally"):
+            self.client.raise_request_exception = False
+            answers["a fault"] = self.client.get(f"/api/v1/builds/{key}")
+        for what, answer in answers.items():
+            with self.subTest(what):
+                self.assertIn("default-src 'none'", answer["Content-Security-Policy"])
+                self.assertEqual(answer["X-Content-Type-Options"], "nosniff")
+                self.assertEqual(answer["Cross-Origin-Resource-Policy"], "same-origin")
+                self.assertEqual(answer["X-Frame-Options"], "DENY")
+        self.assertEqual(answers["no boundary"].status_code, 400)
+        self.assertEqual(answers["another host"].status_code, 400)
+
+    def test_every_csv_says_its_characters(self) -> None:
+        key = self.open()["key"]
+        for path in ("bench.csv", "map.csv", "candidates.csv", "parts.csv"):
+            answer = self.client.get(f"/api/v1/builds/{key}/{path}")
+            if answer.status_code == 200:
+                self.assertEqual(answer["Content-Type"], "text/csv; charset=utf-8", path)
+
+
+class Odd(ApiCase):
+    """What is no text and no number is refused with its place, at every door."""
+
+    def test_text_that_is_none(self) -> None:
+        built = self.open()
+        key = built["key"]
+        for odd in ("\\ud800", "\\u0000", "\\u001b", "a\\r=1+1", "\\u2028", "\\uffff"):
+            for path, body in (
+                (f"/builds/{key}/actions", '{"base_version": 1, "action": {"type": "change build", '
+                 '"changes": {"note": "%s"}}}'),
+                (f"/builds/{key}/preview", '{"action": {"type": "change build", "changes": '
+                 '{"note": "%s"}}}'),
+                ("/builds", '{"name": "%s"}'), ("/entry", '{"text": "%s"}'),
+                ("/entries", '{"text": "%s"}'), ("/drawer", '{"kind": "cable", "name": "%s"}'),
+                (f"/builds/{key}/bench", '{"entries": [{"uid": "1", "step": "%s"}]}'),
+                ("/builds/open", '{"text": "%s"}'),
+            ):  # fmt: skip
+                answer = self.client.post(
+                    f"/api/v1{path}", body % odd, content_type="application/json"
+                )
+                self.assertEqual(answer.status_code, 422, (path, odd, answer.content))
+                self.assertIn("U+", answer.content.decode(), path)
+        self.assertEqual(self.call("get", f"/builds/{key}")[1]["version"], built["version"])
+
+    def test_ends_of_lines_are_line_feeds(self) -> None:
+        key = self.open()["key"]
+        self.act(key, 1, type="change build", changes={"note": "a\r\nb"})
+        self.assertEqual(self.call("get", f"/builds/{key}")[1]["doc"]["note"], "a\nb")
+
+    def test_numbers_that_do_not_end(self) -> None:
+        key = self.open()["key"]
+        for number in ("1e999", "NaN", "-Infinity"):
+            body = '{"base_version": 1, "action": {"type": "change build", "changes": {"x": %s}}}'
+            answer = self.client.post(
+                f"/api/v1/builds/{key}/actions", body % number, content_type="application/json"
+            )
+            self.assertEqual(answer.status_code, 422, number)
+        for number in ("nan", "inf", "1e999"):
+            answer = self.client.get(f"/api/v1/builds/{key}/flags.pdf?width_mm={number}")
+            self.assertEqual(answer.status_code, 422, number)
+
+
 class Files(TestCase):
     @override_settings(ALLOWED_HOSTS=["testserver"])
     def test_static_files_carry_the_headers_and_the_host_check(self) -> None:
