@@ -14,6 +14,7 @@ from typing import NamedTuple
 
 from config.writing import writing
 from django.db import transaction
+from django.db.models import QuerySet
 from drawer import store as drawer
 from easy_tally import Build, EasyTallyError, Refused
 from easy_tally.catalogue import used_of, without
@@ -21,6 +22,7 @@ from easy_tally.editing import ChangeBuild, Edit
 from easy_tally.files import build_file
 from easy_tally.things import FORMAT_VERSION, HouseRules, same
 from owners.models import Owner
+from owners.thrown import in_bin
 
 from builds import models, results, store
 from builds.collisions import Meanwhile, StaleEdit
@@ -65,7 +67,7 @@ class Written:
 def find(owner: Owner, key: str) -> models.Build:
     """The owner's build called `key`. One whose header can't be read is found without it, so that
     it can be saved and removed. Raises NoBuild."""
-    rows = models.Build.objects.filter(owner=owner, key=key)
+    rows: QuerySet[models.Build] = models.Build.objects.filter(owner=owner, key=key)
     try:
         try:
             return rows.get()
@@ -107,7 +109,7 @@ def _with_what_is_free(owner: Owner, build: Build) -> Build:
 def _create(owner: Owner, build: Build) -> models.Build:
     results.work_out(build)
     images = store.entities(build)
-    row = models.Build.objects.create(owner=owner, header=images["build"])
+    row: models.Build = models.Build.objects.create(owner=owner, header=images["build"])
     store.write_images(row, {n: (i, image) for i, (n, image) in enumerate(images.items())})
     drawer.settle(owner.pk, row.key, used_of(build))
     _remember(row, build)
@@ -121,10 +123,39 @@ def open_file(owner: Owner, text: str) -> models.Build:
 
 @writing()
 def remove(owner: Owner, key: str) -> None:
-    """Remove a build with its history."""
+    """Throw a build away: thirty days it lies in the bin with all that is of it. What it had of the
+    drawer is free again."""
     row = find(owner, key)
     drawer.settle(owner.pk, row.key, Counter())
-    models.Build.objects.filter(pk=row.pk).defer("header").delete()
+    row.throw()
+
+
+def in_the_bin(owner: Owner) -> list[models.Build]:
+    """The owner's builds that were thrown away, the last first."""
+    return list(in_bin(models.Build, owner=owner).defer("header"))
+
+
+@writing()
+def bring_back(owner: Owner, key: str) -> models.Build:
+    """Take a build out of the bin. What it had of the drawer and is elsewhere by now it has as a
+    copy of its own: a change like any other. Raises NoBuild."""
+    row: models.Build | None = in_bin(models.Build, owner=owner, key=key).defer("header").first()
+    if row is None:
+        raise NoBuild("There is no such build in the bin; its thirty days may be over.")
+    row.bring_back()
+    row = find(owner, key)
+    with suppress(store.Unreadable):  # then it is on the list as one that can't be read, as before
+        before = results.current(row)
+        after = _with_what_is_free(owner, before)
+        touched = store.differences(before, after)
+        if touched:
+            meanwhile = Meanwhile(row, [row.version])
+            meanwhile.add(touched)
+            step = _Step("leave what is in other builds", touched)
+            _log(row, _Look(before=before, after=after, steps=[step], meanwhile=meanwhile))
+        else:
+            drawer.settle(owner.pk, row.key, used_of(before))
+    return row
 
 
 # -- edits ---------------------------------------------------------------------------------
@@ -372,6 +403,6 @@ def _remember(row: models.Build, build: Build) -> None:
 
 
 __all__ = [
-    "NoBuild", "Titles", "Written", "act", "create", "find", "name_of", "open_file", "prepare",
-    "preview", "redo", "remove", "set_rules", "titles", "undo",
+    "NoBuild", "Titles", "Written", "act", "bring_back", "create", "find", "in_the_bin", "name_of",
+    "open_file", "prepare", "preview", "redo", "remove", "set_rules", "titles", "undo",
 ]  # fmt: skip

@@ -7,6 +7,7 @@ import secrets
 
 from django.db import models
 from owners.models import Owner
+from owners.thrown import Thrown
 
 
 def new_key() -> str:
@@ -14,7 +15,7 @@ def new_key() -> str:
     return secrets.token_urlsafe(9).replace("-", "x").replace("_", "y")
 
 
-class Build(models.Model):
+class Build(Thrown):
     """A build: its header (name, note, rules, assumptions), version and place in its history."""
 
     id: int

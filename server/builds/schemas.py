@@ -49,6 +49,12 @@ class NewIn(Schema):
     name: str = Field(min_length=1, max_length=80)
 
 
+class BackOut(Schema):
+    """A build that came out of the bin, by its key."""
+
+    key: str
+
+
 class OpenIn(Schema):
     """A build file's text."""
 

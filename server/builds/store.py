@@ -79,7 +79,7 @@ def read(row: models.Build) -> Build:
     of `row` are those that go with it, where another process wrote meanwhile. Raises Unreadable."""
     with snapshot():
         try:
-            now = models.Build.objects.filter(pk=row.pk).first()
+            now = models.Build.every.filter(pk=row.pk).first()
         except ValueError as error:
             raise Unreadable(f"It can’t be read: {_short(error)}.") from error
         if now is None:

@@ -3,6 +3,7 @@
 import sys
 
 import waitress
+from django.db import DatabaseError
 from work.worker import end_with_parent
 
 from config.wsgi import application
@@ -13,7 +14,13 @@ def main(port: str) -> None:
     that idles or drips holds none. Threads: edits of one build that wait there go in together, so
     that many at once are answered sooner than one after another. Each has a millisecond at a time
     where several are busy, not Python's five: who asks for little waits a third as long."""
+    from keeping import copies, starting  # the applications are set up by config.wsgi
+
     end_with_parent()
+    try:
+        starting.refuse_later()
+    except (copies.Damaged, OSError, DatabaseError) as error:
+        sys.exit(f"Easy Tally: {starting.words(error)}")
     sys.setswitchinterval(0.001)
     waitress.serve(
         application, listen=f"127.0.0.1:{port}", threads=16, connection_limit=1000,

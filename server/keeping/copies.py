@@ -8,20 +8,22 @@ import hashlib
 import json
 import os
 import sqlite3
+import struct
 import tempfile
 import zlib
 from collections.abc import Callable, Iterator
-from contextlib import closing, contextmanager
+from contextlib import ExitStack, closing, contextmanager
 from dataclasses import dataclass
 from datetime import UTC, datetime, timedelta
 from pathlib import Path
-from typing import Any, Literal
-from zipfile import ZIP_DEFLATED, ZIP_STORED, BadZipFile, ZipFile
+from typing import IO, Annotated, Any, Literal
+from zipfile import ZIP_DEFLATED, ZIP_STORED, BadZipFile, ZipFile, ZipInfo
 
 from bench import photos
 from django.conf import settings
 from django.db import connection
 from django.db.migrations.loader import MigrationLoader
+from pydantic import BaseModel, ConfigDict, Field, ValidationError
 from readings import rows
 
 DATABASE, LIST = "database.sqlite3", "list.json"
@@ -31,12 +33,19 @@ KEPT, DAY = 7, timedelta(hours=24)
 #: Bytes that an archive may unpack to.
 _MOST = 20_000_000_000
 
-#: What lies in files beside the database: folder in the archive → (where its keys stand, end of
-#: its files' names, where a file of a key lies).
+#: What lies in files beside the database: folder in the archive → (keys and how many bytes of each
+#: are of this moment, none: all; end of its files' names, where a file of a key lies).
 BESIDE: dict[str, tuple[str, str, Callable[[str], Path]]] = {
-    "photos": ("SELECT key FROM bench_photo ORDER BY id", ".jpg", photos.path_of),
-    "readings": ("SELECT key FROM readings_taken ORDER BY id", ".rows", rows.path_of),
-}
+    "photos": ("SELECT key, NULL FROM bench_photo ORDER BY id", ".jpg", photos.path_of),
+    # A stream goes on meanwhile: what was counted when the database was copied is of that moment.
+    "readings": (
+        "SELECT key, samples * 8 * (1 + json_array_length(channels)) FROM readings_taken "
+        "ORDER BY id", ".rows", rows.path_of,
+    ),
+}  # fmt: skip
+#: Bytes of its list at the most; times that an archive may be larger unpacked, beside some.
+_MOST_LIST, _TIMES, _BESIDE = 50_000_000, 200, 100_000_000
+_PIECE = 1_000_000
 
 Kind = Literal["daily", "before-migration", "before-restore"]
 
@@ -65,7 +74,7 @@ def database() -> Path:
 
 def write(file: Path, with_files: bool = True) -> Copied:
     """Copy everything into `file`, whole or not at all. Raises OSError, Damaged."""
-    with tempfile.TemporaryDirectory(dir=file.parent) as folder:
+    with _files_stay(), tempfile.TemporaryDirectory(dir=file.parent) as folder:
         copy, packed = Path(folder, DATABASE), Path(folder, "packed")
         with closing(sqlite3.connect(database())) as live, closing(sqlite3.connect(copy)) as to:
             live.backup(to)
@@ -83,47 +92,105 @@ def _pack(packed: Path, copy: Path, with_files: bool) -> None:
     files: dict[str, Any] = {}
     missing = []
     with ZipFile(packed, "w", ZIP_DEFLATED) as out:
-        out.write(copy, DATABASE)
-        files[DATABASE] = _sum(copy.read_bytes())
-        for name, path in _beside(copy) if with_files else []:
+        files[DATABASE] = _put_in(out, DATABASE, copy, None)
+        for name, path, size in _beside(copy) if with_files else []:
             try:
-                content = path.read_bytes()
+                files[name] = _put_in(out, name, path, size)
             except FileNotFoundError:
                 missing.append(name)
-                continue
-            files[name] = _sum(content)
-            out.writestr(name, content, ZIP_STORED if name.endswith(".jpg") else ZIP_DEFLATED)
         made = datetime.now(UTC).isoformat(timespec="seconds")
         about = {"format": FORMAT, "made": made, "files": files, "missing": missing}
         out.writestr(LIST, json.dumps(about, indent=1))
 
 
-def _beside(copy: Path) -> list[tuple[str, Path]]:
-    """(name in the archive, file) of everything that a copied database names beside itself."""
+def _beside(copy: Path) -> list[tuple[str, Path, int | None]]:
+    """(name in the archive, file, bytes of it) of everything that a copied database names beside
+    itself."""
     with closing(sqlite3.connect(copy)) as at:
         return [
-            (f"{folder_}/{key}{end}", path_of(key))
+            (f"{folder_}/{key}{end}", path_of(key), size)
             for folder_, (query, end, path_of) in BESIDE.items()
-            for (key,) in at.execute(query)
+            for key, size in at.execute(query)
         ]
 
 
-def _sum(content: bytes) -> dict[str, Any]:
-    return {"bytes": len(content), "sha256": hashlib.sha256(content).hexdigest()}
+class _Sum(BaseModel):
+    """What a file must be: how long, and its sum."""
+
+    model_config = ConfigDict(extra="forbid")
+    bytes: int
+    sha256: str
+
+
+class _List(BaseModel):
+    """What an archive says that it holds."""
+
+    model_config = ConfigDict(extra="forbid")
+    format: Literal[1]
+    made: Annotated[str, Field(max_length=60)]
+    files: dict[str, _Sum]
+    missing: list[str]
+
+
+def _put_in(out: ZipFile, name: str, path: Path, size: int | None) -> dict[str, Any]:
+    """Pack a file, or the first so many bytes of it, piece by piece; gives its sum."""
+    with path.open("rb") as file:
+        kind = ZIP_STORED if name.endswith(".jpg") else ZIP_DEFLATED
+        info = ZipInfo(name, datetime.now(UTC).timetuple()[:6])
+        info.compress_type = kind
+        with out.open(info, "w", force_zip64=True) as packed:
+            return _through(file, packed, size).model_dump()
+
+
+def _through(file: IO[bytes], out: IO[bytes] | None, size: int | None = None) -> _Sum:
+    """Read a file piece by piece, `size` bytes of it at the most, into another where there is one;
+    gives its sum."""
+    found, count = hashlib.sha256(), 0
+    while size is None or count < size:
+        piece = file.read(_PIECE if size is None else min(_PIECE, size - count))
+        if not piece:
+            break
+        found.update(piece)
+        count += len(piece)
+        if out is not None:
+            out.write(piece)
+    return _Sum(bytes=count, sha256=found.hexdigest())
+
+
+#: What reading an archive raises that is none, or damaged.
+_BROKEN = (BadZipFile, KeyError, ValueError, RuntimeError, EOFError, NotImplementedError,
+           OverflowError, struct.error, zlib.error)  # fmt: skip
 
 
 @contextmanager
-def _opened(file: Path) -> Iterator[tuple[ZipFile, dict[str, Any]]]:
+def _opened(file: Path) -> Iterator[tuple[ZipFile, _List]]:
     try:
         with ZipFile(file) as opened:
-            about = json.loads(opened.read(LIST))
-            if not isinstance(about, dict) or about.get("format") != FORMAT:
-                raise Damaged(f"{file.name} is not a copy of this kind (format {FORMAT}).")
-            if sum(i.file_size for i in opened.infolist()) > _MOST:
-                raise Damaged(f"{file.name} would unpack to more than {_MOST // 10**9} GB.")
+            _bounded(file, opened)
+            try:
+                about = _List.model_validate_json(opened.read(LIST))
+            except ValidationError as error:
+                raise Damaged(
+                    f"{file.name} is not a copy of this kind (format {FORMAT}), or its list is "
+                    f"damaged: {error.errors()[0]['msg']}."
+                ) from error
             yield opened, about
-    except (BadZipFile, KeyError, ValueError, RuntimeError, EOFError, zlib.error) as error:
+    except _BROKEN as error:
         raise Damaged(f"{file.name} is damaged, or no copy: {error}") from error
+
+
+def _bounded(file: Path, opened: ZipFile) -> None:
+    """See that an archive is not much larger inside than out, before anything of it is unpacked.
+    Raises Damaged."""
+    inside = sum(i.file_size for i in opened.infolist())
+    most = min(_MOST, _BESIDE + _TIMES * file.stat().st_size)
+    if inside > most:
+        raise Damaged(
+            f"{file.name} would unpack to {inside / 1e6:,.0f} MB; at most {most / 1e6:,.0f} MB "
+            "for its size."
+        )
+    if opened.getinfo(LIST).file_size > _MOST_LIST:
+        raise Damaged(f"{file.name}: its list is larger than {_MOST_LIST // 1_000_000} MB.")
 
 
 def check(file: Path) -> Copied:
@@ -131,23 +198,23 @@ def check(file: Path) -> Copied:
     FileNotFoundError."""
     with _opened(file) as (opened, about), tempfile.TemporaryDirectory() as folder:
         names = set(opened.namelist()) - {LIST}
-        if names != set(about["files"]):
-            odd = ", ".join(sorted(names ^ set(about["files"]))[:3])
+        if names != set(about.files) or DATABASE not in names:
+            odd = ", ".join(sorted((names ^ set(about.files)) or {DATABASE})[:3])
             raise Damaged(f"{file.name}: its list and what it holds differ: {odd}.")
-        for name, said in about["files"].items():
+        for name, said in about.files.items():
             if name != DATABASE and _place(name) is None:
                 raise Damaged(f"{file.name}: {name} does not belong in a copy.")
-            content = opened.read(name)
-            if _sum(content) != said:
-                raise Damaged(f"{file.name}: {name} is not as it was written.")
-            if name == DATABASE:
-                Path(folder, DATABASE).write_bytes(content)
+            with opened.open(name) as packed, ExitStack() as stack:
+                of = Path(folder, DATABASE) if name == DATABASE else None
+                out = stack.enter_context(of.open("wb")) if of else None
+                if _through(packed, out) != said:
+                    raise Damaged(f"{file.name}: {name} is not as it was written.")
         builds = _look_over(file, Path(folder, DATABASE))
         return Copied(
-            made=about["made"], builds=builds, bytes=file.stat().st_size,
+            made=about.made, builds=builds, bytes=file.stat().st_size,
             photos=sum(n.startswith("photos/") for n in names),
             readings=sum(n.startswith("readings/") for n in names),
-            missing=tuple(about["missing"]),
+            missing=tuple(about.missing),
         )  # fmt: skip
 
 
@@ -198,10 +265,10 @@ def restore(file: Path) -> Copied:
         if database().exists():
             keep("before-restore")
         with _opened(file) as (opened, about), tempfile.TemporaryDirectory() as folder:
-            for name in about["files"]:
+            for name in about.files:
                 place = _place(name)
                 if place is not None:
-                    _put(place, opened.read(name))
+                    _put(place, opened, name)
             copy = Path(opened.extract(DATABASE, folder))
             connection.close()
             with closing(sqlite3.connect(copy)) as came, closing(sqlite3.connect(database())) as to:
@@ -209,10 +276,15 @@ def restore(file: Path) -> Copied:
     return found
 
 
-def _put(path: Path, content: bytes) -> None:
+def _put(path: Path, opened: ZipFile, name: str) -> None:
     part = path.with_suffix(".part")
-    part.write_bytes(content)
-    part.replace(path)
+    try:
+        with opened.open(name) as packed, part.open("wb") as out:
+            _through(packed, out)
+        part.replace(path)
+    except BaseException:
+        part.unlink(missing_ok=True)
+        raise
 
 
 class InUse(Exception):
@@ -224,6 +296,31 @@ def in_use() -> int:
     handle = os.open(settings.VAR / "in-use", os.O_RDWR | os.O_CREAT, 0o600)
     fcntl.flock(handle, fcntl.LOCK_SH)
     return handle
+
+
+@contextmanager
+def _files_stay() -> Iterator[None]:
+    """While a copy is made, no file of what it names goes."""
+    handle = os.open(settings.VAR / "copying", os.O_RDWR | os.O_CREAT, 0o600)
+    try:
+        fcntl.flock(handle, fcntl.LOCK_SH)
+        yield
+    finally:
+        os.close(handle)
+
+
+@contextmanager
+def files_may_go() -> Iterator[bool]:
+    """Whether files may be removed now: not while a copy is made of them, and none is begun while
+    they are."""
+    handle = os.open(settings.VAR / "copying", os.O_RDWR | os.O_CREAT, 0o600)
+    try:
+        fcntl.flock(handle, fcntl.LOCK_EX | fcntl.LOCK_NB)
+        yield True
+    except BlockingIOError:
+        yield False
+    finally:
+        os.close(handle)
 
 
 @contextmanager
@@ -259,8 +356,11 @@ def keep(kind: Kind) -> Path:
 
 def daily() -> Path | None:
     """Make the day's copy, if the last one is a day old and something was written since."""
-    last = max((f.stat().st_mtime for f in folder().glob("*-daily.zip")), default=0.0)
-    if datetime.now(UTC).timestamp() - last < DAY.total_seconds() or not database().exists():
+    now = datetime.now(UTC).timestamp()
+    # One that is dated ahead was made while the clock was wrong: it says nothing of today.
+    dated = (f.stat().st_mtime for f in folder().glob("*-daily.zip"))
+    last = max((at for at in dated if at <= now), default=0.0)
+    if now - last < DAY.total_seconds() or not database().exists():
         return None
     written = [Path(f"{database()}{end}") for end in ("", "-wal")]
     if max(f.stat().st_mtime for f in written if f.exists()) < last:

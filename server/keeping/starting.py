@@ -73,10 +73,9 @@ def one_at_a_time() -> Iterator[None]:
         os.close(handle)
 
 
-def migrate() -> None:
-    """Bring the database to today's shape; one with builds in it is copied first. Raises
-    copies.Damaged where it was made by a later version, OSError."""
-    executor = MigrationExecutor(connection)
+def refuse_later(executor: MigrationExecutor | None = None) -> None:
+    """See that the database was not written by a later version. Raises copies.Damaged."""
+    executor = executor or MigrationExecutor(connection)
     applied = set(executor.loader.applied_migrations)
     later = copies.later(applied)
     if later:
@@ -84,8 +83,15 @@ def migrate() -> None:
             f"{copies.database()} was written by a later Easy Tally ({later}): start that one, "
             "or point EASY_TALLY_VAR at another folder."
         )
+
+
+def migrate() -> None:
+    """Bring the database to today's shape; one with builds in it is copied first. Raises
+    copies.Damaged where it was made by a later version, OSError."""
+    executor = MigrationExecutor(connection)
+    refuse_later(executor)
     if not executor.migration_plan(executor.loader.graph.leaf_nodes()):
         return
-    if applied:
+    if executor.loader.applied_migrations:
         copies.keep("before-migration")
     call_command("migrate", verbosity=0)

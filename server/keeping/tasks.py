@@ -2,12 +2,13 @@
 
 from bench import photos
 from bench.models import Photo
+from builds.models import Build
 from catalogue.models import OwnPart
 from config.writing import writing
 from huey import crontab
 from owners.thrown import long_gone, sweep_files
 from readings import reading, rows
-from readings.models import Taken
+from readings.models import Reading, Taken
 
 from keeping import copies
 
@@ -29,8 +30,22 @@ def look_after_files() -> None:
 @_HUEY.periodic_task(crontab(minute="37"))  # type: ignore[untyped-decorator]
 def sweep() -> None:
     """Once an hour, let go of what has lain in the bin for thirty days, and of what kills left."""
-    with writing():
-        sweep_files(Photo, photos.path_of)
-        sweep_files(Taken, rows.path_of)
-        long_gone(OwnPart).delete()
-    reading.sweep()
+    with copies.files_may_go() as may:
+        if not may:
+            return  # a copy is being made of what would go
+        with writing():
+            for build in long_gone(Build):
+                remove_for_good(build)
+            sweep_files(Photo, photos.path_of)
+            sweep_files(Taken, rows.path_of)
+            long_gone(OwnPart).delete()
+        reading.sweep()
+
+
+def remove_for_good(build: Build) -> None:
+    """Remove a build with all that is of it, files too; within a transaction."""
+    sweep_files(Photo, photos.path_of, build=build)
+    sweep_files(Taken, rows.path_of, build=build)
+    for job in Reading.objects.filter(build=build):
+        reading.upload_of(job.key).unlink(missing_ok=True)
+    Build.every.filter(pk=build.pk).defer("header").delete()

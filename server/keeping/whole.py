@@ -1,45 +1,54 @@
-"""Whether what is kept is whole: the database, each build and its history, each photo."""
+"""Whether what is kept is whole: the database, each build and its history, each photo, each set of
+readings; and what was left over, which is no damage and can be taken away."""
 
 from __future__ import annotations
 
-from collections.abc import Iterator
+import time
+from collections.abc import Callable, Iterator
+from pathlib import Path
+from typing import NamedTuple
 
 from bench import photos
 from bench.models import Photo
 from builds import results
 from builds.models import Build, Change
 from builds.store import Unreadable, name_of
+from django.conf import settings
 from django.db import connection
 from easy_tally import EasyTallyError
 from PIL import Image
-from readings import rows
-from readings.models import Taken
+from readings import reading, rows
+from readings.models import Reading, Taken
+
+#: A file that is younger [s] may belong to a row that is just being written.
+_YOUNG_S = 60
 
 
-def troubles() -> Iterator[str]:
+class Litter(NamedTuple):
+    """Something left over, in a sentence, and what takes it away."""
+
+    words: str
+    clean: Callable[[], object]
+
+
+def damage() -> Iterator[str]:
     """Everything that is not as it should be, in a sentence each."""
     with connection.cursor() as at:
         for (said,) in at.execute("PRAGMA integrity_check").fetchall():
             if said != "ok":
                 yield f"The database: {said}."
-        for table, row, other, _ in at.execute("PRAGMA foreign_key_check").fetchall():
-            yield f"The database: row {row} of {table} points at nothing in {other}."
-    for build in Build.objects.defer("header").order_by("pk"):
+    for build in Build.every.defer("header").order_by("pk"):
         yield from _of_build(build)
-    known = set()
-    for photo in Photo.every.select_related("build").defer("build__header"):
-        known.add(photo.key)
+    for photo in Photo.every.filter(build__in=Build.every.all()).select_related("build"):
         try:
             with Image.open(photos.path_of(photo.key)) as opened:
                 opened.verify()
         except (OSError, ValueError, SyntaxError) as error:
             yield f"{name_of(photo.build)}: the photo {photo.key} can’t be read: {error}."
-    for row in Taken.every.select_related("build").defer("build__header"):
-        if rows.count(row) != row.samples:
+    for row in Taken.every.filter(build__in=Build.every.all()).select_related("build"):
+        # A stream writes rows before it counts them: more than were counted is no damage.
+        if rows.count(row) < row.samples:
             yield f"{name_of(row.build)}: readings {row.name!r} are not whole."
-    for file in sorted(photos.folder().glob("*.jpg")):
-        if file.stem not in known:
-            yield f"The photo {file.name} belongs to no build: it may be thrown away."
 
 
 def _of_build(build: Build) -> Iterator[str]:
@@ -50,3 +59,59 @@ def _of_build(build: Build) -> Iterator[str]:
     seqs = list(Change.objects.filter(build=build).order_by("seq").values_list("seq", flat=True))
     if seqs != list(range(1, len(seqs) + 1)) or build.head > len(seqs):
         yield f"{name_of(build)}: its history has a gap; its undo may end there."
+
+
+def litter() -> Iterator[Litter]:
+    """What kills and earlier versions left: rows of builds that are gone, files that nothing
+    names."""
+    with connection.cursor() as at:
+        found = at.execute("PRAGMA foreign_key_check").fetchall()
+    for table, row, other, _ in found:
+        words = f"Row {row} of {table} is of something that is gone from {other}."
+        yield Litter(words, lambda table=table, row=row: _take_row(table, row))  # type: ignore[misc]
+    sets = set(Taken.every.values_list("key", flat=True))
+    reads = Reading.objects.filter(state__in=reading.UNDER_WAY)
+    uploads = set(reads.values_list("key", flat=True))
+    known = {
+        ".jpg": set(Photo.every.values_list("key", flat=True)), ".rows": sets, ".upload": uploads,
+    }  # fmt: skip
+    what = {".jpg": "photo", ".rows": "set of readings", ".upload": "upload"}
+    for file in sorted([*photos.folder().iterdir(), *rows.folder().iterdir()]):
+        if _is_young(file):
+            continue
+        if file.suffix in known and file.stem not in known[file.suffix]:
+            words = f"The {what[file.suffix]} {file.name} belongs to nothing."
+            yield Litter(words, _removed(file))
+        elif file.suffix == ".part":
+            yield Litter(f"{file.name} was not written to its end.", _removed(file))
+    for file in sorted([*settings.VAR.glob("probe.*"), *settings.VAR.glob("secret-key.*")]):
+        if not _is_young(file):
+            yield Litter(f"{file.name} was left by a start.", _removed(file))
+
+
+def _is_young(file: Path) -> bool:
+    try:
+        return time.time() - file.stat().st_mtime < _YOUNG_S
+    except FileNotFoundError:
+        return True
+
+
+def _removed(file: Path) -> Callable[[], object]:
+    return lambda: file.unlink(missing_ok=True)
+
+
+def _take_row(table: str, row: int) -> None:
+    """Take a row away that the database itself names as of nothing."""
+    with connection.cursor() as at:
+        name = connection.ops.quote_name(table)
+        at.execute(f"DELETE FROM {name} WHERE rowid = %s", [row])
+
+
+def clean() -> list[str]:
+    """Take away what was left over, until there is none; says what it took."""
+    took: list[str] = []
+    while found := list(litter()):
+        for one in found:
+            one.clean()
+            took.append(one.words)
+    return took

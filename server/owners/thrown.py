@@ -12,6 +12,7 @@ from django.db import models
 from django.utils import timezone
 from ninja import Schema
 
+Kind = Literal["part", "readings", "photo", "build"]
 #: How long the bin keeps a thing.
 KEPT = timedelta(days=30)
 
@@ -20,16 +21,14 @@ class InBin(Schema):
     """A thing in the bin: what kind, its key, its name, when it was thrown away and until when it
     is kept."""
 
-    kind: Literal["part", "readings", "photo"]
+    kind: Kind
     key: str
     name: str
     thrown: str
     until: str
 
     @classmethod
-    def of(
-        cls, row: Thrown, kind: Literal["part", "readings", "photo"], key: str, name: str
-    ) -> InBin:
+    def of(cls, row: Thrown, kind: Kind, key: str, name: str) -> InBin:
         """One that was thrown away."""
         at = row.thrown or timezone.now()
         return cls(
@@ -75,10 +74,10 @@ def in_bin(of: type[Thrown], **which: Any) -> models.QuerySet[Any]:
     return of.every.filter(**which).exclude(thrown=None).order_by("-thrown")
 
 
-def sweep_files(of: type[Thrown], path_of: Callable[[str], Path]) -> None:
-    """Remove those of a kind whose time is over, each with its file; the row first, so that
-    nothing names a file that is gone."""
-    for row in long_gone(of):
+def sweep_files(of: type[Thrown], path_of: Callable[[str], Path], **which: Any) -> None:
+    """Remove those of a kind whose time is over, or `which` are said, each with its file; the row
+    first, so that nothing names a file that is gone."""
+    for row in of.every.filter(**which) if which else long_gone(of):
         key = row.key
         row.delete()
         path_of(key).unlink(missing_ok=True)

@@ -11,6 +11,7 @@ from functools import lru_cache
 from pathlib import Path
 from typing import NamedTuple
 
+from bench import photos
 from builds import results
 from builds.models import Build
 from django.conf import settings
@@ -29,7 +30,7 @@ from readings.models import Reading
 _log = logging.getLogger(__name__)
 #: Seconds between two looks at the row; how often a file is taken up.
 _LOOK_S, TRIES = 0.2, 2
-_UNDER_WAY = ("waiting", "running")
+UNDER_WAY = ("waiting", "running")
 #: What lies for so long [s] and is no file's that is being read was left by a kill.
 _LEFT_S = 3600
 _LOST = "Whoever read it was ended, and so was the next. Nothing was kept: send it again."
@@ -92,7 +93,7 @@ def state(build: Build, key: str) -> State:
     job = Reading.objects.filter(build=build, key=key).first()
     if job is None:
         raise NotThere("No such file is being read.")
-    if job.state not in _UNDER_WAY:
+    if job.state not in UNDER_WAY:
         return State(job)
     try:
         return look_after(job)
@@ -125,7 +126,7 @@ def _again(job: Reading) -> State:
 
 def _end(job: Reading, state_: str, error: str = "") -> State:
     """End a file that nobody reads any more."""
-    Reading.objects.filter(pk=job.pk, state__in=_UNDER_WAY).update(state=state_, error=error[:500])
+    Reading.objects.filter(pk=job.pk, state__in=UNDER_WAY).update(state=state_, error=error[:500])
     upload_of(job.key).unlink(missing_ok=True)
     with suppress(Unreachable):
         exchange().drop(job.key)
@@ -135,14 +136,14 @@ def _end(job: Reading, state_: str, error: str = "") -> State:
 
 def look_after_all() -> None:
     """The same of every file, by the minute: nobody may be looking."""
-    for job in Reading.objects.filter(state__in=_UNDER_WAY):
+    for job in Reading.objects.filter(state__in=UNDER_WAY):
         look_after(job)
 
 
 def sweep() -> None:
     """Take away what kills left: uploads that nobody reads, sets that were not finished."""
-    under_way = set(Reading.objects.filter(state__in=_UNDER_WAY).values_list("key", flat=True))
-    for file in rows.folder().iterdir():
+    under_way = set(Reading.objects.filter(state__in=UNDER_WAY).values_list("key", flat=True))
+    for file in [*rows.folder().iterdir(), *photos.folder().iterdir()]:
         left = file.suffix == ".part" or (file.suffix == ".upload" and file.stem not in under_way)
         with suppress(FileNotFoundError):
             if left and time.time() - file.stat().st_mtime > _LEFT_S:
@@ -169,7 +170,7 @@ class _Watch:
 
 def read_file(token: str, busy: Busy | None) -> None:
     """Read the file of a job; what came of it stands in its row. The file is gone after it."""
-    job = Reading.objects.select_related("build").filter(key=token, state__in=_UNDER_WAY).first()
+    job = Reading.objects.select_related("build").filter(key=token, state__in=UNDER_WAY).first()
     if job is None or exchange().job(token) is None:
         return
     Reading.objects.filter(pk=job.pk).update(state="running")

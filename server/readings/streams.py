@@ -144,7 +144,7 @@ def _hear(row: Taken, reader: _Lines, channels: tuple[Channel, ...]) -> str:
                 rows.append(out, np.array(block, dtype="<f8"))
                 count, block, written = count + len(block), [], time.monotonic()
                 Taken.every.filter(pk=row.pk).update(samples=count, seen=timezone.now())
-                if not Taken.objects.filter(pk=row.pk, stop=False).exists():
+                if not Taken.objects.filter(pk=row.pk, stop=False, build__thrown=None).exists():
                     return ""
             if line is None:
                 left = f"; {bad} lines could not be read" if bad else ""

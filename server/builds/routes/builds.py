@@ -11,6 +11,7 @@ from easy_tally.files import build_file, to_text
 from easy_tally.things import HouseRules
 from ninja import Router
 from owners.models import owner_of
+from owners.thrown import InBin
 
 from builds import actions, history, listing, results, schemas, store
 from builds.routes.answering import whole
@@ -50,9 +51,23 @@ def get_build(request: HttpRequest, key: str) -> HttpResponse:
 
 @router.delete("/builds/{key}", response={204: None}, operation_id="removeBuild")
 def remove_build(request: HttpRequest, key: str) -> tuple[int, None]:
-    """Remove a build with its history."""
+    """Throw a build away: thirty days it lies in the bin, with its history, record, photos and
+    readings."""
     actions.remove(owner_of(request), key)
     return 204, None
+
+
+@router.get("/bin/builds", response=list[InBin], operation_id="buildsInBin")
+def builds_in_bin(request: HttpRequest) -> list[InBin]:
+    """Builds that were thrown away in the last thirty days."""
+    rows = actions.in_the_bin(owner_of(request))
+    return [InBin.of(row, "build", row.key, store.name_of(row)) for row in rows]
+
+
+@router.post("/bin/builds/{key}", response=schemas.BackOut, operation_id="bringBuildBack")
+def bring_back(request: HttpRequest, key: str) -> dict[str, str]:
+    """Take a build out of the bin."""
+    return {"key": actions.bring_back(owner_of(request), key).key}
 
 
 @router.get("/builds/{key}/history.json", operation_id="saveHistory")
