@@ -104,7 +104,9 @@ def _no_build(request: HttpRequest, error: NoBuild) -> HttpResponse:
 
 @api.exception_handler(Unreadable)
 def _unreadable(request: HttpRequest, error: Unreadable) -> HttpResponse:
-    detail = f"{error} Its rows are kept: save what is there, or remove it, on the list of builds."
+    detail = (
+        f"{error} Its rows are kept: save what is there, or throw it away, on the list of builds."
+    )
     return problem(422, "unreadable", "This build can’t be read", detail)
 
 

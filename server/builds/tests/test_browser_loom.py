@@ -70,9 +70,20 @@ class Laying(BrowserCase):
         expect(self.figure("mend")).not_to_contain_text("not fed")
         expect(page.locator('[data-socket="disk#1/power"]')).to_contain_text("by SATA Y-piece")
         thing.get_by_role("button", name="Take SATA Y-piece out").press("Enter")
-        page.get_by_role("alertdialog").get_by_role("button", name="Unplug and go on").press(
-            "Enter"
-        )
+        asked = page.get_by_role("alertdialog")
+        go_on = asked.get_by_role("button", name="Unplug and go on")
+        safe = asked.locator(":focus")
+        expect(safe).to_have_count(1)  # the safe way out; Tab stays in the question
+        expect(go_on).not_to_be_focused()
+        page.keyboard.press("Tab")
+        expect(go_on).to_be_focused()
+        page.keyboard.press("Tab")
+        expect(go_on).not_to_be_focused()
+        expect(safe).to_have_count(1)
+        page.keyboard.press("Escape")
+        expect(asked).to_have_count(0)
+        thing.get_by_role("button", name="Take SATA Y-piece out").press("Enter")
+        go_on.press("Enter")
         expect(thing).to_have_count(0)
         page.get_by_role("button", name=re.compile("Undo")).click()
         expect(page.locator('[data-socket="disk#1/power"]')).to_contain_text("by SATA Y-piece")

@@ -465,15 +465,19 @@ class Files(BrowserCase):
         with page.expect_download() as download:
             page.get_by_role("link", name="Save file of Heron").click()
         self.assertEqual(Path(download.value.path()).read_text(encoding="utf-8"), HERON)
-        page.get_by_role("button", name="Remove Heron").click()
-        keep = page.get_by_role("alertdialog").get_by_role("button", name="Keep it")
-        expect(keep).to_be_focused()  # the safe way out; Tab stays in the question
-        page.keyboard.press("Tab")
-        expect(page.get_by_role("button", name="Remove it")).to_be_focused()
-        page.keyboard.press("Tab")
-        expect(keep).to_be_focused()
+        away, none = (
+            page.get_by_role("button", name="Throw Heron away"),
+            page.get_by_text("No build"),
+        )
+        away.press("Enter")
+        expect(none).to_be_visible()
+        expect(page.get_by_text("Heron is in the bin, for thirty days")).to_be_visible()
+        page.keyboard.press("Control+z")
+        expect(page.get_by_role("link", name="Heron", exact=True)).to_be_visible()
+        away.click()
+        expect(none).to_be_visible()
+        page.get_by_role("button", name="What was thrown away").press("Enter")
+        page.locator("[data-in-bin]").get_by_role("button").press("Enter")
+        expect(page.locator("[data-in-bin]")).to_have_count(0)
         page.keyboard.press("Escape")
-        expect(page.get_by_role("alertdialog")).to_have_count(0)
-        page.get_by_role("button", name="Remove Heron").click()
-        page.get_by_role("button", name="Remove it").click()
-        expect(page.get_by_text("No build yet")).to_be_visible()
+        expect(page.get_by_role("link", name="Heron", exact=True)).to_be_visible()

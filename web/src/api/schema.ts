@@ -64,9 +64,50 @@ export interface paths {
         post?: never;
         /**
          * Remove Build
-         * @description Remove a build with its history.
+         * @description Throw a build away: thirty days it lies in the bin, with its history, record, photos and
+         *     readings.
          */
         delete: operations["removeBuild"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/bin/builds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Builds In Bin
+         * @description Builds that were thrown away in the last thirty days.
+         */
+        get: operations["buildsInBin"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/bin/builds/{key}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Bring Back
+         * @description Take a build out of the bin.
+         */
+        post: operations["bringBuildBack"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -5202,6 +5243,34 @@ export interface components {
             text: string;
         };
         /**
+         * InBin
+         * @description A thing in the bin: what kind, its key, its name, when it was thrown away and until when it
+         *     is kept.
+         */
+        InBin: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "part" | "readings" | "photo" | "build";
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /** Thrown */
+            thrown: string;
+            /** Until */
+            until: string;
+        };
+        /**
+         * BackOut
+         * @description A build that came out of the bin, by its key.
+         */
+        BackOut: {
+            /** Key */
+            key: string;
+        };
+        /**
          * ChangedOut
          * @description An entity as it is now; no value where it is gone.
          */
@@ -6543,26 +6612,6 @@ export interface components {
         KeepIn: {
             /** Part */
             part: components["schemas"]["Processor"] | components["schemas"]["Board"] | components["schemas"]["Card"] | components["schemas"]["Memory"] | components["schemas"]["M2Drive"] | components["schemas"]["Drive"] | components["schemas"]["Fan"] | components["schemas"]["Pump"] | components["schemas"]["Cooler"] | components["schemas"]["LightStrip"] | components["schemas"]["Hub"] | components["schemas"]["UsbLoad"] | components["schemas"]["Other"];
-        };
-        /**
-         * InBin
-         * @description A thing in the bin: what kind, its key, its name, when it was thrown away and until when it
-         *     is kept.
-         */
-        InBin: {
-            /**
-             * Kind
-             * @enum {string}
-             */
-            kind: "part" | "readings" | "photo";
-            /** Key */
-            key: string;
-            /** Name */
-            name: string;
-            /** Thrown */
-            thrown: string;
-            /** Until */
-            until: string;
         };
         /**
          * DrawerThing
@@ -8001,6 +8050,68 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            400: components["responses"]["Problem400"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            405: components["responses"]["Problem405"];
+            409: components["responses"]["Problem409"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+            503: components["responses"]["Problem503"];
+            507: components["responses"]["Problem507"];
+        };
+    };
+    buildsInBin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InBin"][];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            405: components["responses"]["Problem405"];
+            409: components["responses"]["Problem409"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+            503: components["responses"]["Problem503"];
+            507: components["responses"]["Problem507"];
+        };
+    };
+    bringBuildBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BackOut"];
+                };
             };
             400: components["responses"]["Problem400"];
             403: components["responses"]["Problem403"];

@@ -1,13 +1,14 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useId, useRef, useState } from "react";
+import { useEffect, useId, useRef, useState } from "react";
 import { Link, useNavigate } from "react-router";
 
 import { client, MOST, take, textOf, type BuildCard } from "../../api/client";
 import { buildsKey, buildsQuery } from "../../state/queries";
 import { amount, percent } from "../../state/format";
-import { AlertDialog } from "../../ui/alert";
+import { lastThrown } from "../../state/thrown";
 import { Button } from "../../ui/button";
 import { TallyMarks } from "../../ui/marks";
+import { BinDialog, JustThrown } from "../frame/Bin";
 
 /** Every build with its strip in small; new, open, remove. */
 export function Builds() {
@@ -16,7 +17,7 @@ export function Builds() {
   const queries = useQueryClient();
   const file = useRef<HTMLInputElement>(null);
   const [name, setName] = useState("");
-  const [removing, setRemoving] = useState<BuildCard | null>(null);
+  const [bin, setBin] = useState(false);
   const id = useId();
   const go = (built: { key: string }) => {
     void queries.invalidateQueries({ queryKey: buildsKey });
@@ -31,13 +32,26 @@ export function Builds() {
       take(client.POST("/api/v1/builds/open", { body: { text: await textOf(f, MOST.build) } })),
     onSuccess: go,
   });
+  const bringBack = async (key: string) => {
+    await take(client.POST("/api/v1/bin/builds/{key}", { params: { path: { key } } }));
+    await queries.invalidateQueries({ queryKey: buildsKey });
+  };
   const remove = useMutation({
-    mutationFn: (key: string) => take(client.DELETE("/api/v1/builds/{key}", { params: { path: { key } } })),
-    onSuccess: () => {
-      setRemoving(null);
+    mutationFn: (of: BuildCard) =>
+      take(client.DELETE("/api/v1/builds/{key}", { params: { path: { key: of.key } } })),
+    onSuccess: (_, of) => {
+      lastThrown.was({ words: of.name, back: () => bringBack(of.key) });
       return queries.invalidateQueries({ queryKey: buildsKey });
     },
   });
+  useEffect(() => {
+    const undo = (e: KeyboardEvent) => {
+      const typing = e.target instanceof HTMLInputElement;
+      if ((e.ctrlKey || e.metaKey) && e.key === "z" && !e.shiftKey && !typing) lastThrown.bringBack();
+    };
+    window.addEventListener("keydown", undo);
+    return () => window.removeEventListener("keydown", undo);
+  }, []);
   const problem = create.error ?? open.error ?? remove.error ?? error;
   return (
     <main className="mx-auto max-w-[1120px] px-6 py-8 max-[700px]:px-3 max-[700px]:py-4">
@@ -97,7 +111,7 @@ export function Builds() {
       ) : (
         <ul className="grid gap-4">
           {data?.map((b) => (
-            <Card key={b.key} build={b} onRemove={() => setRemoving(b)} />
+            <Card key={b.key} build={b} onRemove={() => remove.mutate(b)} />
           ))}
           {data?.length === 0 && (
             <li className="border border-dashed border-rule-strong p-8 text-md text-ink-soft">
@@ -106,22 +120,20 @@ export function Builds() {
           )}
         </ul>
       )}
-      {removing && (
-        <AlertDialog
-          title={`Remove ${removing.name}`}
-          leave="Keep it"
-          onLeave={() => setRemoving(null)}
-          answers={
-            <Button look="main" onClick={() => remove.mutate(removing.key)}>
-              Remove it
-            </Button>
-          }
-        >
-          <p>
-            Its parts, map and history go with it, and can’t be brought back. Save its file first if in doubt.
-          </p>
-        </AlertDialog>
+      <p className="mt-4">
+        <Button look="quiet" onClick={() => setBin(true)}>
+          What was thrown away…
+        </Button>
+      </p>
+      {bin && (
+        <BinDialog
+          title="Builds that were thrown away"
+          load={() => take(client.GET("/api/v1/bin/builds"))}
+          back={(of) => bringBack(of.key)}
+          onClose={() => setBin(false)}
+        />
       )}
+      <JustThrown />
     </main>
   );
 }
@@ -175,8 +187,8 @@ function Keep({ build, save, onRemove }: { build: BuildCard; save: string; onRem
         {save}
         <span className="sr-only"> of {build.name}</span>
       </a>
-      <Button look="quiet" onClick={onRemove} aria-label={`Remove ${build.name}`}>
-        Remove
+      <Button look="quiet" onClick={onRemove} aria-label={`Throw ${build.name} away`}>
+        Throw away
       </Button>
     </div>
   );

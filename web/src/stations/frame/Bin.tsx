@@ -2,7 +2,6 @@ import { useMutation, useQuery } from "@tanstack/react-query";
 import { useSyncExternalStore } from "react";
 
 import { reason, type InBin } from "../../api/client";
-import { useWrite } from "../../state/build/contexts";
 import { day, time } from "../../state/clock";
 import { lastThrown } from "../../state/thrown";
 import { Button } from "../../ui/button";
@@ -45,16 +44,19 @@ export function BinDialog({
   back: (of: InBin) => Promise<unknown>;
   onClose: () => void;
 }) {
-  const { say } = useWrite();
   const { data, error, refetch } = useQuery({ queryKey: ["bin", title], queryFn: load, staleTime: 0 });
   const bring = useMutation({
     mutationFn: back,
     onSuccess: () => refetch(),
-    onError: (e) => say(reason(e)),
   });
+  const problem = bring.error ?? error;
   return (
     <Dialog open onClose={onClose} title={title}>
-      {error && <p className="text-over">{reason(error)}</p>}
+      {problem && (
+        <p role="alert" className="text-over">
+          {reason(problem)}
+        </p>
+      )}
       {data?.length === 0 && (
         <p className="text-lg">Nothing: what is thrown away lies here for thirty days.</p>
       )}
