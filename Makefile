@@ -5,7 +5,7 @@ PORT ?= 8000
 STAMPS := .stamps
 WEB_SOURCES := $(shell find web/src web/public -type f 2>/dev/null) web/package.json web/package-lock.json web/vite.config.ts
 
-.PHONY: demo dev test lint screenshots bench soak prove web schemas clean
+.PHONY: demo dev test lint screenshots bench soak fuzz worker prove web schemas clean
 .DEFAULT_GOAL := demo
 
 # What the machine lacks is said before anything is installed.
@@ -71,6 +71,14 @@ bench: $(STAMPS)/python-dev $(STAMPS)/web $(STAMPS)/chromium
 # Kills, floods, idle connections, full disks: a few minutes on loopback; no part of `make test`.
 soak: $(STAMPS)/python-dev $(STAMPS)/web
 	$(PY) tools/soak.py
+
+# Broken input for every reader, TIMES each, from SEED; READER: one of them.
+fuzz: $(STAMPS)/python-dev
+	$(PY) tools/fuzz.py --times $(or $(TIMES),100000) --seed $(or $(SEED),1) --reader "$(READER)"
+
+# A worker on this or another machine: BROKER has the address that the server has.
+worker: $(STAMPS)/python
+	@EASY_TALLY_BROKER=$(BROKER) exec tools/worker
 
 # The second computation, every map of small builds, every fact taken away: TIMES as many seeds as
 # `make test` takes, on two processors. 30 times is a few thousand builds and some hours.

@@ -6,6 +6,7 @@ import waitress
 from django.db import DatabaseError
 from work.worker import end_with_parent
 
+from config.bounds import MOST_READINGS, BoundedChannel
 from config.wsgi import application
 
 
@@ -22,10 +23,12 @@ def main(port: str) -> None:
     except (copies.Damaged, OSError, DatabaseError) as error:
         sys.exit(f"Easy Tally: {starting.words(error)}")
     sys.setswitchinterval(0.001)
-    waitress.serve(
+    server = waitress.create_server(
         application, listen=f"127.0.0.1:{port}", threads=16, connection_limit=1000,
-        channel_timeout=60, max_request_body_size=420_000_000, asyncore_use_poll=True,
+        channel_timeout=60, max_request_body_size=MOST_READINGS, asyncore_use_poll=True,
     )  # fmt: skip
+    server.channel_class = BoundedChannel
+    server.run()
 
 
 if __name__ == "__main__":

@@ -3,6 +3,7 @@ made while edits go on, and read back before it is called made."""
 
 from __future__ import annotations
 
+import errno
 import fcntl
 import hashlib
 import json
@@ -176,6 +177,10 @@ def _opened(file: Path) -> Iterator[tuple[ZipFile, _List]]:
                 ) from error
             yield opened, about
     except _BROKEN as error:
+        raise Damaged(f"{file.name} is damaged, or no copy: {error}") from error
+    except OSError as error:
+        if error.errno != errno.EINVAL:  # a place in the file that is none
+            raise
         raise Damaged(f"{file.name} is damaged, or no copy: {error}") from error
 
 

@@ -19,6 +19,8 @@ _NEED = "text: letters, digits, signs, tabs and line feeds"
 #: Digits of a number, brackets in brackets, values in all at the most; a build of 400 parts with
 #: 2,000 sockets has a third of them.
 MOST_DIGITS, MOST_DEPTH, MOST_VALUES = 400, 200, 150_000
+_MOST_BITS, _FEWER = int(MOST_DIGITS * 3.33), f"numbers of at most {MOST_DIGITS} digits"
+_DIGITS = re.compile(f"[0-9]{{{MOST_DIGITS + 1},}}")
 _BRACKET = re.compile(r'"(?:[^"\\]|\\.)*"|[\[\]{}]')
 
 
@@ -60,20 +62,18 @@ def read_json(text: str, what: str, most: int = MOST_VALUES) -> Any:
     more than `most` values. Raises BadInput with the place; `what`: what it is called as a
     whole."""
     try:
-        value = json.loads(
-            text, parse_constant=_no_constant, object_pairs_hook=_no_twins, parse_int=_number,
-            parse_float=_number,
-        )  # fmt: skip
+        value = json.loads(text, parse_constant=_no_constant, object_pairs_hook=_no_twins)
         return _Walk(what, most).through(value, "")
-    except _EndlessNumber as error:
-        where, got = _place(text, text.index(str(error))), f"{len(str(error)):,} digits"
-        raise BadInput([(where, f"numbers of at most {MOST_DIGITS} digits", got)]) from error
     except json.JSONDecodeError as error:
         where = f"line {error.lineno}, column {error.colno}"
         raise NoJson([(where, "JSON", error.msg)]) from error
     except RecursionError as error:
         where = _too_deep(text) or what
         raise BadInput([(where, "JSON nested less deeply", "too many brackets")]) from error
+    except ValueError as error:  # Python itself reads no more digits than some thousands
+        found = _DIGITS.search(text)
+        where = _place(text, found.start()) if found else what
+        raise BadInput([(where, _FEWER, "more")]) from error
 
 
 class _Walk:
@@ -86,6 +86,8 @@ class _Walk:
             return plain(value, at or self.what)
         if isinstance(value, float):
             return finite(value, at or self.what)
+        if isinstance(value, int) and value.bit_length() > _MOST_BITS:
+            raise BadInput([(at or self.what, _FEWER, "more")])
         if not isinstance(value, dict | list):
             return value
         self.count += len(value)
@@ -95,16 +97,6 @@ class _Walk:
         if isinstance(value, list):
             return [self.through(x, f"{inner}{i}") for i, x in enumerate(value)]
         return {plain(k, f"{inner}key"): self.through(x, f"{inner}{k}") for k, x in value.items()}
-
-
-class _EndlessNumber(ValueError):
-    """A number with more digits than any figure has."""
-
-
-def _number(text: str) -> int | float:
-    if len(text) > MOST_DIGITS:
-        raise _EndlessNumber(text)
-    return float(text) if set(text) & set(".eE") else int(text)
 
 
 def _place(text: str, at: int) -> str:

@@ -210,7 +210,7 @@ def _limits(text: str, kind: str) -> str:
     if match:
         rest = text[: match.start()] + " " + text[match.end() :]
         power = re.search(rf"\b({N})w\b", rest)
-        if power and "limit:" not in rest:
+        if power and "limit:" not in rest and float(_num(power[1])):
             return f"{rest} limit:{float(_num(match[1])) / float(_num(power[1])):.6g} "
         if not power:
             return f"{rest} {match[1]}w "

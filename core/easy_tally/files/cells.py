@@ -9,6 +9,8 @@ from typing import Any
 from ..base.errors import BadFile, BadInput
 from ..base.plain import plain, without_odd
 
+#: Lines of a file at the most, empty ones too; a cell may have several.
+_MOST_LINES = 50_000
 #: How what a spreadsheet works out begins. A quote before it makes text of it.
 _SUMS = ("=", "+", "-", "@", "\t", "\r")
 
@@ -36,6 +38,8 @@ def rows_of(text: str, most: int) -> Any:
         text = plain(text.removeprefix("\ufeff"), "file")
     except BadInput as error:
         raise BadFile(error.problems) from error
+    if text.count("\n") > _MOST_LINES:
+        raise BadFile([("file", f"at most {_MOST_LINES:,} lines", f"{text.count(chr(10)):,}")])
     head = text.split("\n", 1)[0]
     mark = ";" if head.count(";") > head.count(",") else ","
     return csv.reader(io.StringIO(text, newline=""), delimiter=mark, strict=True)

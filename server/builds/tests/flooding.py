@@ -3,6 +3,7 @@ operation of the interface. The same seed gives the same flood. Knows no Django.
 
 from __future__ import annotations
 
+import copy
 import json
 import random
 from collections.abc import Iterator
@@ -54,7 +55,7 @@ def _swapped(value: Any, rng: random.Random) -> Any:
             if rng.random() < 0.2 and isinstance(at, dict):
                 del at[key]
             else:
-                at[key] = rng.choice(_ODD)
+                at[key] = copy.deepcopy(rng.choice(_ODD))
             break
     return value
 

@@ -466,7 +466,7 @@ class Files(BrowserCase):
             page.get_by_role("link", name="Save file of Heron").click()
         self.assertEqual(Path(download.value.path()).read_text(encoding="utf-8"), HERON)
         away, none = (
-            page.get_by_role("button", name="Throw Heron away"),
+            page.get_by_role("button", name="Throw away Heron"),
             page.get_by_text("No build"),
         )
         away.press("Enter")

@@ -17,7 +17,7 @@ from django.db import connection
 from easy_tally import Build as CoreBuild
 from easy_tally.editing import ChangeSupply
 from easy_tally.files import build_file
-from keeping.whole import troubles
+from keeping.whole import damage
 from owners.models import current_owner
 
 from builds import actions, results
@@ -32,7 +32,7 @@ from builds.models import Build
 from catalogue import parts
 from easy_tally.editing import ChangeBuild
 from easy_tally.files import build_file
-from keeping.whole import troubles
+from keeping.whole import damage
 from owners.models import current_owner
 import json
 owner, row = current_owner(), lambda: Build.objects.get()
@@ -119,7 +119,7 @@ class Broken(ApiCase):
                 self.assertIn("can’t be read", str(cards[bad.key]["problem"]))
                 status, told = self.call("get", f"/builds/{bad.key}")
                 self.assertEqual((status, told["type"]), (422, "urn:easy-tally:unreadable"))
-                told_of = [t for t in troubles() if "can’t be read" in t]
+                told_of = [t for t in damage() if "can’t be read" in t]
                 self.assertEqual(len(told_of), 1)
                 self.assertIn(actions.name_of(current_owner(), bad.key), told_of[0])
                 both = Build.objects.filter(pk__in=(good.pk, bad.pk))

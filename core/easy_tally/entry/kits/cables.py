@@ -226,10 +226,11 @@ def read_plugs(text: str) -> list[dict[str, Any]]:
         match = re.fullmatch(r"([a-z0-9-]+)=(.+)@([0-9.]+)", head)
         if match is None:
             raise Unread([("plugs", "key=kind@mm, commas between", repr(item)[:60])])
-        plug: dict[str, Any] = {
-            "key": match[1], "kind": one_of(*get_args(PlugKind))(match[2]),
-            "at_mm": number(match[3]),
-        }  # fmt: skip
+        try:
+            kind, away = one_of(*get_args(PlugKind))(match[2]), number(match[3])
+        except ValueError as error:
+            raise Unread([("plugs", str(error), repr(item)[:60])]) from error
+        plug: dict[str, Any] = {"key": match[1], "kind": kind, "at_mm": away}
         for word in more:
             name, _, value = word.partition("=")
             if name not in _PLUG_MORE:

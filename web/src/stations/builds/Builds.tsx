@@ -187,8 +187,9 @@ function Keep({ build, save, onRemove }: { build: BuildCard; save: string; onRem
         {save}
         <span className="sr-only"> of {build.name}</span>
       </a>
-      <Button look="quiet" onClick={onRemove} aria-label={`Throw ${build.name} away`}>
+      <Button look="quiet" onClick={onRemove}>
         Throw away
+        <span className="sr-only"> {build.name}</span>
       </Button>
     </div>
   );
