@@ -76,9 +76,9 @@ soak: $(STAMPS)/python-dev $(STAMPS)/web
 fuzz: $(STAMPS)/python-dev
 	$(PY) tools/fuzz.py --times $(or $(TIMES),100000) --seed $(or $(SEED),1) --reader "$(READER)"
 
-# A worker on this or another machine: BROKER has the address that the server has.
+# A worker on this or another machine: EASY_TALLY_BROKER has the address of the server's broker.
 worker: $(STAMPS)/python
-	@EASY_TALLY_BROKER=$(BROKER) exec tools/worker
+	@exec tools/worker
 
 # The second computation, every map of small builds, every fact taken away: TIMES as many seeds as
 # `make test` takes, on two processors. 30 times is a few thousand builds and some hours.

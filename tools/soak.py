@@ -25,6 +25,7 @@ from urllib.parse import urlencode
 ROOT = Path(__file__).resolve().parent.parent
 sys.path[:0] = [str(ROOT / "server")]
 
+import soak_broker  # noqa: E402
 from builds.tests import flooding  # noqa: E402
 
 HERON = (ROOT / "demo/builds/heron.tally.json").read_text(encoding="utf-8")
@@ -40,13 +41,14 @@ def told(what: str, tried: str, lost: str) -> None:
 class Served:
     """The application on a port and a folder of its own."""
 
-    def __init__(self, var: Path) -> None:
+    def __init__(self, var: Path, env: dict[str, str] | None = None) -> None:
         self.var = var
         with socket.socket() as s:
             s.bind(("127.0.0.1", 0))
             self.port = s.getsockname()[1]
         self.env = os.environ | {
             "EASY_TALLY_VAR": str(var), "EASY_TALLY_TASKS": "at once", "MALLOC_ARENA_MAX": "2",
+            **(env or {}),
         }  # fmt: skip
         manage = [sys.executable, str(ROOT / "server/manage.py"), "load_demo", "--migrate"]
         subprocess.run(manage, env=self.env, check=True, stdout=subprocess.DEVNULL)
@@ -421,6 +423,7 @@ def main() -> None:
         of.kill()
     full_disk()
     read_only_disk()
+    soak_broker.soak(Served, HERON, told)
     print(f"in {time.perf_counter() - begun:.0f} s")
 
 

@@ -63,13 +63,15 @@ def version() -> str:
 
 
 class Worker(NamedTuple):
-    """One that is there: where, of which version, on what it works since when, or nothing."""
+    """One that is there: where, of which version, on what it works since when, or nothing. `heard`:
+    it said something twice, so that it is there for certain, and not what one left that is gone."""
 
     id: str
     host: str
     version: str
     busy: str
     since: datetime | None
+    heard: bool
 
 
 class Told(NamedTuple):
@@ -88,7 +90,8 @@ class Exchange:
         self._huey = _of(address, f"easytally{queue}")
         #: Where workers of every version say that they are there.
         self._there = _of(address, f"easytally{queue.removesuffix(version())}workers")
-        self._seen: dict[str, tuple[str, float, float]] = {}
+        #: Of a worker or a job: what it said last, when that was first heard, how often it changed.
+        self._seen: dict[str, tuple[str, float, int]] = {}
         self._do: Callable[[str], None] = lambda token: None
         self._task = self._huey.task()(self._run)
 
@@ -148,7 +151,7 @@ class Exchange:
         now = time.monotonic()
         known = self._seen.get(of)
         if known is None or known[0] != beat:
-            self._seen[of] = known = (beat, now, now)
+            self._seen[of] = known = (beat, now, known[2] + 1 if known else 0)
             if len(self._seen) > 1000:
                 self._seen = dict([*self._seen.items()][-500:])
         return now - known[1]
@@ -167,7 +170,8 @@ class Exchange:
             if busy and isinstance(busy_s, int | float) and 0 <= busy_s < 1e6:
                 since = datetime.now(UTC) - timedelta(seconds=busy_s)
             host, of = str(said.get("host", ""))[:60], str(said.get("version", ""))[:12]
-            found.append(Worker(str(key), host, of, busy, since))
+            heard = self._seen[f"worker:{key}"][2] > 0
+            found.append(Worker(str(key), host, of, busy, since, heard))
         return found
 
     # -- who works -----------------------------------------------------------------

@@ -25,7 +25,7 @@ def look(exchange: Exchange, token: str) -> Outcome:
         quiet = exchange.quiet_s(f"job:{token}", told.beat)
         return Outcome("lost" if quiet > GONE_S else "running", told.what)
     if exchange.quiet_s(f"job:{token}", "waits") > GONE_S and any(
-        not w.busy for w in _ours(exchange)
+        w.heard and not w.busy for w in _ours(exchange)
     ):
         return Outcome("forgotten")
     return Outcome("waiting")

@@ -163,19 +163,33 @@ class Maps(ApiCase):
         with workers(self) as at:
             key, _ = self._asked()
             at.huey.storage.flush_queue()
-            at.here("w1", "", 0)
-            self.call("get", f"/builds/{key}/map")
+
+            def look() -> int:
+                at.here("w1", "", 0)
+                with self.captureOnCommitCallbacks(execute=True):
+                    self.call("get", f"/builds/{key}/map")
+                return at.waiting()
+
+            look()
+            at.pass_s(2)
+            look()
             at.pass_s(GONE_S + 1)
-            at.here("w1", "", 0)
-            self.call("get", f"/builds/{key}/map")
-            self.assertEqual(at.waiting(), 1)
+            self.assertEqual(look(), 1)
             at.huey.storage.flush_queue()
             at.huey.storage.flush_results()  # and one of a queue that was begun anew
             at.pass_s(GONE_S + 1)
-            at.here("w1", "", 0)
-            with self.captureOnCommitCallbacks(execute=True):
+            self.assertEqual(look(), 1)
+
+    def test_what_a_worker_left_that_is_gone_is_no_worker(self) -> None:
+        with workers(self) as at:
+            at.here("gone", "", 0)
+            key, _ = self._asked()
+            for _ in range(8):
                 self.call("get", f"/builds/{key}/map")
-            self.assertEqual(at.waiting(), 1)
+                at.pass_s(2)
+            _, found = self.call("get", f"/builds/{key}/map")
+            self.assertEqual((found["state"], MapJob.objects.get().tries), ("waiting", 1))
+            self.assertIn("No worker is there", found["waits"])
 
     def test_why_it_waits_is_said(self) -> None:
         with workers(self) as at:
