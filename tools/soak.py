@@ -26,6 +26,7 @@ ROOT = Path(__file__).resolve().parent.parent
 sys.path[:0] = [str(ROOT / "server")]
 
 import soak_broker  # noqa: E402
+import soak_kills  # noqa: E402
 from builds.tests import flooding  # noqa: E402
 
 HERON = (ROOT / "demo/builds/heron.tally.json").read_text(encoding="utf-8")
@@ -423,6 +424,8 @@ def main() -> None:
         of.kill()
     full_disk()
     read_only_disk()
+    with tempfile.TemporaryDirectory() as folder:
+        soak_kills.soak(Path(folder), HERON, int(os.environ.get("ROUNDS", "300")), told)
     soak_broker.soak(Served, HERON, told)
     print(f"in {time.perf_counter() - begun:.0f} s")
 

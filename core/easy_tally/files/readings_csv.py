@@ -202,7 +202,8 @@ class _Reader:
         for at, (i, c) in enumerate(self.wanted, 1):
             column = self.shape.columns[i]
             if column.factor != 1 or column.offset:
-                rows[:, at] = (rows[:, at] + column.offset) * column.factor
+                with np.errstate(over="ignore"):  # what has no end is named line by line
+                    rows[:, at] = (rows[:, at] + column.offset) * column.factor
             if c.unit in ("w", "a") and (rows[:, at] < 0).any():
                 return None  # line by line: each is named
         return rows if np.isfinite(rows).all() else None

@@ -2,19 +2,25 @@
 
 from __future__ import annotations
 
+import errno
+import os
 import tempfile
 from datetime import timedelta
 from pathlib import Path
 from typing import Any
+from unittest.mock import patch
 
+import numpy as np
 from bench.models import Entry
 from builds.tests.support import ROOT, ApiCase
 from django.core.files.uploadedfile import SimpleUploadedFile
 from django.test import override_settings
 from django.utils import timezone
+from jobs.tests.test_map_api import Apart
 from owners.thrown import sweep_files
+from work.exchange import GONE_S
 
-from readings import rows
+from readings import reading, rows
 from readings.models import Attempt, Reading, Taken
 
 MAPPED = (ROOT / "demo/training/heron.tally.json").read_text(encoding="utf-8")
@@ -189,6 +195,93 @@ class Files(ReadingsCase):
         self.assertEqual((job["state"], job["of_problems"]), ("done", 1))
         row = Taken.objects.get()
         self.assertEqual((row.samples, row.said), (2, "1 lines left out"))
+
+    def test_numbers_that_do_not_end_are_said_with_their_line(self) -> None:
+        for text, left in (
+            ("t,wall (W)\nnan,1\n0,100\n1,101\n", 2), ("t,wall (W)\n0,100\ninf,1\n2,101\n", 2),
+            ("t,wall (W)\n0,100\n1,1e999\n2,101\n", 2), ("t,wall (W)\n0,100\n1,inf\n2,101\n", 2),
+            ("t,wall (W)\n5,100\n4,101\n6,99\n", 2), ("t,wall (W)\n-inf,1\n0,100\n", 1),
+            ("t,wall (kW)\n0,100\n1,1e308\n", 1), ("t,12 V (V)\n0,12\n1,nan\n", 2),
+        ):  # fmt: skip
+            _, job = self.send(text)
+            row = self.call("get", f"{self.at}/{job['taken']}")[1]
+            self.assertEqual((job["state"], row["samples"]), ("done", left), text)
+            self.assertEqual(self.call("get", f"{self.at}/{job['taken']}/held")[0], 200)
+        self.send("t,wall (W)\nnan,1\ninf,2\n")
+        self.assertEqual(Taken.objects.count(), 8)
+
+    def test_a_set_of_an_earlier_version_that_can_not_be_shown_takes_no_other_down(self) -> None:
+        _, good = self.call("post", f"{self.at}/simulated", {})
+        for number in (np.nan, np.inf):
+            _, bad = self.call("post", f"{self.at}/simulated", {})
+            odd = np.fromfile(rows.path_of(bad["key"]))
+            odd[0] = number
+            odd.tofile(rows.path_of(bad["key"]))
+            Taken.objects.filter(key=bad["key"]).update(looked_over=False)
+            status, found = self.call("get", self.at)
+            self.assertEqual(status, 200)
+            states = {s["key"]: s["state"] for s in found["sets"]}
+            self.assertEqual((states[bad["key"]], states[good["key"]]), ("damaged", "whole"))
+            for what in ("held", "settled", "series?channels=wall.w", "file.csv",
+                         "picture.svg?channels=wall.w"):  # fmt: skip
+                answer = self.client.get(f"/api/v1{self.at}/{bad['key']}/{what}")
+                self.assertEqual(answer.status_code, 422, what)
+            self.assertEqual(self.call("delete", f"{self.at}/{bad['key']}")[0], 200)
+
+    def test_a_full_disk_keeps_nothing_of_it(self) -> None:
+        full = OSError(errno.ENOSPC, "No space left on device")
+        with patch.object(rows, "append", side_effect=full), self.assertLogs("easy_tally"):
+            self.assertEqual(self.call("post", f"{self.at}/simulated", {})[0], 507)
+        with patch.object(Reading, "save", side_effect=full), self.assertLogs("easy_tally"):
+            self.assertEqual(self.send("t,wall (W)\n0,100\n")[0], 507)
+        self.assertEqual((list(rows.folder().iterdir()), Taken.objects.count()), ([], 0))
+
+    def test_whose_reader_is_gone_is_taken_up_again_and_then_ended(self) -> None:
+        at = Apart(f"{rows.folder()}/queue.sqlite3", "files")
+        self.addCleanup(at.huey.storage.close)
+        with patch.object(reading, "exchange", return_value=at):
+            _, job = self.send("t,wall (W)\n0,100\n1,101\n")
+            path, upload = f"{self.at}/file/{job['key']}", reading.upload_of(job["key"])
+
+            def gone() -> Any:
+                """Whoever read it said something, and then nothing more."""
+                Reading.objects.update(state="running")
+                at.tell(job["key"], {})
+                self.assertEqual(self.call("get", path)[1]["state"], "running")
+                at.pass_s(GONE_S + 1)
+                return self.call("get", path)[1]
+
+            self.assertEqual((gone()["state"], upload.exists()), ("waiting", True))
+            found = gone()
+            self.assertEqual((found["state"], upload.exists()), ("failed", False))
+            self.assertIn("Nothing was kept: send it again", found["error"])
+            _, job = self.send("t,wall (W)\n0,100\n1,101\n")
+            path, upload = f"{self.at}/file/{job['key']}", reading.upload_of(job["key"])
+            at.pass_s(2)
+            at.here("w1", "large.csv", 12)
+            self.assertEqual(self.call("get", path)[1]["busy"][0]["what"], "large.csv")
+            self.call("delete", path)
+            self.assertEqual(
+                (self.call("get", path)[1]["state"], upload.exists()), ("stopped", False)
+            )
+            _, job = self.send("t,wall (W)\n0,100\n1,101\n")
+            Reading.objects.filter(key=job["key"]).update(state="running")
+            at.tell(job["key"], {})
+            reading.look_after_all()
+            at.pass_s(GONE_S + 1)
+            reading.look_after_all()  # nobody looks; it is taken up all the same
+            reading.read_file(job["key"], None)
+            self.assertEqual(self.call("get", f"{self.at}/file/{job['key']}")[1]["state"], "done")
+
+    def test_what_kills_left_is_swept(self) -> None:
+        for name in ("a.upload", "b.part"):
+            (rows.folder() / name).write_bytes(b"")
+        reading.sweep()
+        self.assertEqual(len(list(rows.folder().iterdir())), 2)
+        for name in ("a.upload", "b.part"):
+            os.utime(rows.folder() / name, (0, 0))
+        reading.sweep()
+        self.assertEqual(list(rows.folder().iterdir()), [])
 
     def test_an_upload_that_was_cut_off(self) -> None:
         status, found = self.send("t,wall (W)\n0,100\n", size=5000)

@@ -86,6 +86,16 @@ class Worked(unittest.TestCase):
                 time.sleep(0.1)
             self.assertFalse(Path(f"/proc/{pid}").exists())
 
+    def test_it_knows_the_core_alone(self) -> None:
+        code = (
+            "import sys; sys.path.insert(0, '.'); import work.worker\n"
+            "print([m for m in sys.modules if m.split('.')[0] in ('django', 'ninja', 'config')])"
+        )
+        said = subprocess.run(
+            [sys.executable, "-c", code], cwd=SERVER, capture_output=True, text=True, check=True
+        )
+        self.assertEqual(said.stdout.strip(), "[]")
+
     def test_what_is_no_job_is_answered_with_a_sentence_or_passed_over(self) -> None:
         for text in ("", "null", "[]", "{}", '{"kind": "map"}', "[" * 100_000, HERON,
                      asked().model_dump_json().replace('"what":"all"', '"what":"rm"')):  # fmt: skip

@@ -176,7 +176,11 @@ function OneSet({
   onRemove: () => void;
 }) {
   const build = useBuild();
-  const { data: held } = useQuery(heldQuery(build.key, set.key, build.version, set.samples));
+  const damaged = set.state === "damaged";
+  const { data: held } = useQuery({
+    ...heldQuery(build.key, set.key, build.version, set.samples),
+    enabled: !damaged,
+  });
   const [picked, setPicked] = useState<string[] | null>(null);
   const [range, setRange] = useState<Range | null>(null);
   const chosen = useMemo(() => picked ?? firstChoice(set.channels, held), [picked, set.channels, held]);
@@ -214,81 +218,106 @@ function OneSet({
               >
                 {s.name}
                 <span className="block text-sm font-normal text-ink-soft">
-                  {s.state === "coming" ? "coming in" : `${day(s.at)} ${time(s.at)}`},{" "}
-                  {s.samples.toLocaleString("en-GB")} samples
+                  {s.state === "coming"
+                    ? "coming in"
+                    : s.state === "damaged"
+                      ? "can’t be shown"
+                      : `${day(s.at)} ${time(s.at)}`}
+                  , {s.samples.toLocaleString("en-GB")} samples
                 </span>
               </button>
             </li>
           ))}
         </ul>
-        <Channels channels={set.channels} chosen={chosen} onChange={setPicked} />
+        {!damaged && <Channels channels={set.channels} chosen={chosen} onChange={setPicked} />}
       </aside>
-      <div
-        tabIndex={0}
-        role="region"
-        aria-label="What was measured"
-        className="min-w-0 flex-1 overflow-auto max-[1000px]:flex-none max-[1000px]:overflow-visible"
-      >
-        {set.source === "simulated" && (
-          <p className="mb-2 border-l-4 border-tight py-1 pl-3 text-base">
-            <b>Simulated.</b> No machine was measured: these instruments ship with Easy Tally, and what they
-            say stays simulated wherever it goes.
-          </p>
-        )}
-        <Verdict held={held} set={set} onStop={onStop} />
-        <div className="border border-rule bg-slip px-2 py-1">
-          <Pictures
-            source={source}
-            channels={set.channels}
-            chosen={chosen}
-            held={held}
-            seconds={set.seconds}
-            range={range}
-            onRange={setRange}
-          />
+      {damaged ? (
+        <div className="min-w-0 flex-1">
+          <Damaged set={set} onRemove={onRemove} />
         </div>
-        <div className="flex flex-wrap gap-2 py-2">
-          <Button onClick={() => onOpen("settle")}>What it settles…</Button>
-          <Menu label="Save" align="start">
-            <MenuItem
-              onSelect={() =>
-                window.location.assign(`/api/v1/builds/${build.key}/readings/${set.key}/file.csv`)
-              }
-            >
-              The figures, CSV
-            </MenuItem>
-            <MenuItem
-              onSelect={() => {
-                const query = new URLSearchParams({ channels: chosen.join() });
-                if (range) {
-                  query.set("from_s", String(range.from));
-                  query.set("to_s", String(range.to));
-                }
-                window.location.assign(
-                  `/api/v1/builds/${build.key}/readings/${set.key}/picture.svg?${query}`,
-                );
-              }}
-            >
-              The picture, SVG
-            </MenuItem>
-            <MenuItem onSelect={savePicture}>The picture, PNG</MenuItem>
-          </Menu>
-          {held && <NameStates buildKey={build.key} set={set} held={held} range={range} />}
-          <span className="flex-1" />
-          <Button look="quiet" onClick={onRemove}>
-            Throw these away
-          </Button>
-        </div>
-        {held && <Figures held={held} />}
-      </div>
-      <aside
-        aria-label="Pins"
-        tabIndex={0}
-        className="flex w-[280px] shrink-0 flex-col gap-3 overflow-auto border border-rule bg-slip p-3 max-[1200px]:w-[250px] max-[1000px]:w-full"
-      >
-        <Plugs held={held} />
-      </aside>
+      ) : (
+        <>
+          <div
+            tabIndex={0}
+            role="region"
+            aria-label="What was measured"
+            className="min-w-0 flex-1 overflow-auto max-[1000px]:flex-none max-[1000px]:overflow-visible"
+          >
+            {set.source === "simulated" && (
+              <p className="mb-2 border-l-4 border-tight py-1 pl-3 text-base">
+                <b>Simulated.</b> No machine was measured: these instruments ship with Easy Tally, and what
+                they say stays simulated wherever it goes.
+              </p>
+            )}
+            <Verdict held={held} set={set} onStop={onStop} />
+            <div className="border border-rule bg-slip px-2 py-1">
+              <Pictures
+                source={source}
+                channels={set.channels}
+                chosen={chosen}
+                held={held}
+                seconds={set.seconds}
+                range={range}
+                onRange={setRange}
+              />
+            </div>
+            <div className="flex flex-wrap gap-2 py-2">
+              <Button onClick={() => onOpen("settle")}>What it settles…</Button>
+              <Menu label="Save" align="start">
+                <MenuItem
+                  onSelect={() =>
+                    window.location.assign(`/api/v1/builds/${build.key}/readings/${set.key}/file.csv`)
+                  }
+                >
+                  The figures, CSV
+                </MenuItem>
+                <MenuItem
+                  onSelect={() => {
+                    const query = new URLSearchParams({ channels: chosen.join() });
+                    if (range) {
+                      query.set("from_s", String(range.from));
+                      query.set("to_s", String(range.to));
+                    }
+                    window.location.assign(
+                      `/api/v1/builds/${build.key}/readings/${set.key}/picture.svg?${query}`,
+                    );
+                  }}
+                >
+                  The picture, SVG
+                </MenuItem>
+                <MenuItem onSelect={savePicture}>The picture, PNG</MenuItem>
+              </Menu>
+              {held && <NameStates buildKey={build.key} set={set} held={held} range={range} />}
+              <span className="flex-1" />
+              <Button look="quiet" onClick={onRemove}>
+                Throw these away
+              </Button>
+            </div>
+            {held && <Figures held={held} />}
+          </div>
+          <aside
+            aria-label="Pins"
+            tabIndex={0}
+            className="flex w-[280px] shrink-0 flex-col gap-3 overflow-auto border border-rule bg-slip p-3 max-[1200px]:w-[250px] max-[1000px]:w-full"
+          >
+            <Plugs held={held} />
+          </aside>
+        </>
+      )}
     </div>
+  );
+}
+
+/** A set that an earlier version took and that can't be shown: it says so, and can be thrown away. */
+function Damaged({ set, onRemove }: { set: TakenOut; onRemove: () => void }) {
+  return (
+    <section aria-label="What differs" className="border-2 border-over bg-slip p-4">
+      <h2 className="text-xl font-bold">{set.name} can’t be shown</h2>
+      <p className="mt-1 text-lg">{set.said}.</p>
+      <Button className="mt-3" onClick={onRemove}>
+        Throw these away
+      </Button>
+    </section>
   );
 }
 
