@@ -2,18 +2,23 @@
 
 from __future__ import annotations
 
+import errno
 import json
 import socket
 import tempfile
 import threading
 import time
 from collections.abc import Callable
+from contextlib import suppress
+from datetime import timedelta
 from pathlib import Path
+from typing import Any
 from unittest.mock import patch
 
 from builds import actions
 from builds.tests.support import HERON, ROOT
 from django.test import TransactionTestCase, override_settings
+from django.utils import timezone
 from easy_tally import BadInput
 from owners.models import current_owner
 
@@ -21,6 +26,10 @@ from readings import rows, streams
 from readings.models import Taken
 
 FIRST = json.dumps({"easy-tally readings": 1, "channels": ["wall.w"]}) + "\n"
+
+
+def _first(at: socket.socket) -> None:
+    at.sendall(FIRST.encode())
 
 
 class Streams(TransactionTestCase):
@@ -92,6 +101,90 @@ class Streams(TransactionTestCase):
         row = self.ended(row)
         self.assertEqual((row.state, row.said), ("whole", ""))
         self.assertGreater(row.samples, 5)
+
+    def test_many_bad_lines_end_it_and_the_good_ones_stay(self) -> None:
+        def say(at: socket.socket) -> None:
+            good = "".join(f'{{"t": {i}, "wall.w": 100}}\n' for i in range(50))
+            at.sendall((FIRST + good + "rubbish\n" * 101).encode())
+            time.sleep(0.5)
+
+        row = self.ended(streams.start(self.build, self.speak(say), "meter"))
+        self.assertEqual((row.said, row.samples), ("101 lines could not be read", 50))
+
+    def test_a_line_without_end(self) -> None:
+        def say(at: socket.socket) -> None:
+            with suppress(OSError):
+                at.sendall(FIRST.encode() + b"x" * 1_200_000)
+                time.sleep(0.5)
+
+        row = self.ended(streams.start(self.build, self.speak(say), "meter"))
+        self.assertEqual((row.state, row.samples), ("broken off", 0))
+        self.assertIn("longer than a megabyte", row.said)
+
+    def test_a_full_disk_ends_it_and_what_came_before_stays(self) -> None:
+        def say(at: socket.socket) -> None:
+            at.sendall(FIRST.encode())
+            with suppress(OSError):
+                for i in range(100):
+                    at.sendall(f'{{"t": {i}, "wall.w": 100}}\n'.encode())
+                    time.sleep(0.02)
+
+        full, real, calls = OSError(errno.ENOSPC, "No space left on device"), rows.append, []
+
+        def append(*of: Any) -> None:
+            calls.append(1)
+            if len(calls) > 2:
+                raise full
+            real(*of)
+
+        with patch.object(streams, "WRITE_S", 0.2), patch.object(rows, "append", append):
+            row = self.ended(streams.start(self.build, self.speak(say), "meter"))
+        self.assertIn("It could not be kept (No space left on device)", row.said)
+        self.assertEqual(rows.count(row), row.samples)
+        self.assertGreater(row.samples, 0)
+
+    def test_what_a_kill_left_takes_no_place(self) -> None:
+        left = [streams.start(self.build, self.speak(_first), "left") for _ in range(3)]
+        for row in left:
+            self.ended(row)
+        long_ago = timezone.now() - timedelta(minutes=1)
+        Taken.objects.update(state="coming", seen=long_ago)
+        streams.room_for_one()
+        self.assertEqual(set(Taken.objects.values_list("state", flat=True)), {"broken off"})
+        Taken.objects.update(state="coming", seen=timezone.now())
+        streams.room_for_one()
+        self.ended(streams.start(self.build, self.speak(_first), "one more"))
+        Taken.objects.update(state="coming", seen=timezone.now())
+        with self.assertRaisesRegex(BadInput, "at most 4 streams at once"):
+            streams.room_for_one()
+
+    def test_instruments_that_do_not_start_are_given_up(self) -> None:
+        with (
+            patch.object(streams, "_STARTS_S", 0.01),
+            self.assertRaisesRegex(BadInput, "a build that can be simulated"),
+        ):
+            streams.simulated(self.build, 1, 1, "", "")
+
+    def test_fields_without_end_start_nothing(self) -> None:
+        self.client.cookies["csrftoken"] = "a" * 32
+        for name in ("name", "fault", "at", "address"):
+            body = json.dumps({"simulated": True, name: "x" * 100_000})
+            answer = self.client.post(
+                f"/api/v1/builds/{self.build.key}/readings/stream", body,
+                content_type="application/json", headers={"X-CSRFToken": "a" * 32},
+            )  # fmt: skip
+            self.assertEqual(answer.status_code, 422, name)
+        self.assertEqual(Taken.objects.count(), 0)
+
+    def test_when_it_began(self) -> None:
+        for began, taken in (("", ""), ("2026-11-30T20:15:00", "2026-11-30T20:15:00")):
+            first = {"easy-tally readings": 1, "channels": ["wall.w"], "began": began}
+            address = self.speak(lambda at, f=first: at.sendall(json.dumps(f).encode() + b"\n"))  # type: ignore[misc]
+            self.assertEqual(self.ended(streams.start(self.build, address, "x")).began, taken)
+        first = {"easy-tally readings": 1, "channels": ["wall.w"], "began": "yesterday"}
+        address = self.speak(lambda at: at.sendall(json.dumps(first).encode() + b"\n"))
+        with self.assertRaisesRegex(BadInput, "began: needs when it began"):
+            streams.start(self.build, address, "x")
 
     def test_nobody_elsewhere_and_no_nonsense(self) -> None:
         for address in ("192.0.2.1:80", "example:80", "127.0.0.1:x", "127.0.0.1:0", ""):
