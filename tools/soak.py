@@ -4,6 +4,7 @@ can't be written. A few minutes, on this machine's loopback only; prints what wa
 from __future__ import annotations
 
 import http.client
+import io
 import json
 import os
 import random
@@ -21,6 +22,8 @@ from contextlib import contextmanager, suppress
 from pathlib import Path
 from typing import Any, NamedTuple
 from urllib.parse import urlencode
+
+from PIL import Image
 
 ROOT = Path(__file__).resolve().parent.parent
 sys.path[:0] = [str(ROOT / "server")]
@@ -74,13 +77,17 @@ class Served:
         self.process.send_signal(signal.SIGKILL)
         self.process.wait()
 
-    def call(self, method: str, path: str, body: Any = None) -> tuple[int, Any, str]:
+    def call(
+        self, method: str, path: str, body: Any = None, form: tuple[bytes, str] | None = None
+    ) -> tuple[int, Any, str]:
         """(status, parsed answer, content type). Raises OSError where nobody answers."""
         at = http.client.HTTPConnection("127.0.0.1", self.port, timeout=60)
         headers = {"Cookie": "csrftoken=" + "a" * 32, "X-CSRFToken": "a" * 32,
                    "Content-Type": "application/json"}  # fmt: skip
         try:
-            text = None if body is None else json.dumps(body)
+            text: Any = None if body is None else json.dumps(body)
+            if form is not None:
+                text, headers["Content-Type"] = form
             at.request(method, path, text, headers)
             response = at.getresponse()
             content = response.read()
@@ -364,6 +371,16 @@ def _then(of: Served, key: str, version: int) -> str:
     return f"{version - after} lost, {'writes again' if again == 200 else f'answers {again}'}"
 
 
+def _sent(name: str, content: bytes) -> tuple[bytes, str]:
+    return soak_kills.form({"step": "safe"}, name, content)
+
+
+def _photo() -> bytes:
+    out = io.BytesIO()
+    Image.effect_noise((1500, 1000), 90).save(out, "PNG")
+    return out.getvalue()
+
+
 def full_disk() -> None:
     """A disk that fills up under a running server, and has room again."""
     what = "a disk that is full"
@@ -377,6 +394,18 @@ def full_disk() -> None:
             while filler.write(bytes(4096)):
                 pass
         version, said = _edits(of, key, first, 40)
+        build = f"/api/v1/builds/{key}"
+        log, picture = (
+            _sent("file", b"t,wall (W)\n" + b"0,100\n" * 99_999),
+            _sent("photo", _photo()),
+        )
+        answers = [
+            of.call("POST", f"{build}/readings/simulated", {})[0],
+            of.call("POST", f"{build}/readings/file", form=log)[0],
+            of.call("POST", f"{build}/photos", form=picture)[0],
+        ]
+        left = [f.name for of_ in ("readings", "photos") for f in (var / of_).glob("*")]
+        said += f"; readings, a file, a photo answer {answers}, {len(left)} files left"
         (var / "filler").unlink()
         told(what, f"{version - first} edits went in, then {said}", _then(of, key, version))
         of.kill()

@@ -24,6 +24,8 @@ from PIL import Image
 
 ROOT = Path(__file__).resolve().parent.parent
 _TOKEN = "a" * 32
+#: What stands between the fields of a form.
+_BETWEEN = "easy-tally-soak-3f9b1c7d5e"
 #: Seconds that a map or a file has to come to its end in, whoever was killed.
 _ENDS_S = 60
 
@@ -129,15 +131,16 @@ class Whole:
         return response.status, json.loads(said) if "json" in kind and said else said
 
 
-def _form(fields: dict[str, str], name: str, content: bytes) -> tuple[bytes, str]:
+def form(fields: dict[str, str], name: str, content: bytes) -> tuple[bytes, str]:
+    """A form with a file in it, and its kind."""
     parts = [
-        f'--x\r\nContent-Disposition: form-data; name="{n}"\r\n\r\n{v}\r\n'.encode()
+        f'--{_BETWEEN}\r\nContent-Disposition: form-data; name="{n}"\r\n\r\n{v}\r\n'.encode()
         for n, v in fields.items()
     ]
-    head = f'--x\r\nContent-Disposition: form-data; name="{name}"; filename="a"\r\n\r\n'
+    head = f'--{_BETWEEN}\r\nContent-Disposition: form-data; name="{name}"; filename="a"\r\n\r\n'
     return b"".join(
-        [*parts, head.encode(), content, b"\r\n--x--\r\n"]
-    ), "multipart/form-data; boundary=x"
+        [*parts, head.encode(), content, f"\r\n--{_BETWEEN}--\r\n".encode()]
+    ), f"multipart/form-data; boundary={_BETWEEN}"
 
 
 class Doing:
@@ -190,8 +193,8 @@ class Doing:
 
     def photo(self, n: int) -> bool:
         """Take a photo."""
-        form = _form({"step": f"photo {n}"}, "photo", self.picture)
-        if self.of.call("POST", f"{self.at}/photos", form=form)[0] != 200:
+        sent = form({"step": f"photo {n}"}, "photo", self.picture)
+        if self.of.call("POST", f"{self.at}/photos", form=sent)[0] != 200:
             return False
         self.photos.add(f"photo {n}")
         return True
@@ -218,8 +221,8 @@ class Doing:
 
     def file(self, n: int) -> bool:
         """Send a file of readings."""
-        form = _form({"name": f"log {n}"}, "file", self.log)
-        status, answer = self.of.call("POST", f"{self.at}/readings/file", form=form)
+        sent = form({"name": f"log {n}"}, "file", self.log)
+        status, answer = self.of.call("POST", f"{self.at}/readings/file", form=sent)
         if status == 200:
             self.jobs.add(answer["key"])
         return status == 200

@@ -63,9 +63,11 @@ export function MapPanel({ onClose, onAgain }: { onClose: () => void; onAgain: (
             <p className="text-sm text-ink-soft">
               {data.of
                 ? `${data.done} of ${data.of} goals brought down as far as they go`
-                : data.state === "waiting"
-                  ? "Waiting for its turn"
-                  : "Looking at what fits"}
+                : data.state === "running"
+                  ? "Looking at what fits"
+                  : data.waits
+                    ? "Waiting"
+                    : "Waiting for its turn"}
             </p>
             <Waits waits={data.waits} busy={data.busy} />
           </div>
