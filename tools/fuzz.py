@@ -59,7 +59,7 @@ def main() -> int:
     for name in [args.reader] if args.reader else _names():
         begun, found = time.perf_counter(), {}
         pieces = [min(_PIECE, args.times - i) for i in range(0, args.times, _PIECE)]
-        with ProcessPoolExecutor(max_tasks_per_child=8) as pool:
+        with ProcessPoolExecutor() as pool:
             seeds = range(args.seed * 1_000_000, args.seed * 1_000_000 + len(pieces))
             for faults in pool.map(_piece, [name] * len(pieces), seeds, pieces):
                 found |= {trace.splitlines()[-2]: (given, trace) for _, given, trace in faults}
