@@ -41,6 +41,8 @@ from jobs.models import Feeds, MapJob
 _log = logging.getLogger(__name__)
 #: How often a job is given to somebody before it is given up.
 TRIES = 2
+#: Seconds that a job is on its way to the queue.
+_SENDS_S = 2.0
 #: Supplies that are mapped where no worker is started.
 _AT_ONCE = 4
 #: In front of a position of the rule, where a supply is called by its slug.
@@ -99,8 +101,11 @@ def _send(job: MapJob, text: str) -> None:
 def state(row: Build) -> State:
     """How far a map is; what came of it is kept by this. A build that changed since ends it."""
     job = MapJob.objects.filter(build=row).first()
-    if job is None or job.state not in _UNDER_WAY or not job.token:
+    if job is None or job.state not in _UNDER_WAY:
         return State(job)
+    if not job.token:  # it is being sent; or who should have sent it was killed
+        sent = exchange().quiet_s(f"unsent:{job.pk}", "") < _SENDS_S
+        return State(job) if sent else _ask_anew(job)
     try:
         if job.version != row.version:
             return _stopped(job)

@@ -180,6 +180,17 @@ class Maps(ApiCase):
             at.pass_s(GONE_S + 1)
             self.assertEqual(look(), 1)
 
+    def test_one_that_was_never_sent_is_sent(self) -> None:
+        with workers(self) as at:
+            built = self.open()
+            self.call("post", f"/builds/{built['key']}/map", {"base_version": built["version"]})
+            self.assertEqual(MapJob.objects.get().token, "")  # the server was killed here
+            for seconds, waiting in ((0, 0), (1, 0), (2, 1)):
+                at.pass_s(seconds)
+                with self.captureOnCommitCallbacks(execute=True):
+                    self.call("get", f"/builds/{built['key']}/map")
+                self.assertEqual(at.waiting(), waiting)
+
     def test_what_a_worker_left_that_is_gone_is_no_worker(self) -> None:
         with workers(self) as at:
             at.here("gone", "", 0)
