@@ -14,7 +14,7 @@ from django.http.multipartparser import MultiPartParserError
 from drawer.api import router as drawer_router
 from drawer.store import InUse
 from easy_tally import BadInput, EasyTallyError, NotThere, Refused, WouldRelease
-from easy_tally.base.errors import NoJson
+from easy_tally.base import NoJson
 from jobs.api import router as jobs_router
 from ninja import NinjaAPI
 from ninja.errors import HttpError

@@ -7,8 +7,7 @@ from typing import Any
 
 from django.http import HttpRequest
 from django.utils.datastructures import MultiValueDict
-from easy_tally.base import plain, read_json
-from easy_tally.base.errors import NoJson
+from easy_tally.base import NoJson, plain, read_json
 from ninja.parser import Parser
 from ninja.renderers import JSONRenderer
 

@@ -4,12 +4,13 @@ from __future__ import annotations
 
 from .arrays import np
 from .declared import Bounds, Figure
+from .errors import NoJson
 from .plain import odd_in, plain, read_json, without_odd
 from .problems import problems_of
 from .reuse import Reuse
 from .units import RAIL_WORDS, STATE_NAMES, TALLY_STATES, State
 
 __all__ = [
-    "RAIL_WORDS", "STATE_NAMES", "TALLY_STATES", "Bounds", "Figure", "Reuse", "State",
+    "RAIL_WORDS", "STATE_NAMES", "TALLY_STATES", "Bounds", "Figure", "NoJson", "Reuse", "State",
     "np", "odd_in", "plain", "problems_of", "read_json", "without_odd",
 ]  # fmt: skip

@@ -208,7 +208,7 @@ class Files(ApiCase):
 
     def test_no_csv_at_all(self) -> None:
         status, problem = self.call("post", "/catalogue/preview", {"text": "\x00\x01"})
-        self.assertEqual((status, problem["problems"][0]["field"]), (422, "line 1"))
+        self.assertEqual((status, problem["problems"][0]["field"]), (422, "text"))
 
     def test_entries_are_ones_own(self) -> None:
         self.call("post", "/catalogue/file", {"text": SHED})
