@@ -21,8 +21,10 @@ from PIL import Image, ImageFile
 MOST_BYTES, LONGEST = 12_000_000, 2000
 #: Width times height at the most, by how much of it a decoder must hold at once: an ordinary JPEG
 #: is made smaller while it is decoded; the others stand in memory whole, some several times.
-MOST_PIXELS = {"JPEG": 60_000_000, "progressive JPEG": 16_000_000, "PNG": 16_000_000,
-               "WEBP": 8_000_000}  # fmt: skip
+MOST_PIXELS = {
+    "JPEG": 60_000_000, "progressive JPEG": 16_000_000, "PNG": 16_000_000,
+    "PNG with transparency": 9_000_000, "WebP": 8_000_000,
+}  # fmt: skip
 _FORMATS = ("JPEG", "PNG", "WEBP")
 #: Turn of the pixels by the camera's note of how it was held. Source: Exif 2.32, tag 0x0112.
 _TURNED = {
@@ -35,7 +37,7 @@ _ORIENTATION = 0x0112
 _BROKEN = (OSError, ValueError, SyntaxError, TypeError, KeyError, IndexError, EOFError,
            OverflowError, MemoryError, ZeroDivisionError, Image.DecompressionBombError)  # fmt: skip
 #: One photo is decoded at a time; so many wait for that.
-_TURN, _WAITING = Lock(), BoundedSemaphore(8)
+_TURN, _WAITING = Lock(), BoundedSemaphore(12)
 
 
 def folder() -> Path:
@@ -87,12 +89,14 @@ def keep(file: IO[bytes]) -> tuple[str, int, int]:
 
 
 def _bounded(opened: ImageFile.ImageFile) -> None:
-    kind = opened.format or ""
+    kind = (opened.format or "").replace("WEBP", "WebP")
     if kind == "JPEG" and opened.info.get("progressive"):
         kind = "progressive JPEG"
+    if kind == "PNG" and opened.mode not in ("RGB", "L", "P", "1"):
+        kind = "PNG with transparency"
     most = MOST_PIXELS[kind]
     if opened.width * opened.height > most:
-        need = f"at most {most // 1_000_000} megapixels of a {kind.replace('WEBP', 'WebP')}"
+        need = f"at most {most // 1_000_000} megapixels of a {kind}"
         raise BadInput([("photo", need, f"{opened.width} × {opened.height}")])
 
 
