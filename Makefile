@@ -49,7 +49,7 @@ demo: $(STAMPS)/python $(STAMPS)/web
 dev: $(STAMPS)/python $(STAMPS)/node
 	@$(MANAGE) load_demo --migrate
 	@echo "Open http://127.0.0.1:5173/ ; the server reloads, the page too."
-	@EASY_TALLY_DEBUG=1 $(MANAGE) runserver 127.0.0.1:8000 & trap 'kill %1' EXIT; cd web && npm run --silent dev
+	@EASY_TALLY_DEBUG=1 EASY_TALLY_TASKS="at once" $(MANAGE) runserver 127.0.0.1:8000 & trap 'kill %1' EXIT; cd web && npm run --silent dev
 
 # Core first, then server and browser; the last line counts them all.
 test: $(STAMPS)/python-dev $(STAMPS)/web $(STAMPS)/chromium

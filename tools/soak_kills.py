@@ -288,7 +288,8 @@ class Doing:
 
     def fresh(self) -> None:
         """Another build, where this one holds much: it is about kills, not about size."""
-        if len(self.sets) > 120 or len(self.photos) > 150:
+        kept = len(self.of.call("GET", f"{self.at}/readings")[1]["sets"])
+        if kept > 120 or len(self.photos) > 150:
             self.key = self.of.call("POST", "/builds/open", {"text": self.heron})[1]["key"]
             self.at = f"/builds/{self.key}"
             self.forget()

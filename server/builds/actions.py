@@ -14,15 +14,16 @@ from typing import NamedTuple
 
 from config.writing import writing
 from django.db import transaction
-from django.db.models import QuerySet
 from drawer import store as drawer
 from easy_tally import Build, EasyTallyError, Refused
+from easy_tally.base import problems_of
 from easy_tally.catalogue import used_of, without
 from easy_tally.editing import ChangeBuild, Edit
 from easy_tally.files import build_file
 from easy_tally.things import FORMAT_VERSION, HouseRules, same
 from owners.models import Owner
 from owners.thrown import in_bin
+from pydantic import ValidationError
 
 from builds import models, results, store
 from builds.collisions import Meanwhile, StaleEdit
@@ -65,16 +66,13 @@ class Written:
 
 
 def find(owner: Owner, key: str) -> models.Build:
-    """The owner's build called `key`. One whose header can't be read is found without it, so that
-    it can be saved and removed. Raises NoBuild."""
-    rows: QuerySet[models.Build] = models.Build.objects.filter(owner=owner, key=key)
-    try:
-        try:
-            return rows.get()
-        except ValueError:
-            return rows.defer("header").get()
-    except models.Build.DoesNotExist:
-        raise NoBuild(f"There is no build {key}; it may have been removed.") from None
+    """The owner's build called `key`; its document is read where it is asked for. Raises
+    NoBuild."""
+    row = models.Build.objects.filter(owner=owner, key=key).defer("document").first()
+    if row is None:
+        raise NoBuild(f"There is no build {key}; it may have been removed.")
+    found: models.Build = row
+    return found
 
 
 def name_of(owner: Owner, key: str) -> str:
@@ -108,9 +106,7 @@ def _with_what_is_free(owner: Owner, build: Build) -> Build:
 
 def _create(owner: Owner, build: Build) -> models.Build:
     results.work_out(build)
-    images = store.entities(build)
-    row: models.Build = models.Build.objects.create(owner=owner, header=images["build"])
-    store.write_images(row, {n: (i, image) for i, (n, image) in enumerate(images.items())})
+    row: models.Build = models.Build.objects.create(owner=owner, document=store.document_of(build))
     drawer.settle(owner.pk, row.key, used_of(build))
     _remember(row, build)
     return row
@@ -132,14 +128,14 @@ def remove(owner: Owner, key: str) -> None:
 
 def in_the_bin(owner: Owner) -> list[models.Build]:
     """The owner's builds that were thrown away, the last first."""
-    return list(in_bin(models.Build, owner=owner).defer("header"))
+    return list(in_bin(models.Build, owner=owner).defer("document"))
 
 
 @writing()
 def bring_back(owner: Owner, key: str) -> models.Build:
     """Take a build out of the bin. What it had of the drawer and is elsewhere by now it has as a
     copy of its own: a change like any other. Raises NoBuild."""
-    row: models.Build | None = in_bin(models.Build, owner=owner, key=key).defer("header").first()
+    row: models.Build | None = in_bin(models.Build, owner=owner, key=key).defer("document").first()
     if row is None:
         raise NoBuild("There is no such build in the bin; its thirty days may be over.")
     row.bring_back()
@@ -241,7 +237,7 @@ def _ahead(owner: Owner, key: str, look: Callable[[models.Build], _Look]) -> _Lo
 def _look(row: models.Build, asked: list[_Asked]) -> _Look:
     """What edits lead to, and which of them are refused."""
     before = now = results.current(row)
-    places, meanwhile = store.Places(row), Meanwhile(row, (a.base_version for a in asked))
+    meanwhile = Meanwhile(row, (a.base_version for a in asked))
     steps: list[_Step] = []
     answers: list[Exception | bool] = []
     for a in asked:
@@ -252,7 +248,6 @@ def _look(row: models.Build, asked: list[_Asked]) -> _Look:
             continue
         answers.append(bool(touched))
         if touched:
-            places.put(touched)
             meanwhile.add(touched)
             steps.append(_Step(a.edit.title(now)[:200], touched))
             now = after
@@ -277,14 +272,11 @@ def _log(row: models.Build, look: _Look) -> Written:
     if not look.steps:
         return Written(row, results.work_out(look.after), [], titles(row))
     if results.at_the_end.get(row.pk) != row.version:
-        row.changes.filter(seq__gt=row.head).delete()
-    models.Change.objects.bulk_create(
-        models.Change(build=row, seq=seq, title=title, format_version=FORMAT_VERSION,
-                      images=touched)
-        for seq, (title, touched) in enumerate(look.steps, row.head + 1)
-    )  # fmt: skip
+        # What could have been redone can't be any more; that it was done stays on record.
+        row.changes.filter(seq__gt=row.head).update(seq=None, images=[])
+    first = row.head + 1
     row.head += len(look.steps)
-    worked = _write(row, look)
+    worked = _write(row, look, first)
     pk, version = row.pk, row.version
     transaction.on_commit(lambda: results.at_the_end.update({pk: version}))
     changed = store.in_all([s.touched for s in look.steps])
@@ -335,7 +327,7 @@ def _last_in_force(row: models.Build) -> list[Touched]:
     change = row.changes.filter(seq=row.head).first()
     if change is None:
         raise Refused("There is nothing to undo; 0 changes are left.")
-    return [_turned(t) for t in change.images]
+    return [store.turned(t) for t in change.images]
 
 
 def _undone_last(row: models.Build) -> list[Touched]:
@@ -360,7 +352,12 @@ def _step(
         before, meanwhile = results.current(row), Meanwhile(row, [base_version])
         meanwhile.check(base_version, touched, before, None)
         meanwhile.add(touched)
-        after = same(store.with_images(row, before, touched), before)
+        try:
+            after = same(store.with_touched(before, touched), before)
+        except ValidationError as error:
+            field, required, got = problems_of(error)[0]
+            why = f"{field} needs {required}, got {got}"
+            raise Refused(f"That would be no build by today’s rules: {why}.") from error
         return _Look(before=before, after=after, steps=[_Step("", touched)], meanwhile=meanwhile)
 
     with _TOGETHER.one_at_a_time((owner, key)):
@@ -373,21 +370,22 @@ def _step(
             return Written(row, worked, look.steps[0].touched, titles(row))
 
 
-def _turned(t: Touched) -> Touched:
-    return {"entity": t["entity"], "at": t["at"], "before": t["after"], "after": t["before"]}
-
-
-def _write(row: models.Build, look: _Look) -> results.Worked:
-    """Make the tables hold what was looked at."""
-    steps, after = [s.touched for s in look.steps], look.after
-    store.write_all(row, steps)
-    row.version = look.meanwhile.version
-    header = ["header"] if any(t["entity"] == "build" for ts in steps for t in ts) else []
-    row.save(update_fields=["version", "head", "changed_at", *header])
-    models.Write.objects.bulk_create(
-        models.Write(build=row, version=version, touched=touched)
-        for version, touched in look.meanwhile.added
-    )
+def _write(row: models.Build, look: _Look, first: int | None = None) -> results.Worked:
+    """Write what was looked at: edits, of which the first is that of the history; or, without one,
+    a step through it."""
+    after = look.after
+    row.document, row.version = store.document_of(after), look.meanwhile.version
+    row.save(update_fields=["document", "version", "head", "changed_at"])
+    models.Change.objects.bulk_create(
+        models.Change(
+            build=row, version=version, paths=paths, title=step.title,
+            seq=None if first is None else first + i, format_version=FORMAT_VERSION,
+            images=[] if first is None else step.touched,
+        )
+        for i, (step, (version, paths)) in enumerate(
+            zip(look.steps, look.meanwhile.added, strict=True)
+        )
+    )  # fmt: skip
     # Before the commit: what can't be worked out is not written.
     worked = results.work_out(after)
     used = used_of(after)

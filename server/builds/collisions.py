@@ -32,8 +32,8 @@ class Meanwhile:
         oldest = min((b for b in base_versions if b >= 1), default=row.version)
         self._theirs: list[tuple[int, list[str]]] = []
         if oldest < row.version:
-            later = row.writes.filter(version__gt=oldest)
-            self._theirs += later.values_list("version", "touched")
+            later = row.changes.filter(version__gt=oldest)
+            self._theirs += [(v, ps) for v, ps in later.values_list("version", "paths") if v]
         #: Each version that was added, with what it touched.
         self.added: list[tuple[int, list[str]]] = []
 
@@ -67,14 +67,15 @@ def paths(t: Touched) -> dict[str, Any]:
     was there before and after, else the whole of it; of a run the ports, plugs and sockets whose
     use differs."""
     name, before, after = t["entity"], t["before"], t["after"]
+    old, new = uses(before), uses(after)
+    used = {p: new.get(p) for p in {*old, *new} if old.get(p) != new.get(p)}
     if name.startswith("run:"):
-        old, new = _run_uses(before), _run_uses(after)
-        return {p: new.get(p) for p in {*old, *new} if old.get(p) != new.get(p)}
+        return used
     if before is None or after is None:
-        return {name: after}
-    found: dict[str, Any] = {}
+        return {name: after} | used
+    found = used
     for field in after:
-        if before.get(field) == after[field]:
+        if before.get(field) == after[field] or (field == "connections" and used):
             continue
         if name == "build" and isinstance(after[field], dict) and before[field] is not None:
             inner = {k: v for k, v in after[field].items() if before[field].get(k) != v}
@@ -84,17 +85,23 @@ def paths(t: Touched) -> dict[str, Any]:
     return found
 
 
-def _run_uses(image: store.Image | None) -> dict[str, Any]:
-    if image is None:
+def uses(image: store.Image | None) -> dict[str, Any]:
+    """What a run, or what stands in between, uses: ports, plugs and sockets."""
+    if image is None or "connections" not in image:
         return {}
-    cable = image["cable"]
-    uses: dict[str, Any] = {f"port:{p}": cable for p in image["ports"]}
+    name = image.get("cable", image.get("key"))
+    ports = image.get("ports", ()) if "cable" in image else ()
+    found: dict[str, Any] = {f"port:{p}": name for p in ports}
     if image.get("pinned"):
-        uses[f"pin:{cable}"] = True
+        found[f"pin:{name}"] = True
     for c in image["connections"]:
         ref = str(SocketRef.model_construct(**c["socket"]))
-        uses |= {f"socket:{ref}": f"{cable} {c['plug']}", f"plug:{cable}/{c['plug']}": ref}
-    return uses
+        found |= {f"socket:{ref}": f"{name} {c['plug']}", f"plug:{name}/{c['plug']}": ref}
+    return found
+
+
+#: Kinds of entities that use plugs and sockets.
+_USING = ("run:", "adapter:", "extension:", "backplane:")
 
 
 def _meet(a: str, b: str) -> bool:
@@ -105,11 +112,11 @@ def _values(build: Build, wanted: set[str]) -> dict[str, Any]:
     """Some paths of a build with their values now."""
     names = {p.partition("/")[0] for p in wanted}
     if any(n.startswith(("port:", "socket:", "plug:", "pin:")) for n in names):
-        names |= {f"run:{r.cable}" for r in build.runs}
+        names |= {n for n in store.names(build) if n.startswith(_USING)}
     found: dict[str, Any] = {}
     for name, image in store.entities(build, names).items():
+        found |= uses(image)
         if name.startswith("run:"):
-            found |= _run_uses(image)
             continue
         found[name] = image
         for field, value in image.items():

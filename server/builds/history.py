@@ -9,7 +9,7 @@ from datetime import datetime
 from typing import Any
 
 from config.writing import writing
-from django.db import connection
+from django.db import connection, transaction
 from django.utils.dateparse import parse_datetime
 from easy_tally import BadFile, BadInput, Build
 from easy_tally.base import problems_of, read_json
@@ -19,7 +19,8 @@ from owners.incoming import incoming
 from owners.models import Owner
 from pydantic import Field, ValidationError
 
-from builds import actions, models, results, store
+from builds import actions, models, store
+from builds.older import changes_of_today
 
 FORMAT = "easy-tally-history"
 #: Changes of a history, and characters of its file, at the most.
@@ -28,7 +29,7 @@ MOST_CHANGES, MOST_CHARACTERS = 20_000, 7_000_000
 MOST_VALUES = 1_000_000
 #: Changes that are written in one turn.
 _AT_ONCE = 300
-_ENTITY = r"^(build|supply|(part|cable|run):[a-z0-9][a-z0-9-]{0,39})$"
+_ENTITY = rf"^(build|supply|({'|'.join(store.LISTS)}):[a-z0-9][a-z0-9-]{{0,39}})$"
 
 
 class _Touched(Schema):
@@ -47,12 +48,12 @@ class _Change(Schema):
 
 class _File(Schema):
     format: str
-    version: int = Field(ge=1, le=1)
+    version: int = Field(ge=1, le=2)
     #: How many of the changes are in force; those behind can be redone.
     head: int = Field(ge=0)
     build: dict[str, Any]
-    #: Where each part and cable stands in its list; there are gaps where one was removed.
-    places: dict[str, int]
+    #: Of version 1: where each part and cable stands in its list, with gaps where one was removed.
+    places: dict[str, int] = {}
     changes: list[_Change] = Field(max_length=MOST_CHANGES)
 
 
@@ -63,21 +64,16 @@ def is_one(text: str) -> bool:
 
 def export(row: models.Build) -> str:
     """The file of a build with its history. Raises store.Unreadable."""
-    with store.snapshot():
-        build = results.current(row)
+    with transaction.atomic():  # of one moment
+        build = store.read(row)
         changes = [
             {"title": c.title, "at": c.at.isoformat(), "format_version": c.format_version,
              "images": c.images}
-            for c in models.Change.objects.filter(build=row)
+            for c in models.Change.objects.filter(build=row, seq__gt=0)
         ]  # fmt: skip
-        places = {
-            f"{kind}:{key}": at
-            for kind, table in (("part", models.Part), ("cable", models.Cable))
-            for key, at in table.objects.filter(build=row).values_list("key", "position")
-        }
     return to_text(
-        {"format": FORMAT, "version": 1, "head": row.head,
-         "build": build.model_dump(mode="json"), "places": places, "changes": changes}
+        {"format": FORMAT, "version": 2, "head": row.head,
+         "build": build.model_dump(mode="json"), "changes": changes}
     )  # fmt: skip
 
 
@@ -96,12 +92,13 @@ def take(owner: Owner, text: str) -> models.Build:
     # A build that came from elsewhere has nothing of this drawer.
     build = build_file.read(json.dumps(_own_less(found.build)))
     changes = [_own_less(c.model_dump()) for c in found.changes]
+    if found.version == 1:
+        images = changes_of_today([c["images"] for c in changes], found.head, found.places)
+        changes = [c | {"images": i} for c, i in zip(changes, images, strict=True)]
     _follow(build, changes, found.head)
     actions.prepare(owner, build)
     with incoming() as held:
         row = actions.create(held, build)
-        with writing():
-            _placed(row, found.places)
         for first in range(0, len(changes), _AT_ONCE):
             with writing():
                 _add(row, first, changes[first : first + _AT_ONCE])
@@ -109,15 +106,6 @@ def take(owner: Owner, text: str) -> models.Build:
             row.owner, row.head = owner, found.head
             row.save(update_fields=["owner", "head"])
     return row
-
-
-def _placed(row: models.Build, places: dict[str, int]) -> None:
-    """Each part and cable at its place in its list."""
-    for name, at in places.items():
-        kind, _, key = name.partition(":")
-        table: Any = {"part": models.Part, "cable": models.Cable}.get(kind)
-        if table is not None and 0 <= at <= 100_000:
-            table.objects.filter(build=row, key=key).update(position=at)
 
 
 def _add(row: models.Build, first: int, changes: list[dict[str, Any]]) -> None:
@@ -162,8 +150,8 @@ def _follow(now: Build, changes: list[dict[str, Any]], head: int) -> None:
 def _called(entity: str, image: Any, i: int) -> Any:
     """An image, which is called what its entity says. Raises BadFile."""
     kind, _, key = entity.partition(":")
-    of = {"part": "key", "cable": "key", "run": "cable"}.get(kind)
-    if of and image is not None and image.get(of) != key:
+    of = "cable" if kind == "run" else "key"
+    if key and image is not None and image.get(of) != key:
         raise BadFile([(f"changes.{i}", f"{entity}, as its change calls it", str(image.get(of)))])
     return image
 
@@ -179,12 +167,14 @@ class _States:
     def step(self, images: list[dict[str, Any]], i: int, have: str, then: str) -> None:
         """Go over one change. Raises BadFile."""
         for t in images:
-            if self.images.get(t["entity"]) != t[have]:
+            now = self.images.get(t["entity"])
+            if now != t[have] and now != store.image_of_today(t["entity"], t[have]):
                 got = f"{t['entity']} is something else"
                 raise BadFile([(f"changes.{i}", "a change that fits the ones beside it", got)])
             self.images[t["entity"]] = _called(t["entity"], t[then], i)
         try:
-            self.build = store.with_entities(self.build, {t["entity"]: t[then] for t in images})
+            step = images if then == "after" else [store.turned(t) for t in images]  # type: ignore[arg-type]
+            self.build = store.with_touched(self.build, step)  # type: ignore[arg-type]
         except ValidationError as error:
             field, required, got = problems_of(error)[0]
             where = f"changes.{i}: {field}" if field else f"changes.{i}"

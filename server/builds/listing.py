@@ -40,7 +40,7 @@ def stamp() -> str:
 def cards(owner: Owner) -> list[dict[str, Any]]:
     """A card for each build of an owner, the one changed last first. What was worked out before, of
     the same version by the same program, is not worked out again."""
-    rows = list(owner.builds.defer("header").order_by("-changed_at", "-pk"))
+    rows = list(owner.builds.defer("document").order_by("-changed_at", "-pk"))
     now = stamp()
     kept = {
         c.build_id: c.data

@@ -102,6 +102,9 @@ class OrderOut(Schema):
 
     parts: list[str]
     cables: list[str]
+    adapters: list[str]
+    extensions: list[str]
+    backplanes: list[str]
     runs: list[str]
 
 

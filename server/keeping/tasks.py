@@ -48,4 +48,4 @@ def remove_for_good(build: Build) -> None:
     sweep_files(Taken, rows.path_of, build=build)
     for job in Reading.objects.filter(build=build):
         reading.upload_of(job.key).unlink(missing_ok=True)
-    Build.every.filter(pk=build.pk).defer("header").delete()
+    Build.every.filter(pk=build.pk).defer("document").delete()

@@ -37,15 +37,23 @@ def damage() -> Iterator[str]:
         for (said,) in at.execute("PRAGMA integrity_check").fetchall():
             if said != "ok":
                 yield f"The database: {said}."
-    for build in Build.every.defer("header").order_by("pk"):
+    for build in Build.every.defer("document").order_by("pk"):
         yield from _of_build(build)
-    for photo in Photo.every.filter(build__in=Build.every.all()).select_related("build"):
+    for photo in (
+        Photo.every.filter(build__in=Build.every.all())
+        .select_related("build")
+        .defer("build__document")
+    ):
         try:
             with Image.open(photos.path_of(photo.key)) as opened:
                 opened.verify()
         except (OSError, ValueError, SyntaxError) as error:
             yield f"{name_of(photo.build)}: the photo {photo.key} can’t be read: {error}."
-    for row in Taken.every.filter(build__in=Build.every.all()).select_related("build"):
+    for row in (
+        Taken.every.filter(build__in=Build.every.all())
+        .select_related("build")
+        .defer("build__document")
+    ):
         # A stream writes rows before it counts them: more than were counted is no damage.
         if rows.count(row) < row.samples:
             yield f"{name_of(row.build)}: readings {row.name!r} are not whole."
@@ -56,7 +64,9 @@ def _of_build(build: Build) -> Iterator[str]:
         results.current(build)
     except (Unreadable, EasyTallyError) as error:
         yield f"{name_of(build)}: it can’t be read: {error}"
-    seqs = list(Change.objects.filter(build=build).order_by("seq").values_list("seq", flat=True))
+    seqs = list(
+        Change.objects.filter(build=build, seq__gt=0).order_by("seq").values_list("seq", flat=True)
+    )
     if seqs != list(range(1, len(seqs) + 1)) or build.head > len(seqs):
         yield f"{name_of(build)}: its history has a gap; its undo may end there."
 

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from .adapters import Adapter, Extension
+from .adapters import Adapter, Backplane, Extension
 from .assumptions import Assumptions
 from .build import FORMAT_VERSION, Build
 from .cables import Cable, Connection, Plug, RailPins, Run, SocketRef, SupplyEnd
@@ -29,8 +29,8 @@ from .supply import PORT_WORDS, Port, PortGroup, Supply
 
 __all__ = [
     "FORMAT_VERSION", "HEADER_WORDS", "PART_KINDS", "PORT_WORDS", "POSITIONS", "PRESETS",
-    "Adapter", "Assumptions", "Board", "Build", "Cable", "Card", "Case", "Connection", "Drive",
-    "Extension", "Fan", "Header", "HouseRules", "Hub", "Part", "Plug", "Port", "PortGroup",
+    "Adapter", "Assumptions", "Backplane", "Board", "Build", "Cable", "Card", "Case", "Connection",
+    "Drive", "Extension", "Fan", "Header", "HouseRules", "Hub", "Part", "Plug", "Port", "PortGroup",
     "Processor", "RailPins", "Run", "Slot", "Socket", "SocketRef", "Supply", "SupplyEnd",
     "same", "ties",
 ]  # fmt: skip

@@ -10,8 +10,9 @@ from easy_tally.base import Reuse
 from easy_tally.findings import Compact
 from pydantic import TypeAdapter
 
-from builds import actions, results, schemas
+from builds import actions, results, schemas, store
 from builds.models import Build
+from builds.store import LISTS
 
 
 @lru_cache(maxsize=32)
@@ -66,11 +67,7 @@ def written(done: actions.Written) -> HttpResponse:
 def _written(done: actions.Written) -> bytes:
     row, build = done.row, done.build
     changed = [{"entity": t["entity"], "value": t["after"]} for t in done.changed]
-    order = {
-        "parts": [p.key for p in build.parts],
-        "cables": [c.key for c in build.cables],
-        "runs": [r.cable for r in build.runs],
-    }
+    order = {name: [store.key_of(x) for x in getattr(build, name)] for name in LISTS.values()}
     return _object(
         ("key", dump(str, row.key)),
         ("version", dump(int, row.version)),

@@ -7,7 +7,7 @@ from urllib.parse import quote
 
 from django.http import HttpRequest, HttpResponse
 from easy_tally import BadInput, Build
-from easy_tally.files import build_file, to_text
+from easy_tally.files import build_file
 from easy_tally.things import HouseRules
 from ninja import Router
 from owners.models import owner_of
@@ -87,7 +87,7 @@ def save_build(request: HttpRequest, key: str) -> HttpResponse:
         build = results.current(row)
         name, text = f"{build.name.lower()}.tally", build_file.write(build)
     except store.Unreadable:
-        name, text = f"{row.key}.rescued", to_text(store.rescue(row))
+        name, text = f"{row.key}.rescued", row.document
     safe = quote(name.replace(" ", "-"), safe="")
     response = HttpResponse(text, content_type="application/json; charset=utf-8")
     response["Content-Disposition"] = f"attachment; filename*=UTF-8''{safe}.json"

@@ -9,7 +9,7 @@ from unittest.mock import patch
 
 from django.db import connection
 from django.test import TestCase, TransactionTestCase
-from easy_tally import EasyTallyError
+from easy_tally import EasyTallyError, Refused
 from easy_tally import editing as edits
 from easy_tally.catalogue import TEMPLATES
 from easy_tally.files import build_file
@@ -26,15 +26,15 @@ from catalogue import supplies
 
 
 def _file(row: Build) -> str:
-    results.forget()  # as a restart would: only the tables remember
+    results.forget()  # as a restart would: only the database remembers
     return build_file.write(results.current(Build.objects.get(pk=row.pk)))
 
 
 def _step(row: Build, way: str) -> None:
-    """One step of undo or redo; what is kept of it is what the tables hold."""
+    """One step of undo or redo; what is kept of it is what the document holds."""
     row = Build.objects.get(pk=row.pk)
     done = getattr(actions, way)(current_owner(), row.key, row.version)
-    held = store.assemble(Build.objects.get(pk=row.pk))
+    held = store.read(Build.objects.get(pk=row.pk))
     if build_file.write(done.build) != build_file.write(held):
         raise AssertionError(f"after {way} another build is kept than is written")
 
@@ -111,7 +111,7 @@ class OneHistory(TestCase):
         results.forget()
 
     def test_two_runs_that_change_at_once_come_back_at_once(self) -> None:
-        """Each stays in its place: what is kept is put together without reading the tables."""
+        """Each stays in its place: what is kept is put together without reading the document."""
         row = heron()
         first, second = (
             SocketRef(part="card-2", instance=1, socket=s) for s in ("a", "b")
@@ -136,7 +136,8 @@ class OneHistory(TestCase):
         act(row, edits.ChangeBuild(changes={"name": "B"}))
         _step(row, "undo")
         act(row, edits.ChangeBuild(changes={"name": "C"}))
-        self.assertEqual(list(Change.objects.values_list("seq", flat=True)), [1, 2])
+        places = Change.objects.filter(seq__gt=0).values_list("seq", flat=True)
+        self.assertEqual(list(places), [1, 2])
         self.assertEqual(results.current(Build.objects.get(pk=row.pk)).name, "C")
 
     def test_a_part_comes_back_to_its_place_with_its_plugs(self) -> None:
@@ -146,6 +147,16 @@ class OneHistory(TestCase):
         _step(row, "undo")
         _step(row, "undo")
         self.assertEqual(_file(row), HERON)
+
+    def test_a_step_to_what_is_no_build_any_more_is_refused(self) -> None:
+        row = heron()
+        act(row, edits.ChangePart(part="card-1", changes={"note": "x"}))
+        change = Change.objects.get()
+        change.images[0]["before"]["count"] = -1
+        change.save()
+        with self.assertRaisesRegex(Refused, "no build by today’s rules: parts.*count"):
+            _step(row, "undo")
+        self.assertEqual(Build.objects.get(pk=row.pk).version, 2)
 
     def test_a_failed_edit_leaves_no_trace(self) -> None:
         row = heron()

@@ -31,7 +31,7 @@ class HistoryFile(ApiCase):
         owner, found, row = current_owner(), [], self._begun(row)
         while True:
             found.append(build_file.write(results.current(row)))
-            if row.head == Change.objects.filter(build=row).count():
+            if row.head == Change.objects.filter(build=row, seq__gt=0).count():
                 return found
             row = actions.redo(owner, row.key, row.version).row
 

@@ -3,6 +3,7 @@ down, is shown as what it is, and what is there of it is not lost."""
 
 from __future__ import annotations
 
+import gzip
 import json
 import sqlite3
 import subprocess
@@ -11,9 +12,9 @@ import tempfile
 import unittest
 from contextlib import AbstractContextManager
 from pathlib import Path
+from typing import Any
 from unittest.mock import patch
 
-from django.db import connection
 from easy_tally import Build as CoreBuild
 from easy_tally.editing import ChangeSupply
 from easy_tally.files import build_file
@@ -48,6 +49,45 @@ print(json.dumps({"same": same, "fans": fans, "runs": runs, "note": now.note,
                   "room": now.assumptions.room_degc, "own": list(parts.own(owner))}))
 """
 
+WALK = """
+import json, os
+from pathlib import Path
+from builds import actions, history, results
+from builds.models import Change
+from easy_tally import Build
+from owners.models import current_owner
+told = json.loads(Path(os.environ["EASY_TALLY_VAR"], "states.json").read_text())
+owner, key = current_owner(), told["key"]
+row = actions.find(owner, key)
+version, copy = row.version, history.take(owner, history.export(row)).key
+back, forth = ([Build.model_validate_json(json.dumps(d)) for d in told[w]]
+               for w in ("back", "forth"))
+differ, steps = [], 0
+for at in (key, copy):
+    def look(wanted, what):
+        global steps
+        steps += 1
+        results.forget()
+        if results.current(actions.find(owner, at)) != wanted:
+            differ.append(f"{what} {at == copy}")
+    for i, wanted in enumerate(back):
+        if i:
+            actions.undo(owner, at, actions.find(owner, at).version)
+        look(wanted, f"back {i}")
+    assert actions.find(owner, at).head == 0
+    for i, wanted in enumerate([*back[-2::-1], *forth]):
+        actions.redo(owner, at, actions.find(owner, at).version)
+        look(wanted, f"forth {i}")
+    row = actions.find(owner, at)
+    assert row.head == Change.objects.filter(build=row, seq__gt=0).count()
+print(json.dumps({"differ": differ, "steps": steps, "version": version,
+                  "as_it_was": told["version"]}))
+"""
+
+
+def _unpacked(name: str) -> str:
+    return gzip.decompress((OLD.parent / name).read_bytes()).decode()
+
 
 def _broken() -> AbstractContextManager[object]:
     """Nothing can be worked out."""
@@ -74,6 +114,28 @@ class OldDatabase(unittest.TestCase):
         self.assertEqual(found["room"], 30)
         self.assertEqual(found["own"], ["tidepool-disk"])
 
+    def test_every_step_of_a_history_is_what_it_was(self) -> None:
+        """A build edited sixty times by three earlier versions: the first that landed, one of the
+        tables' early days, the last of the tables. Each step back and forth, also by way of its
+        history's file, is the very build that the version itself showed there."""
+        for name in ("first-landed", "by-words", "tables"):
+            with self.subTest(name), tempfile.TemporaryDirectory() as var:
+                with sqlite3.connect(Path(var, "easy-tally.sqlite3")) as old:
+                    old.executescript(_unpacked(f"{name}.sql.gz"))
+                old.close()
+                Path(var, "states.json").write_text(_unpacked(f"{name}.states.json.gz"))
+                env = {"EASY_TALLY_VAR": var, "PATH": "/usr/bin:/bin"}
+                manage = [sys.executable, str(ROOT / "server/manage.py")]
+                for command in (["migrate", "-v0"], ["integrity"]):
+                    subprocess.run([*manage, *command], env=env, check=True, capture_output=True)
+                ran = subprocess.run(
+                    [*manage, "shell", "--no-imports", "-c", WALK], env=env, check=True,
+                    capture_output=True, text=True,
+                )  # fmt: skip
+                found = json.loads(ran.stdout.splitlines()[-1])
+                self.assertGreater(found["steps"], 60)
+                self.assertEqual((found["differ"], found["version"]), ([], found["as_it_was"]))
+
     def test_an_old_file_opens_and_is_saved_with_what_is_new(self) -> None:
         text = (ROOT / "core/tests/data/frozen.v1.tally.json").read_text(encoding="utf-8")
         build = build_file.read(text)
@@ -81,10 +143,17 @@ class OldDatabase(unittest.TestCase):
         self.assertEqual(build_file.read(build_file.write(build)), build)
 
 
+def _twice_plugged(whole: dict[str, Any]) -> str:
+    """A build of which two plugs are in one socket."""
+    runs = json.loads(json.dumps(whole["runs"]))
+    plugged = [c for run in runs for c in run["connections"]]
+    plugged[1]["socket"] = plugged[0]["socket"]
+    return json.dumps(whole | {"runs": runs})
+
+
 class Broken(ApiCase):
-    def _break(self, row: Build, sql: str) -> None:
-        with connection.cursor() as cursor:
-            cursor.execute(sql, [row.pk])
+    def _break(self, row: Build, document: str) -> None:
+        Build.objects.filter(pk=row.pk).update(document=document)
         results.forget()
 
     def _cards(self) -> dict[str, dict[str, object]]:
@@ -93,26 +162,32 @@ class Broken(ApiCase):
         return {c["key"]: c for c in cards}
 
     def _each_break(self) -> dict[str, str]:
+        """What is wrong → the document with that."""
+        whole = json.loads(HERON)
+        long = "1" * 5_000
+
+        def with_part(**fields: Any) -> str:
+            return json.dumps(whole | {"parts": [whole["parts"][0] | fields, *whole["parts"][1:]]})
+
         return {
-            "a rating that limits to nothing": "UPDATE builds_supply SET data = "
-            "json_set(data, '$.rated_w', 5e-324) WHERE build_id = %s",
-            "a field nobody knows": "UPDATE builds_part SET data = "
-            "json_set(data, '$.colour', 'red') WHERE build_id = %s",
-            "a header that is no object": "UPDATE builds_build SET header = '[]' WHERE id = %s",
-            "a part that is no object": "UPDATE builds_part SET data = '5' WHERE build_id = %s",
-            "a number in its header that is too long": "UPDATE builds_build SET header = "
-            f"'{{\"name\": {'1' * 5_000}}}' WHERE id = %s",
-            "a number in a part that is too long": "UPDATE builds_part SET data = "
-            f"'{{\"key\": {'1' * 5_000}}}' WHERE build_id = %s",
-            "a name that is gone": "UPDATE builds_build SET header = "
-            "json_remove(header, '$.name') WHERE id = %s",
+            "a rating that limits to nothing": json.dumps(
+                whole | {"supply": whole["supply"] | {"rated_w": 5e-324}}
+            ),
+            "a field nobody knows": with_part(colour="red"),
+            "a document that is no object": "[]",
+            "a part that is no object": json.dumps(whole | {"parts": [5]}),
+            "a number that is too long": HERON.replace('"name": "Heron"', f'"name": {long}'),
+            "a number in a part that is too long": with_part(key="long").replace('"long"', long),
+            "a name that is gone": json.dumps({k: v for k, v in whole.items() if k != "name"}),
+            "what is no JSON": HERON[:200],
+            "a plug in two sockets": _twice_plugged(whole),
         }
 
     def test_the_others_are_listed_and_it_says_so(self) -> None:
-        for what, sql in self._each_break().items():
+        for what, document in self._each_break().items():
             with self.subTest(what):
                 good, bad = heron(), heron()
-                self._break(bad, sql)
+                self._break(bad, document)
                 cards = self._cards()
                 self.assertEqual(cards[good.key]["problem"], "")
                 self.assertIsNone(cards[bad.key]["strip"])
@@ -122,18 +197,16 @@ class Broken(ApiCase):
                 told_of = [t for t in damage() if "can’t be read" in t]
                 self.assertEqual(len(told_of), 1)
                 self.assertIn(actions.name_of(current_owner(), bad.key), told_of[0])
-                both = Build.objects.filter(pk__in=(good.pk, bad.pk))
-                both.defer("header").delete()
+                Build.objects.filter(pk__in=(good.pk, bad.pk)).delete()
 
     def test_what_is_there_can_be_saved_and_it_can_be_removed(self) -> None:
-        for what, sql in self._each_break().items():
+        for what, document in self._each_break().items():
             with self.subTest(what):
                 bad = heron()
-                self._break(bad, sql)
+                self._break(bad, document)
                 answer = self.client.get(f"/api/v1/builds/{bad.key}/file")
                 self.assertEqual(answer.status_code, 200)
-                saved = json.loads(answer.content)
-                self.assertEqual(len(saved["parts"]), len(json.loads(HERON)["parts"]))
+                self.assertEqual(answer.content.decode(), document)
                 self.assertIn("rescued.json", answer.headers["Content-Disposition"])
                 status, _ = self.call("delete", f"/builds/{bad.key}")
                 self.assertEqual(status, 204)

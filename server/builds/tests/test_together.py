@@ -20,7 +20,7 @@ from owners.models import current_owner
 
 from builds import actions, results, store
 from builds.collisions import StaleEdit
-from builds.models import Build, Change, Write
+from builds.models import Build, Change
 from builds.tests.support import HERON, act, heron
 from builds.together import Together, _Waiting
 
@@ -161,7 +161,7 @@ class EditsAtOnce(TransactionTestCase):
         return Build.objects.get(pk=self.row.pk)
 
     def test_each_is_a_change_of_its_own_and_all_are_worked_out_at_most_twice(self) -> None:
-        before = store.assemble(self._now())
+        before = store.read(self._now())
         found = self._edits(
             _called("card-1", "Left"), _watts("card-2", 290), _called("disk", "Disks"),
             _called("fan", "Fans"), edits.RemovePart(part="usb"),
@@ -171,11 +171,11 @@ class EditsAtOnce(TransactionTestCase):
         now = self._now()
         self.assertEqual((now.version, now.head), (7, 6))
         self.assertEqual({f.row.version for f in found[1:]}, {7})
-        self.assertEqual(results.current(now), store.assemble(now))
-        self.assertEqual(found[-1].build, store.assemble(now))
+        self.assertEqual(results.current(now), store.read(now))
+        self.assertEqual(found[-1].build, store.read(now))
         for _ in range(5):
             now = actions.undo(current_owner(), self.row.key, now.version).row
-        self.assertEqual(store.assemble(now), before)
+        self.assertEqual(store.read(now), before)
 
     def test_the_second_of_two_that_change_the_same_is_told_of_the_first(self) -> None:
         found = self._edits(
@@ -239,9 +239,8 @@ class AsOneByOne(TransactionTestCase):
     """Any edits together come to what they come to one after another."""
 
     def _log(self, row: Build) -> list[Any]:
-        changes = Change.objects.filter(build=row).values_list("seq", "title", "images")
-        writes = Write.objects.filter(build=row).values_list("version", "touched")
-        return [list(changes), list(writes)]
+        changes = Change.objects.filter(build=row)
+        return list(changes.values_list("version", "seq", "title", "images", "paths"))
 
     def _one_by_one(self, row: Build, asked: list[edits.Edit], base: int) -> list[type]:
         kinds: list[type] = []
@@ -266,8 +265,8 @@ class AsOneByOne(TransactionTestCase):
                 self.assertEqual([type(f) for f in found], kinds)
                 self.assertEqual(self._log(together), self._log(alone))
                 now = Build.objects.get(pk=together.pk)
-                self.assertEqual(store.assemble(now), store.assemble(_now(alone)))
-                self.assertEqual(results.current(now), store.assemble(now))
+                self.assertEqual(store.read(now), store.read(_now(alone)))
+                self.assertEqual(results.current(now), store.read(now))
                 self.assertEqual(now.version, _now(alone).version)
                 met |= set(kinds)
         self.assertGreaterEqual(len(met), 4)  # written, refused, would unplug, stale, not there
@@ -279,7 +278,7 @@ class AsOneByOne(TransactionTestCase):
         now = _now(row)
         while now.head:
             now = actions.undo(current_owner(), row.key, now.version).row
-        self.assertEqual(store.assemble(now), build_file.read(HERON))
+        self.assertEqual(store.read(now), build_file.read(HERON))
 
 
 def _now(row: Build) -> Build:

@@ -5291,6 +5291,12 @@ export interface components {
             parts: string[];
             /** Cables */
             cables: string[];
+            /** Adapters */
+            adapters: string[];
+            /** Extensions */
+            extensions: string[];
+            /** Backplanes */
+            backplanes: string[];
             /** Runs */
             runs: string[];
         };

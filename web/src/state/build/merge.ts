@@ -3,20 +3,28 @@ import type { BuildOut, Doc, WrittenOut } from "../../api/client";
 /** The build after a write: changed entities put in, lists in the order that the write gives. */
 export function merge(before: BuildOut, written: WrittenOut): BuildOut {
   const doc = { ...before.doc };
-  const parts = new Map(doc.parts.map((p) => [p.key, p]));
-  const cables = new Map(doc.cables.map((c) => [c.key, c]));
-  const runs = new Map(doc.runs.map((r) => [r.cable, r]));
-  const lists: Record<string, Map<string, unknown>> = { part: parts, cable: cables, run: runs };
+  const lists = {
+    part: new Map(doc.parts.map((p) => [p.key, p])),
+    cable: new Map(doc.cables.map((c) => [c.key, c])),
+    adapter: new Map(doc.adapters.map((a) => [a.key, a])),
+    extension: new Map(doc.extensions.map((e) => [e.key, e])),
+    backplane: new Map(doc.backplanes.map((b) => [b.key, b])),
+    run: new Map(doc.runs.map((r) => [r.cable, r])),
+  };
+  const named: Record<string, Map<string, unknown>> = lists;
   for (const { entity, value } of written.changed) {
     const [kind = "", key = ""] = split(entity);
     if (kind === "build") Object.assign(doc, value);
     else if (kind === "supply") doc.supply = value as Doc["supply"];
-    else if (value === null) lists[kind]?.delete(key);
-    else lists[kind]?.set(key, value);
+    else if (value === null) named[kind]?.delete(key);
+    else named[kind]?.set(key, value);
   }
-  doc.parts = pick(parts, written.order.parts);
-  doc.cables = pick(cables, written.order.cables);
-  doc.runs = pick(runs, written.order.runs);
+  doc.parts = pick(lists.part, written.order.parts);
+  doc.cables = pick(lists.cable, written.order.cables);
+  doc.adapters = pick(lists.adapter, written.order.adapters);
+  doc.extensions = pick(lists.extension, written.order.extensions);
+  doc.backplanes = pick(lists.backplane, written.order.backplanes);
+  doc.runs = pick(lists.run, written.order.runs);
   return { ...before, doc, version: written.version, result: written.result, history: written.history };
 }
 

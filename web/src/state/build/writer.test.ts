@@ -6,7 +6,15 @@ import { Writer, type Holder, type Posts, type Question } from "./writer";
 const ACTION: Action = { type: "park", cable: "c", plug: "a" };
 
 function build(version: number): BuildOut {
-  const doc = { name: "B", parts: [], cables: [], runs: [] } as unknown as Doc;
+  const doc = {
+    name: "B",
+    parts: [],
+    cables: [],
+    adapters: [],
+    extensions: [],
+    backplanes: [],
+    runs: [],
+  } as unknown as Doc;
   return {
     key: "k",
     version,
@@ -17,7 +25,7 @@ function build(version: number): BuildOut {
 }
 
 function written(version: number): WrittenOut {
-  const order = { parts: [], cables: [], runs: [] };
+  const order = { parts: [], cables: [], adapters: [], extensions: [], backplanes: [], runs: [] };
   return { ...build(version), changed: [], order } as unknown as WrittenOut;
 }
 
