@@ -2,14 +2,16 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping
+from collections.abc import Iterable, Mapping
 from typing import Any
 
 from django.http import HttpRequest
 from django.utils.datastructures import MultiValueDict
 from easy_tally.base import NoJson, plain, read_json
+from ninja import Schema
 from ninja.parser import Parser
 from ninja.renderers import JSONRenderer
+from work.exchange import Worker
 
 #: Values of a body at the most: a build with its history has as many as its characters allow.
 _MOST_VALUES = 150_000
@@ -43,3 +45,15 @@ class FiniteRenderer(JSONRenderer):
     """Never NaN or infinity, which no JSON has: such an answer is a fault of ours."""
 
     json_dumps_params: Mapping[str, Any] = {"allow_nan": False}
+
+
+class BusyOut(Schema):
+    """What somebody who is waited for is busy with, and since when."""
+
+    what: str
+    since: str
+
+
+def busy_out(workers: Iterable[Worker]) -> list[dict[str, str]]:
+    """On what some workers are, where they said since when."""
+    return [{"what": w.busy, "since": w.since.isoformat()} for w in workers if w.since]

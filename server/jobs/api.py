@@ -6,6 +6,7 @@ from typing import Any, Literal
 
 from builds import actions
 from builds.models import Build
+from config.api_formats import BusyOut, busy_out
 from django.http import HttpRequest
 from easy_tally import Refused
 from easy_tally.findings import MapAnswer
@@ -30,13 +31,6 @@ class MapIn(Wish):
     """A map to be made, and the version of the build that it is asked of."""
 
     base_version: int
-
-
-class BusyOut(Schema):
-    """What a worker is busy with, and since when."""
-
-    what: str
-    since: str
 
 
 class MapOut(Schema):
@@ -94,7 +88,7 @@ def _answer(row: Build) -> dict[str, Any]:
     return {
         "state": job.state, "version": job.version, "wish": job.wish, "done": job.done,
         "of": job.of, "error": job.error, "answer": job.answer, "waits": found.waits,
-        "busy": [{"what": what, "since": since.isoformat()} for what, since in found.busy],
+        "busy": busy_out(found.busy),
     }  # fmt: skip
 
 

@@ -4,7 +4,6 @@ process alone writes."""
 from __future__ import annotations
 
 import logging
-from datetime import datetime
 from functools import lru_cache
 from typing import Any, NamedTuple
 
@@ -68,7 +67,7 @@ class State(NamedTuple):
 
     job: MapJob | None
     waits: str = ""
-    busy: tuple[tuple[str, datetime], ...] = ()
+    busy: tuple[Worker, ...] = ()
 
 
 # -- a map -------------------------------------------------------------------------
@@ -122,11 +121,7 @@ def state(row: Build) -> State:
         words, busy = why_it_waits(exchange(), job.token)
     except Unreachable as error:
         return State(job, str(error))
-    return State(job, words, _words(busy))
-
-
-def _words(busy: list[Worker]) -> tuple[tuple[str, datetime], ...]:
-    return tuple((w.busy, w.since) for w in busy if w.since)
+    return State(job, words, tuple(busy))
 
 
 def _under_way(job: MapJob, found: Outcome) -> State:

@@ -3,19 +3,17 @@
 from __future__ import annotations
 
 from datetime import datetime
-from typing import Annotated, Any
+from typing import Any
 
 from builds import actions, results
 from builds.models import Build
+from config.api_formats import busy_out
 from config.writing import writing
 from django.http import HttpRequest, HttpResponse, StreamingHttpResponse
 from easy_tally import Analysis, BadInput, NotThere
-from easy_tally.base import State
 from easy_tally.files import readings_csv, readings_heads, readings_svg
 from easy_tally.readings import (
     Channel,
-    ChannelWords,
-    Drawn,
     HeldAnswer,
     Named,
     Readings,
@@ -32,149 +30,31 @@ from easy_tally.readings import (
     settle,
 )
 from easy_tally.simulate import FAULT_KINDS, FAULT_WORDS, Fault, Running, Scene, places, plant
-from ninja import File, Form, Router, Schema, UploadedFile
+from ninja import File, Form, Router, UploadedFile
 from owners.models import owner_of
 from owners.thrown import InBin, in_bin
-from pydantic import Field
 
 from readings import reading, rows, sets, streams
 from readings.models import Learnt, Reading, Taken
+from readings.schemas import (
+    ColumnOut,
+    DrawnOut,
+    HeadIn,
+    NamedIn,
+    NamesIn,
+    ReadingOut,
+    ReadingsOut,
+    Seconds,
+    SettledOut,
+    SimulateIn,
+    StreamIn,
+    TakenOut,
+    TypedIn,
+)
 
 router = Router()
 #: Bytes of a file at the most; buckets of a picture; channels drawn at once.
 MOST_BYTES, MOST_BUCKETS, MOST_DRAWN = 400_000_000, 3000, 24
-
-
-#: What is said of a set: bounded before anything is made of it.
-_Text = Annotated[str, Field(max_length=200)]
-#: A time asked for in an address [s].
-Seconds = Annotated[float, Field(allow_inf_nan=False)]
-
-
-class TakenOut(Schema):
-    """A set of readings: what it is, how many samples, whether it still comes in."""
-
-    key: str
-    name: str
-    source: str
-    state: str
-    said: str
-    channels: list[ChannelWords]
-    samples: int
-    seconds: float
-    began: str
-    at: str
-    problems: list[dict[str, Any]]
-
-
-class PlaceOut(Schema):
-    """A kind of fault, in words, and where in this build it can sit."""
-
-    kind: str
-    words: str
-    places: list[tuple[str, str]]
-
-
-class ReadingsOut(Schema):
-    """The sets of a build, newest first; what can be measured of it; faults it can have."""
-
-    sets: list[TakenOut]
-    channels: list[ChannelWords]
-    faults: list[PlaceOut]
-
-
-class TypedIn(Schema):
-    """Figures read off, each of a channel in a state."""
-
-    name: _Text = ""
-    rows: list[tuple[_Text, State, float]]
-
-
-class SimulateIn(Schema):
-    """Simulated instruments: how long each state lasts [s], samples a second, from which seed, with
-    which fault where."""
-
-    states: list[tuple[State, float]] = [("idle", 30.0), ("everyday", 60.0), ("full", 120.0)]
-    rate_hz: float = 10.0
-    seed: int = 1
-    fault: _Text = ""
-    at: _Text = ""
-
-
-class StreamIn(Schema):
-    """Instruments on a local socket, or simulated ones that are started for it."""
-
-    address: _Text = ""
-    simulated: bool = False
-    name: _Text = ""
-    speed: float = 1.0
-    seed: int = 1
-    fault: _Text = ""
-    at: _Text = ""
-
-
-class NamedIn(Schema):
-    """A span of time in a state."""
-
-    from_s: float
-    to_s: float
-    state: State
-
-
-class HeadIn(Schema):
-    """The first lines of a file."""
-
-    text: str
-
-
-class ColumnOut(Schema):
-    """A column of a file, and what it is taken for; empty: not recognised."""
-
-    head: str
-    means: str
-
-
-class BusyOut(Schema):
-    """What the reader is busy with, and since when."""
-
-    what: str
-    since: str
-
-
-class ReadingOut(Schema):
-    """A file that is being read. Where it waits for long: why, or on what its reader is."""
-
-    key: str
-    state: str
-    done: int
-    of: int
-    taken: str
-    problems: list[dict[str, Any]]
-    of_problems: int
-    error: str
-    waits: str
-    busy: list[BusyOut]
-
-
-class DrawnOut(Schema):
-    """A channel between two times."""
-
-    channel: str
-    drawn: Drawn
-
-
-class SettledOut(Schema):
-    """A figure that readings settle, and the edit that takes it over."""
-
-    of: str
-    name: str
-    field: str
-    now: tuple[float, float, float] | None
-    origin: str
-    then: tuple[float, float, float]
-    unit: str
-    instrument: str
-    edit: dict[str, Any]
 
 
 def _find(request: HttpRequest, key: str, of: str) -> Taken:
@@ -313,12 +193,6 @@ def read_head(request: HttpRequest, key: str, body: HeadIn) -> list[dict[str, st
     return [{"head": c.head, "means": c.means} for c in found]
 
 
-class NamesIn(Schema):
-    """What columns mean, by their heads."""
-
-    names: dict[str, str]
-
-
 @router.put("/readings/names", response=NamesIn, operation_id="learnHeads")
 def learn(request: HttpRequest, body: NamesIn) -> dict[str, Any]:
     """Remember what heads mean: `time`, `state`, `ignore` or a channel."""
@@ -372,7 +246,7 @@ def _job(key: str, build: Build) -> dict[str, Any]:
         "key": job.key, "state": job.state, "done": job.done, "of": job.of, "taken": job.taken,
         "problems": job.problems, "of_problems": job.of_problems, "error": job.error,
         "waits": found.waits,
-        "busy": [{"what": w.busy, "since": w.since.isoformat()} for w in found.busy if w.since],
+        "busy": busy_out(found.busy),
     }  # fmt: skip
 
 

@@ -14,8 +14,9 @@ from ninja import Router, Schema
 from owners.models import owner_of
 
 from readings import trainer
-from readings.api import DrawnOut, Seconds, series_of
+from readings.api import series_of
 from readings.models import Attempt
+from readings.schemas import DrawnOut, Seconds
 
 router = Router()
 #: Attempts that the page shows.

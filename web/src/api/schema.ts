@@ -6805,7 +6805,7 @@ export interface components {
         };
         /**
          * BusyOut
-         * @description What the reader is busy with, and since when.
+         * @description What somebody who is waited for is busy with, and since when.
          */
         BusyOut: {
             /** What */
