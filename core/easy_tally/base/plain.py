@@ -19,6 +19,8 @@ _NEED = "text: letters, digits, signs, tabs and line feeds"
 #: Digits of a number, brackets in brackets, values in all at the most; a build of 400 parts with
 #: 2,000 sockets has a third of them.
 MOST_DIGITS, MOST_DEPTH, MOST_VALUES = 400, 200, 150_000
+#: Commas for each value at the most, those in texts among them.
+_COMMAS = 4
 _MOST_BITS, _FEWER = int(MOST_DIGITS * 3.33), f"numbers of at most {MOST_DIGITS} digits"
 _DIGITS = re.compile(f"[0-9]{{{MOST_DIGITS + 1},}}")
 _BRACKET = re.compile(r'"(?:[^"\\]|\\.)*"|[\[\]{}]')
@@ -61,6 +63,8 @@ def read_json(text: str, what: str, most: int = MOST_VALUES) -> Any:
     """What a text of JSON holds: every text of it plain, every number finite, each key once, no
     more than `most` values. Raises BadInput with the place; `what`: what it is called as a
     whole."""
+    if text.count(",") > _COMMAS * most:  # far more than texts have: not even read
+        raise BadInput([(what, f"at most {most:,} values", "far more")])
     try:
         value = json.loads(text, parse_constant=_no_constant, object_pairs_hook=_no_twins)
         return _Walk(what, most).through(value, "")
