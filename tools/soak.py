@@ -30,7 +30,9 @@ sys.path[:0] = [str(ROOT / "server")]
 
 import soak_broker  # noqa: E402
 import soak_kills  # noqa: E402
+import soak_much  # noqa: E402
 from builds.tests import flooding  # noqa: E402
+from config.supervise import MEMORY  # noqa: E402
 
 HERON = (ROOT / "demo/builds/heron.tally.json").read_text(encoding="utf-8")
 _rows: list[tuple[str, str, str]] = []
@@ -51,7 +53,7 @@ class Served:
             s.bind(("127.0.0.1", 0))
             self.port = s.getsockname()[1]
         self.env = os.environ | {
-            "EASY_TALLY_VAR": str(var), "EASY_TALLY_TASKS": "at once", "MALLOC_ARENA_MAX": "2",
+            "EASY_TALLY_VAR": str(var), "EASY_TALLY_TASKS": "at once", **MEMORY,
             **(env or {}),
         }  # fmt: skip
         manage = [sys.executable, str(ROOT / "server/manage.py"), "load_demo", "--migrate"]
@@ -450,6 +452,7 @@ def main() -> None:
         connections(of)
         heavy(of, 8)
         clients(of, 32, 6)
+        soak_much.soak(of, told)
         of.kill()
     full_disk()
     read_only_disk()

@@ -18,6 +18,14 @@ SERVER = Path(__file__).resolve().parent.parent
 _AGAIN_S, _ENDS_S = 1.0, 6.0
 
 
+#: Two pools of memory for all threads of a process: each would have one of its own, 10 MB in all.
+#: What is large comes from the system and goes back to it: a photo's pixels, a file.
+MEMORY = {
+    "MALLOC_ARENA_MAX": "2", "MALLOC_MMAP_THRESHOLD_": "1000000",
+    "MALLOC_TRIM_THRESHOLD_": "4000000",
+}  # fmt: skip
+
+
 def _workers() -> int:
     """How many map side by side: as many as there are cores, two at least, four at most."""
     said = os.environ.get("EASY_TALLY_WORKERS", "")
@@ -50,10 +58,7 @@ class Supervised:
     """One process, which ends with this one."""
 
     def __init__(self, *command: str, **more: str) -> None:
-        # Two pools of memory for all its threads: each would have one of its own, 10 MB in all.
-        self.env = os.environ | {
-            "EASY_TALLY_PARENT": str(os.getpid()), "MALLOC_ARENA_MAX": "2", **more,
-        }  # fmt: skip
+        self.env = os.environ | MEMORY | {"EASY_TALLY_PARENT": str(os.getpid())} | more
         self.command = [sys.executable, *command]
         self.start()
 

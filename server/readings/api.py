@@ -160,10 +160,11 @@ def hear_stream(request: HttpRequest, key: str, body: StreamIn) -> dict[str, Any
     if body.simulated:
         if body.fault:
             _fault(a, body.fault, body.at)
-        streams.room_for_one()
-        address = streams.simulated(build, body.speed, body.seed, body.fault, body.at)
         name = body.name or "simulated instruments, live"
-    return _out(streams.start(build, address, name), a)
+    with streams.place():
+        if body.simulated:
+            address = streams.simulated(build, body.speed, body.seed, body.fault, body.at)
+        return _out(streams.start(build, address, name), a)
 
 
 @router.post("/builds/{key}/readings/{of}/stop", response=TakenOut, operation_id="stopStream")

@@ -10,6 +10,8 @@ import sys
 import tempfile
 import threading
 import time
+from collections.abc import Iterator
+from contextlib import contextmanager
 from datetime import timedelta
 from pathlib import Path
 
@@ -36,16 +38,18 @@ SILENT_S, WRITE_S, MOST, STREAMS = 10.0, 0.4, 5_000_000, 4
 _BAD = 100
 #: Bytes of a line at the most; seconds that instruments have to start in.
 _LINE, _STARTS_S = 1_000_000, 15.0
-_STARTING = threading.Lock()
+_GUARD = threading.Lock()
+#: How many are being started: each has its place already.
+_starting = 0
 
 
 def start(build: Build, address: str, name: str) -> Taken:
-    """Connect to instruments and begin a set. Raises BadInput where nobody speaks there."""
+    """Connect to instruments and begin a set; within a `place`. Raises BadInput where nobody speaks
+    there."""
     host, _, port = address.rpartition(":")
     if host not in HOSTS or not port.isdecimal() or not 0 < int(port) < 65536:
         need = "an address of this machine, as 127.0.0.1:9100"
         raise BadInput([("address", need, address[:60])])
-    room_for_one()
     try:
         at = socket.create_connection((host, int(port)), timeout=3)
     except OSError as error:
@@ -65,23 +69,31 @@ def start(build: Build, address: str, name: str) -> Taken:
         times=np.empty(0), columns={c: np.empty(0) for c in channels}, began=began,
         simulated=simulated,
     )  # fmt: skip
-    with _STARTING:  # several that began at once: no more than may be
-        try:
-            room_for_one()
-            row = sets.make(build, name, "stream", empty, state="coming")
-        except BaseException:
-            at.close()
-            raise
+    try:
+        row = sets.make(build, name, "stream", empty, state="coming")
+    except BaseException:
+        at.close()
+        raise
     thread = threading.Thread(target=_run, args=(row, reader, channels), daemon=True)
     thread.start()
     return row
 
 
-def room_for_one() -> None:
-    """Raises BadInput where as many streams come in as may."""
-    end_gone()
-    if Taken.objects.filter(state="coming").count() >= STREAMS:
-        raise BadInput([("address", f"at most {STREAMS} streams at once", "one more")])
+@contextmanager
+def place() -> Iterator[None]:
+    """A place among the streams, while one is started: of many at once those that have none are
+    refused before anything is begun. Raises BadInput."""
+    global _starting
+    with _GUARD:
+        end_gone()
+        if Taken.objects.filter(state="coming").count() + _starting >= STREAMS:
+            raise BadInput([("address", f"at most {STREAMS} streams at once", "one more")])
+        _starting += 1
+    try:
+        yield
+    finally:
+        with _GUARD:
+            _starting -= 1
 
 
 class _Lines:

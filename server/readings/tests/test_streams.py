@@ -149,14 +149,16 @@ class Streams(TransactionTestCase):
             self.ended(row)
         long_ago = timezone.now() - timedelta(minutes=1)
         Taken.objects.update(state="coming", seen=long_ago)
-        streams.room_for_one()
+        with streams.place():
+            pass
         self.assertEqual(set(Taken.objects.values_list("state", flat=True)), {"broken off"})
         Taken.objects.update(state="coming", seen=timezone.now())
-        streams.room_for_one()
+        with streams.place(), self.assertRaisesRegex(BadInput, "at most 4"), streams.place():
+            pass  # the place of one that is being started is taken
         self.ended(streams.start(self.build, self.speak(_first), "one more"))
         Taken.objects.update(state="coming", seen=timezone.now())
-        with self.assertRaisesRegex(BadInput, "at most 4 streams at once"):
-            streams.room_for_one()
+        with self.assertRaisesRegex(BadInput, "at most 4 streams at once"), streams.place():
+            pass
 
     def test_instruments_that_do_not_start_are_given_up(self) -> None:
         with (
