@@ -13,9 +13,6 @@ from ninja.parser import Parser
 from ninja.renderers import JSONRenderer
 from work.exchange import Worker
 
-#: Values of a body at the most: a build with its history has as many as its characters allow.
-_MOST_VALUES = 150_000
-
 
 class PlainParser(Parser):
     """Refuses, by the one rule of the core, what is no text and no number."""
@@ -26,7 +23,7 @@ class PlainParser(Parser):
             text = request.body.decode("utf-8")
         except UnicodeDecodeError as error:
             raise NoJson([("body", "UTF-8", f"a byte at {error.start:,} that is none")]) from error
-        found: dict[str, Any] = read_json(text, "body", _MOST_VALUES)
+        found: dict[str, Any] = read_json(text, "body")
         return found
 
     def parse_querydict(
@@ -34,11 +31,16 @@ class PlainParser(Parser):
     ) -> dict[str, Any]:
         """The fields of a form or an address. Raises BadInput."""
         found = super().parse_querydict(data, list_fields, request)
-        for name, value in found.items():
-            for text in value if isinstance(value, list) else [value]:
-                if isinstance(text, str):
-                    plain(text, name)
-        return found
+        return {
+            name: [_plain(x, name) for x in value] if isinstance(value, list)
+            else _plain(value, name)
+            for name, value in found.items()
+        }  # fmt: skip
+
+
+def _plain(value: Any, field: str) -> Any:
+    """A field's text as it may come in; a file stays what it is."""
+    return plain(value, field) if isinstance(value, str) else value
 
 
 class FiniteRenderer(JSONRenderer):

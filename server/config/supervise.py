@@ -79,6 +79,7 @@ class Supervised:
 def main(port: str) -> int:
     """Run until the server ends, or this process is asked to."""
     var = Path(os.environ.get("EASY_TALLY_VAR", SERVER.parent / "var"))
+    var.mkdir(parents=True, exist_ok=True)
     _begin_queue(var)
     broker = os.environ.get("EASY_TALLY_BROKER", "") or str(var / "queue.sqlite3")
     server = Supervised("-m", "config.serve", port)

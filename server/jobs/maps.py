@@ -102,12 +102,13 @@ def state(row: Build) -> State:
     job = MapJob.objects.filter(build=row).first()
     if job is None or job.state not in _UNDER_WAY:
         return State(job)
-    if not job.token:  # it is being sent; or who should have sent it was killed
-        sent = exchange().quiet_s(f"unsent:{job.pk}", "") < _SENDS_S
-        return State(job) if sent else _ask_anew(job)
     try:
         if job.version != row.version:
             return _stopped(job)
+        if not job.token:  # it is being sent; or who should have sent it was killed
+            if exchange().quiet_s(f"unsent:{job.pk}", "") < _SENDS_S:
+                return State(job)
+            return _stopped(job) if job.stop else _ask_anew(job)
         found = look(exchange(), job.token)
         match found.state:
             case "answered":
@@ -252,12 +253,10 @@ def ask_feeds(row: Build) -> None:
     if _is_asked(_token(row, "supplies")):
         return
     known = set(_feeds(row).values_list("slug", flat=True))
-    kits = [k for k in candidates.every(row.owner) if k.slug not in known]
-    now = {k.slug for k in candidates.others(row.owner, results.current(row))}
+    others = candidates.others(row.owner, results.current(row))
+    kits = [KitSent.of(k) for k in others if k.slug not in known]
     most = _AT_ONCE if settings.TASKS_AT_ONCE else len(kits)
-    asked = FeedsAsked(
-        **_of(row, "supplies"), kits=[KitSent.of(k) for k in kits if k.slug in now], most=most
-    )
+    asked = FeedsAsked(**_of(row, "supplies"), kits=kits, most=most)
     _ask_feeds(row, "supplies", asked)
 
 
@@ -274,13 +273,22 @@ def _ask_feeds(row: Build, kind: str, asked: FeedsAsked | RulesAsked) -> None:
     text = asked.model_dump_json()
 
     def send() -> None:
+        before, _last_asked[row.pk, kind] = _last_asked.get((row.pk, kind)), token
         try:
+            if (
+                before is not None and before != token
+            ):  # of the build as it was: nobody waits for it
+                exchange().drop(before)
             if not _is_asked(token):
                 exchange().ask(text, token, urgent=False)
         except Unreachable as error:
             _log.warning("Which %s feed all could not be asked: %s", kind, error)
 
     transaction.on_commit(send)
+
+
+#: What was asked last of each build and kind, by this process.
+_last_asked: dict[tuple[int, str], str] = {}
 
 
 def _token(row: Build, kind: str) -> str:

@@ -13,7 +13,7 @@ import struct
 import tempfile
 import zlib
 from collections.abc import Callable, Iterator
-from contextlib import ExitStack, closing, contextmanager
+from contextlib import AbstractContextManager, ExitStack, closing, contextmanager
 from dataclasses import dataclass
 from datetime import UTC, datetime, timedelta
 from pathlib import Path
@@ -304,41 +304,41 @@ def in_use() -> int:
 
 
 @contextmanager
-def _files_stay() -> Iterator[None]:
-    """While a copy is made, no file of what it names goes."""
-    handle = os.open(settings.VAR / "copying", os.O_RDWR | os.O_CREAT, 0o600)
+def locked(name: str, how: int) -> Iterator[None]:
+    """While a lock of this folder is held, as flock has it. Raises BlockingIOError where it is not
+    waited for."""
+    handle = os.open(settings.VAR / name, os.O_RDWR | os.O_CREAT, 0o600)
     try:
-        fcntl.flock(handle, fcntl.LOCK_SH)
+        fcntl.flock(handle, how)
         yield
     finally:
         os.close(handle)
+
+
+def _files_stay() -> AbstractContextManager[None]:
+    """While a copy is made, no file of what it names goes."""
+    return locked("copying", fcntl.LOCK_SH)
 
 
 @contextmanager
 def files_may_go() -> Iterator[bool]:
     """Whether files may be removed now: not while a copy is made of them, and none is begun while
     they are."""
-    handle = os.open(settings.VAR / "copying", os.O_RDWR | os.O_CREAT, 0o600)
     try:
-        fcntl.flock(handle, fcntl.LOCK_EX | fcntl.LOCK_NB)
-        yield True
+        with locked("copying", fcntl.LOCK_EX | fcntl.LOCK_NB):
+            yield True
     except BlockingIOError:
         yield False
-    finally:
-        os.close(handle)
 
 
 @contextmanager
 def alone() -> Iterator[None]:
     """While nothing else uses what is kept. Raises InUse."""
-    handle = os.open(settings.VAR / "in-use", os.O_RDWR | os.O_CREAT, 0o600)
     try:
-        fcntl.flock(handle, fcntl.LOCK_EX | fcntl.LOCK_NB)
-        yield
+        with locked("in-use", fcntl.LOCK_EX | fcntl.LOCK_NB):
+            yield
     except BlockingIOError as error:
         raise InUse("Easy Tally is running on this data: stop it, then try again.") from error
-    finally:
-        os.close(handle)
 
 
 def folder() -> Path:

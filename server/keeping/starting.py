@@ -4,10 +4,8 @@ of it before it is changed to a new shape."""
 from __future__ import annotations
 
 import fcntl
-import os
 import socket
-from collections.abc import Iterator
-from contextlib import contextmanager
+from contextlib import AbstractContextManager
 
 from django.conf import settings
 from django.core.management import call_command
@@ -62,15 +60,9 @@ def words(error: Exception) -> str:
     return f"It can't start: {text}"
 
 
-@contextmanager
-def one_at_a_time() -> Iterator[None]:
+def one_at_a_time() -> AbstractContextManager[None]:
     """Two starts on one folder go one after the other."""
-    handle = os.open(settings.VAR / "starting", os.O_RDWR | os.O_CREAT, 0o600)
-    try:
-        fcntl.flock(handle, fcntl.LOCK_EX)
-        yield
-    finally:
-        os.close(handle)
+    return copies.locked("starting", fcntl.LOCK_EX)
 
 
 def refuse_later(executor: MigrationExecutor | None = None) -> None:

@@ -4,7 +4,6 @@ from bench import photos
 from bench.models import Photo
 from builds.models import Build
 from catalogue.models import OwnPart
-from config.writing import writing
 from huey import crontab
 from owners.thrown import long_gone, sweep_files
 from readings import reading, rows
@@ -33,17 +32,18 @@ def sweep() -> None:
     with copies.files_may_go() as may:
         if not may:
             return  # a copy is being made of what would go
-        with writing():
-            for build in long_gone(Build):
-                remove_for_good(build)
-            sweep_files(Photo, photos.path_of)
-            sweep_files(Taken, rows.path_of)
-            long_gone(OwnPart).delete()
+        # Each row goes for good before its file does: a kill in between leaves a file that nothing
+        # names, and no row without its file.
+        for build in long_gone(Build):
+            remove_for_good(build)
+        sweep_files(Photo, photos.path_of)
+        sweep_files(Taken, rows.path_of)
+        long_gone(OwnPart).delete()
         reading.sweep()
 
 
 def remove_for_good(build: Build) -> None:
-    """Remove a build with all that is of it, files too; within a transaction."""
+    """Remove a build with all that is of it, files too; in no transaction."""
     sweep_files(Photo, photos.path_of, build=build)
     sweep_files(Taken, rows.path_of, build=build)
     for job in Reading.objects.filter(build=build):

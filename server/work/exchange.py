@@ -26,6 +26,7 @@ from huey.exceptions import HueyException
 from huey.registry import Message
 from huey.serializer import Serializer
 from huey.storage import MemoryStorage, PriorityRedisExpireStorage, SqliteStorage
+from redis import ConnectionPool
 from redis.exceptions import RedisError
 
 #: Seconds between two words of a worker; without one for so long it is taken for gone.
@@ -122,6 +123,9 @@ class Exchange:
     def send(self, token: str, urgent: bool = True) -> None:
         """Put a job into the queue, once more where it got lost. Raises Unreachable."""
         with _Reached(self.address):
+            # From now on it waits anew: it is not taken for forgotten before somebody could come.
+            self._seen.pop(f"job:{token}", None)
+            self.quiet_s(f"job:{token}", "waits")
             self._huey.enqueue(self._task.s(token, priority=1 if urgent else 0))
 
     def stop(self, token: str) -> None:
@@ -134,7 +138,7 @@ class Exchange:
         with _Reached(self.address):
             for kind in ("job", "stop", "at", "answer"):
                 self._huey.storage.delete_data(f"{kind}:{token}")
-            self._seen.pop(token, None)
+            self._seen.pop(f"job:{token}", None)
 
     def answer_of(self, token: str) -> str | None:
         """What came of a job; None: nothing yet. Raises Unreachable."""
@@ -170,7 +174,7 @@ class Exchange:
             if busy and isinstance(busy_s, int | float) and 0 <= busy_s < 1e6:
                 since = datetime.now(UTC) - timedelta(seconds=busy_s)
             host, of = str(said.get("host", ""))[:60], str(said.get("version", ""))[:12]
-            heard = self._seen[f"worker:{key}"][2] > 0
+            heard = self._seen.get(f"worker:{key}", ("", 0.0, 0))[2] > 0
             found.append(Worker(str(key), host, of, busy, since, heard))
         return found
 
@@ -258,16 +262,10 @@ def _of(address: str, name: str) -> Huey:
         patience = {"socket_timeout": ANSWERS_S, "socket_connect_timeout": ANSWERS_S}
         return Huey(
             name, storage_class=PriorityRedisExpireStorage, expire_time=KEPT_S, read_timeout=1,
-            connection_pool=_pool(address, **patience), **more,
+            connection_pool=ConnectionPool.from_url(address, **patience), **more,
         )  # fmt: skip
     # What is lost of it in a power cut is asked for again: it need not reach the disk.
     return Huey(name, storage_class=SqliteStorage, filename=address, fsync=False, **more)
-
-
-def _pool(address: str, **patience: int) -> Any:
-    from redis import ConnectionPool  # only where there is a broker
-
-    return ConnectionPool.from_url(address, **patience)
 
 
 def _text(content: Any) -> str | None:
@@ -280,7 +278,7 @@ def _fields(text: str | None) -> dict[str, Any]:
     """An object of JSON; an empty one where it is none."""
     try:
         found = json.loads(text or "null")
-    except ValueError:
+    except (ValueError, RecursionError):
         return {}
     return found if isinstance(found, dict) else {}
 

@@ -25,14 +25,14 @@ def look(exchange: Exchange, token: str) -> Outcome:
         quiet = exchange.quiet_s(f"job:{token}", told.beat)
         return Outcome("lost" if quiet > GONE_S else "running", told.what)
     if exchange.quiet_s(f"job:{token}", "waits") > GONE_S and any(
-        w.heard and not w.busy for w in _ours(exchange)
+        w.heard and not w.busy for w in _ours(exchange.workers())
     ):
         return Outcome("forgotten")
     return Outcome("waiting")
 
 
-def _ours(exchange: Exchange) -> list[Worker]:
-    return [w for w in exchange.workers() if w.version == version()]
+def _ours(every: list[Worker]) -> list[Worker]:
+    return [w for w in every if w.version == version()]
 
 
 def why_it_waits(exchange: Exchange, token: str) -> tuple[str, list[Worker]]:
@@ -41,7 +41,7 @@ def why_it_waits(exchange: Exchange, token: str) -> tuple[str, list[Worker]]:
     if exchange.quiet_s(f"job:{token}", "waits") < 1:
         return "", []
     every = exchange.workers()
-    ours = [w for w in every if w.version == version()]
+    ours = _ours(every)
     if ours:
         return "", [w for w in ours if w.busy]
     if exchange.quiet_s(f"job:{token}", "waits") < GONE_S:

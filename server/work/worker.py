@@ -153,9 +153,9 @@ class _Quietly(logging.Filter):
 def consume(exchange: Exchange, do: Callable[[str, Busy], None], periodic: bool = False) -> None:
     """Work on what comes until this process is asked to end."""
     end_with_parent()
-    logging.getLogger("huey").addFilter(_Quietly())
-    for name in ("huey.consumer", "huey.consumer.Worker", "huey.consumer.Scheduler", "huey"):
-        logging.getLogger(name).addFilter(_Quietly())
+    quietly = _Quietly()
+    for name in ("huey", "huey.consumer", "huey.consumer.Worker", "huey.consumer.Scheduler"):
+        logging.getLogger(name).addFilter(quietly)
     busy = Busy(exchange)
     exchange.works(lambda token: do(token, busy))
     busy.start()

@@ -7,8 +7,10 @@ import json
 from typing import Any
 from unittest.mock import patch
 
+from config.api_formats import PlainParser
 from django.conf import settings
 from django.db import DatabaseError, IntegrityError, OperationalError
+from django.http import HttpRequest, QueryDict
 from django.test import Client, TestCase, override_settings
 
 from builds import actions
@@ -205,6 +207,11 @@ class Odd(ApiCase):
         key = self.open()["key"]
         self.act(key, 1, type="change build", changes={"note": "a\r\nb"})
         self.assertEqual(self.call("get", f"/builds/{key}")[1]["doc"]["note"], "a\nb")
+
+    def test_fields_of_a_form_too(self) -> None:
+        fields = QueryDict("a=1%0D%0A2&b=3%0D%0A4&b=5")
+        found = PlainParser().parse_querydict(fields, ["b"], HttpRequest())
+        self.assertEqual(found, {"a": "1\n2", "b": ["3\n4", "5"]})
 
     def test_numbers_that_do_not_end(self) -> None:
         key = self.open()["key"]

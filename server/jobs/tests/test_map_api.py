@@ -177,8 +177,34 @@ class Maps(ApiCase):
             self.assertEqual(look(), 1)
             at.huey.storage.flush_queue()
             at.huey.storage.flush_results()  # and one of a queue that was begun anew
+            look()
             at.pass_s(GONE_S + 1)
             self.assertEqual(look(), 1)
+
+    def test_one_that_is_sent_again_is_waited_for_anew(self) -> None:
+        """Looks that come before somebody could take it neither send it once more nor end it."""
+        with workers(self) as at:
+            key, _ = self._asked()
+            for _ in range(2):
+                at.here("w1", "", 0)
+                self.call("get", f"/builds/{key}/map")
+                at.pass_s(GONE_S / 2 + 1)
+            at.here("w1", "", 0)
+            for _ in range(4):
+                self.assertEqual(self.call("get", f"/builds/{key}/map")[1]["state"], "waiting")
+            self.assertEqual((at.waiting(), MapJob.objects.get().tries), (2, 2))
+
+    def test_what_feeds_a_build_as_it_was_is_called_off(self) -> None:
+        with workers(self) as at:
+            key = self.open()["key"]
+            with self.captureOnCommitCallbacks(execute=True):
+                self.call("post", f"/builds/{key}/feeds")
+            self.assertIsNotNone(at.job(f"supplies-{key}-1"))
+            self.act(key, 1, type="change build", changes={"note": "x"})
+            with self.captureOnCommitCallbacks(execute=True):
+                self.call("post", f"/builds/{key}/feeds")
+            self.assertIsNone(at.job(f"supplies-{key}-1"))
+            self.assertIsNotNone(at.job(f"supplies-{key}-2"))
 
     def test_one_that_was_never_sent_is_sent(self) -> None:
         with workers(self) as at:
