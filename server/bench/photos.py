@@ -89,7 +89,8 @@ def keep(file: IO[bytes]) -> tuple[str, int, int]:
 
 
 def _bounded(opened: ImageFile.ImageFile) -> None:
-    kind = (opened.format or "").replace("WEBP", "WebP")
+    # Some phones put a second picture behind the first: the first is a JPEG like any other.
+    kind = {"WEBP": "WebP", "MPO": "JPEG"}.get(opened.format or "", opened.format or "")
     if kind == "JPEG" and opened.info.get("progressive"):
         kind = "progressive JPEG"
     if kind == "PNG" and opened.mode not in ("RGB", "L", "P", "1"):

@@ -275,9 +275,7 @@ def _ask_feeds(row: Build, kind: str, asked: FeedsAsked | RulesAsked) -> None:
     def send() -> None:
         before, _last_asked[row.pk, kind] = _last_asked.get((row.pk, kind)), token
         try:
-            if (
-                before is not None and before != token
-            ):  # of the build as it was: nobody waits for it
+            if before and before != token:  # of the build as it was
                 exchange().drop(before)
             if not _is_asked(token):
                 exchange().ask(text, token, urgent=False)

@@ -170,6 +170,14 @@ class Photos(ApiCase):
             for name in packed.namelist():
                 self.assertNotIn(b"53.07", packed.read(name))
 
+    def test_a_second_picture_behind_the_first_is_left_out(self) -> None:
+        out = io.BytesIO()
+        first, second = (Image.new("RGB", (40, 30), c) for c in ("teal", "red"))
+        first.save(out, "MPO", save_all=True, append_images=[second])
+        self.assertEqual(self.send(out.getvalue()).status_code, 200)
+        with Image.open(io.BytesIO(self._kept())) as kept:
+            self.assertEqual((kept.format, kept.size), ("JPEG", (40, 30)))
+
     def test_what_an_earlier_version_kept_is_made_bare(self) -> None:
         self.send(self._picture())
         photo = Photo.objects.get()
