@@ -9,8 +9,10 @@ from owners.thrown import long_gone, sweep_files
 from readings import reading, rows
 from readings.models import Reading, Taken
 
-from keeping import copies
+from keeping import copies, whole
 
+#: What was not written or read to its end, and lies for so long [s], was left by a kill.
+_LEFT_S = 3600
 _HUEY = reading.exchange().huey
 
 
@@ -39,7 +41,9 @@ def sweep() -> None:
         sweep_files(Photo, photos.path_of)
         sweep_files(Taken, rows.path_of)
         long_gone(OwnPart).delete()
-        reading.sweep()
+        for file, _ in whole.left_files(_LEFT_S):
+            if file.suffix in (".part", ".upload"):
+                file.unlink(missing_ok=True)
 
 
 def remove_for_good(build: Build) -> None:

@@ -79,29 +79,35 @@ def litter() -> Iterator[Litter]:
     for table, row, other, _ in found:
         words = f"Row {row} of {table} is of something that is gone from {other}."
         yield Litter(words, lambda table=table, row=row: _take_row(table, row))  # type: ignore[misc]
-    sets = set(Taken.every.values_list("key", flat=True))
-    reads = Reading.objects.filter(state__in=reading.UNDER_WAY)
-    uploads = set(reads.values_list("key", flat=True))
-    known = {
-        ".jpg": set(Photo.every.values_list("key", flat=True)), ".rows": sets, ".upload": uploads,
-    }  # fmt: skip
-    what = {".jpg": "photo", ".rows": "set of readings", ".upload": "upload"}
-    for file in sorted([*photos.folder().iterdir(), *rows.folder().iterdir()]):
-        if _is_young(file):
-            continue
-        if file.suffix in known and file.stem not in known[file.suffix]:
-            words = f"The {what[file.suffix]} {file.name} belongs to nothing."
-            yield Litter(words, _removed(file))
-        elif file.suffix == ".part":
-            yield Litter(f"{file.name} was not written to its end.", _removed(file))
+    for file, words in left_files(_YOUNG_S):
+        yield Litter(words, _removed(file))
     for file in sorted([*settings.VAR.glob("probe.*"), *settings.VAR.glob("secret-key.*")]):
-        if not _is_young(file):
+        if not _is_younger(file, _YOUNG_S):
             yield Litter(f"{file.name} was left by a start.", _removed(file))
 
 
-def _is_young(file: Path) -> bool:
+def left_files(young_s: float) -> Iterator[tuple[Path, str]]:
+    """Files older than `young_s` that nothing names, or that were not written to their end, each
+    with a sentence."""
+    reads = Reading.objects.filter(state__in=reading.UNDER_WAY)
+    known = {
+        ".jpg": ("photo", set(Photo.every.values_list("key", flat=True))),
+        ".rows": ("set of readings", set(Taken.every.values_list("key", flat=True))),
+        ".upload": ("upload", set(reads.values_list("key", flat=True))),
+    }
+    for file in sorted([*photos.folder().iterdir(), *rows.folder().iterdir()]):
+        what, keys = known.get(file.suffix, ("", set()))
+        if _is_younger(file, young_s):
+            continue
+        if what and file.stem not in keys:
+            yield file, f"The {what} {file.name} belongs to nothing."
+        elif file.suffix == ".part":
+            yield file, f"{file.name} was not written to its end."
+
+
+def _is_younger(file: Path, seconds: float) -> bool:
     try:
-        return time.time() - file.stat().st_mtime < _YOUNG_S
+        return time.time() - file.stat().st_mtime < seconds
     except FileNotFoundError:
         return True
 

@@ -11,7 +11,6 @@ from functools import lru_cache
 from pathlib import Path
 from typing import NamedTuple
 
-from bench import photos
 from builds import results
 from builds.models import Build
 from django.conf import settings
@@ -31,8 +30,6 @@ _log = logging.getLogger(__name__)
 #: Seconds between two looks at the row; how often a file is taken up.
 _LOOK_S, TRIES = 0.2, 2
 UNDER_WAY = ("waiting", "running")
-#: What lies for so long [s] and is no file's that is being read was left by a kill.
-_LEFT_S = 3600
 _LOST = "Whoever read it was ended, and so was the next. Nothing was kept: send it again."
 
 
@@ -138,16 +135,6 @@ def look_after_all() -> None:
     """The same of every file, by the minute: nobody may be looking."""
     for job in Reading.objects.filter(state__in=UNDER_WAY):
         look_after(job)
-
-
-def sweep() -> None:
-    """Take away what kills left: uploads that nobody reads, sets that were not finished."""
-    under_way = set(Reading.objects.filter(state__in=UNDER_WAY).values_list("key", flat=True))
-    for file in [*rows.folder().iterdir(), *photos.folder().iterdir()]:
-        left = file.suffix == ".part" or (file.suffix == ".upload" and file.stem not in under_way)
-        with suppress(FileNotFoundError):
-            if left and time.time() - file.stat().st_mtime > _LEFT_S:
-                file.unlink()
 
 
 # -- in the process that reads them ---------------------------------------------------

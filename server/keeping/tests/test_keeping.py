@@ -171,6 +171,18 @@ class Keeping(TransactionTestCase):
         self.assertEqual(Photo.every.count(), 0)
         self.assertTrue(rows.path_of(self.readings.key).exists())
 
+    def test_by_the_hour_what_kills_left_goes_and_nothing_else(self) -> None:
+        names = ("a.upload", "b.part", "c.rows")
+        for name in names:
+            (rows.folder() / name).write_bytes(b"")
+        tasks.sweep.call_local()
+        self.assertTrue(all((rows.folder() / name).exists() for name in names))
+        for name in names:
+            os.utime(rows.folder() / name, (0, 0))
+        tasks.sweep.call_local()
+        left = sorted(f.name for f in rows.folder().iterdir())
+        self.assertEqual(left, sorted(["c.rows", rows.path_of(self.readings.key).name]))
+
     def test_a_removed_build_lies_in_the_bin_and_then_takes_all_along(self) -> None:
         owner, key = current_owner(), self.build.key
         actions.remove(owner, key)

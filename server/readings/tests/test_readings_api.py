@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 import errno
-import os
 import tempfile
 from datetime import timedelta
 from pathlib import Path
@@ -272,16 +271,6 @@ class Files(ReadingsCase):
             reading.look_after_all()  # nobody looks; it is taken up all the same
             reading.read_file(job["key"], None)
             self.assertEqual(self.call("get", f"{self.at}/file/{job['key']}")[1]["state"], "done")
-
-    def test_what_kills_left_is_swept(self) -> None:
-        for name in ("a.upload", "b.part"):
-            (rows.folder() / name).write_bytes(b"")
-        reading.sweep()
-        self.assertEqual(len(list(rows.folder().iterdir())), 2)
-        for name in ("a.upload", "b.part"):
-            os.utime(rows.folder() / name, (0, 0))
-        reading.sweep()
-        self.assertEqual(list(rows.folder().iterdir()), [])
 
     def test_an_upload_that_was_cut_off(self) -> None:
         status, found = self.send("t,wall (W)\n0,100\n", size=5000)
