@@ -73,21 +73,40 @@ def rack(
         if n:
             amps, start = r.choice([0.4, 0.5, 0.6]) + m / 100, r.choice([1.6, 2.0, 2.4]) + m / 100
             parts.append(
-                Drive(key=f"disk-{m}", name=f"Disk {m}", count=n, form="3.5",
-                      run_12v_a=_exact(amps), run_5v_a=_exact(0.5), start_12v_a=_exact(start),
-                      start_5v_a=_exact(1.0), sockets=(Socket(key="p", kind="sata"),))
-            )  # fmt: skip
+                Drive(
+                    key=f"disk-{m}",
+                    name=f"Disk {m}",
+                    count=n,
+                    form="3.5",
+                    run_12v_a=_exact(amps),
+                    run_5v_a=_exact(0.5),
+                    start_12v_a=_exact(start),
+                    start_5v_a=_exact(1.0),
+                    sockets=(Socket(key="p", kind="sata"),),
+                )
+            )
     drive = -(-disks // 4) - short
     ports = list(_ports(drive, 2 * cards))
     groups = tuple(
         PortGroup(key=g, label=g, limit_a=40 + 2 * sockets if limits else None) for g in "gh"
     )
-    supply = Supply(name="Supply", family="F", rated_w=2000, v12_a=160, v5_a=40, v3v3_a=20,
-                    groups=groups, ports=tuple(ports))  # fmt: skip
+    supply = Supply(
+        name="Supply",
+        family="F",
+        rated_w=2000,
+        v12_a=160,
+        v5_a=40,
+        v3v3_a=20,
+        groups=groups,
+        ports=tuple(ports),
+    )
     return Build(
-        name=f"{sockets} sockets", parts=tuple(parts), supply=supply,
-        cables=tuple(_cables(drive, 2 * cards)), spin_up_at_once=r.choice([None, 8]),
-    )  # fmt: skip
+        name=f"{sockets} sockets",
+        parts=tuple(parts),
+        supply=supply,
+        cables=tuple(_cables(drive, 2 * cards)),
+        spin_up_at_once=r.choice([None, 8]),
+    )
 
 
 def _ports(drive: int, graphics: int) -> Iterator[Port]:
@@ -95,27 +114,53 @@ def _ports(drive: int, graphics: int) -> Iterator[Port]:
     kinds += [("drive", 6, 1)] * drive + [("graphics", 8, 3)] * graphics
     for i, (kind, circuits, pins) in enumerate(kinds):
         group = "g" if i % 2 else "h"
-        yield Port(key=f"p{i}", label=f"P{i}", kind=kind, row=i // 20, column=i % 20,
-                   circuits=circuits, pins_12v=pins, group=group)  # fmt: skip
+        yield Port(
+            key=f"p{i}",
+            label=f"P{i}",
+            kind=kind,
+            row=i // 20,
+            column=i % 20,
+            circuits=circuits,
+            pins_12v=pins,
+            group=group,
+        )
 
 
 def _cables(drive: int, graphics: int) -> Iterator[Cable]:
     main = RailPins(v12=2, v5=5, v3v3=4, v5sb=1, ground=8)
-    yield Cable(key="main", name="Main", family="F", needs=("board-a", "board-b"), conductors=main,
-                supply_end=SupplyEnd(circuits=18, pins=main),
-                plugs=(Plug(key="a", kind="atx24", at_mm=600),))  # fmt: skip
+    yield Cable(
+        key="main",
+        name="Main",
+        family="F",
+        needs=("board-a", "board-b"),
+        conductors=main,
+        supply_end=SupplyEnd(circuits=18, pins=main),
+        plugs=(Plug(key="a", kind="atx24", at_mm=600),),
+    )
     one = RailPins(v12=1, v5=1, v3v3=1, ground=2)
     for i in range(drive):
         plugs = tuple(Plug(key="abcd"[n], kind="sata", at_mm=400 + 100 * n) for n in range(4))
         yield Cable(
-            key=f"s{i}", name=f"S{i}", family="F", needs=("drive",), conductors=one, gauge=16,
-            supply_end=SupplyEnd(circuits=6, pins=one, grade="high"), plugs=plugs,
-        )  # fmt: skip
+            key=f"s{i}",
+            name=f"S{i}",
+            family="F",
+            needs=("drive",),
+            conductors=one,
+            gauge=16,
+            supply_end=SupplyEnd(circuits=6, pins=one, grade="high"),
+            plugs=plugs,
+        )
     three = RailPins(v12=3, ground=3)
     for i in range(graphics):
-        yield Cable(key=f"g{i}", name=f"G{i}", family="F", needs=("graphics",), conductors=three,
-                    supply_end=SupplyEnd(circuits=8, pins=three),
-                    plugs=(Plug(key="a", kind="pcie6+2", at_mm=600),))  # fmt: skip
+        yield Cable(
+            key=f"g{i}",
+            name=f"G{i}",
+            family="F",
+            needs=("graphics",),
+            conductors=three,
+            supply_end=SupplyEnd(circuits=8, pins=three),
+            plugs=(Plug(key="a", kind="pcie6+2", at_mm=600),),
+        )
 
 
 def mapping(unit: float) -> None:
@@ -142,8 +187,10 @@ def mapping(unit: float) -> None:
             proven = "" if found and found.proven else ", NOT PROVEN"
             name = f"map, {sockets} sockets, {words} group limits{proven}"
             early = first[0] * 1000 if first else 0.0
-            print(f"{name:52}{ms:9.1f} ms {ms / unit:9.3f} × {goals.get(sockets, ''):>22}"
-                  f"   first map {early:.0f} ms")  # fmt: skip
+            print(
+                f"{name:52}{ms:9.1f} ms {ms / unit:9.3f} × {goals.get(sockets, ''):>22}"
+                f"   first map {early:.0f} ms"
+            )
     # Where many ways come to nearly the same in a group that starts staggered, proofs are long.
     hard = {f"20 sockets, with group limits, rack {n}": rack(20, n, limits=True) for n in (23, 29)}
     hard["20 sockets, with group limits, 5 models"] = rack(20, 51, limits=True, models=5)
@@ -161,8 +208,9 @@ def mapping(unit: float) -> None:
     facts = why_not(build)
     ms = (time.perf_counter() - start) * 1000
     name = f"one cable short of 60 told ({none}), {len(facts)} facts"
-    print(f"{name:52}{told_ms:9.1f} ms {told_ms / unit:9.3f} × "
-          f"{'1000 ms':>22}   with why {ms:.0f} ms")  # fmt: skip
+    print(
+        f"{name:52}{told_ms:9.1f} ms {told_ms / unit:9.3f} × {'1000 ms':>22}   with why {ms:.0f} ms"
+    )
     second(unit)
 
 

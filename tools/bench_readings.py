@@ -25,8 +25,12 @@ def _made(file: Path, root: Path) -> None:
     states = (("idle", 200.0), ("everyday", 300.0), ("full", 500.0))
     running = Running(analyse(build_file.read(text)), Scene(states=states, rate_hz=1000))  # type: ignore[arg-type]
     plug = "card-1#1/power"
-    channels = [Channel("wall", "", "w"), Channel("dc", "", "w"),
-                Channel(plug, "pin1", "a"), Channel(plug, "pin2", "a")]  # fmt: skip
+    channels = [
+        Channel("wall", "", "w"),
+        Channel("dc", "", "w"),
+        Channel(plug, "pin1", "a"),
+        Channel(plug, "pin2", "a"),
+    ]
     r = running.readings(channels)
     head = ",".join(["time (s)", *(str(c) for c in r.columns)])
     rows = np.column_stack([r.times, *r.columns.values()])

@@ -24,9 +24,10 @@ _PIECE = 2500
 def _piece(name: str, seed: int, count: int) -> list[tuple[str, str, str]]:
     with tempfile.TemporaryDirectory() as folder:
         os.environ |= {
-            "EASY_TALLY_VAR": folder, "DJANGO_SETTINGS_MODULE": "config.settings",
+            "EASY_TALLY_VAR": folder,
+            "DJANGO_SETTINGS_MODULE": "config.settings",
             "EASY_TALLY_TESTING": "1",
-        }  # fmt: skip
+        }
         import django
 
         django.setup()

@@ -53,9 +53,11 @@ class Served:
             s.bind(("127.0.0.1", 0))
             self.port = s.getsockname()[1]
         self.env = os.environ | {
-            "EASY_TALLY_VAR": str(var), "EASY_TALLY_TASKS": "at once", **MEMORY,
+            "EASY_TALLY_VAR": str(var),
+            "EASY_TALLY_TASKS": "at once",
+            **MEMORY,
             **(env or {}),
-        }  # fmt: skip
+        }
         manage = [sys.executable, str(ROOT / "server/manage.py"), "load_demo", "--migrate"]
         subprocess.run(manage, env=self.env, check=True, stdout=subprocess.DEVNULL)
         self.start()
@@ -84,8 +86,11 @@ class Served:
     ) -> tuple[int, Any, str]:
         """(status, parsed answer, content type). Raises OSError where nobody answers."""
         at = http.client.HTTPConnection("127.0.0.1", self.port, timeout=60)
-        headers = {"Cookie": "csrftoken=" + "a" * 32, "X-CSRFToken": "a" * 32,
-                   "Content-Type": "application/json"}  # fmt: skip
+        headers = {
+            "Cookie": "csrftoken=" + "a" * 32,
+            "X-CSRFToken": "a" * 32,
+            "Content-Type": "application/json",
+        }
         try:
             text: Any = None if body is None else json.dumps(body)
             if form is not None:
@@ -222,8 +227,11 @@ def heavy(of: Served, most: int) -> None:
         over.set()
         for t in threads:
             t.join()
-    told(f"1 and {most} heavy requests at once", f"a reader waits {waits[1]} and {waits[2]} ms",
-         f"{waits[0]} ms without them")  # fmt: skip
+    told(
+        f"1 and {most} heavy requests at once",
+        f"a reader waits {waits[1]} and {waits[2]} ms",
+        f"{waits[0]} ms without them",
+    )
 
 
 def connections(of: Served) -> None:
@@ -255,8 +263,11 @@ def connections(of: Served) -> None:
     thread.join()
     for s in (*idle, *drips):
         s.close()
-    told("200 idle, 50 dripping", f"a reader waits {busy * 1000:.0f} ms at the most",
-         f"{quiet * 1000:.0f} ms without them")  # fmt: skip
+    told(
+        "200 idle, 50 dripping",
+        f"a reader waits {busy * 1000:.0f} ms at the most",
+        f"{quiet * 1000:.0f} ms without them",
+    )
 
 
 class Crowd(NamedTuple):
@@ -316,9 +327,12 @@ def crowd(of: Served, many: int, edits: int) -> Crowd:
 def clients(of: Served, many: int, edits: int) -> None:
     """A crowd of which no update is lost."""
     c = crowd(of, many, edits)
-    told(f"{many} clients on one build", f"{c.done} edits, {c.done / c.seconds:.0f} a second "
-         f"beside {c.late} that came too late, 95 % under {c.p95:.2f} s",
-         f"{c.lost} lost, {len(c.failed)} failed")  # fmt: skip
+    told(
+        f"{many} clients on one build",
+        f"{c.done} edits, {c.done / c.seconds:.0f} a second "
+        f"beside {c.late} that came too late, 95 % under {c.p95:.2f} s",
+        f"{c.lost} lost, {len(c.failed)} failed",
+    )
 
 
 def _ran(*command: object, good: tuple[int, ...] = (0,)) -> bool:
@@ -436,8 +450,11 @@ def read_only_disk() -> None:
         _ran("mount", "-o", "loop", var.with_name("image"), var)
         of.start()
         read = "read on" if (reads[0], reads[1]["version"]) == (200, version) else f"{reads[0]}"
-        told(what, f"{last - version} edits went in, then {said}; {read}",
-             _then(of, key, version) + ("" if mended else "; the disk was not whole"))  # fmt: skip
+        told(
+            what,
+            f"{last - version} edits went in, then {said}; {read}",
+            _then(of, key, version) + ("" if mended else "; the disk was not whole"),
+        )
         of.kill()
 
 

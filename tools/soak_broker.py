@@ -50,16 +50,49 @@ class Broker:
     def __init__(self, folder: Path) -> None:
         self.folder, self.port, self.tls_port = folder, _port(), _port()
         key, cert = folder / "key.pem", folder / "cert.pem"
-        _run("openssl", "req", "-x509", "-newkey", "rsa:2048", "-nodes", "-days", "2", "-subj",
-             "/CN=broker", "-keyout", key, "-out", cert)  # fmt: skip
+        _run(
+            "openssl",
+            "req",
+            "-x509",
+            "-newkey",
+            "rsa:2048",
+            "-nodes",
+            "-days",
+            "2",
+            "-subj",
+            "/CN=broker",
+            "-keyout",
+            key,
+            "-out",
+            cert,
+        )
         self.cert = cert
         self.process = subprocess.Popen(
-            ["redis-server", "--port", str(self.port), "--tls-port", str(self.tls_port),
-             "--tls-cert-file", str(cert), "--tls-key-file", str(key), "--tls-ca-cert-file",
-             str(cert), "--tls-auth-clients", "no", "--requirepass", _PASSWORD, "--bind", "0.0.0.0",
-             "--save", "", "--dir", str(folder)],
+            [
+                "redis-server",
+                "--port",
+                str(self.port),
+                "--tls-port",
+                str(self.tls_port),
+                "--tls-cert-file",
+                str(cert),
+                "--tls-key-file",
+                str(key),
+                "--tls-ca-cert-file",
+                str(cert),
+                "--tls-auth-clients",
+                "no",
+                "--requirepass",
+                _PASSWORD,
+                "--bind",
+                "0.0.0.0",
+                "--save",
+                "",
+                "--dir",
+                str(folder),
+            ],
             stdout=subprocess.DEVNULL,
-        )  # fmt: skip
+        )
         for _ in range(100):
             with suppress(OSError):
                 socket.create_connection(("127.0.0.1", self.port), 1).close()
@@ -82,16 +115,29 @@ class Worker:
         self.space, self.line = f"easytally{number}", f"etally{number}"
         host, away = _HOST.format(number), _AWAY.format(number)
         _run("ip", "netns", "add", self.space)
-        _run("ip", "link", "add", self.line, "type", "veth", "peer", "name", "away", "netns",
-             self.space)  # fmt: skip
+        _run(
+            "ip",
+            "link",
+            "add",
+            self.line,
+            "type",
+            "veth",
+            "peer",
+            "name",
+            "away",
+            "netns",
+            self.space,
+        )
         _run("ip", "addr", "add", f"{host}/24", "dev", self.line)
         _run("ip", "link", "set", self.line, "up")
         _run("ip", "-n", self.space, "addr", "add", f"{away}/24", "dev", "away")
         _run("ip", "-n", self.space, "link", "set", "away", "up")
         self.env = {
-            "EASY_TALLY_BROKER": broker.address(host, tls), "PATH": os.environ["PATH"],
-            "EASY_TALLY_VAR": "/dev/null/nowhere", "HOME": "/nonexistent",
-        }  # fmt: skip
+            "EASY_TALLY_BROKER": broker.address(host, tls),
+            "PATH": os.environ["PATH"],
+            "EASY_TALLY_VAR": "/dev/null/nowhere",
+            "HOME": "/nonexistent",
+        }
         self.root = root
         self.start()
 
@@ -99,8 +145,10 @@ class Worker:
         """Start it."""
         self.process = subprocess.Popen(
             ["ip", "netns", "exec", self.space, sys.executable, "-m", "work.worker"],
-            cwd=self.root / "server", env=self.env, stderr=subprocess.DEVNULL,
-        )  # fmt: skip
+            cwd=self.root / "server",
+            env=self.env,
+            stderr=subprocess.DEVNULL,
+        )
 
     def kill(self) -> None:
         """As when its power goes."""
@@ -219,8 +267,11 @@ def soak(served: Callable[..., Any], heron: str, told: Callable[[str, str, str],
         stack.callback(second.close)
         shop.all_at_once()
         two, of_two = shop.all_at_once()
-        told("twelve maps, one and two workers", f"{one:.1f} s, {two:.1f} s; the second over TLS",
-             f"{24 - of_one - of_two} lost, {one / two:.2f} times as soon")  # fmt: skip
+        told(
+            "twelve maps, one and two workers",
+            f"{one:.1f} s, {two:.1f} s; the second over TLS",
+            f"{24 - of_one - of_two} lost, {one / two:.2f} times as soon",
+        )
         second.kill()
         _killed(shop, first, told)
         _cut_off(shop, first, second, told)
@@ -231,8 +282,11 @@ def soak(served: Callable[..., Any], heron: str, told: Callable[[str, str, str],
         broker.process.kill()
         broker.process.wait()
         said = shop.ask(key)
-        told("the broker is gone", f"answers {said['state']}: {said['error'][:40]}…",
-             "0 lost" if of.call("GET", f"/api/v1/builds/{key}")[0] == 200 else "lost")  # fmt: skip
+        told(
+            "the broker is gone",
+            f"answers {said['state']}: {said['error'][:40]}…",
+            "0 lost" if of.call("GET", f"/api/v1/builds/{key}")[0] == 200 else "lost",
+        )
 
 
 def _killed(shop: Shop, worker: Worker, told: Callable[[str, str, str], None]) -> None:
@@ -247,8 +301,11 @@ def _killed(shop: Shop, worker: Worker, told: Callable[[str, str, str], None]) -
         worker.start()
         found = shop.until(key, _over, 120) if again else None
         lost += not (found and found["state"] == "done")
-    told("a worker killed under way", f"4 times; told within {longest:.1f} s, mapped by the next",
-         f"{lost} lost")  # fmt: skip
+    told(
+        "a worker killed under way",
+        f"4 times; told within {longest:.1f} s, mapped by the next",
+        f"{lost} lost",
+    )
 
 
 def _cut_off(
@@ -267,8 +324,11 @@ def _cut_off(
     shop.ask(shop.keys[6])
     again = shop.until(shop.keys[6], _over, 120)
     good = all(f and f["state"] == "done" for f in (found, after, again)) and after == found
-    told("a worker cut off under way", "the other took it up; the first is heard again",
-         f"{0 if good else 1} lost")  # fmt: skip
+    told(
+        "a worker cut off under way",
+        "the other took it up; the first is heard again",
+        f"{0 if good else 1} lost",
+    )
 
 
 def _slow(shop: Shop, worker: Worker, told: Callable[[str, str, str], None]) -> None:
@@ -283,8 +343,11 @@ def _slow(shop: Shop, worker: Worker, told: Callable[[str, str, str], None]) -> 
         time.sleep(0.5)
         tries += 1
     found = shop.until(key, _over, 60)
-    told("a slow worker", f"half its time taken away for {tries} s",
-         f"{0 if found and found['state'] == 'done' else 1} lost")  # fmt: skip
+    told(
+        "a slow worker",
+        f"half its time taken away for {tries} s",
+        f"{0 if found and found['state'] == 'done' else 1} lost",
+    )
 
 
 def _older(

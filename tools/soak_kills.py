@@ -45,9 +45,12 @@ class Whole:
     def manage(self, *command: object) -> str:
         """A command of manage.py; gives what it says. Raises where it ends with a fault."""
         done = subprocess.run(
-            [sys.executable, str(ROOT / "server/manage.py"), *map(str, command)], env=self.env,
-            capture_output=True, text=True, check=False,
-        )  # fmt: skip
+            [sys.executable, str(ROOT / "server/manage.py"), *map(str, command)],
+            env=self.env,
+            capture_output=True,
+            text=True,
+            check=False,
+        )
         if done.returncode:
             raise RuntimeError(f"{command}: {done.stdout[-600:]} {done.stderr[-600:]}")
         return done.stdout
@@ -55,9 +58,11 @@ class Whole:
     def start(self) -> None:
         """Start it and wait until it answers."""
         self.process = subprocess.Popen(
-            [sys.executable, "-m", "config.supervise", str(self.port)], cwd=ROOT / "server",
-            env=self.env, stderr=subprocess.DEVNULL,
-        )  # fmt: skip
+            [sys.executable, "-m", "config.supervise", str(self.port)],
+            cwd=ROOT / "server",
+            env=self.env,
+            stderr=subprocess.DEVNULL,
+        )
         for _ in range(400):
             with suppress(OSError):
                 if self.call("GET", "/builds")[0] == 200:
@@ -184,8 +189,13 @@ class Doing:
     def tick(self, n: int) -> bool:
         """Tick a step."""
         uid = f"tick-{n}-{self.rng.random()}"
-        entry = {"uid": uid, "step": f"step {uid}", "kind": "done", "words": uid,
-                 "at": "2026-11-30T20:15:00Z"}  # fmt: skip
+        entry = {
+            "uid": uid,
+            "step": f"step {uid}",
+            "kind": "done",
+            "words": uid,
+            "at": "2026-11-30T20:15:00Z",
+        }
         if self.of.call("POST", f"{self.at}/bench", {"entries": [entry]})[0] != 200:
             return False
         self.ticks.add(uid)
@@ -301,10 +311,19 @@ def soak(var: Path, heron: str, rounds: int, told: Callable[[str, str, str], Non
     doing, rng, agreed, restored = Doing(of, heron, 7), random.Random(11), 0, 0
     killed: Counter[str] = Counter()
     for n in range(rounds):
-        things = rng.sample([
-            doing.edit, doing.tick, doing.photo, doing.typed, doing.simulated, doing.stream,
-            doing.file, doing.map,
-        ], 5)  # fmt: skip
+        things = rng.sample(
+            [
+                doing.edit,
+                doing.tick,
+                doing.photo,
+                doing.typed,
+                doing.simulated,
+                doing.stream,
+                doing.file,
+                doing.map,
+            ],
+            5,
+        )
         over = threading.Event()
         threads = [
             threading.Thread(target=doing.until_killed, args=(thing, over)) for thing in things
@@ -336,7 +355,7 @@ def soak(var: Path, heron: str, rounds: int, told: Callable[[str, str, str], Non
     of.stop()
     asked = restored + bool(rounds % 30)
     told(
-        "kills among everything", f"{rounds} kills {dict(killed)}, {restored} copies put back; "
-        f"{dict(doing.done)}",
+        "kills among everything",
+        f"{rounds} kills {dict(killed)}, {restored} copies put back; {dict(doing.done)}",
         f"{len(doing.lost)} lost or stuck {doing.lost[:5]}; integrity agreed {agreed} of {asked}",
-    )  # fmt: skip
+    )

@@ -113,13 +113,18 @@ def soak(of: Any, told: Told) -> None:
     with Beside(of) as beside:
         statuses = _all([lambda n=n: endless(n) for n in range(4)])  # type: ignore[misc]
     used = (free - os.statvfs("/tmp").f_bavail) * os.statvfs("/tmp").f_frsize / 1e6
-    told("four bodies of 400 MB, no token", f"{_counted(statuses)}, {max(0, used):.0f} MB of disk",
-         beside.words())  # fmt: skip
+    told(
+        "four bodies of 400 MB, no token",
+        f"{_counted(statuses)}, {max(0, used):.0f} MB of disk",
+        beside.words(),
+    )
     pictures = [
-        *[_picture(9000, 6660, "JPEG", quality=60)] * 6, *[_picture(9000, 6660, "PNG")] * 2,
-        *[_picture(3600, 2490, "PNG", "RGBA")] * 3, *[_picture(3200, 2490, "WEBP")] * 2,
+        *[_picture(9000, 6660, "JPEG", quality=60)] * 6,
+        *[_picture(9000, 6660, "PNG")] * 2,
+        *[_picture(3600, 2490, "PNG", "RGBA")] * 3,
+        *[_picture(3200, 2490, "WEBP")] * 2,
         _picture(4600, 3450, "JPEG", quality=60, progressive=True),
-    ]  # fmt: skip
+    ]
     with Beside(of) as beside:
         statuses = _all([lambda p=p: photo(p) for p in pictures])  # type: ignore[misc]
     told("fourteen photos at once", _counted(statuses), beside.words())

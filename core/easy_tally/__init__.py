@@ -19,7 +19,20 @@ from .things import Build, SocketRef
 from .wiring import Wired
 
 __all__ = [
-    "Analysis", "BadFile", "BadInput", "Build", "EasyTallyError", "NotDecided", "NotThere",
-    "Refused", "Report", "SocketRef", "Wired", "WouldRelease", "analyse", "compact", "exit_status",
+    "Analysis",
+    "BadFile",
+    "BadInput",
+    "Build",
+    "EasyTallyError",
+    "NotDecided",
+    "NotThere",
+    "Refused",
+    "Report",
+    "SocketRef",
+    "Wired",
+    "WouldRelease",
+    "analyse",
+    "compact",
+    "exit_status",
     "report",
-]  # fmt: skip
+]

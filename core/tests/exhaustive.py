@@ -132,8 +132,10 @@ class _Ends:
         self.ends: list[tuple[str, Plug]] = [(c.key, p) for c in carriers for p in c.plugs]
         self.kept = {
             (r.cable, c.plug): (c.half, self.wired.inputs[str(c.socket)])
-            for r in b.runs if r.pinned for c in r.connections
-        }  # fmt: skip
+            for r in b.runs
+            if r.pinned
+            for c in r.connections
+        }
         self.fixed = {i.part.key for _, i in self.kept.values() if i.between is not None}
         for t in (*b.adapters, *b.extensions):
             if t.key in self.fixed:
@@ -223,13 +225,14 @@ def _ports(of: _Ends, done: _Done) -> Iterator[Build]:
     ports = list(of.wired.ports.values())
     ways = [
         [
-            chosen for chosen in product(ports, repeat=len(c.needs))
+            chosen
+            for chosen in product(ports, repeat=len(c.needs))
             if len({p.key for p in chosen}) == len(chosen)
             and all(port_takes(p.kind, n) for p, n in zip(chosen, c.needs, strict=True))
             and pinned.get(c.key, keys := tuple(p.key for p in chosen)) == keys
         ]
         for c in in_use
-    ]  # fmt: skip
+    ]
     seen: set[object] = set()
     for choice in product(*ways):
         keys = [p.key for chosen in choice for p in chosen]
@@ -240,10 +243,14 @@ def _ports(of: _Ends, done: _Done) -> Iterator[Build]:
             continue
         seen.add(alike)
         runs = tuple(
-            Run(cable=c.key, ports=tuple(p.key for p in chosen), connections=_of(c.key, done),
-                pinned=c.key in pinned)
+            Run(
+                cable=c.key,
+                ports=tuple(p.key for p in chosen),
+                connections=_of(c.key, done),
+                pinned=c.key in pinned,
+            )
             for c, chosen in zip(in_use, choice, strict=True)
-        )  # fmt: skip
+        )
 
         def laid(things: tuple) -> tuple:  # type: ignore[type-arg]
             return tuple(t.model_copy(update={"connections": _of(t.key, done)}) for t in things)
@@ -256,8 +263,9 @@ def _ports(of: _Ends, done: _Done) -> Iterator[Build]:
 def _of(key: str, done: _Done) -> tuple[Connection, ...]:
     return tuple(
         Connection(plug=p, half=half, socket=i.at)  # type: ignore[arg-type]
-        for (k, p), (half, i) in done.items() if k == key
-    )  # fmt: skip
+        for (k, p), (half, i) in done.items()
+        if k == key
+    )
 
 
 # -- reasons -------------------------------------------------------------------------------------
@@ -300,18 +308,20 @@ def _let_go(b: Build, kept: set[str]) -> Build:
     onward = {c.socket.part for r in runs for c in r.connections}
     for _ in (*b.adapters, *b.extensions):
         onward |= {
-            c.socket.part for t in (*b.adapters, *b.extensions) if t.key in onward
+            c.socket.part
+            for t in (*b.adapters, *b.extensions)
+            if t.key in onward
             for c in t.connections
-        }  # fmt: skip
+        }
 
     def left(things: tuple[Any, ...]) -> tuple[Any, ...]:
         return tuple(
             t if t.key in onward else t.model_copy(update={"connections": ()}) for t in things
         )
 
-    return b.model_copy(update={
-        "runs": runs, "adapters": left(b.adapters), "extensions": left(b.extensions)
-    })  # fmt: skip
+    return b.model_copy(
+        update={"runs": runs, "adapters": left(b.adapters), "extensions": left(b.extensions)}
+    )
 
 
 def _with_more(b: Build, of: dict[str, set[str]], copies: int) -> Build:
@@ -324,10 +334,15 @@ def _with_more(b: Build, of: dict[str, set[str]], copies: int) -> Build:
     for what, t in things:
         if t.key in of[what] or (what == "cables" and b.run(t.key)):
             continue
-        alike = _spec(t) if what == "cables" else t.model_copy(
-            update={"key": "k", "name": "n"} if what == "between"
-            else {"key": "k", "label": "l", "row": 0, "column": 0}
-        ).model_dump_json()  # fmt: skip
+        alike = (
+            _spec(t)
+            if what == "cables"
+            else t.model_copy(
+                update={"key": "k", "name": "n"}
+                if what == "between"
+                else {"key": "k", "label": "l", "row": 0, "column": 0}
+            ).model_dump_json()
+        )
         if alike not in seen:
             seen.add(alike)
             several[f"{what}/{t.key}"] = copies
@@ -341,19 +356,24 @@ def _with_copies(b: Build, copies: dict[str, int]) -> Build:
             found.append(t)
             found += [
                 t.model_copy(update={"key": f"{t.key}-x{n}", "connections": ()})
-                if hasattr(t, "connections") else t.model_copy(update={"key": f"{t.key}-x{n}"})
+                if hasattr(t, "connections")
+                else t.model_copy(update={"key": f"{t.key}-x{n}"})
                 for n in range(copies.get(f"{what}/{t.key}", 0))
-            ]  # fmt: skip
+            ]
         return found
 
     supply = b.supply
     if supply is not None:
         ports = several("ports", supply.ports)
-        places = [p.model_copy(update={"row": i // 20, "column": i % 20})
-                  for i, p in enumerate(ports)]  # fmt: skip
+        places = [
+            p.model_copy(update={"row": i // 20, "column": i % 20}) for i, p in enumerate(ports)
+        ]
         supply = supply.model_copy(update={"ports": tuple(places)})
-    return b.model_copy(update={
-        "supply": supply, "cables": tuple(several("cables", b.cables)),
-        "adapters": tuple(several("between", b.adapters)),
-        "extensions": tuple(several("between", b.extensions)),
-    })  # fmt: skip
+    return b.model_copy(
+        update={
+            "supply": supply,
+            "cables": tuple(several("cables", b.cables)),
+            "adapters": tuple(several("between", b.adapters)),
+            "extensions": tuple(several("between", b.extensions)),
+        }
+    )

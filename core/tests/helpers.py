@@ -168,11 +168,17 @@ def sata_cable(key: str = "sata", plugs: int = 4, **more: Any) -> Cable:
 def supply(**more: Any) -> Supply:
     """1000 W, 80 A at 12 V, one port of each kind and three for graphics in a group of 60 A."""
     kinds = [
-        ("b1", "board-a", 18, 1), ("b2", "board-b", 10, 1), ("p1", "processor", 8, 4),
-        ("p2", "processor", 8, 4), ("g1", "graphics", 8, 3), ("g2", "graphics", 8, 3),
-        ("g3", "graphics", 8, 3), ("h1", "16pin", 12, 6), ("d1", "drive", 6, 1),
+        ("b1", "board-a", 18, 1),
+        ("b2", "board-b", 10, 1),
+        ("p1", "processor", 8, 4),
+        ("p2", "processor", 8, 4),
+        ("g1", "graphics", 8, 3),
+        ("g2", "graphics", 8, 3),
+        ("g3", "graphics", 8, 3),
+        ("h1", "16pin", 12, 6),
+        ("d1", "drive", 6, 1),
         ("d2", "drive", 6, 1),
-    ]  # fmt: skip
+    ]
     fields: dict[str, Any] = {
         "name": "Supply",
         "family": FAMILY,

@@ -35,13 +35,24 @@ from .helpers import (
 )
 from .test_between import adapter
 
-_CARDS = ("pcie8", "pcie8 pcie8", "pcie6", "pcie8 pcie6", "pcie8 pcie8 pcie8", "16pin",
-          "16pin pcie8", "pcie6 pcie6")  # fmt: skip
+_CARDS = (
+    "pcie8",
+    "pcie8 pcie8",
+    "pcie6",
+    "pcie8 pcie6",
+    "pcie8 pcie8 pcie8",
+    "16pin",
+    "16pin pcie8",
+    "pcie6 pcie6",
+)
 _SENSES = ("both_grounded", "sense0_grounded", "sense1_grounded", "open", None)
 #: Pins of the wires of what goes in between, by the kind of its plugs.
-_WIRES = {"pcie6+2": RailPins(v12=3, ground=3), "16pin": RailPins(v12=6, ground=6),
-          "sata": RailPins(v12=1, v5=1, v3v3=1, ground=2),
-          "eps4+4": RailPins(v12=4, ground=4)}  # fmt: skip
+_WIRES = {
+    "pcie6+2": RailPins(v12=3, ground=3),
+    "16pin": RailPins(v12=6, ground=6),
+    "sata": RailPins(v12=1, v5=1, v3v3=1, ground=2),
+    "eps4+4": RailPins(v12=4, ground=4),
+}
 
 
 def seeds(usual: int) -> Iterator[int]:
@@ -61,16 +72,20 @@ def about(rng: random.Random, value: float) -> Figure:
 
 def made_card(rng: random.Random, n: int) -> Card:
     made = card(
-        75, rng.choice(_CARDS), key=f"card-{n}",
+        75,
+        rng.choice(_CARDS),
+        key=f"card-{n}",
         board_power_w=about(rng, rng.choice((75, 150, 230, 320, 450, 600))),
         slot_w=rng.choice((None, None, about(rng, rng.choice((20, 50))))),
-        lanes=rng.choice((16, 16, 8)), power_limit=rng.choice((1.0, 1.0, 1.1)),
-    )  # fmt: skip
+        lanes=rng.choice((16, 16, 8)),
+        power_limit=rng.choice((1.0, 1.0, 1.1)),
+    )
     sockets = [
-        s.model_copy(update={"version": rng.choice(("first", "revised"))}) if s.kind == "16pin"
+        s.model_copy(update={"version": rng.choice(("first", "revised"))})
+        if s.kind == "16pin"
         else s.model_copy(update={"pins_12v": rng.choice((None, None, 2))})
         for s in made.sockets
-    ]  # fmt: skip
+    ]
     return made.model_copy(update={"sockets": tuple(sockets)})
 
 
@@ -78,31 +93,50 @@ def _varied(rng: random.Random, cable: Cable) -> Cable:
     """The cable of another gauge and grade, with plugs that state more or less."""
     end, gauge = cable.supply_end, rng.choice((16, 18, 18, 20))
     plugs = tuple(
-        p.model_copy(update={
-            "grade": rng.choice(("standard", "standard", "high", None)),
-            "pins_12v": rng.choice((None, None, 2)) if p.kind == "pcie6+2" else None,
-            "contact_a": rng.choice((None, None, None, 6.5)),
-            "sense": rng.choice(_SENSES) if p.kind == "16pin" else None,
-        })
+        p.model_copy(
+            update={
+                "grade": rng.choice(("standard", "standard", "high", None)),
+                "pins_12v": rng.choice((None, None, 2)) if p.kind == "pcie6+2" else None,
+                "contact_a": rng.choice((None, None, None, 6.5)),
+                "sense": rng.choice(_SENSES) if p.kind == "16pin" else None,
+            }
+        )
         for p in cable.plugs
-    )  # fmt: skip
+    )
     grade = rng.choice(("standard", "high", None))
-    return cable.model_copy(update={
-        "gauge": gauge, "plugs": plugs, "insulation_degc": rng.choice((None, None, 60, 105)),
-        "supply_end": end.model_copy(update={"grade": grade}),
-    })  # fmt: skip
+    return cable.model_copy(
+        update={
+            "gauge": gauge,
+            "plugs": plugs,
+            "insulation_degc": rng.choice((None, None, 60, 105)),
+            "supply_end": end.model_copy(update={"grade": grade}),
+        }
+    )
 
 
 def panel() -> tuple[Port, ...]:
-    kinds = [("b1", "board-a", 18, 1), ("b2", "board-b", 10, 1), ("p1", "processor", 8, 4),
-             ("p2", "processor", 8, 4), ("h1", "16pin", 12, 6), ("h2", "16pin", 12, 6),
-             *((f"g{i}", "graphics", 8, 3) for i in range(1, 8)),
-             *((f"d{i}", "drive", 6, 1) for i in range(1, 6))]  # fmt: skip
+    kinds = [
+        ("b1", "board-a", 18, 1),
+        ("b2", "board-b", 10, 1),
+        ("p1", "processor", 8, 4),
+        ("p2", "processor", 8, 4),
+        ("h1", "16pin", 12, 6),
+        ("h2", "16pin", 12, 6),
+        *((f"g{i}", "graphics", 8, 3) for i in range(1, 8)),
+        *((f"d{i}", "drive", 6, 1) for i in range(1, 6)),
+    ]
     return tuple(
-        Port(key=k, label=k.upper(), kind=kind, column=i, circuits=circuits, pins_12v=pins,  # type: ignore[arg-type]
-             group={"graphics": "g", "drive": "d", "16pin": "g"}.get(kind))
+        Port(
+            key=k,
+            label=k.upper(),
+            kind=kind,
+            column=i,
+            circuits=circuits,
+            pins_12v=pins,  # type: ignore[arg-type]
+            group={"graphics": "g", "drive": "d", "16pin": "g"}.get(kind),
+        )
         for i, (k, kind, circuits, pins) in enumerate(kinds)
-    )  # fmt: skip
+    )
 
 
 class Laid:
@@ -124,23 +158,33 @@ class Laid:
             kept = self._split(kinds, kept)
         kept = [self.extended(kinds[p], p, half, at) for p, half, at in kept]
         self.cables.append(_varied(self.rng, cable))
-        self.runs.append(Run(
-            cable=cable.key, ports=tuple(ports.split()),
-            connections=tuple(
-                Connection(plug=p, half=h, socket=SocketRef.read(at))  # type: ignore[arg-type]
-                for p, h, at in kept
-            ),
-        ))  # fmt: skip
+        self.runs.append(
+            Run(
+                cable=cable.key,
+                ports=tuple(ports.split()),
+                connections=tuple(
+                    Connection(plug=p, half=h, socket=SocketRef.read(at))  # type: ignore[arg-type]
+                    for p, h, at in kept
+                ),
+            )
+        )
 
     def extended(self, kind: str, plug: str, half: str, at: str) -> tuple[str, str, str]:
         """By an extension, or two."""
         while kind in _WIRES and self.rng.random() < 0.15:
             key = f"extension-{len(self.extensions)}"
             out = Connection(plug="out", half=half, socket=SocketRef.read(at))  # type: ignore[arg-type]
-            self.extensions.append(Extension(
-                key=key, name=key, kind=kind, length_mm=self.rng.choice((150, 300)),  # type: ignore[arg-type]
-                gauge=self.rng.choice((16, 18, 20)), conductors=_WIRES[kind], connections=(out,),
-            ))  # fmt: skip
+            self.extensions.append(
+                Extension(
+                    key=key,
+                    name=key,
+                    kind=kind,
+                    length_mm=self.rng.choice((150, 300)),  # type: ignore[arg-type]
+                    gauge=self.rng.choice((16, 18, 20)),
+                    conductors=_WIRES[kind],
+                    connections=(out,),
+                )
+            )
             half, at = "whole", f"{key}#1/in"
         return plug, half, at
 
@@ -161,10 +205,17 @@ class Laid:
             Connection(plug=f"x{i}", half=half, socket=SocketRef.read(at))  # type: ignore[arg-type]
             for i, (_, half, at) in enumerate(into)
         )
-        self.adapters.append(Adapter(
-            key=key, name=key, leads=(lead,), plugs=plugs, connections=out,
-            gauge=self.rng.choice((18, 20, 22)), conductors=_WIRES[kind],
-        ))  # fmt: skip
+        self.adapters.append(
+            Adapter(
+                key=key,
+                name=key,
+                leads=(lead,),
+                plugs=plugs,
+                connections=out,
+                gauge=self.rng.choice((18, 20, 22)),
+                conductors=_WIRES[kind],
+            )
+        )
         return [(into[0][0], "whole", f"{key}#1/in")]
 
     def by_adapter(self, lead: str, kind: str, at: str, half: str = "whole") -> str:
@@ -172,10 +223,17 @@ class Laid:
         key = f"other-{len(self.adapters)}"
         plug = Plug(key="x", kind=kind, at_mm=120)  # type: ignore[arg-type]
         out = Connection(plug="x", half=half, socket=SocketRef.read(at))  # type: ignore[arg-type]
-        self.adapters.append(Adapter(
-            key=key, name=key, leads=(Lead(key="in", kind=lead),), plugs=(plug,),  # type: ignore[arg-type]
-            connections=(out,), conductors=_WIRES[kind], moulded=self.rng.choice((True, False)),
-        ))  # fmt: skip
+        self.adapters.append(
+            Adapter(
+                key=key,
+                name=key,
+                leads=(Lead(key="in", kind=lead),),
+                plugs=(plug,),  # type: ignore[arg-type]
+                connections=(out,),
+                conductors=_WIRES[kind],
+                moulded=self.rng.choice((True, False)),
+            )
+        )
         return f"{key}#1/in"
 
 
@@ -183,10 +241,13 @@ def machine(seed: int) -> Build:
     """A build of which every figure is stated, with most of it plugged in."""
     rng = random.Random(seed)
     second = rng.choice(("eps8", "eps4"))
-    of = board(sockets=(
-        Socket(key="main", kind="atx24"), Socket(key="cpu-1", kind="eps8"),
-        Socket(key="cpu-2", kind=second, required=False),  # type: ignore[arg-type]
-    ))  # fmt: skip
+    of = board(
+        sockets=(
+            Socket(key="main", kind="atx24"),
+            Socket(key="cpu-1", kind="eps8"),
+            Socket(key="cpu-2", kind=second, required=False),  # type: ignore[arg-type]
+        )
+    )
     cards = [made_card(rng, n) for n in range(1, rng.randint(1, 2) + 1)]
     disks = disk(rng.randint(1, 6), run_12v_a=about(rng, rng.choice((0.4, 0.9))))
     laid = Laid(rng)
@@ -206,19 +267,32 @@ def machine(seed: int) -> Build:
         laid.lay(sata_cable(f"sata-{i}"), f"d{i}", plugs)
     limits = {"g": rng.choice((20.0, 45.0, None)), "d": rng.choice((6.0, None))}
     parts: list[Any] = [
-        of, processor(rng.choice((65, 125)), rng.choice((125, 250))), *cards, disks,
-        Memory(key="memory", name="Memory", count=2, module_w=exact(5),
-               generation=rng.choice(("ddr4", "ddr5"))),
+        of,
+        processor(rng.choice((65, 125)), rng.choice((125, 250))),
+        *cards,
+        disks,
+        Memory(
+            key="memory",
+            name="Memory",
+            count=2,
+            module_w=exact(5),
+            generation=rng.choice(("ddr4", "ddr5")),
+        ),
         M2Drive(key="m2", name="M.2 drive", full_w=exact(8)),
         Fan(key="fan", name="Fan", count=3, rated_a=exact(0.2)),
-    ]  # fmt: skip
+    ]
     made = build(
-        *parts, cables=tuple(laid.cables), runs=tuple(laid.runs), adapters=tuple(laid.adapters),
-        extensions=tuple(laid.extensions), supply=supply(ports=panel(), groups=tuple(
-            PortGroup(key=k, label=k.upper(), limit_a=x) for k, x in limits.items()
-        )),
+        *parts,
+        cables=tuple(laid.cables),
+        runs=tuple(laid.runs),
+        adapters=tuple(laid.adapters),
+        extensions=tuple(laid.extensions),
+        supply=supply(
+            ports=panel(),
+            groups=tuple(PortGroup(key=k, label=k.upper(), limit_a=x) for k, x in limits.items()),
+        ),
         house_rules=rules(chained_graphics=rng.choice(("never", "by plug", "by pins"))),
-    )  # fmt: skip
+    )
     warm = made.assumptions.model_copy(update={"room_degc": rng.choice((25, 38))})
     return made.model_copy(update={"assumptions": warm})
 
@@ -228,8 +302,9 @@ def _graphics(rng: random.Random, laid: Laid, cards: list[Card]) -> None:
     sixteen = [f"{key}#1/{s.key}" for key, s in free if s.kind == "16pin"]
     eight = [
         ("marked" if s.kind == "pcie6" else "whole", f"{key}#1/{s.key}")
-        for key, s in free if s.kind != "16pin"
-    ]  # fmt: skip
+        for key, s in free
+        if s.kind != "16pin"
+    ]
     ports = [f"g{i}" for i in range(1, 7)]
     for i, at in enumerate(sixteen, 1):
         if rng.random() < 0.3:

@@ -34,20 +34,38 @@ PINS: dict[str, tuple[dict[str, int], int]] = {
 GRANT_W = {"pcie6": 75.0, "pcie8": 150.0}
 #: What sockets of a card share its load by [W].
 WEIGHT_W = {"pcie6": 75.0, "pcie8": 150.0, "16pin": 600.0, "per4": 54.0, "sata": 54.0}
-STANDARD_A = {14: (9, 8, 7, 6), 16: (9, 8, 7, 6), 18: (9, 8, 7, 6), 20: (7, 6, 5, 5),
-              22: (5, 4, 4, 4)}  # fmt: skip
+STANDARD_A = {
+    14: (9, 8, 7, 6),
+    16: (9, 8, 7, 6),
+    18: (9, 8, 7, 6),
+    20: (7, 6, 5, 5),
+    22: (5, 4, 4, 4),
+}
 HIGH_A = {14: (12, 11, 10, 9), 16: (12, 11, 10, 9), 18: (11, 10, 9, 8)}
 WIRE_A = {14: 17.0, 16: 13.0, 18: 10.0, 20: 7.5, 22: 5.0}
 MOHM_PER_M = {14: 9.0, 16: 14.6, 18: 23.2, 20: 36.7, 22: 59.4}
 CONTACT_MOHM = 5.0
-SENSE_W = {"both_grounded": 600.0, "sense0_grounded": 300.0, "sense1_grounded": 450.0,
-           "joined": 150.0}  # fmt: skip
+SENSE_W = {
+    "both_grounded": 600.0,
+    "sense0_grounded": 300.0,
+    "sense1_grounded": 450.0,
+    "joined": 150.0,
+}
 
 
 #: Kind of plug → what all of it is, and what its marked half is.
-WHOLE = {"atx20+4": "atx24", "eps4+4": "eps8", "pcie6+2": "pcie8", "pcie8": "pcie8",
-         "pcie6": "pcie6", "eps8": "eps8", "eps4": "eps4", "16pin": "16pin", "sata": "sata",
-         "per4": "per4"}  # fmt: skip
+WHOLE = {
+    "atx20+4": "atx24",
+    "eps4+4": "eps8",
+    "pcie6+2": "pcie8",
+    "pcie8": "pcie8",
+    "pcie6": "pcie6",
+    "eps8": "eps8",
+    "eps4": "eps4",
+    "16pin": "16pin",
+    "sata": "sata",
+    "per4": "per4",
+}
 MARKED = {"atx20+4": "atx20", "eps4+4": "eps4", "pcie6+2": "pcie6"}
 BOUNDS = ("low", "likely", "high")
 
@@ -130,9 +148,10 @@ def connected(build: Doc) -> dict[str, Doc]:
     while True:
         more = {
             ref_of(c["socket"]): c
-            for b, leads in between if any(f"{b['key']}#1/{k}" in plugged for k in leads)
+            for b, leads in between
+            if any(f"{b['key']}#1/{k}" in plugged for k in leads)
             for c in b["connections"]
-        }  # fmt: skip
+        }
         if more.keys() <= plugged.keys():
             return plugged
         plugged |= more
@@ -188,9 +207,13 @@ def demands(build: Doc, bound: str = "likely") -> dict[str, dict[str, float]]:
 
 
 def _processor(
-    build: Doc, board: Doc, p: Doc, found: dict[str, dict[str, float]], plugged: dict[str, Doc],
+    build: Doc,
+    board: Doc,
+    p: Doc,
+    found: dict[str, dict[str, float]],
+    plugged: dict[str, Doc],
     bound: str,
-) -> None:  # fmt: skip
+) -> None:
     """Its short limit, behind the board's regulator, over its sockets by their pins: by half of
     them where a plug fills half of a socket."""
     watts = figure(p, "package_short_w", bound) / build["assumptions"]["regulator_efficiency"]
@@ -223,8 +246,25 @@ class InAll(NamedTuple):
 
 CARD_SPIKES = (2.0, 1.7, 1.4, 1.15)
 SUSTAINED_SPIKES, SHORT_SPIKES = (1.5, 1.3, 1.2, 1.1), (1.2, 1.1, 1.0, 1.0)
-COMMON_W = (300, 350, 400, 450, 500, 550, 600, 650, 700, 750, 800, 850, 1000, 1200, 1300, 1600,
-            2000)  # fmt: skip
+COMMON_W = (
+    300,
+    350,
+    400,
+    450,
+    500,
+    550,
+    600,
+    650,
+    700,
+    750,
+    800,
+    850,
+    1000,
+    1200,
+    1300,
+    1600,
+    2000,
+)
 
 
 def in_all(build: Doc) -> InAll:

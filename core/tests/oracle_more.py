@@ -38,9 +38,11 @@ def at_start(build: Doc, bound: str = "likely") -> dict[Key, float]:
     at_once = build["spin_up_at_once"]
     by_ref = {
         f"{p['key']}#{n}/{s['key']}": [_disk(p, bound)]
-        for p in build["parts"] if p["kind"] == "drive"
-        for n in range(1, p["count"] + 1) for s in p["sockets"]
-    }  # fmt: skip
+        for p in build["parts"]
+        if p["kind"] == "drive"
+        for n in range(1, p["count"] + 1)
+        for s in p["sockets"]
+    }
     for cage in build["backplanes"]:
         stands = {c["plug"]: by_ref[ref_of(c["socket"])] for c in cage["connections"]}
         for i in cage["inputs"]:
@@ -53,8 +55,9 @@ def at_start(build: Doc, bound: str = "likely") -> dict[Key, float]:
     for run in build["runs"]:
         cable, port = cables[run["cable"]], ports[run["ports"][0]]
         at = {p["key"]: float(p["at_mm"]) for p in cable["plugs"]}
-        plugs = sorted((at[c["plug"]], c["plug"], by_ref[ref_of(c["socket"])])
-                       for c in run["connections"])  # fmt: skip
+        plugs = sorted(
+            (at[c["plug"]], c["plug"], by_ref[ref_of(c["socket"])]) for c in run["connections"]
+        )
         every = [d for _, _, disks in plugs for d in disks]
         groups[port["group"]] += every
         key, start = cable["key"], 0.0
@@ -125,10 +128,12 @@ def through_board(build: Doc) -> dict[tuple[str, str, str], list[Held]]:
             kinds = (f"lights-{p['volts']}v",)
         several: list[str] = p.get("headers") or next(
             (
-                fitting for kind in kinds
+                fitting
+                for kind in kinds
                 if (fitting := [h["key"] for h in board["headers"] if h["kind"] == kind])
-            ), [],
-        )  # fmt: skip
+            ),
+            [],
+        )
         for n in range(p["count"] if kinds else 0):
             if several:
                 amps[several[n % len(several)]] += figure(p, "rated_a")

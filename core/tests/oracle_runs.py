@@ -6,6 +6,7 @@ from __future__ import annotations
 
 from collections import defaultdict
 from collections.abc import Iterator
+from itertools import pairwise
 from typing import Any, NamedTuple
 
 from .oracle import (
@@ -58,8 +59,10 @@ class Machine:
         self.plugged = connected(build)
         self.sockets: dict[str, Doc] = {
             f"{p['key']}#{n}/{s['key']}": s
-            for p in build["parts"] for n in range(1, p["count"] + 1) for s in p.get("sockets", ())
-        }  # fmt: skip
+            for p in build["parts"]
+            for n in range(1, p["count"] + 1)
+            for s in p.get("sockets", ())
+        }
         for b in self.between.values():
             for key, lead in leads_of(b).items():
                 self.sockets[f"{b['key']}#1/{key}"] = {"version": "revised", **lead}
@@ -115,8 +118,17 @@ class Machine:
 def _plugs(of: Doc) -> list[Doc]:
     if "leads" in of:
         return list(of["plugs"])
-    return [{"key": "out", "kind": of["kind"], "at_mm": of["length_mm"], "grade": "standard",
-             "contact_a": None, "pins_12v": None, "sense": None}]  # fmt: skip
+    return [
+        {
+            "key": "out",
+            "kind": of["kind"],
+            "at_mm": of["length_mm"],
+            "grade": "standard",
+            "contact_a": None,
+            "pins_12v": None,
+            "sense": None,
+        }
+    ]
 
 
 # -- what limits it ------------------------------------------------------------------------------
@@ -166,9 +178,15 @@ def _together(several: list[_Plugged]) -> Amps:
 
 
 def _contacts(
-    build: Doc, of: Doc, kind: str, circuits: int, grade: str | None, pins: dict[str, int],
-    amps: Amps, stated: float | None = None,
-) -> Iterator[tuple[str, Held]]:  # fmt: skip
+    build: Doc,
+    of: Doc,
+    kind: str,
+    circuits: int,
+    grade: str | None,
+    pins: dict[str, int],
+    amps: Amps,
+    stated: float | None = None,
+) -> Iterator[tuple[str, Held]]:
     each = contact_a(kind, circuits, of["gauge"], grade) if stated is None else stated
     uneven = 1.1 if kind == "16pin" else 1.0
     for line, a in amps.items():
@@ -189,16 +207,24 @@ def _of_run(machine: Machine, cable: Doc, ports: list[Doc], several: list[_Plugg
         if x.kind != "16pin" or machine.between_at(x.ref) is None:
             _granted(x, key, x.plug["sense"], found)
     of = "16pin" if cable["needs"] == ["16pin"] else "port"
-    for line, value in _contacts(build, cable, of, end["circuits"], end["grade"], end["pins"],
-                                 _with_ground(whole)):  # fmt: skip
+    for line, value in _contacts(
+        build, cable, of, end["circuits"], end["grade"], end["pins"], _with_ground(whole)
+    ):
         found["supply-end pins", line, "", 0.0] = value
     for port, share in zip(ports, _shares(ports), strict=True):
         wired = end["pins"]["v12"] if len(ports) == 1 else port["pins_12v"]
         of = "16pin" if port["kind"] == "16pin" else "port"
         if share and whole["v12"]:
             pins = {"v12": min(port["pins_12v"], wired)}
-            for line, value in _contacts(build, cable, of, port["circuits"], end["grade"], pins,
-                                         {"v12": whole["v12"] * share}):  # fmt: skip
+            for line, value in _contacts(
+                build,
+                cable,
+                of,
+                port["circuits"],
+                end["grade"],
+                pins,
+                {"v12": whole["v12"] * share},
+            ):
                 found["port pins", line, port["key"], 0.0] = value
     near = {
         line: a * CONTACT_MOHM / end["pins"][line] if end["pins"][line] else None
@@ -210,8 +236,16 @@ def _of_run(machine: Machine, cable: Doc, ports: list[Doc], several: list[_Plugg
 
 
 def _plug_pins(build: Doc, of: Doc, x: _Plugged, at: str, found: _Local) -> None:
-    values = _contacts(build, of, x.kind, PINS[x.kind][1], x.plug["grade"], x.pins,
-                       _with_ground(x.amps), x.plug["contact_a"])  # fmt: skip
+    values = _contacts(
+        build,
+        of,
+        x.kind,
+        PINS[x.kind][1],
+        x.plug["grade"],
+        x.pins,
+        _with_ground(x.amps),
+        x.plug["contact_a"],
+    )
     for line, value in values:
         found["plug pins", line, at, 0.0] = value
 
@@ -237,9 +271,15 @@ def _sense_w(sense: Any, version: str) -> float | None:
 
 
 def _along(
-    machine: Machine, of: Doc, lead: str, several: list[_Plugged], share: float,
-    near: dict[str, float | None], sense: Any, found: _Local,
-) -> None:  # fmt: skip
+    machine: Machine,
+    of: Doc,
+    lead: str,
+    several: list[_Plugged],
+    share: float,
+    near: dict[str, float | None],
+    sense: Any,
+    found: _Local,
+) -> None:
     """One cable, or one lead of something in between: each stretch carries all that is plugged in
     beyond it, and what that loses is lost at every plug beyond."""
     gauge, wires, start = of["gauge"], of["conductors"], 0.0
@@ -264,9 +304,14 @@ def _along(
 
 
 def _at_plug(
-    machine: Machine, of: Doc, lead: str, x: _Plugged, lost: dict[str, float | None], sense: Any,
+    machine: Machine,
+    of: Doc,
+    lead: str,
+    x: _Plugged,
+    lost: dict[str, float | None],
+    sense: Any,
     found: _Local,
-) -> None:  # fmt: skip
+) -> None:
     """A plug: the volts lost behind it, and what it goes into."""
     at = f"{of['key']}/{x.plug['key']}" if lead else x.plug["key"]
     own, mine = x.plug["sense"], _with_ground(x.amps)
@@ -323,8 +368,9 @@ def _lead_pins(build: Doc, x: _Plugged, into: tuple[Doc, str], found: _Local) ->
     of, lead = into
     if x.kind == "16pin" and contact_a("16pin", 12, of["gauge"], "standard") is None:
         return
-    for line, value in _contacts(build, of, x.kind, PINS[x.kind][1], "standard", x.pins,
-                                 _with_ground(x.amps)):  # fmt: skip
+    for line, value in _contacts(
+        build, of, x.kind, PINS[x.kind][1], "standard", x.pins, _with_ground(x.amps)
+    ):
         found["lead pins", line, f"{of['key']}/{lead}", 0.0] = value
 
 
@@ -332,6 +378,10 @@ def _chained(build: Doc, several: list[_Plugged], found: _Local) -> None:
     """The house rule for a cable of which two graphics plugs or more are in use."""
     plugs = [x for x in several if x.kind in ("pcie8", "pcie6")]
     rule = build["house_rules"]["chained_graphics"]
+    if rule == "as delivered":
+        cards = {p["key"]: p for p in build["parts"]}
+        of = (cards.get(x.ref.partition("#")[0], {}) for x in plugs)
+        rule = "never" if any(c.get("power_limit", 1) > 1 for c in of) else "by pins"
     if len(plugs) < 2 or rule == "by pins":
         return
     if rule == "never":
@@ -339,6 +389,56 @@ def _chained(build: Doc, several: list[_Plugged], found: _Local) -> None:
     else:
         watts = sum(x.amps["v12"] for x in several) * 12.0
         found["house rule", "v12", "", 0.0] = Held(watts, 150.0)
+
+
+# -- how far it reaches ----------------------------------------------------------------------------
+
+
+def reaches(build: Doc) -> dict[tuple[str, str], tuple[float, float, bool]]:
+    """The way to each plug's place with 40 mm of slack, how far it reaches, and whether that is too
+    short; between two of a chain where it is, what their ways differ by, and the wire."""
+    machine = Machine(build)
+    routes = {r["area"]: float(r["length_mm"]) for r in build["case"]["routes"]}
+    found = {}
+    for run in build["runs"]:
+        cable = machine.cables[run["cable"]]
+        plugs = {p["key"]: p for p in cable["plugs"]}
+        chain = []
+        several = [machine.at(plugs[c["plug"]], c) for c in run["connections"]]
+        for x, at, mm, own in _reaching(machine, several, "", 0.0):
+            route = routes[_area(build, x)]
+            found[cable["key"], at] = route + 40, mm, route + 40 > mm
+            if own:
+                chain.append((mm, route, at))
+        chain.sort()
+        for (near, a, _), (far, b, at) in pairwise(chain):
+            if abs(a - b) > far - near:
+                found[cable["key"], f"{at} span"] = abs(a - b), far - near, True
+    return found
+
+
+def _reaching(
+    machine: Machine, several: list[_Plugged], before: str, mm: float
+) -> Iterator[tuple[_Plugged, str, float, bool]]:
+    """Plugs that end at a socket: where, how far from the supply, and whether of the cable."""
+    for x in several:
+        far = mm + x.plug["at_mm"]
+        into = machine.between_at(x.ref)
+        if into is None:
+            yield x, before + x.plug["key"], far, not before
+        else:
+            of = into[0]
+            yield from _reaching(machine, machine.beyond(of), f"{of['key']}/", far)
+
+
+def _area(build: Doc, x: _Plugged) -> str:
+    of = {p["key"]: p for p in build["parts"]}[x.ref.partition("#")[0]]
+    if of["kind"] == "board":
+        socket = x.ref.partition("/")[2]
+        return "main plug" if socket == "main" else "processor"
+    if of["kind"] == "card":
+        return "card"
+    return "3.5-inch bays" if of["form"] == "3.5" else "2.5-inch places"
 
 
 # -- what may never be connected -----------------------------------------------------------------
@@ -354,9 +454,10 @@ def forbidden(build: Doc) -> dict[str, bool]:
     for run in build["runs"]:
         plugs = {p["key"]: p for p in machine.cables[run["cable"]]["plugs"]}
         ways = [
-            way for c in run["connections"]
+            way
+            for c in run["connections"]
             for way in _ways(machine, machine.at(plugs[c["plug"]], c))
-        ]  # fmt: skip
+        ]
         found[run["cable"]] = any(_bad(machine, w) for w in ways) or _crowded(machine, ways)
     return found
 

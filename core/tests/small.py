@@ -68,8 +68,12 @@ class _Made:
         between."""
         r = self.r
         kinds = r.choice(["pcie8", "pcie8 pcie8", "pcie6 pcie8", "pcie6"])
-        made = card(r.choice([90, 150, 260, 310, 380]), kinds, count=r.choice([1, 1, 2]),
-                    slot_w=exact(r.choice([5, 50])))  # fmt: skip
+        made = card(
+            r.choice([90, 150, 260, 310, 380]),
+            kinds,
+            count=r.choice([1, 1, 2]),
+            slot_w=exact(r.choice([5, 50])),
+        )
         if self.maybe(0.4) and len(made.sockets) > 1:
             optional = made.sockets[-1].model_copy(update={"required": False})
             made = made.model_copy(update={"sockets": (*made.sockets[:-1], optional)})
@@ -100,11 +104,17 @@ class _Made:
             leads = [Lead(key=k, kind="pcie8", pins_12v=r.choice([None, None, 2])) for k in "ab"]
             if self.maybe(0.2):
                 leads[1] = Lead(key="b", kind="pcie6")
-            self.adapters.append(Adapter(
-                key="ad", name="Adapter", leads=tuple(leads), gauge=16, conductors=_GRAPHICS,
-                plugs=(Plug(key="x", kind="16pin", at_mm=200, grade="high"),),
-                codes=(CodeAt(leads=1, watts=150), CodeAt(leads=2, watts=300)),
-            ))  # fmt: skip
+            self.adapters.append(
+                Adapter(
+                    key="ad",
+                    name="Adapter",
+                    leads=tuple(leads),
+                    gauge=16,
+                    conductors=_GRAPHICS,
+                    plugs=(Plug(key="x", kind="16pin", at_mm=200, grade="high"),),
+                    codes=(CodeAt(leads=1, watts=150), CodeAt(leads=2, watts=300)),
+                )
+            )
             count = r.choice([1, 1, 2])
             self.cables += [graphics_cable(f"g{i}", count=count) for i in range(2)]
         if self.maybe(0.6):
@@ -150,27 +160,43 @@ def splitter(
 ) -> Adapter:
     """One lead, and a plug at each distance."""
     return Adapter(
-        key="y", name="Y", leads=(Lead(key="in", kind=lead),), gauge=gauge, conductors=wires,  # type: ignore[arg-type]
+        key="y",
+        name="Y",
+        leads=(Lead(key="in", kind=lead),),
+        gauge=gauge,
+        conductors=wires,  # type: ignore[arg-type]
         plugs=tuple(
             Plug(key="xyzuv"[i], kind=kind, at_mm=mm)  # type: ignore[arg-type]
             for i, mm in enumerate(at_mm)
         ),
-    )  # fmt: skip
+    )
 
 
 def extension(kind: str, wires: RailPins, gauge: int) -> Extension:
     return Extension(
-        key=f"ex-{kind[:4]}", name="Extension", kind=kind, length_mm=250,  # type: ignore[arg-type]
-        conductors=wires, gauge=gauge,  # type: ignore[arg-type]
-    )  # fmt: skip
+        key=f"ex-{kind[:4]}",
+        name="Extension",
+        kind=kind,
+        length_mm=250,  # type: ignore[arg-type]
+        conductors=wires,
+        gauge=gauge,  # type: ignore[arg-type]
+    )
 
 
 def made_up(seed: int) -> Build:
     """A small build of its seed."""
     m = _Made(seed)
     r = m.r
-    for kind in r.choice([["graphics"], ["drives"], ["sixteen"], ["processors"],
-                          ["processors", "graphics"], ["graphics", "drives"]]):  # fmt: skip
+    for kind in r.choice(
+        [
+            ["graphics"],
+            ["drives"],
+            ["sixteen"],
+            ["processors"],
+            ["processors", "graphics"],
+            ["graphics", "drives"],
+        ]
+    ):
         getattr(m, kind)()
     if len(m.cables) > 4:
         del m.cables[4:]
@@ -182,9 +208,10 @@ def made_up(seed: int) -> Build:
             name="Case",
             routes=tuple(
                 Route(area=a, length_mm=r.choice([350, 450, 560, 700]))  # type: ignore[arg-type]
-                for a in areas if m.maybe(0.9)
+                for a in areas
+                if m.maybe(0.9)
             ),
-        )  # fmt: skip
+        )
     rule = r.choice(["never", "by plug", "as delivered", "by pins"])
     m.more["house_rules"] = HouseRules(
         chained_graphics=rule, port_groups=r.choice(["by what is known", "keep together", "spread"])
@@ -192,18 +219,23 @@ def made_up(seed: int) -> Build:
     kinds = {n for c in m.cables for n in c.needs}
     ports = [
         p.model_copy(update={"group": r.choice(["g", "h", None])})
-        for p in supply().ports if p.kind in kinds and (p.key != "g3" or m.maybe(0.3))
-    ]  # fmt: skip
+        for p in supply().ports
+        if p.kind in kinds and (p.key != "g3" or m.maybe(0.3))
+    ]
     limits = r.choice([(None, None), (20, 60), (60, None), (12, 30)])
     groups = tuple(PortGroup(key=k, label=k, limit_a=a) for k, a in zip("gh", limits, strict=True))
     parts = [board(**m.board), *m.parts]
     for several in (parts, m.cables, ports):
         r.shuffle(several)
     b = Build(
-        name="T", supply=supply(ports=tuple(ports), groups=groups), parts=tuple(parts),
-        cables=tuple(m.cables), adapters=tuple(m.adapters), extensions=tuple(m.extensions),
+        name="T",
+        supply=supply(ports=tuple(ports), groups=groups),
+        parts=tuple(parts),
+        cables=tuple(m.cables),
+        adapters=tuple(m.adapters),
+        extensions=tuple(m.extensions),
         **m.more,
-    )  # fmt: skip
+    )
     return with_a_pin(b, seed) if m.maybe(0.2) else b
 
 
@@ -216,10 +248,17 @@ def with_a_pin(b: Build, seed: int) -> Build:
     laid = applied(b, found)
     run = random.Random(seed).choice(laid.runs).model_copy(update={"pinned": True})
     kept = {c.socket.part for c in run.connections}
-    while more := {
-        c.socket.part for t in (*b.adapters, *b.extensions) if t.key in kept
-        for c in next(x for x in (*laid.adapters, *laid.extensions) if x.key == t.key).connections
-    } - kept:  # fmt: skip
+    while (
+        more := {
+            c.socket.part
+            for t in (*b.adapters, *b.extensions)
+            if t.key in kept
+            for c in next(
+                x for x in (*laid.adapters, *laid.extensions) if x.key == t.key
+            ).connections
+        }
+        - kept
+    ):
         kept |= more
 
     def left(things: tuple[Any, ...]) -> tuple[Any, ...]:
@@ -227,6 +266,10 @@ def with_a_pin(b: Build, seed: int) -> Build:
             t if t.key in kept else t.model_copy(update={"connections": ()}) for t in things
         )
 
-    return laid.model_copy(update={
-        "runs": (run,), "adapters": left(laid.adapters), "extensions": left(laid.extensions),
-    })  # fmt: skip
+    return laid.model_copy(
+        update={
+            "runs": (run,),
+            "adapters": left(laid.adapters),
+            "extensions": left(laid.extensions),
+        }
+    )

@@ -49,8 +49,9 @@ class Order(unittest.TestCase):
         groups = [ORDER.index(s.group) for s in made]
         self.assertEqual(groups, sorted(groups))
         self.assertEqual(len({s.id for s in made}), len(made))
-        self.assertEqual((made[0].id, [s.id for s in made if s.id == "power-on"]),
-                         ("safe", ["power-on"]))  # fmt: skip
+        self.assertEqual(
+            (made[0].id, [s.id for s in made if s.id == "power-on"]), ("safe", ["power-on"])
+        )
 
     @settings(max_examples=25, deadline=None)
     @given(st.integers(0, 10_000))
@@ -144,9 +145,7 @@ class Replanned(unittest.TestCase):
         to be done, and what was done to the old ones stays with them."""
         b = _demo("heron")
         assert b.supply is not None
-        done = [
-            Done(step=s.id, of=s.of, words=s.title) for s in steps(analyse(b, 2026))
-        ]  # fmt: skip
+        done = [Done(step=s.id, of=s.of, words=s.title) for s in steps(analyse(b, 2026))]
         self.assertEqual(plan(analyse(b, 2026), done).left, 0)
         figure = b.model_copy(update={"supply": b.supply.model_copy(update={"rated_w": 1100})})
         self.assertEqual(plan(analyse(figure, 2026), done).left, 0)
@@ -179,9 +178,11 @@ class Printed(unittest.TestCase):
     def test_the_sheet_and_the_flags_are_pages_and_the_same_each_time(self) -> None:
         a = analyse(_demo("heron"), 2026)
         for make in (
-            lambda: bench_pdf.sheet(a), lambda: bench_pdf.sheet(a, "letter"),
-            lambda: bench_pdf.flags(a), lambda: bench_pdf.flags(a, "letter", 90, 40),
-        ):  # fmt: skip
+            lambda: bench_pdf.sheet(a),
+            lambda: bench_pdf.sheet(a, "letter"),
+            lambda: bench_pdf.flags(a),
+            lambda: bench_pdf.flags(a, "letter", 90, 40),
+        ):
             page = make()
             self.assertEqual((page[:5], page), (b"%PDF-", make()))
 
@@ -230,12 +231,15 @@ class Histories(unittest.TestCase):
     def test_a_machine_is_built_measured_replugged_and_swapped(self) -> None:
         found = sittings(
             [
-                self._noted(0, "joint:a>1"), self._noted(1, "joint:b>2", who="JK"),
-                self._noted(2, "readings"), self._noted(30, "joint:a>1"),
-                self._noted(60, "out:b>2"), self._noted(61, "joint:b>3"),
+                self._noted(0, "joint:a>1"),
+                self._noted(1, "joint:b>2", who="JK"),
+                self._noted(2, "readings"),
+                self._noted(30, "joint:a>1"),
+                self._noted(60, "out:b>2"),
+                self._noted(61, "joint:b>3"),
                 self._noted(90, "joint:a>1", "warm"),
             ]
-        )  # fmt: skip
+        )
         self.assertEqual(
             [s.what for s in found],
             [("built", "measured"), ("re-plugged",), ("swapped",), ("stopped",)],

@@ -36,17 +36,20 @@ GRAPHICS = RailPins(v12=3, ground=3)
 DRIVE = RailPins(v12=1, v5=1, v3v3=1, ground=2)
 
 
-def adapter(leads: int = 2, codes: tuple[tuple[int, int], ...] = ((2, 300), (3, 450), (4, 600)),
-            **more: Any) -> Adapter:  # fmt: skip
+def adapter(
+    leads: int = 2, codes: tuple[tuple[int, int], ...] = ((2, 300), (3, 450), (4, 600)), **more: Any
+) -> Adapter:
     """8-pin leads to one 16-pin plug 200 mm on, in the card's socket."""
     fields: dict[str, Any] = {
-        "key": "adapter", "name": "Adapter",
+        "key": "adapter",
+        "name": "Adapter",
         "leads": tuple(Lead(key="abcd"[i], kind="pcie8") for i in range(leads)),
-        "plugs": (Plug(key="x", kind="16pin", at_mm=200, grade="high"),), "gauge": 16,
+        "plugs": (Plug(key="x", kind="16pin", at_mm=200, grade="high"),),
+        "gauge": 16,
         "conductors": GRAPHICS,
         "codes": tuple(CodeAt(leads=n, watts=w) for n, w in codes if n <= leads),  # type: ignore[arg-type]
         "connections": (Connection(plug="x", socket=ref("card#1/a")),),
-    }  # fmt: skip
+    }
     return Adapter(**(fields | more))
 
 
@@ -55,8 +58,8 @@ def by_adapter(power: float, leads: int, plugged: int, of: Adapter | None = None
     cables = tuple(graphics_cable(f"g{i + 1}", count=1) for i in range(plugged))
     runs = tuple(run(f"g{i + 1}", f"g{i + 1}", a=f"adapter#1/{'abcd'[i]}") for i in range(plugged))
     return build(
-        board(), card(power, "16pin"), cables=cables, runs=runs, adapters=(of or adapter(leads),),
-    )  # fmt: skip
+        board(), card(power, "16pin"), cables=cables, runs=runs, adapters=(of or adapter(leads),)
+    )
 
 
 def element(r: RunResult, kind: str, at: str | None = None, line: str = "v12") -> Element:
@@ -126,9 +129,12 @@ class SixteenPin(unittest.TestCase):
             chained = run("g1", "g1", a="adapter#1/a", b=socket)
             for rule in ("never", "by plug", "by pins"):
                 b = build(
-                    *parts, cables=(chain,), runs=(chained,), adapters=(of,),
+                    *parts,
+                    cables=(chain,),
+                    runs=(chained,),
+                    adapters=(of,),
                     house_rules=rules(chained_graphics=rule),
-                )  # fmt: skip
+                )
                 r = runs_of(b)[0]
                 self.assertEqual(
                     (r.verdict, element(r, "forbidden").judged.verdict), ("over", "over")
@@ -151,8 +157,13 @@ class SixteenPin(unittest.TestCase):
 
 class DriveLeads(unittest.TestCase):
     def _by(self, of: Adapter, cable: Cable, **more: Any) -> Build:
-        runs = (Run(cable=cable.key, ports=("d1",), connections=(
-            Connection(plug=cable.plugs[0].key, socket=ref(f"{of.key}#1/a")),)),)  # fmt: skip
+        runs = (
+            Run(
+                cable=cable.key,
+                ports=("d1",),
+                connections=(Connection(plug=cable.plugs[0].key, socket=ref(f"{of.key}#1/a")),),
+            ),
+        )
         return build(board(), disk(2), cables=(cable,), runs=runs, adapters=(of,), **more)
 
     def _y(self, lead: str = "sata", **more: Any) -> Adapter:
@@ -161,9 +172,13 @@ class DriveLeads(unittest.TestCase):
             Connection(plug=k, socket=ref(f"disk#{i}/power")) for i, k in ((1, "x"), (2, "y"))
         )
         fields: dict[str, Any] = {
-            "key": "y", "name": "Y", "leads": (Lead(key="a", kind=lead),), "plugs": plugs,  # type: ignore[arg-type]
-            "conductors": DRIVE, "connections": into,
-        }  # fmt: skip
+            "key": "y",
+            "name": "Y",
+            "leads": (Lead(key="a", kind=lead),),
+            "plugs": plugs,  # type: ignore[arg-type]
+            "conductors": DRIVE,
+            "connections": into,
+        }
         return Adapter(**(fields | more))
 
     def test_a_y_piece_carries_both_by_one_plug(self) -> None:
@@ -185,10 +200,12 @@ class DriveLeads(unittest.TestCase):
             self.assertEqual(found, [verdict] if verdict else [])
 
     def test_sata_to_graphics_is_never_allowed(self) -> None:
-        of = self._y().model_copy(update={
-            "plugs": (Plug(key="x", kind="pcie6", at_mm=150),),
-            "connections": (Connection(plug="x", socket=ref("card#1/a")),),
-        })  # fmt: skip
+        of = self._y().model_copy(
+            update={
+                "plugs": (Plug(key="x", kind="pcie6", at_mm=150),),
+                "connections": (Connection(plug="x", socket=ref("card#1/a")),),
+            }
+        )
         cable = sata_cable()
         runs = (run("sata", "d1", p1="y#1/a"),)
         b = build(board(), card(60, "pcie6"), cables=(cable,), runs=runs, adapters=(of,))
@@ -199,13 +216,21 @@ class Extensions(unittest.TestCase):
     def test_its_own_wires_pins_and_drop(self) -> None:
         """150 W by 300 mm more of 20 AWG: 12.5 A, 4.17 A a conductor of 7.5; two contacts more."""
         extension = Extension(
-            key="ext", name="Extension", kind="pcie6+2", length_mm=300, gauge=20,
-            conductors=GRAPHICS, connections=(Connection(plug="out", socket=ref("card#1/a")),),
-        )  # fmt: skip
+            key="ext",
+            name="Extension",
+            kind="pcie6+2",
+            length_mm=300,
+            gauge=20,
+            conductors=GRAPHICS,
+            connections=(Connection(plug="out", socket=ref("card#1/a")),),
+        )
         b = build(
-            board(), card(200, "pcie8"), cables=(graphics_cable("g1", count=1),),
-            runs=(run("g1", "g1", a="ext#1/in"),), extensions=(extension,),
-        )  # fmt: skip
+            board(),
+            card(200, "pcie8"),
+            cables=(graphics_cable("g1", count=1),),
+            runs=(run("g1", "g1", a="ext#1/in"),),
+            extensions=(extension,),
+        )
         r = runs_of(b)[0]
         self.assertAlmostEqual(element(r, "wire", "ext/in").judged.load, 12.5 / 3)
         self.assertEqual(element(r, "wire", "ext/in").judged.limit, 7.5)
@@ -215,15 +240,22 @@ class Extensions(unittest.TestCase):
 
     def test_the_code_of_a_16_pin_cable_goes_on(self) -> None:
         extension = Extension(
-            key="ext", name="Extension", kind="16pin", length_mm=250, gauge=16,
+            key="ext",
+            name="Extension",
+            kind="16pin",
+            length_mm=250,
+            gauge=16,
             conductors=RailPins(v12=6, ground=6),
             connections=(Connection(plug="out", socket=ref("card#1/a")),),
-        )  # fmt: skip
+        )
         for sense, limit in (("both_grounded", 600), ("sense0_grounded", 300), (None, None)):
             b = build(
-                board(), card(400, "16pin"), cables=(sixteen_cable(sense),),
-                runs=(run("sixteen", "h1", a="ext#1/in"),), extensions=(extension,),
-            )  # fmt: skip
+                board(),
+                card(400, "16pin"),
+                cables=(sixteen_cable(sense),),
+                runs=(run("sixteen", "h1", a="ext#1/in"),),
+                extensions=(extension,),
+            )
             found = [e.judged.limit for e in runs_of(b)[0].elements if e.kind == "grant"]
             self.assertEqual(found, [limit])
 
@@ -232,13 +264,28 @@ class Extensions(unittest.TestCase):
         case = Case(name="C", routes=(Route(area="card", length_mm=700),))
         cables = (graphics_cable("g1", count=1),)
         extension = Extension(
-            key="ext", name="Extension", kind="pcie6+2", length_mm=300, conductors=GRAPHICS,
+            key="ext",
+            name="Extension",
+            kind="pcie6+2",
+            length_mm=300,
+            conductors=GRAPHICS,
             connections=(Connection(plug="out", socket=ref("card#1/a")),),
-        )  # fmt: skip
-        long = build(board(), card(200, "pcie8"), cables=cables, case=case,
-                     runs=(run("g1", "g1", a="ext#1/in"),), extensions=(extension,))  # fmt: skip
-        short = build(board(), card(200, "pcie8"), cables=cables, case=case,
-                      runs=(run("g1", "g1", a="card#1/a"),))  # fmt: skip
+        )
+        long = build(
+            board(),
+            card(200, "pcie8"),
+            cables=cables,
+            case=case,
+            runs=(run("g1", "g1", a="ext#1/in"),),
+            extensions=(extension,),
+        )
+        short = build(
+            board(),
+            card(200, "pcie8"),
+            cables=cables,
+            case=case,
+            runs=(run("g1", "g1", a="card#1/a"),),
+        )
         self.assertEqual(element(runs_of(long)[0], "reach").judged.verdict, "within")
         found = element(runs_of(short)[0], "reach").judged
         self.assertEqual((found.verdict, found.load, found.limit), ("over", 740, 600))
@@ -248,29 +295,39 @@ class Backplanes(unittest.TestCase):
     def _cage(self, disks: int, inputs: int, **more: Any) -> Build:
         each = disks // inputs
         cage = Backplane(
-            key="cage", name="Cage",
+            key="cage",
+            name="Cage",
             inputs=tuple(
-                BackplaneInput(key=f"in-{i + 1}", kind="sata",
-                               bays=tuple(f"bay-{i * each + n + 1}" for n in range(each)))
+                BackplaneInput(
+                    key=f"in-{i + 1}",
+                    kind="sata",
+                    bays=tuple(f"bay-{i * each + n + 1}" for n in range(each)),
+                )
                 for i in range(inputs)
             ),
             connections=tuple(
                 Connection(plug=f"bay-{n}", socket=ref(f"disk#{n}/power"))
                 for n in range(1, disks + 1)
             ),
-        )  # fmt: skip
+        )
         plugs = {f"p{i + 1}": f"cage#1/in-{i + 1}" for i in range(inputs)}
         return build(
-            board(), disk(disks), cables=(sata_cable(),), runs=(run("sata", "d1", **plugs),),
-            backplanes=(cage,), **more,
-        )  # fmt: skip
+            board(),
+            disk(disks),
+            cables=(sata_cable(),),
+            runs=(run("sata", "d1", **plugs),),
+            backplanes=(cage,),
+            **more,
+        )
 
     def test_the_spin_up_on_one_plug_decides(self) -> None:
         """Two disks behind one plug start with 4 A of 4.5; eight on two with 8 A a plug: over. One
         at a time: 2 + 3 × 0.5 = 3.5 A."""
         for disks, inputs, at_once, amps, verdict in (
-            (2, 1, None, 4, "within"), (8, 2, None, 8, "over"), (8, 2, 1, 3.5, "within"),
-        ):  # fmt: skip
+            (2, 1, None, 4, "within"),
+            (8, 2, None, 8, "over"),
+            (8, 2, 1, 3.5, "within"),
+        ):
             r = runs_of(self._cage(disks, inputs, spin_up_at_once=at_once))[0]
             found = element(r, "grant", "p1").judged
             self.assertAlmostEqual(found.loads[-2], amps)
@@ -285,17 +342,20 @@ class Halves(unittest.TestCase):
     def test_a_4_4_split_over_two_4_pin_sockets(self) -> None:
         """100 W over two sockets of two pins each: 4.17 A at each, all 8.33 A in one cable."""
         sockets = (
-            Socket(key="main", kind="atx24"), Socket(key="cpu-1", kind="eps4"),
+            Socket(key="main", kind="atx24"),
+            Socket(key="cpu-1", kind="eps4"),
             Socket(key="cpu-2", kind="eps4", required=False),
-        )  # fmt: skip
+        )
         connections = (
             Connection(plug="a", half="marked", socket=ref("board#1/cpu-1")),
             Connection(plug="a", half="loose", socket=ref("board#1/cpu-2")),
         )
         b = build(
-            board(sockets=sockets), processor(90, 90), cables=(processor_cable(),),
+            board(sockets=sockets),
+            processor(90, 90),
+            cables=(processor_cable(),),
             runs=(Run(cable="cpu", ports=("p1",), connections=connections),),
-        )  # fmt: skip
+        )
         r = runs_of(b)[0]
         full = [e for e in r.elements if e.kind == "plug pins" and e.line == "v12"]
         for e in full:
@@ -311,17 +371,26 @@ class Halves(unittest.TestCase):
                 for i, h in zip((1, 2), halves, strict=True)
             )
             with self.assertRaises(ValidationError):
-                build(board(sockets=sockets), cables=(processor_cable(),),
-                      runs=(Run(cable="cpu", ports=("p1",), connections=connections),))  # fmt: skip
+                build(
+                    board(sockets=sockets),
+                    cables=(processor_cable(),),
+                    runs=(Run(cable="cpu", ports=("p1",), connections=connections),),
+                )
 
 
 class Reach(unittest.TestCase):
     def _chain(self, **routes: float) -> tuple[RunResult, ...]:
         areas: dict[str, Area] = {"bays": "3.5-inch bays", "places": "2.5-inch places"}
-        case = Case(name="C", routes=tuple(
-            Route(area=areas[k], length_mm=v) for k, v in routes.items()))  # fmt: skip
-        ssd = Drive(key="ssd", name="SSD", form="2.5", run_5v_a=exact(0.5),
-                    sockets=(Socket(key="power", kind="sata"),))  # fmt: skip
+        case = Case(
+            name="C", routes=tuple(Route(area=areas[k], length_mm=v) for k, v in routes.items())
+        )
+        ssd = Drive(
+            key="ssd",
+            name="SSD",
+            form="2.5",
+            run_5v_a=exact(0.5),
+            sockets=(Socket(key="power", kind="sata"),),
+        )
         runs = (run("sata", "d1", p1="disk#1/power", p2="ssd#1/power"),)
         return runs_of(build(board(), disk(), ssd, cables=(sata_cable(),), runs=runs, case=case))
 
@@ -345,9 +414,12 @@ class GroupSpikes(unittest.TestCase):
         for limit, verdict in ((36, "within"), (34, "tight")):
             s = supply(groups=(supply().groups[0].model_copy(update={"limit_a": limit}),))
             b = build(
-                board(), card(350), cables=tuple(graphics_cable(k, count=1) for k in ("g1", "g2")),
-                runs=(run("g1", "g1", a="card#1/a"), run("g2", "g2", a="card#1/b")), supply=s,
-            )  # fmt: skip
+                board(),
+                card(350),
+                cables=tuple(graphics_cable(k, count=1) for k in ("g1", "g2")),
+                runs=(run("g1", "g1", a="card#1/a"), run("g2", "g2", a="card#1/b")),
+                supply=s,
+            )
             e = element(runs_of(b)[0], "group spike", "g 10")
             self.assertEqual((e.judged.verdict, round(e.judged.load, 2)), (verdict, 35))
             self.assertAlmostEqual(

@@ -72,10 +72,12 @@ class Edits(unittest.TestCase):
         self.assertEqual({(o.cable, o.plug) for o in offers.fitting}, {("g1", "a"), ("g2", "a")})
 
     def test_what_is_never_allowed_is_refused(self) -> None:
-        of = adapter(1, codes=(), connections=()).model_copy(update={
-            "leads": (Lead(key="a", kind="sata"),),
-            "plugs": (Plug(key="x", kind="pcie6", at_mm=100),),
-        })  # fmt: skip
+        of = adapter(1, codes=(), connections=()).model_copy(
+            update={
+                "leads": (Lead(key="a", kind="sata"),),
+                "plugs": (Plug(key="x", kind="pcie6", at_mm=100),),
+            }
+        )
         b = build(board(), card(60, "pcie6"), cables=(sata_cable(),), adapters=(of,))
         for cable, plug, socket in (("adapter", "x", "card#1/a"), ("sata", "p1", "adapter#1/a")):
             with self.assertRaisesRegex(Refused, "a SATA plug brings 54 W"):
@@ -100,9 +102,11 @@ class Edits(unittest.TestCase):
 
     def test_two_plugs_are_swapped(self) -> None:
         b = build(
-            board(), card(), cables=(graphics_cable("g1"),),
+            board(),
+            card(),
+            cables=(graphics_cable("g1"),),
             runs=(run("g1", "g1", a="card#1/a", b="card#1/b"),),
-        )  # fmt: skip
+        )
         swap = SwapPlugs(cable="g1", plug="a", other_cable="g1", other_plug="b")
         found = {c.plug: str(c.socket) for c in apply(b, swap).runs[0].connections}
         self.assertEqual(found, {"a": "card#1/b", "b": "card#1/a"})
@@ -110,9 +114,11 @@ class Edits(unittest.TestCase):
         with self.assertRaisesRegex(Refused, "parked"):
             apply(parked, swap)
         mixed = build(
-            board(), card(), cables=(graphics_cable("g1"), processor_cable()),
+            board(),
+            card(),
+            cables=(graphics_cable("g1"), processor_cable()),
             runs=(run("cpu", "p1", a="board#1/cpu-1"), run("g1", "g1", a="card#1/a")),
-        )  # fmt: skip
+        )
         with self.assertRaisesRegex(Refused, "short circuit"):
             apply(mixed, SwapPlugs(cable="g1", plug="a", other_cable="cpu", other_plug="a"))
 
@@ -157,7 +163,7 @@ class Holds(unittest.TestCase):
             (adapter(connections=(Connection(plug="x", socket=ref("card#1/b")),)), "a socket in"),
             (adapter(connections=(Connection(plug="y", socket=ref("card#1/a")),)), "no y"),
             (adapter(key="card"), "used twice"),
-        ):  # fmt: skip
+        ):
             with self.assertRaisesRegex(ValidationError, text):
                 build(board(), card(290, "16pin"), adapters=(of,))
 
@@ -165,8 +171,13 @@ class Holds(unittest.TestCase):
         def y(key: str, to: str) -> Adapter:
             plugs = tuple(Plug(key=k, kind="sata", at_mm=100) for k in "xy")
             into = (Connection(plug="x", socket=ref(f"{to}#1/a")),)
-            return Adapter(key=key, name=key, leads=(Lead(key="a", kind="sata"),), plugs=plugs,
-                           connections=into)  # fmt: skip
+            return Adapter(
+                key=key,
+                name=key,
+                leads=(Lead(key="a", kind="sata"),),
+                plugs=plugs,
+                connections=into,
+            )
 
         for both in ((y("one", "one"),), (y("one", "two"), y("two", "one"))):
             with self.assertRaisesRegex(ValidationError, "not by itself"):

@@ -198,7 +198,7 @@ class BadFiles(unittest.TestCase):
             (lambda v: v.update(supply=None), "a supply to be plugged into"),
             (lambda v: v["parts"][2].update(key="board"), "board is used twice"),
             (lambda v: v["parts"][7].update(headers=["fan-9"]), "it has no fan-9"),
-        ):  # fmt: skip
+        ):
             value = json.loads(HERON)
             change(value)
             with self.subTest(expected):

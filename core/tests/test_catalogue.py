@@ -45,8 +45,12 @@ class Shipped(unittest.TestCase):
                 continue
             differ = {k for k in {*a, *b} if a.get(k) != b.get(k)} - {".name", ".note", ".key"}
             # Another word, another socket or another figure that is missing counts by itself.
-            numbers = {k for k in differ if isinstance(a.get(k), int | float | dict)
-                       and isinstance(b.get(k), int | float | dict)}  # fmt: skip
+            numbers = {
+                k
+                for k in differ
+                if isinstance(a.get(k), int | float | dict)
+                and isinstance(b.get(k), int | float | dict)
+            }
             self.assertTrue(differ - numbers or len(numbers) > 1, (slug, other, differ))
 
     def test_a_quarter_lacks_a_figure_that_the_tally_needs(self) -> None:
@@ -138,8 +142,12 @@ class Entries(unittest.TestCase):
 
     def test_what_a_page_leaves_out(self) -> None:
         for line, fields in (
-            ("card 2x8 300w", ("slot_w",)), ("card 2x8 slot:20w", ("board_power_w",)),
-            ("disk 12v:0.5a", ("run_5v_a", "start_12v_a")), ("fan 0.1a", ()), ("board 8pin", ()),
-            ("drive 2.5in", ("run_5v_a",)), ("card slot-only 20w", ()),
-        ):  # fmt: skip
+            ("card 2x8 300w", ("slot_w",)),
+            ("card 2x8 slot:20w", ("board_power_w",)),
+            ("disk 12v:0.5a", ("run_5v_a", "start_12v_a")),
+            ("fan 0.1a", ()),
+            ("board 8pin", ()),
+            ("drive 2.5in", ("run_5v_a",)),
+            ("card slot-only 20w", ()),
+        ):
             self.assertEqual(lacks(parse(line).part), fields, line)  # type: ignore[arg-type]

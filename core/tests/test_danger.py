@@ -54,10 +54,13 @@ def other(lead: str, kind: str, into: str | None, key: str = "other", **more: An
     """An adapter from one kind to another, 100 mm long."""
     out = (Connection(plug="x", socket=ref(into)),) if into else ()
     fields: dict[str, Any] = {
-        "key": key, "name": key.capitalize(), "leads": (Lead(key="a", kind=lead),),  # type: ignore[arg-type]
-        "plugs": (Plug(key="x", kind=kind, at_mm=100),), "conductors": RailPins(v12=3, ground=3),  # type: ignore[arg-type]
+        "key": key,
+        "name": key.capitalize(),
+        "leads": (Lead(key="a", kind=lead),),  # type: ignore[arg-type]
+        "plugs": (Plug(key="x", kind=kind, at_mm=100),),
+        "conductors": RailPins(v12=3, ground=3),  # type: ignore[arg-type]
         "connections": out,
-    }  # fmt: skip
+    }
     return Adapter(**(fields | more))
 
 
@@ -79,21 +82,36 @@ class Volts(unittest.TestCase):
         ]
         fans = [Fan(key=f"fan-{i}", name="Fan", rated_a=exact(1), on=f"hub-{i}") for i in range(4)]
         of = Adapter(
-            key="y", name="Y", leads=(Lead(key="a", kind="per4"),), gauge=22, conductors=one,
+            key="y",
+            name="Y",
+            leads=(Lead(key="a", kind="per4"),),
+            gauge=22,
+            conductors=one,
             plugs=tuple(Plug(key=f"x{i}", kind="per4", at_mm=597) for i in range(4)),
             connections=tuple(
                 Connection(plug=f"x{i}", socket=ref(f"hub-{i}#1/in")) for i in range(4)
             ),
-        )  # fmt: skip
-        cable = four_cable(1).model_copy(update={
-            "conductors": one,
-            "supply_end": sata_cable().supply_end.model_copy(update={"pins": one}),
-        })  # fmt: skip
+        )
+        cable = four_cable(1).model_copy(
+            update={
+                "conductors": one,
+                "supply_end": sata_cable().supply_end.model_copy(update={"pins": one}),
+            }
+        )
         b = build(
-            board(), *hubs, *fans, cables=(cable,), adapters=(of,),
-            runs=(Run(cable="per", ports=("d1",), connections=(
-                Connection(plug="p1", socket=ref("y#1/a")),)),),
-        )  # fmt: skip
+            board(),
+            *hubs,
+            *fans,
+            cables=(cable,),
+            adapters=(of,),
+            runs=(
+                Run(
+                    cable="per",
+                    ports=("d1",),
+                    connections=(Connection(plug="p1", socket=ref("y#1/a")),),
+                ),
+            ),
+        )
         ground = 4 * (5 + 23.2 * 0.4 + 5 / 2 + 59.4 * 0.597) + 5 / 2
         rail = 4 * (5 + 23.2 * 0.4 + 5 + 59.4 * 0.597) + 5
         for i in range(4):
@@ -107,30 +125,44 @@ class Volts(unittest.TestCase):
             update={"board_power_w": None, "sockets": (Socket(key="a", kind="pcie8"),)}
         )
         longer = Extension(
-            key="ext", name="Extension", kind="pcie6+2", length_mm=200,
+            key="ext",
+            name="Extension",
+            kind="pcie6+2",
+            length_mm=200,
             conductors=RailPins(v12=3, ground=3),
             connections=(Connection(plug="out", socket=ref("card#1/a")),),
-        )  # fmt: skip
+        )
         b = build(
-            board(), card(100, "pcie8"), unknown, cables=(graphics_cable(),),
-            runs=(run("chain", "g1", a="ext#1/in", b="other#1/a"),), extensions=(longer,),
-        )  # fmt: skip
+            board(),
+            card(100, "pcie8"),
+            unknown,
+            cables=(graphics_cable(),),
+            runs=(run("chain", "g1", a="ext#1/in", b="other#1/a"),),
+            extensions=(longer,),
+        )
         self.assertEqual(element_of(run_of(b), "drop", at="ext/out").judged.verdict, "unknown")
 
 
 class NeverConnected(unittest.TestCase):
     def _forbidden(self, b: Build) -> list[str]:
-        return [e.at for r in runs_of(b) for e in r.elements
-                if e.kind == "forbidden" and e.judged.verdict == "over"]  # fmt: skip
+        return [
+            e.at
+            for r in runs_of(b)
+            for e in r.elements
+            if e.kind == "forbidden" and e.judged.verdict == "over"
+        ]
 
     def test_two_leads_of_one_adapter_on_one_cable(self) -> None:
         """60 W at a 6-pin plug by two 4-pin leads: each 2.5 A, and all 5 A by one wire."""
         leads = (Lead(key="a", kind="per4"), Lead(key="b", kind="per4"))
         of = other("per4", "pcie6", "card#1/a", leads=leads)
         b = build(
-            board(), card(110, "pcie6"), cables=(four_cable(),), adapters=(of,),
+            board(),
+            card(110, "pcie6"),
+            cables=(four_cable(),),
+            adapters=(of,),
             runs=(run("per", "d1", p1="other#1/a", p2="other#1/b"),),
-        )  # fmt: skip
+        )
         self.assertEqual(len(self._forbidden(b)), 1)
         one = b.model_copy(update={"runs": (run("per", "d1", p1="other#1/a"),)})
         self.assertEqual(self._forbidden(one), [])
@@ -141,15 +173,24 @@ class NeverConnected(unittest.TestCase):
 
     def test_and_behind_extensions(self) -> None:
         chained = tuple(
-            Extension(key=f"e{k}", name=k, kind="pcie6+2", length_mm=100,
-                      conductors=RailPins(v12=3, ground=3),
-                      connections=(Connection(plug="out", socket=ref(f"adapter#1/{k}")),))
+            Extension(
+                key=f"e{k}",
+                name=k,
+                kind="pcie6+2",
+                length_mm=100,
+                conductors=RailPins(v12=3, ground=3),
+                connections=(Connection(plug="out", socket=ref(f"adapter#1/{k}")),),
+            )
             for k in "ab"
-        )  # fmt: skip
+        )
         b = build(
-            board(), card(200, "16pin"), cables=(graphics_cable(),), adapters=(adapter(),),
-            extensions=chained, runs=(run("chain", "g1", a="ea#1/in", b="eb#1/in"),),
-        )  # fmt: skip
+            board(),
+            card(200, "16pin"),
+            cables=(graphics_cable(),),
+            adapters=(adapter(),),
+            extensions=chained,
+            runs=(run("chain", "g1", a="ea#1/in", b="eb#1/in"),),
+        )
         self.assertEqual(len(self._forbidden(b)), 1)
 
     def test_sata_through_a_4_pin_to_graphics(self) -> None:
@@ -157,9 +198,12 @@ class NeverConnected(unittest.TestCase):
         first = other("sata", "per4", "second#1/a", key="first")
         second = other("per4", "pcie6", "card#1/a", key="second")
         b = build(
-            board(), card(60, "pcie6"), cables=(sata_cable(),), adapters=(first, second),
+            board(),
+            card(60, "pcie6"),
+            cables=(sata_cable(),),
+            adapters=(first, second),
             runs=(run("sata", "d1", p1="first#1/a"),),
-        )  # fmt: skip
+        )
         self.assertEqual(len(self._forbidden(b)), 1)
         loose = b.model_copy(update={"runs": ()})
         with self.assertRaisesRegex(Refused, "a SATA plug brings 54 W"):
@@ -171,14 +215,18 @@ class NeverConnected(unittest.TestCase):
         of = other("pcie8", "eps4+4", None)
         sockets = (Socket(key="main", kind="atx24"), Socket(key="cpu", kind="eps8"))
         b = build(
-            board(sockets=sockets), processor(), cables=(board_cable(), graphics_cable("g", 1)),
+            board(sockets=sockets),
+            processor(),
+            cables=(board_cable(), graphics_cable("g", 1)),
             adapters=(of,),
-        )  # fmt: skip
+        )
         self.assertIsNone(solve(b))
-        laid = b.model_copy(update={
-            "adapters": (other("pcie8", "eps4+4", "board#1/cpu"),),
-            "runs": (run("g", "g1", a="other#1/a"),),
-        })  # fmt: skip
+        laid = b.model_copy(
+            update={
+                "adapters": (other("pcie8", "eps4+4", "board#1/cpu"),),
+                "runs": (run("g", "g1", a="other#1/a"),),
+            }
+        )
         found = self._forbidden(laid)
         self.assertEqual(len(found), 1)
         self.assertIn("from an 8-pin graphics plug to an 8-pin processor one", found[0])
@@ -200,9 +248,11 @@ class NeverConnected(unittest.TestCase):
             Connection(plug="a", half="loose", socket=ref("board#1/two")),
         )
         b = build(
-            board(sockets=sockets), processor(), cables=(processor_cable(),),
+            board(sockets=sockets),
+            processor(),
+            cables=(processor_cable(),),
             runs=(Run(cable="cpu", ports=("p1",), connections=halves),),
-        )  # fmt: skip
+        )
         self.assertIn("by its keying", self._forbidden(b)[0])
 
 
@@ -211,9 +261,13 @@ class Bounds(unittest.TestCase):
         """24 laptop drives that start with 1.0 A at 5 V and run with 0.6 A, at most 1.0: all at
         once they are 24 A of 20, not 14.4."""
         small = disk(
-            24, form="2.5", run_5v_a=wide(0.3, 0.6, 1.0), start_5v_a=exact(1.0),
-            run_12v_a=exact(0), start_12v_a=exact(0),
-        )  # fmt: skip
+            24,
+            form="2.5",
+            run_5v_a=wide(0.3, 0.6, 1.0),
+            start_5v_a=exact(1.0),
+            run_12v_a=exact(0),
+            start_12v_a=exact(0),
+        )
         a = analyse(build(board(own_5v_w=exact(0)), small, spin_up_at_once=24))
         assert a.supply is not None
         self.assertAlmostEqual(a.tally.by_rail["v5"].at("start").likely / 5, 24)
@@ -224,14 +278,18 @@ class Bounds(unittest.TestCase):
         """A card of 300 W, 300 to 500, 50 by the slot, over 10 ms at 1.4: 350 W likely, 29.2 A, and
         at the high end 450 + 0.4 × 500 × 450 ÷ 500 = 630 W, 52.5 A: over 45, so tight."""
         b = build(
-            board(), card(board_power_w=wide(300, 300, 500), sockets="16pin"),
-            cables=(sixteen_cable(),), runs=(run("sixteen", "h1", a="card#1/a"),),
+            board(),
+            card(board_power_w=wide(300, 300, 500), sockets="16pin"),
+            cables=(sixteen_cable(),),
+            runs=(run("sixteen", "h1", a="card#1/a"),),
             supply=supply(
                 groups=(PortGroup(key="g", label="G", limit_a=45),),
-                ports=tuple(p.model_copy(update={"group": "g" if p.key == "h1" else None})
-                            for p in supply().ports),
+                ports=tuple(
+                    p.model_copy(update={"group": "g" if p.key == "h1" else None})
+                    for p in supply().ports
+                ),
             ),
-        )  # fmt: skip
+        )
         found = element_of(run_of(b), "group spike", at="g 10").judged
         self.assertAlmostEqual(found.loads[2 * 3 + 1], 250 * 1.4 / 12)
         self.assertAlmostEqual(found.loads[2 * 3 + 2], 450 * 1.4 / 12)
@@ -255,35 +313,47 @@ class Connected(unittest.TestCase):
         """120 W by one of two sockets that have to be fed: 2.5 A a pin of four."""
         sockets = (Socket(key="cpu-1", kind="eps8"), Socket(key="cpu-2", kind="eps8"))
         b = build(
-            board(sockets=sockets), processor(), cables=(processor_cable(),),
+            board(sockets=sockets),
+            processor(),
+            cables=(processor_cable(),),
             runs=(run("cpu", "p1", a="board#1/cpu-1"),),
-        )  # fmt: skip
+        )
         self.assertAlmostEqual(element_of(run_of(b), "plug pins", at="a").judged.load, 2.5)
 
 
 class SenseCodes(unittest.TestCase):
     def _extended(self, key: str, to: str) -> Extension:
         return Extension(
-            key=key, name=key, kind="16pin", length_mm=200, gauge=16,
+            key=key,
+            name=key,
+            kind="16pin",
+            length_mm=200,
+            gauge=16,
             conductors=RailPins(v12=6, ground=6),
             connections=(Connection(plug="out", socket=ref(to)),),
-        )  # fmt: skip
+        )
 
     def test_an_extension_hands_on_an_adapter_s_and_another_extension_s(self) -> None:
         """Coded 300 W by two leads; 450 W by a cable through two extensions."""
         one = self._extended("one", "card#1/a")
         plugged = (Connection(plug="x", socket=ref("one#1/in")),)
         b = build(
-            board(), card(290, "16pin"), adapters=(adapter(connections=plugged),),
-            extensions=(one,), cables=tuple(graphics_cable(f"g{i}", 1) for i in (1, 2)),
+            board(),
+            card(290, "16pin"),
+            adapters=(adapter(connections=plugged),),
+            extensions=(one,),
+            cables=tuple(graphics_cable(f"g{i}", 1) for i in (1, 2)),
             runs=(run("g1", "g1", a="adapter#1/a"), run("g2", "g2", a="adapter#1/b")),
-        )  # fmt: skip
+        )
         for r in runs_of(b):
             self.assertEqual(element(r, "grant", "one/out").judged.limit, 300)
         two = self._extended("two", "one#1/in")
         b = build(
-            board(), card(290, "16pin"), cables=(sixteen_cable("sense1_grounded"),),
-            extensions=(one, two), runs=(run("sixteen", "h1", a="two#1/in"),),
-        )  # fmt: skip
+            board(),
+            card(290, "16pin"),
+            cables=(sixteen_cable("sense1_grounded"),),
+            extensions=(one, two),
+            runs=(run("sixteen", "h1", a="two#1/in"),),
+        )
         found = [e.judged.limit for e in runs_of(b)[0].elements if e.kind == "grant"]
         self.assertEqual(found, [450])

@@ -131,10 +131,13 @@ class Godwit(unittest.TestCase):
     def test_its_floppy_plug_and_auxiliary_lead_fit(self) -> None:
         b = demo("godwit")
         for cable, plug, part, socket in (
-            ("board", "main", "board", "main"), ("processor", "a", "board", "cpu"),
-            ("auxiliary", "a", "board", "auxiliary"), ("peripheral-1", "p1", "disk", "power"),
-            ("peripheral-1", "p2", "optical", "power"), ("peripheral-1", "f1", "floppy", "power"),
-        ):  # fmt: skip
+            ("board", "main", "board", "main"),
+            ("processor", "a", "board", "cpu"),
+            ("auxiliary", "a", "board", "auxiliary"),
+            ("peripheral-1", "p1", "disk", "power"),
+            ("peripheral-1", "p2", "optical", "power"),
+            ("peripheral-1", "f1", "floppy", "power"),
+        ):
             ref = {"part": part, "socket": socket}
             edit = {"cable": cable, "plug": plug, "socket": ref}
             b = apply(b, edits.Connect.model_validate(edit))

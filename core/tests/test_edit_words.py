@@ -47,10 +47,14 @@ from .helpers import (
 from .test_between import adapter
 
 BUILD = build(
-    board(), processor(), card(), disk(2), adapters=(adapter(connections=()),),
+    board(),
+    processor(),
+    card(),
+    disk(2),
+    adapters=(adapter(connections=()),),
     cables=(board_cable(), graphics_cable(), graphics_cable("spare", count=1), sata_cable()),
     runs=(run("chain", "g1", a="card#1/a"), run("sata", "d1", p1="disk#1/power")),
-)  # fmt: skip
+)
 _B = ref("card#1/b")
 
 
@@ -74,20 +78,24 @@ class Titles(unittest.TestCase):
             (Unplug(cable="chain"), "unplug Chain"),
             (Pin(cable="chain"), "keep Chain"),
             (Pin(cable="chain", pinned=False), "let go of Chain"),
-            (SwapPlugs(cable="chain", plug="a", other_cable="sata", other_plug="p1"),
-             "swap Chain and sata"),
+            (
+                SwapPlugs(cable="chain", plug="a", other_cable="sata", other_plug="p1"),
+                "swap Chain and sata",
+            ),
             (ChangeSupply(changes={}), "change supply"),
             (TakeSupply(supply=supply(name="Other"), cables=()), "take Other"),
             (ChangeBuild(), "change build"),
             (TakeMap(runs=()), "lay the map"),
-        ):  # fmt: skip
+        ):
             self.assertEqual(edit.title(BUILD), title)
 
     def test_of_what_is_gone_by_its_key(self) -> None:
         for edit in (
-            ChangePart(part="gone", changes={}), RemoveCable(cable="gone"),
-            RemoveBetween(key="gone"), Unplug(cable="gone"),
-        ):  # fmt: skip
+            ChangePart(part="gone", changes={}),
+            RemoveCable(cable="gone"),
+            RemoveBetween(key="gone"),
+            Unplug(cable="gone"),
+        ):
             self.assertTrue(edit.title(BUILD).endswith(" gone"), edit)
 
 
@@ -116,29 +124,41 @@ class Refusals(unittest.TestCase):
         for edit, text in (
             (Connect(cable="nope", plug="b", socket=_B), "There is no cable nope in this build."),
             (Connect(cable="chain", plug="z", socket=_B), "Chain has no plug z."),
-            (Connect(cable="chain", plug="b", socket=ref("card#2/b")),
-             "There is no socket card#2/b in this build."),
+            (
+                Connect(cable="chain", plug="b", socket=ref("card#2/b")),
+                "There is no socket card#2/b in this build.",
+            ),
             (PlugIn(cable="chain", ports=("zz",)), "The supply has no port zz."),
-            (ChangeBetween(key="nope", changes={}),
-             "There is no adapter, extension or backplane nope in this build."),
+            (
+                ChangeBetween(key="nope", changes={}),
+                "There is no adapter, extension or backplane nope in this build.",
+            ),
             (RemoveCable(cable="nope"), "There is no cable nope in this build."),
             (RemovePart(part="nope"), "There is no part nope in this build."),
-        ):  # fmt: skip
+        ):
             self._says(NotThere, edit, text)
 
     def test_what_does_not_fit(self) -> None:
         for edit, text in (
-            (Connect(cable="sata", plug="p2", socket=_B),
-             "A SATA power plug is granted 4.5 A at 12 V (54 W); an 8-pin graphics socket may draw "
-             "150 W."),
-            (PlugIn(cable="chain", ports=("d1",)),
-             "Chain needs a graphics port; D1 is drive, with 6 circuits, 1 of them 12 V."),
-            (Connect(cable="spare", plug="a", socket=_B, ports=("g1",)),
-             "Port G1 has a cable in it; 0 of 1 free."),
-            (SwapPlugs(cable="chain", plug="a", other_cable="sata", other_plug="p1"),
-             "A 6+2-pin graphics plug has 8 contacts (3 at 12 V); a SATA power socket has 15 (3 at "
-             "12 V)."),
-        ):  # fmt: skip
+            (
+                Connect(cable="sata", plug="p2", socket=_B),
+                "A SATA power plug is granted 4.5 A at 12 V (54 W); an 8-pin graphics socket may "
+                "draw 150 W.",
+            ),
+            (
+                PlugIn(cable="chain", ports=("d1",)),
+                "Chain needs a graphics port; D1 is drive, with 6 circuits, 1 of them 12 V.",
+            ),
+            (
+                Connect(cable="spare", plug="a", socket=_B, ports=("g1",)),
+                "Port G1 has a cable in it; 0 of 1 free.",
+            ),
+            (
+                SwapPlugs(cable="chain", plug="a", other_cable="sata", other_plug="p1"),
+                "A 6+2-pin graphics plug has 8 contacts (3 at 12 V); a SATA power socket has 15 "
+                "(3 at 12 V).",
+            ),
+        ):
             self._says(Refused, edit, text)
 
     def test_what_is_so_already(self) -> None:
@@ -146,39 +166,50 @@ class Refusals(unittest.TestCase):
             (Park(cable="chain", plug="b"), "Plug b of Chain is parked already."),
             (Unplug(cable="spare"), "Spare is in the bag already."),
             (Pin(cable="spare"), "Spare is in the bag: there is nothing to keep as it is."),
-            (SwapPlugs(cable="chain", plug="b", other_cable="sata", other_plug="p1"),
-             "Plug b of Chain is parked: there is nothing to swap."),
-        ):  # fmt: skip
+            (
+                SwapPlugs(cable="chain", plug="b", other_cable="sata", other_plug="p1"),
+                "Plug b of Chain is parked: there is nothing to swap.",
+            ),
+        ):
             self._says(Refused, edit, text)
 
     def test_what_would_be_unplugged(self) -> None:
         self._says(WouldRelease, RemoveCable(cable="chain"), "This unplugs Chain from Card · a.")
         self._says(WouldRelease, RemovePart(part="disk"), "This unplugs sata from Disk 1.")
-        for edit in (RemoveCable(cable="chain", release=True),
-                     RemovePart(part="disk", release=True)):  # fmt: skip
+        for edit in (
+            RemoveCable(cable="chain", release=True),
+            RemovePart(part="disk", release=True),
+        ):
             self.assertLess(len(edit.apply(BUILD).runs), len(BUILD.runs) + 1)
 
     def test_values_that_can_not_be_taken(self) -> None:
         for edit, text in (
             (ChangePart(part="card", changes={"count": 0}), "card.count: needs at least 1, got 0"),
-            (ChangeBuild(house_rules={"headroom": 9}),
-             "house_rules.headroom: needs at most 2, got 9"),
+            (
+                ChangeBuild(house_rules={"headroom": 9}),
+                "house_rules.headroom: needs at most 2, got 9",
+            ),
             (ChangeSupply(changes={"rated_w": -1}), "supply.rated_w: needs at least 0, got -1"),
-            (ChangeBuild(changes={"parts": []}),
-             "build.parts: needs one of name, note, spin_up_at_once, none_here, case, place, "
-             "bracket, got parts"),
+            (
+                ChangeBuild(changes={"parts": []}),
+                "build.parts: needs one of name, note, spin_up_at_once, none_here, case, place, "
+                "bracket, got parts",
+            ),
             # What is wrong with the whole is said of it by its name, and not by all that is in it.
-            (AddPart(part=board(key="second")),
-             "second: needs one board in a build; there are 2, got “Test”"),
-        ):  # fmt: skip
+            (
+                AddPart(part=board(key="second")),
+                "second: needs one board in a build; there are 2, got “Test”",
+            ),
+        ):
             self._says(BadInput, edit, text)
 
     def test_nothing_changes_where_an_edit_is_refused(self) -> None:
         before = BUILD.model_dump_json()
         for edit in (
-            RemoveCable(cable="chain"), AddPart(part=board(key="second")),
+            RemoveCable(cable="chain"),
+            AddPart(part=board(key="second")),
             Connect(cable="sata", plug="p2", socket=_B),
-        ):  # fmt: skip
+        ):
             with self.assertRaises((BadInput, Refused, WouldRelease)):
                 edit.apply(BUILD)
         self.assertEqual(BUILD.model_dump_json(), before)

@@ -37,14 +37,18 @@ def _bench() -> Build:
         card(),
         disk(2),
         cables=(
-            graphics_cable("chain"), graphics_cable("spare", 1), processor_cable(), sata_cable(),
-            board_cable(), graphics_cable("stray", 1, family="Other"),
+            graphics_cable("chain"),
+            graphics_cable("spare", 1),
+            processor_cable(),
+            sata_cable(),
+            board_cable(),
+            graphics_cable("stray", 1, family="Other"),
         ),
         runs=(
             run("chain", "g1", a="card#1/a", b="card#1/b"),
             run("sata", "d1", p1="disk#1/power", p2="disk#2/power"),
         ),
-    )  # fmt: skip
+    )
 
 
 def _connect(b: Build, cable: str, plug: str, socket: str, **more: Any) -> Build:
@@ -111,8 +115,10 @@ class Connecting(unittest.TestCase):
 
     def test_what_is_not_there(self) -> None:
         for cable, plug, socket in (
-            ("gone", "a", "card#1/a"), ("spare", "z", "card#1/a"), ("spare", "a", "card#2/a"),
-        ):  # fmt: skip
+            ("gone", "a", "card#1/a"),
+            ("spare", "z", "card#1/a"),
+            ("spare", "a", "card#2/a"),
+        ):
             with self.assertRaises(NotThere):
                 _connect(_bench(), cable, plug, socket)
 
@@ -186,9 +192,15 @@ class Parts(unittest.TestCase):
         """Figures, name and sockets come from the entry; key, count, note, hub and outputs stay."""
         hub = Hub(key="hub", name="Hub", outputs=tuple(Header(key=f"out-{i}") for i in (1, 2, 3)))
         was = Fan(
-            key="fan", name="Old", count=2, note="front", on="hub", headers=("out-2",),
-            catalogue="gale@1", rated_a=exact(0.2),
-        )  # fmt: skip
+            key="fan",
+            name="Old",
+            count=2,
+            note="front",
+            on="hub",
+            headers=("out-2",),
+            catalogue="gale@1",
+            rated_a=exact(0.2),
+        )
         entry = Fan(key="gale", name="Gale", catalogue="gale@2", rated_a=exact(0.3), size_mm=140)
         taken = edits.TakeEntry(part="fan", entry=entry)
         found = apply(build(board(), hub, was), taken).part("fan")
@@ -317,8 +329,12 @@ class SupplyAndRules(unittest.TestCase):
         self.assertEqual(b.house_rules.headroom, 0.2)
 
     def test_absurd_rules(self) -> None:
-        for change in ({"house_rules": {"headroom": -1}}, {"assumptions": {"room_degc": 900}},
-                       {"changes": {"version": 2}}, {"changes": {"name": ""}}):  # fmt: skip
+        for change in (
+            {"house_rules": {"headroom": -1}},
+            {"assumptions": {"room_degc": 900}},
+            {"changes": {"version": 2}},
+            {"changes": {"name": ""}},
+        ):
             with self.assertRaises(BadInput):
                 apply(_bench(), edits.ChangeBuild(**change))  # type: ignore[arg-type]
 

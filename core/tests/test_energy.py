@@ -25,10 +25,16 @@ class Days(unittest.TestCase):
     def test_a_day_in_stretches_by_the_clock(self) -> None:
         """From 20:00: six hours everyday to 2:00, full to 4:00, idle to 6:00, asleep to 20:00."""
         found = [tuple(s) for s in day_of(Place(begins_h=20), "Mon")]
-        self.assertEqual(found, [
-            ("everyday", 0, 2), ("full", 2, 4), ("idle", 4, 6), ("sleep", 6, 20),
-            ("everyday", 20, 24),
-        ])  # fmt: skip
+        self.assertEqual(
+            found,
+            [
+                ("everyday", 0, 2),
+                ("full", 2, 4),
+                ("idle", 4, 6),
+                ("sleep", 6, 20),
+                ("everyday", 20, 24),
+            ],
+        )
 
     def test_what_is_left_of_the_day_it_is_off(self) -> None:
         place = Place(hours=Hours(sleep=0, idle=0, everyday=3, full=0), begins_h=8)
@@ -61,11 +67,13 @@ class Bands(unittest.TestCase):
         for bands, text in (
             ((DAY,), "a price for Mon 00:00 to 06:00"),
             ((DAY, Band(name="late", from_h=22, to_h=24, price_kwh=1)), "Mon 00:00 to 06:00"),
-            ((DAY, Band(name="night", from_h=21, to_h=6, price_kwh=1)),
-             "day and night meet Mon 21:00 to 22:00"),
+            (
+                (DAY, Band(name="night", from_h=21, to_h=6, price_kwh=1)),
+                "day and night meet Mon 21:00 to 22:00",
+            ),
             ((DAY, Band(name="night", from_h=23, to_h=6, price_kwh=1)), "Mon 22:00 to 23:00"),
             ((DAY, NIGHT.model_copy(update={"days": ("Mon", "Tue")})), "Mon 00:00 to 06:00"),
-        ):  # fmt: skip
+        ):
             with self.assertRaisesRegex(ValidationError, text):
                 Place(tariff=bands)
 

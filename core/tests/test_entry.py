@@ -112,9 +112,11 @@ class Understood(unittest.TestCase):
 
     def test_xn_of_a_board_is_a_slot(self) -> None:
         for line, lanes in (
-            ("board 24pin cpu8 x16", [16]), ("board x16 x4 x1 2x8", [16, 4, 1]),
-            ("board 24-pin, 8-pin cpu, x16", [16]), ("board 8pin slots:x16,x4", [16, 4]),
-        ):  # fmt: skip
+            ("board 24pin cpu8 x16", [16]),
+            ("board x16 x4 x1 2x8", [16, 4, 1]),
+            ("board 24-pin, 8-pin cpu, x16", [16]),
+            ("board 8pin slots:x16,x4", [16, 4]),
+        ):
             self.assertEqual([s.lanes for s in _part(line).slots], lanes, line)
         for line in ("board 8pin x2", "2 boards 8pin", "board 8pin slots:x16 x4"):
             self.assertEqual(
@@ -140,8 +142,9 @@ class Asked(unittest.TestCase):
         self._asks(
             "card 320w", *(f"card 320w {w}" for w in ("16pin", "2x8pin", "8pin", "slot-only"))
         )
-        self._asks("memory 5w", *(f"memory 5w {w}" for w in ("ddr5", "ddr5 registered", "ddr4",
-                                                             "ddr3")))  # fmt: skip
+        self._asks(
+            "memory 5w", *(f"memory 5w {w}" for w in ("ddr5", "ddr5 registered", "ddr4", "ddr3"))
+        )
         for kind in ("pump", "hub"):
             self._asks(f"{kind} x1", *(f"{kind} x1 {w}" for w in ("sata", "peripheral", "header")))
         feeds = ("aio x1 sata", "aio x1 peripheral", "aio x1 header")
@@ -151,8 +154,9 @@ class Asked(unittest.TestCase):
         self._asks("processor 5000", "processor 5000w")
         self._asks("fan pump", "fan", "pump")
         self._asks("card 2x8 320w 300w", "card 2x8 320w", "card 2x8 300w")
-        self._asks("load 5w", *(f"load {w}:5w" for w in ("12v", "5v", "3.3v", "standby", "-12v",
-                                                         "-5v")))  # fmt: skip
+        self._asks(
+            "load 5w", *(f"load {w}:5w" for w in ("12v", "5v", "3.3v", "standby", "-12v", "-5v"))
+        )
         self._asks("fan 5", "fan 5a", "fan x5")
 
     def test_a_4_pin_plug_of_what_hangs_on_headers(self) -> None:
@@ -165,18 +169,29 @@ class Asked(unittest.TestCase):
             self.assertEqual([s.kind for s in _part(line).sockets], ["per4"], line)
 
     def test_a_name_of_a_figure_that_stands_in_the_wrong_place(self) -> None:
-        self._asks("card 450w slot 16pin 20w",
-                   "card 16pin 20w slot:450w", "card 450w 16pin slot:20w")  # fmt: skip
+        self._asks(
+            "card 450w slot 16pin 20w", "card 16pin 20w slot:450w", "card 450w 16pin slot:20w"
+        )
 
     def test_measured_of_one_figure_or_asked(self) -> None:
         self.assertEqual(_part("usb 5w measured").draw_w.origin, "measured")
-        self._asks("card 8pin 150w slot 20w measured",
-                   "card 8pin slot 20w 150w(measured)",
-                   "card 8pin 150w slot 20w(measured)")  # fmt: skip
+        self._asks(
+            "card 8pin 150w slot 20w measured",
+            "card 8pin slot 20w 150w(measured)",
+            "card 8pin 150w slot 20w(measured)",
+        )
 
     def test_every_choice_is_understood(self) -> None:
-        for line in ("drive 8w", "ssd x2", "2x4pin fan", "card 320w", "strip 2a",
-                     "board", "hub", "memory"):  # fmt: skip
+        for line in (
+            "drive 8w",
+            "ssd x2",
+            "2x4pin fan",
+            "card 320w",
+            "strip 2a",
+            "board",
+            "hub",
+            "memory",
+        ):
             for choice in parse(line).choices:
                 self.assertIsNotNone(parse(choice).part, choice)
 
@@ -236,10 +251,20 @@ WORDS = ("fan", "card", "x5", "2x8", "320w", "0.1a", "slot", "idle", "drive", "3
 
 class Properties(unittest.TestCase):
     LINES = (
-        "fan 140 0.2a x3", "card 320w 2x8 8lanes", "16pin card 450w", "ddr4 4w x4",
-        "pump 0.4a peripheral", "disk 9w x10", "processor 125w", "m.2 8w x2", "hub sata",
-        "usb 5w x3", "strip 5v 1.5a", "ddr4 2x16gb 3200mhz", "disk 7200rpm 4tb x2 8w",
-    )  # fmt: skip
+        "fan 140 0.2a x3",
+        "card 320w 2x8 8lanes",
+        "16pin card 450w",
+        "ddr4 4w x4",
+        "pump 0.4a peripheral",
+        "disk 9w x10",
+        "processor 125w",
+        "m.2 8w x2",
+        "hub sata",
+        "usb 5w x3",
+        "strip 5v 1.5a",
+        "ddr4 2x16gb 3200mhz",
+        "disk 7200rpm 4tb x2 8w",
+    )
 
     def test_any_order_of_words_reads_alike(self) -> None:
         shuffle = random.Random(7)

@@ -89,9 +89,12 @@ def _m2_slots(draw: Any) -> tuple[M2Slot, ...] | None:
 
 def _signals(draw: Any) -> dict[str, Any]:
     counts = {
-        "sata_ports": 32, "usb2_headers": 8, "usb3_headers": 8, "usbc_headers": 8,
+        "sata_ports": 32,
+        "usb2_headers": 8,
+        "usb3_headers": 8,
+        "usbc_headers": 8,
         "audio_headers": 8,
-    }  # fmt: skip
+    }
     return {name: draw(st.none() | st.integers(0, n)) for name, n in counts.items()}
 
 
@@ -102,9 +105,10 @@ def _mm(most: float) -> Any:
 def _blowing(draw: Any) -> dict[str, Any]:
     sides = [None, "front", "top", "rear", "bottom", "left", "right"]
     return {
-        "flow_m3h": draw(_mm(1000)), "side": draw(st.sampled_from(sides)),
+        "flow_m3h": draw(_mm(1000)),
+        "side": draw(st.sampled_from(sides)),
         "blows": draw(st.sampled_from([None, "in", "out"])),
-    }  # fmt: skip
+    }
 
 
 def _own(draw: Any, kind: type[Any], has_16pin: bool) -> dict[str, Any]:
@@ -119,22 +123,29 @@ def _own(draw: Any, kind: type[Any], has_16pin: bool) -> dict[str, Any]:
         # With a number of ports, a slot can switch off none beyond them.
         ports = draw(st.none() | st.just(32))
         return _signals(draw) | {
-            "slots": slots, "headers": draw(_headers()), "eps4_in_eps8": draw(st.booleans()),
-            "sata_ports": ports, "m2_slots": draw(_m2_slots()),
-        }  # fmt: skip
+            "slots": slots,
+            "headers": draw(_headers()),
+            "eps4_in_eps8": draw(st.booleans()),
+            "sata_ports": ports,
+            "m2_slots": draw(_m2_slots()),
+        }
     if kind is Card:
         worst = has_16pin and draw(st.booleans())
         factors = draw(st.none() | st.tuples(*[st.floats(1, 5)] * 4))
         return {
             "use": draw(st.sampled_from(["graphics", "plain"])),
-            "lanes": draw(lanes), "spikes": "by-standard worst" if worst else "usual",
-            "spike_factors": factors, "power_limit": draw(st.floats(0.3, 2)),
-            "m2_slots": draw(st.none() | st.integers(0, 8)), **_signals(draw),
-            "length_mm": draw(_mm(600)), "height_mm": draw(_mm(300)),
+            "lanes": draw(lanes),
+            "spikes": "by-standard worst" if worst else "usual",
+            "spike_factors": factors,
+            "power_limit": draw(st.floats(0.3, 2)),
+            "m2_slots": draw(st.none() | st.integers(0, 8)),
+            **_signals(draw),
+            "length_mm": draw(_mm(600)),
+            "height_mm": draw(_mm(300)),
             "covers": draw(st.none() | st.integers(1, 6)),
             "support": draw(st.sampled_from([None, "not needed", "in the box", "needed"])),
             "plugs_face": draw(st.sampled_from(["side panel", "front"])),
-        }  # fmt: skip
+        }
     if kind is Processor:
         return {"spike_factors": draw(st.none() | st.tuples(*[st.floats(1, 5)] * 4))}
     if kind is Memory:
@@ -142,16 +153,17 @@ def _own(draw: Any, kind: type[Any], has_16pin: bool) -> dict[str, Any]:
     if kind is Drive:
         forms = st.sampled_from(["3.5", "2.5", "optical", "floppy"])
         data = st.sampled_from([None, "sata", "ribbon", "expander"])
-        return {
-            "form": draw(forms), "power_disable": draw(st.booleans()), "data": draw(data),
-        }  # fmt: skip
+        return {"form": draw(forms), "power_disable": draw(st.booleans()), "data": draw(data)}
     if kind is Fan:
         return {"size_mm": draw(st.integers(20, 400)), **_blowing(draw)}
     if kind is Cooler:
         return {
-            "fans": draw(st.integers(0, 12)), "usb_lead": draw(LEADS), **_blowing(draw),
-            "radiator_mm": draw(st.none() | st.integers(0, 560)), "thick_mm": draw(_mm(120)),
-        }  # fmt: skip
+            "fans": draw(st.integers(0, 12)),
+            "usb_lead": draw(LEADS),
+            **_blowing(draw),
+            "radiator_mm": draw(st.none() | st.integers(0, 560)),
+            "thick_mm": draw(_mm(120)),
+        }
     if kind is LightStrip:
         return {"volts": draw(st.sampled_from([5, 12]))}
     if kind is Hub:
@@ -166,9 +178,11 @@ def _own(draw: Any, kind: type[Any], has_16pin: bool) -> dict[str, Any]:
 def _parts(draw: Any) -> Part:
     kind = draw(st.sampled_from(PART_KINDS))
     fields: dict[str, Any] = {
-        "key": draw(KEYS), "name": draw(st.text(min_size=1, max_size=30)), "note": draw(TEXTS),
+        "key": draw(KEYS),
+        "name": draw(st.text(min_size=1, max_size=30)),
+        "note": draw(TEXTS),
         "catalogue": draw(st.sampled_from(["", "plover-6@2"])),
-    }  # fmt: skip
+    }
     if kind not in (Board, Hub):
         fields["count"] = draw(st.integers(1, 64))
     if "sockets" in kind.model_fields:
@@ -209,29 +223,56 @@ class Printed(unittest.TestCase):
 
     def test_lines(self) -> None:
         eights = tuple(Socket(key=k, kind="pcie8") for k in "ab")
-        cpu = (Socket(key="main", kind="atx24"), Socket(key="cpu-1", kind="eps8"),
-               Socket(key="cpu-2", kind="eps8", required=False))  # fmt: skip
+        cpu = (
+            Socket(key="main", kind="atx24"),
+            Socket(key="cpu-1", kind="eps8"),
+            Socket(key="cpu-2", kind="eps8", required=False),
+        )
         extra = Socket(key="slots", kind="pcie6", required=False)
         headers = tuple(Header(key=f"fan-{n}", limit_a=exact(1)) for n in (1, 2))
         slots = (Slot(key="slot-1"), Slot(key="slot-2", lanes=4))
         sixteen = (Socket(key="a", kind="16pin", version="first"),)
         measured = Figure(low=0.1, likely=0.18, high=0.2, origin="measured", note="at the bench")
         for part, line in (
-            (Fan(key="fan", name="Fan 120 mm", count=5, rated_a=exact(0.18)),
-             "fan x5 0.18a 120mm"),
-            (Card(key="card", name="Knot R", sockets=eights, board_power_w=exact(230), lanes=8,
-                  slot="slot-2"), 'card "Knot R" 2x8pin 230w 8lanes in:slot-2'),
+            (Fan(key="fan", name="Fan 120 mm", count=5, rated_a=exact(0.18)), "fan x5 0.18a 120mm"),
+            (
+                Card(
+                    key="card",
+                    name="Knot R",
+                    sockets=eights,
+                    board_power_w=exact(230),
+                    lanes=8,
+                    slot="slot-2",
+                ),
+                'card "Knot R" 2x8pin 230w 8lanes in:slot-2',
+            ),
             (Card(key="card", name="Card", lanes=4), "card slot-only 4lanes"),
-            (Card(key="card-2", name="Card", sockets=sixteen), "card sockets:a=16pin+first "
-             "key:card-2"),
-            (Board(key="board", name="Board", sockets=cpu, headers=headers, slots=slots),
-             "board 24pin 2xcpu8 slots:x16,x4 headers:2+1a"),
-            (Board(key="board", name="Board", sockets=(*cpu[:2], extra)),
-             "board sockets:main=atx24,cpu-1=eps8,slots=pcie6+optional slots:none headers:0"),
-            (Drive(key="disk", name="3.5-inch disk", count=4, power_disable=True,
-                   sockets=(Socket(key="power", kind="sata"),)), "disk x4 power-disable"),
-            (Fan(key="fan", name="Fan 92 mm", size_mm=92, rated_a=measured, on="hub"),
-             'fan 0.1/0.18/0.2a(measured,"at the bench") 92mm on:hub'),
-        ):  # fmt: skip
+            (
+                Card(key="card-2", name="Card", sockets=sixteen),
+                "card sockets:a=16pin+first key:card-2",
+            ),
+            (
+                Board(key="board", name="Board", sockets=cpu, headers=headers, slots=slots),
+                "board 24pin 2xcpu8 slots:x16,x4 headers:2+1a",
+            ),
+            (
+                Board(key="board", name="Board", sockets=(*cpu[:2], extra)),
+                "board sockets:main=atx24,cpu-1=eps8,slots=pcie6+optional slots:none headers:0",
+            ),
+            (
+                Drive(
+                    key="disk",
+                    name="3.5-inch disk",
+                    count=4,
+                    power_disable=True,
+                    sockets=(Socket(key="power", kind="sata"),),
+                ),
+                "disk x4 power-disable",
+            ),
+            (
+                Fan(key="fan", name="Fan 92 mm", size_mm=92, rated_a=measured, on="hub"),
+                'fan 0.1/0.18/0.2a(measured,"at the bench") 92mm on:hub',
+            ),
+        ):
             self.assertEqual(say(part), line)
             self.assertEqual(parse(line).part, part)

@@ -25,12 +25,15 @@ def _stock() -> tuple[InStock, ...]:
     """What lies in the drawer: what mends some builds, and what may never be used in others."""
     drive, graphics = RailPins(v12=1, v5=1, v3v3=1, ground=2), RailPins(v12=3, ground=3)
     things = (
-        graphics_cable("spare-g", count=2), sata_cable("spare-s", plugs=3),
-        processor_cable("spare-c"), sixteen_cable(key="spare-h"),
+        graphics_cable("spare-g", count=2),
+        sata_cable("spare-s", plugs=3),
+        processor_cable("spare-c"),
+        sixteen_cable(key="spare-h"),
         splitter("sata", "sata", (300, 700, 700), drive, 22),
-        splitter("pcie8", "pcie6+2", (150, 150), graphics, 20), extension("pcie6+2", graphics, 18),
+        splitter("pcie8", "pcie6+2", (150, 150), graphics, 20),
+        extension("pcie6+2", graphics, 18),
         adapter(2, connections=()),
-    )  # fmt: skip
+    )
     return tuple(InStock(thing=t, owned=True) for t in things)
 
 
@@ -80,8 +83,9 @@ class AgainstExhaustiveSearch(unittest.TestCase):
         a = analyse(TakeMap(runs=found.runs, between=found.between).apply(b))
         self.assertEqual([r.wired.cable.key for r in a.runs if r.verdict == "over"], [])
         counted = map_goals(a)
-        self.assertEqual({g.id: g.value for g in found.goals},
-                         {g.id: counted[g.id] for g in found.goals})  # fmt: skip
+        self.assertEqual(
+            {g.id: g.value for g in found.goals}, {g.id: counted[g.id] for g in found.goals}
+        )
 
 
 def _values(found: Mapping | None) -> tuple[int, ...] | None:

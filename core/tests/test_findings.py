@@ -83,10 +83,12 @@ class Register(unittest.TestCase):
 class Data(unittest.TestCase):
     def _chained(self) -> object:
         return build(
-            board(), card(), disk(),
+            board(),
+            card(),
+            disk(),
             cables=(graphics_cable(), graphics_cable("spare", 1), sata_cable()),
             runs=(run("chain", "g1", a="card#1/a", b="card#1/b"),),
-        )  # fmt: skip
+        )
 
     def test_severities_come_worst_first(self) -> None:
         order = (*TO_MEND, "tight", "warn", "note")
@@ -97,8 +99,9 @@ class Data(unittest.TestCase):
         """270 W on one cable of two plugs; the spare cable takes the second: 135 W each."""
         b = self._chained()
         found = next(f for f in analyse(b).findings if f.id == "run.house-rule")  # type: ignore[arg-type]
-        self.assertEqual((found.severity, found.subject.of, found.subject.key),
-                         ("refused", "cable", "chain"))  # fmt: skip
+        self.assertEqual(
+            (found.severity, found.subject.of, found.subject.key), ("refused", "cable", "chain")
+        )
         edit = found.remedies[0].edit
         self.assertIsInstance(edit, Connect)
         after = analyse(edit.apply(b))  # type: ignore[union-attr,arg-type]

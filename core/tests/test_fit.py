@@ -30,11 +30,17 @@ MEASURED: dict[str, Any] = {
 def case(**more: Any) -> Case:
     """Room for everything that `build` has in it."""
     fields: dict[str, Any] = {
-        "name": "Case", "card_length_mm": 330, "card_height_mm": 190, "slots": 7, "bays_35": 2,
-        "bays_25": 2, "supply_at": "bottom", "feet_mm": 20,
+        "name": "Case",
+        "card_length_mm": 330,
+        "card_height_mm": 190,
+        "slots": 7,
+        "bays_35": 2,
+        "bays_25": 2,
+        "supply_at": "bottom",
+        "feet_mm": 20,
         "vents": (Vent(side="bottom", filtered=True),),
         "radiators": (RadiatorPlace(side="front", up_to_mm=360, room_mm=60),),
-    }  # fmt: skip
+    }
     return Case(**(fields | more))
 
 
@@ -101,10 +107,11 @@ class Cards(unittest.TestCase):
 
     def test_support(self) -> None:
         for fields, status in (
-            ({"support": "needed"}, "warn"), ({"support": None}, "unknown"),
+            ({"support": "needed"}, "warn"),
+            ({"support": None}, "unknown"),
             ({"support": None, "length_mm": 250, "covers": 2}, []),
             ({"support": None, "length_mm": 251, "covers": 2}, "unknown"),
-        ):  # fmt: skip
+        ):
             b = build(board(), card(**(MEASURED | fields)), case=case())
             found = _all(b, "support")
             self.assertEqual(found[0].status if found else [], status, fields)
@@ -116,9 +123,13 @@ class Plugs(unittest.TestCase):
         plug = cable.plugs[0].model_copy(update={"straight_mm": straight})
         cable = cable.model_copy(update={"plugs": (plug,)})
         b = build(
-            board(), card(sockets="16pin", **MEASURED), cables=(cable,), case=case(
-                card_height_mm=panel), runs=(run("sixteen", "h1", a="card#1/a"),), **more,
-        )  # fmt: skip
+            board(),
+            card(sockets="16pin", **MEASURED),
+            cables=(cable,),
+            case=case(card_height_mm=panel),
+            runs=(run("sixteen", "h1", a="card#1/a"),),
+            **more,
+        )
         return _all(b, "plug-room")[0]
 
     def test_straight_length_and_bend(self) -> None:
@@ -137,9 +148,12 @@ class Plugs(unittest.TestCase):
             update={"plugs": (short.model_copy(update={"straight_mm": 20.0}),)}
         )
         b = build(
-            board(), card(sockets="16pin", **MEASURED), cables=(sixteen_cable(), angled),
-            case=case(card_height_mm=175), runs=(run("sixteen", "h1", a="card#1/a"),),
-        )  # fmt: skip
+            board(),
+            card(sockets="16pin", **MEASURED),
+            cables=(sixteen_cable(), angled),
+            case=case(card_height_mm=175),
+            runs=(run("sixteen", "h1", a="card#1/a"),),
+        )
         self.assertEqual(_all(b, "plug-room")[0].more["fits_with"], ("Angled",))
 
     def test_an_8_pin_plug(self) -> None:
@@ -162,10 +176,14 @@ class Radiators(unittest.TestCase):
     def test_size_thickness_and_side(self) -> None:
         """35 + 25 of the fans = 60."""
         for more, status in (
-            ({}, "pass"), ({"thick_mm": 36}, "fail"), ({"radiator_mm": 420}, "fail"),
-            ({"side": "top"}, "fail"), ({"side": None}, "pass"), ({"thick_mm": None}, "unknown"),
+            ({}, "pass"),
+            ({"thick_mm": 36}, "fail"),
+            ({"radiator_mm": 420}, "fail"),
+            ({"side": "top"}, "fail"),
+            ({"side": None}, "pass"),
+            ({"thick_mm": None}, "unknown"),
             ({"radiator_mm": None}, "unknown"),
-        ):  # fmt: skip
+        ):
             self.assertEqual(_of("radiator", self._cooler(**more)).status, status, more)
         unknown = _of("radiator", self._cooler(), case=case(radiators=None))
         self.assertEqual((unknown.status, unknown.missing[0].of), ("unknown", "case"))
@@ -186,9 +204,11 @@ class Bays(unittest.TestCase):
             ]
 
         for large, small, id, status in (
-            (2, 2, "bays-25", "pass"), (2, 3, "bays-25", "fail"), (1, 3, "bays-25", "pass"),
+            (2, 2, "bays-25", "pass"),
+            (2, 3, "bays-25", "fail"),
+            (1, 3, "bays-25", "pass"),
             (3, 1, "bays-35", "fail"),
-        ):  # fmt: skip
+        ):
             self.assertEqual(_of(id, *drives(large, small)).status, status)
         self.assertEqual(_of("bays-35", *drives(1, 0), case=case(bays_35=None)).status, "unknown")
 
@@ -197,10 +217,13 @@ class SupplyFan(unittest.TestCase):
     def test_down_on_a_filtered_raised_vent_else_up(self) -> None:
         bare = (Vent(side="bottom", filtered=False),)
         for of, place, way in (
-            (case(), "table", "down"), (case(), "carpet", "up"), (case(vents=()), "table", "up"),
-            (case(vents=bare), "table", "up"), (case(feet_mm=0), "table", "up"),
+            (case(), "table", "down"),
+            (case(), "carpet", "up"),
+            (case(vents=()), "table", "up"),
+            (case(vents=bare), "table", "up"),
+            (case(feet_mm=0), "table", "up"),
             (case(supply_at="top"), "table", "as it stands"),
-        ):  # fmt: skip
+        ):
             found = _of(
                 "supply-fan",
                 supply=supply(fan_side="wide"),

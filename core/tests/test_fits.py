@@ -12,16 +12,26 @@ class Fits(unittest.TestCase):
     def test_every_pair_that_fits(self) -> None:
         """All of plug × half × socket; what is not listed is refused with a reason."""
         expected = {
-            ("atx20+4", "whole", "atx24"), ("atx20+4", "marked", "atx20"),
-            ("atx20+4", "marked", "atx24"), ("atx24", "whole", "atx24"),
-            ("atx20", "whole", "atx20"), ("atx20", "whole", "atx24"),
-            ("eps4+4", "whole", "eps8"), ("eps4+4", "marked", "eps4"),
+            ("atx20+4", "whole", "atx24"),
+            ("atx20+4", "marked", "atx20"),
+            ("atx20+4", "marked", "atx24"),
+            ("atx24", "whole", "atx24"),
+            ("atx20", "whole", "atx20"),
+            ("atx20", "whole", "atx24"),
+            ("eps4+4", "whole", "eps8"),
+            ("eps4+4", "marked", "eps4"),
             ("eps8", "whole", "eps8"),
-            ("eps4", "whole", "eps4"), ("pcie6+2", "whole", "pcie8"),
-            ("pcie6+2", "marked", "pcie6"), ("pcie8", "whole", "pcie8"),
-            ("pcie6", "whole", "pcie6"), ("16pin", "whole", "16pin"), ("sata", "whole", "sata"),
-            ("per4", "whole", "per4"), ("fdd4", "whole", "fdd4"), ("aux6", "whole", "aux6"),
-        }  # fmt: skip
+            ("eps4", "whole", "eps4"),
+            ("pcie6+2", "whole", "pcie8"),
+            ("pcie6+2", "marked", "pcie6"),
+            ("pcie8", "whole", "pcie8"),
+            ("pcie6", "whole", "pcie6"),
+            ("16pin", "whole", "16pin"),
+            ("sata", "whole", "sata"),
+            ("per4", "whole", "per4"),
+            ("fdd4", "whole", "fdd4"),
+            ("aux6", "whole", "aux6"),
+        }
         for plug in PLUGS:
             for half in ("whole", "marked", "loose"):
                 for socket in SOCKET_KINDS:

@@ -20,10 +20,12 @@ def _chained(rule: str, limit: float) -> Build:
     """A card of 275 W by both plugs of one cable: 225 W at its own sockets as delivered."""
     one = card(275, power_limit=limit)
     return build(
-        board(), one, cables=(graphics_cable("g"),),
+        board(),
+        one,
+        cables=(graphics_cable("g"),),
         runs=(run("g", "g1", a="card#1/a", b="card#1/b"),),
         house_rules=HouseRules(chained_graphics=rule),
-    )  # fmt: skip
+    )
 
 
 class AsDelivered(unittest.TestCase):
@@ -39,9 +41,12 @@ class Told(unittest.TestCase):
         b = by_adapter(290, 2, 2)
         self.assertEqual(_ids(b, "rule.adapter_16pin"), 0)
         native = Cable(
-            key="n", name="16-pin cable", family=b.cables[0].family, needs=("graphics",),
+            key="n",
+            name="16-pin cable",
+            family=b.cables[0].family,
+            needs=("graphics",),
             plugs=(Plug(key="a", kind="16pin", at_mm=600),),
-        )  # fmt: skip
+        )
         b = b.model_copy(update={"cables": (*b.cables, native)})
         self.assertEqual(_ids(b, "rule.adapter_16pin"), 1)
         fine = b.house_rules.model_copy(update={"adapter_16pin": "fine"})
@@ -68,8 +73,13 @@ def _ids(b: Build, wanted: str) -> int:
 
 class WhereAssumptionsCount(unittest.TestCase):
     def test_a_default_counts_and_a_stated_figure_does_not(self) -> None:
-        b = build(board(), disk(), processor(), cables=(sata_cable(),),
-                  runs=(run("sata", "d1", p1="disk#1/power"),))  # fmt: skip
+        b = build(
+            board(),
+            disk(),
+            processor(),
+            cables=(sata_cable(),),
+            runs=(run("sata", "d1", p1="disk#1/power"),),
+        )
         uses = dict(assumption_uses(analyse(b)))
         self.assertEqual(uses["optical_12v_a"], ())
         self.assertEqual(uses["wire_18awg_a"], ("1 run",))

@@ -50,27 +50,48 @@ class Boxes(unittest.TestCase):
     def test_a_supply_as_its_box_says_it(self) -> None:
         s = read_supply(BOX)
         found = (
-            s.name, s.rated_w, s.design, s.form, s.length_mm, s.grade, s.modular, s.v12_a, s.v5_a,
-            s.v3v3_a, s.v5sb_a, s.combined_w, s.hold_up_ms, s.fan_off_share,
-        )  # fmt: skip
+            s.name,
+            s.rated_w,
+            s.design,
+            s.form,
+            s.length_mm,
+            s.grade,
+            s.modular,
+            s.v12_a,
+            s.v5_a,
+            s.v3v3_a,
+            s.v5sb_a,
+            s.combined_w,
+            s.hold_up_ms,
+            s.fan_off_share,
+        )
         self.assertEqual(
             found,
             ("Sandling 750", 750, "3.1", "ATX", 160, "gold", "fully", 62, 20, 20, 3, 120, 17, 0.3),
         )
         kinds = [p.kind for p in s.ports]
         self.assertEqual(kinds[:2], ["board-a", "board-b"])
-        self.assertEqual([kinds.count(k) for k in ("processor-graphics", "16pin", "drive")],  # type: ignore[arg-type]
-                         [5, 1, 4])  # fmt: skip
+        self.assertEqual(
+            [kinds.count(k) for k in ("processor-graphics", "16pin", "drive")],  # type: ignore[arg-type]
+            [5, 1, 4],
+        )
 
     def test_its_cables(self) -> None:
         _, cables = read_kit_lines(f"{BOX}\n{CABLES}")
         found = [(c.key, c.gauge, [p.at_mm for p in c.plugs]) for c in cables]
-        self.assertEqual(found, [
-            ("board", None, [600]), ("processor-1", None, [700]), ("processor-2", None, [700]),
-            ("graphics-1", 18, [600, 750]), ("graphics-2", 18, [600, 750]), ("sixteen", 16, [700]),
-            *((f"sata-{i}", None, [450, 570, 690, 810]) for i in (1, 2, 3)),
-            ("peripheral", None, [450, 600, 750]),
-        ])  # fmt: skip
+        self.assertEqual(
+            found,
+            [
+                ("board", None, [600]),
+                ("processor-1", None, [700]),
+                ("processor-2", None, [700]),
+                ("graphics-1", 18, [600, 750]),
+                ("graphics-2", 18, [600, 750]),
+                ("sixteen", 16, [700]),
+                *((f"sata-{i}", None, [450, 570, 690, 810]) for i in (1, 2, 3)),
+                ("peripheral", None, [450, 600, 750]),
+            ],
+        )
         sixteen = cables[5]
         self.assertEqual(
             (sixteen.plugs[0].sense, sixteen.plugs[0].straight_mm), ("both_grounded", 35)
@@ -106,10 +127,13 @@ class Boxes(unittest.TestCase):
 
     def test_a_cable_that_lacks_something_says_what(self) -> None:
         for line, text in (
-            ("card 6+2", "the distance of its plugs"), ("sata x4 450mm", "each of its 4 plugs"),
-            ("blue 600mm", "one of 20\\+4"), ("sata 450mm blue", "words of a cable"),
-            ("13 sata cables 450mm", "1 to 12 cables"), ("sata x2 1/2/3mm", "distance"),
-        ):  # fmt: skip
+            ("card 6+2", "the distance of its plugs"),
+            ("sata x4 450mm", "each of its 4 plugs"),
+            ("blue 600mm", "one of 20\\+4"),
+            ("sata 450mm blue", "words of a cable"),
+            ("13 sata cables 450mm", "1 to 12 cables"),
+            ("sata x2 1/2/3mm", "distance"),
+        ):
             with self.assertRaisesRegex(BadInput, text):
                 read_cable(line, "F")
         with self.assertRaisesRegex(BadInput, "line 3, length"):
@@ -119,8 +143,10 @@ class Boxes(unittest.TestCase):
 class RoundTrips(unittest.TestCase):
     def test_the_whole_catalogue(self) -> None:
         for sheet, name in (
-            (kits_csv.SUPPLIES, "supplies"), (kits_csv.CASES, "cases"), (kits_csv.LOOSE, "loose"),
-        ):  # fmt: skip
+            (kits_csv.SUPPLIES, "supplies"),
+            (kits_csv.CASES, "cases"),
+            (kits_csv.LOOSE, "loose"),
+        ):
             text = (CATALOGUE / f"{name}.csv").read_text(encoding="utf-8")
             things = sheet.read(text)  # type: ignore[attr-defined]
             self.assertEqual(sheet.read(sheet.write(things)), things)  # type: ignore[attr-defined]
@@ -138,20 +164,26 @@ class RoundTrips(unittest.TestCase):
     def test_any_cable(self, data: st.DataObject) -> None:
         base = data.draw(st.sampled_from([sixteen_cable(), sata_cable()]))
         some = data.draw
-        plug = base.plugs[0].model_copy(update={
-            "grade": some(st.sampled_from([None, "standard", "high"])),
-            "contact_a": some(st.none() | st.floats(0.5, 30)),
-            "straight_mm": some(st.none() | st.integers(0, 200)),
-            "matings": some(st.integers(0, 40)),
-        })  # fmt: skip
-        cable = Cable.model_validate(base.model_dump() | {
-            "plugs": [plug, *base.plugs[1:]], "name": some(st.text(min_size=1, max_size=40)),
-            "gauge": some(st.sampled_from([None, 14, 16, 18, 20, 22])),
-            "insulation_degc": some(st.none() | st.integers(60, 200)),
-            "needs": some(st.sampled_from([(), ("drive",), ("graphics", "graphics")])),
-            "conductors": {"v12": some(st.integers(0, 6)), "ground": some(st.integers(0, 6))},
-            "note": some(st.text(max_size=30)),
-        })  # fmt: skip
+        plug = base.plugs[0].model_copy(
+            update={
+                "grade": some(st.sampled_from([None, "standard", "high"])),
+                "contact_a": some(st.none() | st.floats(0.5, 30)),
+                "straight_mm": some(st.none() | st.integers(0, 200)),
+                "matings": some(st.integers(0, 40)),
+            }
+        )
+        cable = Cable.model_validate(
+            base.model_dump()
+            | {
+                "plugs": [plug, *base.plugs[1:]],
+                "name": some(st.text(min_size=1, max_size=40)),
+                "gauge": some(st.sampled_from([None, 14, 16, 18, 20, 22])),
+                "insulation_degc": some(st.none() | st.integers(60, 200)),
+                "needs": some(st.sampled_from([(), ("drive",), ("graphics", "graphics")])),
+                "conductors": {"v12": some(st.integers(0, 6)), "ground": some(st.integers(0, 6))},
+                "note": some(st.text(max_size=30)),
+            }
+        )
         self.assertEqual(read_cable(say_cable(cable), cable.family), (1, cable))
 
     def test_cells_that_a_spreadsheet_would_work_out(self) -> None:
@@ -176,10 +208,12 @@ class RoundTrips(unittest.TestCase):
 class InTheDrawer(unittest.TestCase):
     def test_things_read_back(self) -> None:
         for kind, text in (
-            ("supply", f"{BOX}\n{CABLES}"), ("cable", 'card 6+2 650mm family:"Old quay"'),
+            ("supply", f"{BOX}\n{CABLES}"),
+            ("cable", 'card 6+2 650mm family:"Old quay"'),
             ("adapter", '"A" leads:a=pcie8,b=pcie8 plugs:x=16pin@200 codes:2=300 awg:16'),
-            ("extension", '"E" kind:eps4+4 length:250'), ("bracket", '"B" form:SFX place:ATX'),
-        ):  # fmt: skip
+            ("extension", '"E" kind:eps4+4 length:250'),
+            ("bracket", '"B" form:SFX place:ATX'),
+        ):
             s, cables, thing = read_drawer(kind, text)  # type: ignore[arg-type]
             of = DrawerThing(key="x", supply=s, cables=cables, thing=thing)  # type: ignore[arg-type]
             self.assertEqual(of.kind, kind)
@@ -192,17 +226,21 @@ class InTheDrawer(unittest.TestCase):
             (lambda: DrawerThing(key="x", supply=supply(), count=2), "a count of 1"),
             (lambda: Bracket(name="b", form="ATX", place="ATX"), "not from ATX to itself"),
             (lambda: _adapter(codes=(CodeAt(leads=3, watts=450),)), "none for 3"),
-            (lambda: _adapter(codes=(CodeAt(leads=1, watts=450), CodeAt(leads=2, watts=300))),
-             "no less watts"),
-        ):  # fmt: skip
+            (
+                lambda: _adapter(codes=(CodeAt(leads=1, watts=450), CodeAt(leads=2, watts=300))),
+                "no less watts",
+            ),
+        ):
             with self.assertRaisesRegex(ValueError, text):
                 make()
 
     def test_what_a_build_uses_and_a_copy_of_it(self) -> None:
         owned = build(
-            board(), supply=supply(owned="s"), bracket=Bracket(name="b", form="SFX", place="ATX",
-            owned="b"), cables=(sata_cable(key="a", owned="c"), sata_cable(key="b", owned="c")),
-        )  # fmt: skip
+            board(),
+            supply=supply(owned="s"),
+            bracket=Bracket(name="b", form="SFX", place="ATX", owned="b"),
+            cables=(sata_cable(key="a", owned="c"), sata_cable(key="b", owned="c")),
+        )
         self.assertEqual(used_of(owned), {"s": 1, "b": 1, "c": 2})
         self.assertEqual(used_of(without(owned, {"s", "c"})), {"b": 1})
 

@@ -21,8 +21,16 @@ from .helpers import board, build, card, supply
 from .machines import machine, seeds
 
 DEMO = sorted((Path(__file__).resolve().parents[2] / "demo/builds").glob("*.json"))
-_LEVEL = {"over": 3, "refused": 3, "failed": 3, "unfed": 3, "unknown": 2, "tight": 1, "warn": 1,
-          "note": 0}  # fmt: skip
+_LEVEL = {
+    "over": 3,
+    "refused": 3,
+    "failed": 3,
+    "unfed": 3,
+    "unknown": 2,
+    "tight": 1,
+    "warn": 1,
+    "note": 0,
+}
 #: Which group a port is in, and what that carries: few makers state it, so without it its runs are
 #: judged by everything else, and that is said (the settled readings of the model).
 _OF_GROUPS = ("group", "groups", "limit_a")

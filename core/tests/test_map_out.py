@@ -24,9 +24,11 @@ class Connections(unittest.TestCase):
     def test_a_row_a_connection(self) -> None:
         """270 W by two plugs: 135 W each, 11.25 A; 180 % of the rule's 150 W a cable."""
         b = build(
-            board(), card(), cables=(graphics_cable("g1"),),
+            board(),
+            card(),
+            cables=(graphics_cable("g1"),),
             runs=(run("g1", "g1", a="card#1/a", b="card#1/b"),),
-        )  # fmt: skip
+        )
         rows = _rows(b)
         self.assertEqual(
             [(r["plug"][0], r["socket"]) for r in rows], [("a", "Card · a"), ("b", "Card · b")]
@@ -54,9 +56,11 @@ class Connections(unittest.TestCase):
 
     def test_what_is_missing_reads_at_least(self) -> None:
         b = build(
-            board(), card(board_power_w=None), cables=(graphics_cable("g1", count=1),),
+            board(),
+            card(board_power_w=None),
+            cables=(graphics_cable("g1", count=1),),
             runs=(run("g1", "g1", a="card#1/a"),),
-        )  # fmt: skip
+        )
         self.assertTrue(_rows(b)[0]["W at full"].startswith("≥ "))
 
 

@@ -102,9 +102,12 @@ class AgainstTheChecker(unittest.TestCase):
         limits = (PortGroup(key="g", label="G", limit_a=40),)
         ports = tuple(p.model_copy(update={"group": "g"}) for p in supply().ports)
         b = build(
-            _board(), disk(3), cables=(board_cable(), sata_cable("s", 4)), spin_up_at_once=1,
+            _board(),
+            disk(3),
+            cables=(board_cable(), sata_cable("s", 4)),
+            spin_up_at_once=1,
             supply=supply(ports=ports, groups=limits),
-        )  # fmt: skip
+        )
         self.assertIsNotNone(solve(b))
         with patch.object(program, "_MANY", 10**6), self.assertRaises(ValueError):
             solve(b)
@@ -119,9 +122,10 @@ class ByHand(unittest.TestCase):
         """Three sockets of 100 W are 8.33… A each, 25 A in all: a group of 25 A carries them, at
         100 %; one of 24.9 A does not."""
         b = build(
-            _board(), card(110, "pcie8", slot_w=exact(10), count=3),
+            _board(),
+            card(110, "pcie8", slot_w=exact(10), count=3),
             cables=(board_cable(), *(graphics_cable(f"g{i}", 1) for i in range(3))),
-        )  # fmt: skip
+        )
 
         def limited(limit_a: float) -> Build:
             groups = (PortGroup(key="g", label="G", limit_a=limit_a),)
@@ -142,8 +146,9 @@ class ByHand(unittest.TestCase):
             _board(),
             disk(2, key="a", start_12v_a=exact(2.0), start_5v_a=exact(2.0), **runs),
             disk(2, key="b", start_12v_a=exact(2.4), start_5v_a=exact(0.6), **runs),
-            cables=(board_cable(), sata_cable("s", 4)), spin_up_at_once=1,
-        )  # fmt: skip
+            cables=(board_cable(), sata_cable("s", 4)),
+            spin_up_at_once=1,
+        )
         ports = tuple(
             p.model_copy(update={"group": "d" if p.kind == "drive" else None})
             for p in supply().ports
@@ -163,9 +168,10 @@ class ByHand(unittest.TestCase):
     def test_a_card_on_cables_of_its_own_before_one_chained(self) -> None:
         """Two sockets of 60 W may share a cable by the rule; there are two cables, so none does."""
         b = build(
-            _board(), card(170),
+            _board(),
+            card(170),
             cables=(board_cable(), graphics_cable("one"), graphics_cable("two")),
-        )  # fmt: skip
+        )
         found = solve(b)
         assert found is not None
         self.assertEqual(_value(found, "chained"), 0)
@@ -187,9 +193,10 @@ class ByHand(unittest.TestCase):
 
     def test_an_optional_socket_is_fed_where_there_is_a_cable(self) -> None:
         b = build(
-            board(), processor(200, 240),
+            board(),
+            processor(200, 240),
             cables=(board_cable(), processor_cable("c1"), processor_cable("c2")),
-        )  # fmt: skip
+        )
         found = solve(b)
         assert found is not None
         self.assertEqual(_value(found, "optional"), -_optional(b))
@@ -259,10 +266,11 @@ class NoMap(unittest.TestCase):
     def test_too_few_things_to_go_in_between(self) -> None:
         """Two cards by adapters, and one adapter."""
         b = build(
-            _board(), card(150, "16pin", count=2),
+            _board(),
+            card(150, "16pin", count=2),
             adapters=(adapter(1, ((1, 150),), connections=()),),
             cables=(board_cable(), graphics_cable("g1", 1), graphics_cable("g2", 1)),
-        )  # fmt: skip
+        )
         self.assertEqual(sorted(f.id for f in why_not(b)), ["between", "need"])
         self.assertIn("There is 1 like Adapter to go in between.", map_it(b).why)
 
@@ -305,10 +313,11 @@ class NoMap(unittest.TestCase):
         """Three sockets, two cables of two plugs: two plugs of (P − 50) ÷ 3 W on one cable carry
         150 W at P = 275 W; of 330 W stated that is 275 W, one watt more is refused."""
         b = build(
-            _board(), card(330, "pcie8 pcie8 pcie8"),
+            _board(),
+            card(330, "pcie8 pcie8 pcie8"),
             cables=(board_cable(), graphics_cable("one"), graphics_cable("two")),
             house_rules=rules(chained_graphics="by plug"),
-        )  # fmt: skip
+        )
         partial = solve(b, Wish(partial=True))
         assert partial is not None
         found = {r.id: r for r in repairs(b, partial, ())}
@@ -331,20 +340,28 @@ class Swapped(unittest.TestCase):
     def test_as_little_change_as_may_be(self) -> None:
         """A third disk beside two that are plugged: nothing is unplugged."""
         here = run("s1", "d1", p3="disk#1/power", p4="disk#2/power")
-        b = build(_board(), disk(3), cables=(board_cable(), sata_cable("s1")),
-                  runs=(run("board", "b1 b2", main="board#1/main"), here))  # fmt: skip
+        b = build(
+            _board(),
+            disk(3),
+            cables=(board_cable(), sata_cable("s1")),
+            runs=(run("board", "b1 b2", main="board#1/main"), here),
+        )
         found = solve(b, Wish(prefer=True))
         assert found is not None
         said = moves(b, _laid(b, found))
-        self.assertEqual([(m.id, m.socket) for m in said if m.id != "keep"],
-                         [("plug", "disk#3/power")])  # fmt: skip
+        self.assertEqual(
+            [(m.id, m.socket) for m in said if m.id != "keep"], [("plug", "disk#3/power")]
+        )
         self.assertEqual(sum(m.id == "keep" for m in said), 3)
 
     def test_out_before_in_and_what_is_not_used_goes_to_its_bag(self) -> None:
         here = run("g", "g1", a="card#1/a", b="card#1/b")
-        b = build(_board(), card(350), cables=(
-            board_cable(), graphics_cable("g"), graphics_cable("h"), sata_cable("s")
-        ), runs=(run("board", "b1 b2", main="board#1/main"), here, run("s", "d1")))  # fmt: skip
+        b = build(
+            _board(),
+            card(350),
+            cables=(board_cable(), graphics_cable("g"), graphics_cable("h"), sata_cable("s")),
+            runs=(run("board", "b1 b2", main="board#1/main"), here, run("s", "d1")),
+        )
         found = solve(b, Wish(prefer=True))
         assert found is not None
         ids = [m.id for m in moves(b, _laid(b, found))]

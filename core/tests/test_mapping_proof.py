@@ -8,14 +8,7 @@ from unittest.mock import patch
 from easy_tally.base.errors import NotDecided
 from easy_tally.files import print_map
 from easy_tally.findings import map_it
-from easy_tally.mapping import (
-    columns,
-    program,
-    scenarios,
-    solve,
-    sums,
-    ways,
-)
+from easy_tally.mapping import columns, program, scenarios, solve, sums, ways
 from easy_tally.things.adapters import Adapter, Lead
 from easy_tally.things.build import Build
 from easy_tally.things.cables import Plug, RailPins
@@ -49,9 +42,10 @@ class NotProven(unittest.TestCase):
         each carries 150 W, 6.25 A a pin of 8, 78.1 %. By 4 and 2 pins the 8-pin one would carry
         200 W, 8.33 A a pin: over."""
         sockets = (
-            Socket(key="main", kind="atx24"), Socket(key="cpu", kind="eps8"),
+            Socket(key="main", kind="atx24"),
+            Socket(key="cpu", kind="eps8"),
             Socket(key="cpu-2", kind="eps4"),
-        )  # fmt: skip
+        )
         plugs = (Plug(key="a", kind="eps4", at_mm=700),)
         cables = (board_cable(), *(processor_cable(f"c{i}", plugs=plugs) for i in range(2)))
         b = build(board(sockets=sockets, eps4_in_eps8=True), processor(270, 270), cables=cables)
@@ -94,15 +88,18 @@ class NotProven(unittest.TestCase):
             for i, w in enumerate(watts)
         ]
         ports = tuple(
-            Port(key=f"x{i}", label=f"X{i}", kind="graphics", row=1, column=i, circuits=8,
-                 pins_12v=3)
+            Port(
+                key=f"x{i}", label=f"X{i}", kind="graphics", row=1, column=i, circuits=8, pins_12v=3
+            )
             for i in range(10)
-        )  # fmt: skip
+        )
         cables = tuple(graphics_cable(f"c{i}", 1) for i in range(len(watts) + more))
         return build(
-            _board(), *cards, cables=(board_cable(), *cables),
+            _board(),
+            *cards,
+            cables=(board_cable(), *cables),
             supply=supply(ports=(*supply().ports[:2], *ports)),
-        )  # fmt: skip
+        )
 
     def test_six_cards_with_an_optional_socket_each(self) -> None:
         """64 ways of feeding them; only the one that feeds no optional socket has plugs enough."""
@@ -127,8 +124,13 @@ class NotProven(unittest.TestCase):
             said = map_it(none)
             self.assertEqual((said.status, said.proven), ("not decided", False))
             self.assertIn("Not decided.", print_map(said))
-        disks = build(_board(), disk(5), cables=(board_cable(), sata_cable("s", 1)),
-                      adapters=(self._five(),), spin_up_at_once=1)  # fmt: skip
+        disks = build(
+            _board(),
+            disk(5),
+            cables=(board_cable(), sata_cable("s", 1)),
+            adapters=(self._five(),),
+            spin_up_at_once=1,
+        )
         proven = solve(disks)
         assert proven is not None
         self.assertTrue(proven.proven)
@@ -149,13 +151,22 @@ class NotProven(unittest.TestCase):
     def test_a_splitter_of_one_to_five_in_any_order_of_the_file(self) -> None:
         """Five makes of small drives: the plugs may go round among them."""
         several = [
-            disk(1, key=f"disk-{i}", run_12v_a=exact(0.1 + i / 50), start_12v_a=exact(0.3),
-                 start_5v_a=exact(0.5))
+            disk(
+                1,
+                key=f"disk-{i}",
+                run_12v_a=exact(0.1 + i / 50),
+                start_12v_a=exact(0.3),
+                start_5v_a=exact(0.5),
+            )
             for i in range(5)
-        ]  # fmt: skip
+        ]
         for parts in (several, several[::-1]):
-            b = build(_board(), *parts, cables=(board_cable(), sata_cable("s", 1)),
-                      adapters=(self._five(),))  # fmt: skip
+            b = build(
+                _board(),
+                *parts,
+                cables=(board_cable(), sata_cable("s", 1)),
+                adapters=(self._five(),),
+            )
             found = solve(b)
             assert found is not None
             self.assertTrue(found.proven)
@@ -164,16 +175,20 @@ class NotProven(unittest.TestCase):
         """400 mm to its lead, 100 more to four of its plugs, 400 to the last: 800 reach the place
         of the small drive, 700 + 40 away, 500 the bays."""
         routes = (
-            Route(area="3.5-inch bays", length_mm=400), Route(area="main plug", length_mm=300),
+            Route(area="3.5-inch bays", length_mm=400),
+            Route(area="main plug", length_mm=300),
             Route(area="2.5-inch places", length_mm=700),
-        )  # fmt: skip
+        )
         small = disk(1, key="ssd", form="2.5")
         for parts in ([disk(4), small], [small, disk(4)]):
             b = build(
-                _board(), *parts, cables=(board_cable(), sata_cable("s", 1)),
-                adapters=(self._five(400),), case=Case(name="Case", routes=routes),
+                _board(),
+                *parts,
+                cables=(board_cable(), sata_cable("s", 1)),
+                adapters=(self._five(400),),
+                case=Case(name="Case", routes=routes),
                 spin_up_at_once=1,
-            )  # fmt: skip
+            )
             found = solve(b)
             assert found is not None
             at = {str(c.socket): c.plug for of in found.between.values() for c in of}
@@ -181,13 +196,18 @@ class NotProven(unittest.TestCase):
 
     def test_one_thing_after_another(self) -> None:
         """600 mm and 250 more by an extension to the lead of an adapter, 200 on to the card."""
-        case = Case(name="Case", routes=(Route(area="card", length_mm=950),
-                                         Route(area="main plug", length_mm=300)))  # fmt: skip
+        case = Case(
+            name="Case",
+            routes=(Route(area="card", length_mm=950), Route(area="main plug", length_mm=300)),
+        )
         of = adapter(1, ((1, 150),), connections=())
         b = build(
-            _board(), card(150, "16pin"), cables=(board_cable(), graphics_cable("g", 1)),
-            adapters=(of,), case=case,
-        )  # fmt: skip
+            _board(),
+            card(150, "16pin"),
+            cables=(board_cable(), graphics_cable("g", 1)),
+            adapters=(of,),
+            case=case,
+        )
         self.assertIsNone(solve(b))
         longer = extension("pcie6+2", RailPins(v12=3, ground=3), 18)
         found = solve(b.model_copy(update={"extensions": (longer,)}))

@@ -103,9 +103,11 @@ class Judged(unittest.TestCase):
         11.67 A, 107 %: tight."""
         limit = PortGroup(key="g", label="G", limit_a=11)
         b = build(
-            board(), card(150, "pcie8", slot_w=exact(50)), cables=(graphics_cable(count=1),),
+            board(),
+            card(150, "pcie8", slot_w=exact(50)),
+            cables=(graphics_cable(count=1),),
             supply=supply(groups=(limit,)),
-        )  # fmt: skip
+        )
         a = analyse(b)
         (offer,) = judged(a, offers_for_plug(a.wired, "chain", "a")).fitting
         self.assertEqual((offer.verdict, offer.percent), ("tight", 107))

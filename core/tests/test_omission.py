@@ -72,11 +72,12 @@ class NothingThere(unittest.TestCase):
         )
         box = supply(groups=(PortGroup(key="g", label="G", limit_a=25),), ports=ports)
         return build(
-            board(), card(),
+            board(),
+            card(),
             cables=(graphics_cable("one", 1), graphics_cable("two", 1)),
             runs=(run("one", "g1", a="card#1/a"), run("two", "g2", a="card#1/b")),
             supply=box,
-        )  # fmt: skip
+        )
 
     def test_a_port_without_12_v_pins_is_over(self) -> None:
         """270 W over two sockets: 135 W, 11.25 A by each port, one of them without a pin."""
@@ -100,8 +101,11 @@ class NothingThere(unittest.TestCase):
 
     def test_a_stated_contact_is_used_however_small(self) -> None:
         plugs = (Plug(key="a", kind="pcie8", at_mm=600, contact_a=0.5),)
-        b = build(card(320, "pcie8"), cables=(graphics_cable("one", plugs=plugs),),
-                  runs=(run("one", "g1", a="card#1/a"),))  # fmt: skip
+        b = build(
+            card(320, "pcie8"),
+            cables=(graphics_cable("one", plugs=plugs),),
+            runs=(run("one", "g1", a="card#1/a"),),
+        )
         self.assertEqual(element_of(run_of(b), "plug pins").judged.limit, 0.5)
 
 
@@ -159,8 +163,9 @@ class WaysIn(unittest.TestCase):
         """0.5 A × 12 V + 0.5 A × 5 V running, 29 W at spin-up: judged nowhere, so it is named."""
         b = build(board(), disk(2, sockets=()))
         found = _mend(b, "part.no-way-in")
-        self.assertEqual([(m.kind, m.subject, m.field) for m in found],
-                         [("unknown", "disk", "sockets")])  # fmt: skip
+        self.assertEqual(
+            [(m.kind, m.subject, m.field) for m in found], [("unknown", "disk", "sockets")]
+        )
         self.assertIn("58 W", found[0].text)
 
     def test_a_processor_whose_only_socket_is_optional(self) -> None:
@@ -178,8 +183,12 @@ class WaysIn(unittest.TestCase):
         self.assertIn("120 W", found[0].text)
 
     def test_one_of_them_fed_is_enough(self) -> None:
-        b = build(board(sockets=OPTIONAL_EPS), processor(), cables=(processor_cable(),),
-                  runs=(run("cpu", "p1", a="board#1/cpu-1"),))  # fmt: skip
+        b = build(
+            board(sockets=OPTIONAL_EPS),
+            processor(),
+            cables=(processor_cable(),),
+            runs=(run("cpu", "p1", a="board#1/cpu-1"),),
+        )
         self.assertEqual(_mend(b, "part.unfed"), [])
         self.assertAlmostEqual(element_of(run_of(b), "plug pins").judged.load, 2.5)
 
@@ -200,8 +209,12 @@ class WaysIn(unittest.TestCase):
         its slot and 150 W by its socket; the other 75 W by its slot, 125 W have no way in."""
         sockets = (Socket(key="a", kind="pcie8", required=False),)
         pair = _with(card(200, "", slot_w=None, count=2), sockets=sockets)
-        b = build(board(), pair, cables=(graphics_cable("one", 1),),
-                  runs=(run("one", "g1", a="card#1/a"),))  # fmt: skip
+        b = build(
+            board(),
+            pair,
+            cables=(graphics_cable("one", 1),),
+            runs=(run("one", "g1", a="card#1/a"),),
+        )
         self.assertAlmostEqual(carried(b)["card#1/a"].amps["v12"][7], 150 / 12)
         self.assertAlmostEqual(carried(b)["card#2/a"].amps["v12"][7], 125 / 12)
         self.assertEqual([m.subject for m in _mend(b, "socket.unfed")][-1], "card#2/a")
@@ -214,8 +227,10 @@ class Sharing(unittest.TestCase):
         """Two cards of 66 W by their slots, 11 A; the board's own 1 A. A main plug with one 12 V
         pin beside an extra of three: 2.75 A and 8.25 A, but the 6-pin is granted 75 W, 6.25 A: the
         other 2 A stay on the main plug: 1 + 2.75 + 2 = 5.75 A on one pin of 6 A, 95.8 %."""
-        sockets = (Socket(key="main", kind="atx24"),
-                   Socket(key="extra", kind="pcie6", required=False))  # fmt: skip
+        sockets = (
+            Socket(key="main", kind="atx24"),
+            Socket(key="extra", kind="pcie6", required=False),
+        )
         slots = (Slot(key="slot-1"), Slot(key="slot-2"))
         plugs = (Plug(key="main", kind="atx20+4", at_mm=600, pins_12v=1),)
         b = build(
@@ -223,9 +238,11 @@ class Sharing(unittest.TestCase):
             card(66, "", key="c1", slot_w=None, slot="slot-1"),
             card(66, "", key="c2", slot_w=None, slot="slot-2"),
             cables=(board_cable().model_copy(update={"plugs": plugs}), graphics_cable("one", 1)),
-            runs=(run("board", "b1 b2", main="board#1/main"),
-                  run("one", "g1", a__marked="board#1/extra")),
-        )  # fmt: skip
+            runs=(
+                run("board", "b1 b2", main="board#1/main"),
+                run("one", "g1", a__marked="board#1/extra"),
+            ),
+        )
         e = element_of(run_of(b), "plug pins")
         self.assertAlmostEqual(e.judged.load, 5.75)
         self.assertEqual(e.judged.verdict, "tight")
@@ -236,9 +253,11 @@ class Sharing(unittest.TestCase):
         a pin on both."""
         two = processor_cable("cpu-b", plugs=(Plug(key="a", kind="eps8", at_mm=700, pins_12v=2),))
         b = build(
-            board(), processor(), cables=(processor_cable(), two),
+            board(),
+            processor(),
+            cables=(processor_cable(), two),
             runs=(run("cpu", "p1", a="board#1/cpu-1"), run("cpu-b", "p2", a="board#1/cpu-2")),
-        )  # fmt: skip
+        )
         for index in (0, 1):
             self.assertAlmostEqual(element_of(run_of(b, index), "plug pins").judged.load, 10 / 6)
 
@@ -255,9 +274,11 @@ class Sharing(unittest.TestCase):
         """200 W with one 8-pin: the slot must give 50 W at every bound, so the socket carries at
         most 150 W, all that it is granted: within."""
         b = build(
-            board(), card(200, "pcie8", slot_w=None), cables=(graphics_cable("one", 1),),
+            board(),
+            card(200, "pcie8", slot_w=None),
+            cables=(graphics_cable("one", 1),),
             runs=(run("one", "g1", a="card#1/a"),),
-        )  # fmt: skip
+        )
         self.assertEqual(_full(b, "card", "v12", "slot"), Span(50, 50, 66))
         self.assertEqual(_full(b, "card", "v12", "own"), Span(134, 150, 150))
         self.assertEqual(element_of(run_of(b), "grant").judged.verdict, "within")
@@ -282,9 +303,13 @@ class Staggered(unittest.TestCase):
         box = supply(groups=(PortGroup(key="g", label="G", limit_a=50),), ports=ports)
         uses = [{f"p{n}": f"disk#{n + 4 * i}/power" for n in (1, 2, 3, 4)} for i in (0, 1)]
         b = build(
-            board(), disk(8), cables=(sata_cable("one"), sata_cable("two")), supply=box,
-            runs=(run("one", "d1", **uses[0]), run("two", "d2", **uses[1])), spin_up_at_once=1,
-        )  # fmt: skip
+            board(),
+            disk(8),
+            cables=(sata_cable("one"), sata_cable("two")),
+            supply=box,
+            runs=(run("one", "d1", **uses[0]), run("two", "d2", **uses[1])),
+            spin_up_at_once=1,
+        )
         for index in (0, 1):
             r = run_of(b, index)
             self.assertAlmostEqual(element_of(r, "group").judged.loads[10], 5.5)
@@ -303,8 +328,9 @@ class Known(unittest.TestCase):
     def test_a_short_limit_without_the_sustained_one(self) -> None:
         """180 W ÷ 0.9 = 200 W on an 8-pin plug: 16.67 A, 4.17 A a pin."""
         chip = Processor(key="processor", name="P", package_short_w=exact(180))
-        b = build(board(), chip, cables=(processor_cable(),),
-                  runs=(run("cpu", "p1", a="board#1/cpu-1"),))  # fmt: skip
+        b = build(
+            board(), chip, cables=(processor_cable(),), runs=(run("cpu", "p1", a="board#1/cpu-1"),)
+        )
         e = element_of(run_of(b), "plug pins")
         self.assertAlmostEqual(e.judged.load, 200 / 12 / 4)
         self.assertEqual(e.judged.verdict, "unknown")
@@ -316,9 +342,11 @@ class Known(unittest.TestCase):
         """A disk beside one whose amps at 5 V nobody knows: the volts at 12 V are not known."""
         other = Other(key="other", name="O", sockets=(Socket(key="p", kind="sata"),))
         b = build(
-            disk(), other, cables=(sata_cable(),),
+            disk(),
+            other,
+            cables=(sata_cable(),),
             runs=(run("sata", "d1", p1="disk#1/power", p2="other#1/p"),),
-        )  # fmt: skip
+        )
         drops = [e for e in run_of(b).elements if e.kind == "drop"]
         self.assertEqual({e.judged.verdict for e in drops}, {"unknown"})
 
@@ -332,12 +360,12 @@ class Known(unittest.TestCase):
         self.assertIn("40 W", found[0].text)
 
     def test_each_pair_that_can_contradict_itself(self) -> None:
-        chip = Processor(key="processor", name="P", package_w=exact(90),
-                         package_short_w=exact(80))  # fmt: skip
+        chip = Processor(key="processor", name="P", package_w=exact(90), package_short_w=exact(80))
         for part, field in (
-            (chip, "package_w"), (disk(run_12v_a=exact(3)), "run_12v_a"),
+            (chip, "package_w"),
+            (disk(run_12v_a=exact(3)), "run_12v_a"),
             (disk(run_5v_a=exact(3)), "run_5v_a"),
-        ):  # fmt: skip
+        ):
             found = _mend(build(board(), part), "part.contradiction")
             self.assertEqual([m.field for m in found], [field])
         self.assertEqual(_mend(build(board(), processor(), disk()), "part.contradiction"), [])
@@ -370,12 +398,14 @@ class Told(unittest.TestCase):
 
     def test_a_drive_that_power_disable_keeps_off_is_to_mend(self) -> None:
         b = build(
-            disk(power_disable=True), cables=(sata_cable(),),
+            disk(power_disable=True),
+            cables=(sata_cable(),),
             runs=(run("sata", "d1", p1="disk#1/power"),),
-        )  # fmt: skip
+        )
         found = _mend(b, "drive.kept-off")
-        self.assertEqual([(m.kind, m.of, m.subject) for m in found],
-                         [("failed", "socket", "disk#1/power")])  # fmt: skip
+        self.assertEqual(
+            [(m.kind, m.of, m.subject) for m in found], [("failed", "socket", "disk#1/power")]
+        )
 
     def test_a_case_that_is_not_chosen_is_listed_as_not_checked(self) -> None:
         found = compact(analyse(build(board()))).not_checked
@@ -406,7 +436,13 @@ class Told(unittest.TestCase):
     def test_the_most_that_can_be_said_is_still_said(self) -> None:
         """The smallest rating and the largest load: the numbers stay numbers."""
         found = compact(
-            analyse(build(board(), card(3000), Fan(key="f", name="F", rated_a=exact(60)),
-                          supply=supply(rated_w=0.001, v12_a=0.001)))
-        )  # fmt: skip
+            analyse(
+                build(
+                    board(),
+                    card(3000),
+                    Fan(key="f", name="F", rated_a=exact(60)),
+                    supply=supply(rated_w=0.001, v12_a=0.001),
+                )
+            )
+        )
         self.assertGreater(found.strip.supply_percent or 0, 1_000_000)

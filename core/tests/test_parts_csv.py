@@ -98,11 +98,14 @@ class Wrong(unittest.TestCase):
 
     def test_the_file_as_a_whole(self) -> None:
         for text, needs in (
-            ("", "a first row"), ("slug,kind\nx,fan\n", "a column name"),
-            ("slug,kind,name,colour\n", "'colour'"), ("slug,slug,kind,name\n", "slug twice"),
-            (HEAD + 'a,card,"never closed\n', "line"), ("x" * 2_000_001, "at most"),
+            ("", "a first row"),
+            ("slug,kind\nx,fan\n", "a column name"),
+            ("slug,kind,name,colour\n", "'colour'"),
+            ("slug,slug,kind,name\n", "slug twice"),
+            (HEAD + 'a,card,"never closed\n', "line"),
+            ("x" * 2_000_001, "at most"),
             (HEAD + "a,fan,A,,,,\n" * 5_001, "5,000 rows"),
-        ):  # fmt: skip
+        ):
             with self.assertRaisesRegex(BadFile, needs):
                 parts_csv.read(text)
 
@@ -112,9 +115,12 @@ class Changes(unittest.TestCase):
         own = {"knot": _entry("knot", 'card "Knot R" 2x8pin 220w 8lanes')}
         shipped = {"tern": _entry("tern", 'fan "Tern" 0.1a')}
         text = (
-            HEAD + KNOT + "tern,fan,Tern,,,0.1,120mm\n" + "new,fan,New,,,0.3,\n"
+            HEAD
+            + KNOT
+            + "tern,fan,Tern,,,0.1,120mm\n"
+            + "new,fan,New,,,0.3,\n"
             + "bad,fan,Bad,,,x,\n"
-        )  # fmt: skip
+        )
         found = parts_csv.changes(parts_csv.read(text), own, shipped)
         self.assertEqual([c.status for c in found], ["changed", "same", "new", "wrong"])
         self.assertEqual(found[0].columns, (("power W", "220", "230"),))

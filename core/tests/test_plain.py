@@ -11,10 +11,13 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 VALUES = st.recursive(
-    st.none() | st.booleans() | st.integers(-(10**9), 10**9)
-    | st.floats(allow_nan=False, allow_infinity=False) | st.text("aä €½\n\t\U0001f600", max_size=9),
+    st.none()
+    | st.booleans()
+    | st.integers(-(10**9), 10**9)
+    | st.floats(allow_nan=False, allow_infinity=False)
+    | st.text("aä €½\n\t\U0001f600", max_size=9),
     lambda inner: st.lists(inner, max_size=4) | st.dictionaries(st.text("abc"), inner, max_size=4),
-)  # fmt: skip
+)
 
 
 class Text(unittest.TestCase):
@@ -56,11 +59,12 @@ class Json(unittest.TestCase):
             ('{"a": 1e999}', "a", "a number that ends"),
             ('["x", -1e999]', "1", "a number that ends"),
             ("1e999", "file", "a number that ends"),
-            ('{"a": NaN}', "file", "finite numbers"), ('{"a": 1, "a": 2}', "a", "each key once"),
+            ('{"a": NaN}', "file", "finite numbers"),
+            ('{"a": 1, "a": 2}', "a", "each key once"),
             ('{"a": ' + "9" * 500 + "}", "a", "numbers of at most 400 digits"),
             ('{"a": ' + "9" * 5000 + "}", "line 1, column 7", "numbers of at most 400 digits"),
             ("[" * 5000, "line 1, column 201", "JSON nested less deeply"),
-        ):  # fmt: skip
+        ):
             found = self._problem(text)
             self.assertEqual(found[0], where, text[:40])
             self.assertTrue(found[1].startswith(need), found)

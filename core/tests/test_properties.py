@@ -41,17 +41,20 @@ def _builds(draw: st.DrawFn) -> Build:
     pins = draw(st.integers(1, 4))
     end = SupplyEnd(circuits=8, pins=RailPins(v12=pins, ground=pins), grade=draw(_GRADES))  # type: ignore[arg-type]
     return build(
-        board(), processor(draw(st.floats(10, 300)), draw(st.floats(10, 400))), card(power),
+        board(),
+        processor(draw(st.floats(10, 300)), draw(st.floats(10, 400))),
+        card(power),
         disk(3, run_12v_a=exact(amps), start_12v_a=exact(2 * amps)),
         cables=(
-            graphics_cable(gauge=draw(_GAUGES), supply_end=end), sata_cable(gauge=draw(_GAUGES)),
+            graphics_cable(gauge=draw(_GAUGES), supply_end=end),
+            sata_cable(gauge=draw(_GAUGES)),
         ),
         runs=(
             run("chain", "g1", a="card#1/a", b="card#1/b"),
             run("sata", "d1", p1="disk#1/power", p2="disk#2/power", p3="disk#3/power"),
         ),
         house_rules=rules(chained_graphics=draw(st.sampled_from(["never", "by plug", "by pins"]))),
-    )  # fmt: skip
+    )
 
 
 def _heavier(b: Build, factor: float) -> Build:

@@ -58,20 +58,32 @@ def _machines(draw: Any) -> Build:
         disk(draw(count), run_12v_a=draw(_figure(2)), start_12v_a=draw(_figure(4))),
         Memory(key="memory", name="M", count=draw(count), module_w=draw(_figure(12))),
         M2Drive(key="m2", name="N", full_w=draw(_figure(15)), idle_w=draw(_figure(5))),
-        Hub(key="hub", name="H", own_w=draw(_figure(5)), outputs=outputs,
-            sockets=sata if draw(st.booleans()) else ()),
+        Hub(
+            key="hub",
+            name="H",
+            own_w=draw(_figure(5)),
+            outputs=outputs,
+            sockets=sata if draw(st.booleans()) else (),
+        ),
         Fan(key="f-a", name="A", count=draw(count), rated_a=draw(_figure(1))),
         Fan(key="f-b", name="B", count=draw(count), rated_a=draw(_figure(1)), on="hub"),
         Pump(key="pump", name="P", rated_a=draw(_figure(2))),
-        Cooler(key="cooler", name="C", pump_a=draw(_figure(1)), fan_a=draw(_figure(1)),
-               sockets=sata),
+        Cooler(
+            key="cooler", name="C", pump_a=draw(_figure(1)), fan_a=draw(_figure(1)), sockets=sata
+        ),
         LightStrip(key="s-5", name="S5", rated_a=draw(_figure(3))),
         LightStrip(key="s-12", name="S12", volts=12, rated_a=draw(_figure(3)), on="hub"),
         UsbLoad(key="usb", name="U", draw_w=draw(_figure(20)), asleep_w=draw(_figure(10))),
-        Other(key="other", name="O", v12_w=draw(_figure(30)), v5sb_w=draw(_figure(10)),
-              vneg12_w=draw(_figure(3)), v5_w=exact(1)),
+        Other(
+            key="other",
+            name="O",
+            v12_w=draw(_figure(30)),
+            v5sb_w=draw(_figure(10)),
+            vneg12_w=draw(_figure(3)),
+            v5_w=exact(1),
+        ),
         spin_up_at_once=draw(st.none() | st.integers(1, 4)),
-    )  # fmt: skip
+    )
 
 
 #: What a part adds in a slot or at idle is a share of its full draw: it is no load by itself.

@@ -69,27 +69,40 @@ def _machines(draw: Any) -> Build:
         }
     )
     parts: list[Any] = [
-        board(sockets=tuple(sockets), slots=(Slot(key="slot-1"), Slot(key="slot-2")),
-              headers=(Header(key="f1", limit_a=exact(3)), Header(key="p1", kind="pump"))),
+        board(
+            sockets=tuple(sockets),
+            slots=(Slot(key="slot-1"), Slot(key="slot-2")),
+            headers=(Header(key="f1", limit_a=exact(3)), Header(key="p1", kind="pump")),
+        ),
         processor(draw(st.floats(5, 300)), draw(st.floats(300, 500))),
         one,
         disk(draw(st.integers(1, 6)), sockets=sata if draw(maybe) else ()),
-        Memory(key="memory", name="M", count=2), M2Drive(key="m2", name="N"),
+        Memory(key="memory", name="M", count=2),
+        M2Drive(key="m2", name="N"),
         Hub(key="hub", name="H", outputs=(Header(key="o1"),), sockets=sata if draw(maybe) else ()),
-        Fan(key="f-a", name="A", count=3), Fan(key="f-b", name="B", on="hub"),
+        Fan(key="f-a", name="A", count=3),
+        Fan(key="f-b", name="B", on="hub"),
         Pump(key="pump", name="P", sockets=sata if draw(maybe) else ()),
         Cooler(key="cooler", name="C", sockets=(socket("a", "sata"), socket("b", "per4"))),
         UsbLoad(key="usb", name="U", draw_w=exact(4), asleep_w=exact(1)),
-        Other(key="other", name="O", v12_w=exact(9), v5sb_w=exact(2),
-              sockets=sata if draw(maybe) else ()),
-    ]  # fmt: skip
+        Other(
+            key="other",
+            name="O",
+            v12_w=exact(9),
+            v5sb_w=exact(2),
+            sockets=sata if draw(maybe) else (),
+        ),
+    ]
     kept = [p for p in parts if p.kind in ("hub", "card") or draw(st.integers(0, 5))]
     ports = tuple(
         p.model_copy(update={"group": "g"}) if p.kind == "drive" else p for p in supply().ports
     )
     box = supply(groups=(PortGroup(key="g", label="G", limit_a=60),), ports=ports)
-    bare = build(*kept, supply=box if draw(st.integers(0, 5)) else None,
-                 spin_up_at_once=draw(st.none() | st.integers(1, 3)))  # fmt: skip
+    bare = build(
+        *kept,
+        supply=box if draw(st.integers(0, 5)) else None,
+        spin_up_at_once=draw(st.none() | st.integers(1, 3)),
+    )
     return _connected(draw, bare)
 
 
@@ -219,16 +232,21 @@ def _mapped(draw: Any) -> Build:
         Fan(key="fan", name="F", rated_a=exact(draw(st.floats(0.1, 1)))),
         UsbLoad(key="usb", name="U", draw_w=exact(5), asleep_w=exact(1)),
         cables=(
-            board_cable(), processor_cable(), graphics_cable("one", 1), graphics_cable("two", 1),
+            board_cable(),
+            processor_cable(),
+            graphics_cable("one", 1),
+            graphics_cable("two", 1),
             sata_cable(),
         ),
         runs=(
-            run("board", "b1 b2", main="board#1/main"), run("cpu", "p1", a="board#1/cpu-1"),
-            run("one", "g1", a="card#1/a"), run("two", "g2", a="card#1/b"),
+            run("board", "b1 b2", main="board#1/main"),
+            run("cpu", "p1", a="board#1/cpu-1"),
+            run("one", "g1", a="card#1/a"),
+            run("two", "g2", a="card#1/b"),
             run("sata", "d1", p1="disk#1/power", p2="disk#2/power"),
         ),
         supply=supply(rated_w=draw(st.floats(350, 1000)), v12_a=draw(st.floats(20, 80))),
-    )  # fmt: skip
+    )
 
 
 def _less(b: Build) -> Iterator[tuple[str, Build]]:
@@ -341,7 +359,18 @@ class LessKnowledge(unittest.TestCase):
         if _worst(b):
             return
         lost = {what for what, less in _less(b) if _worst(less)}
-        for needed in ("rated_w", "v12_a", "header", "card.board_power_w",
-                       "processor.package_w", "usb.draw_w", "cable board", "cable one",
-                       "port g1", "gauge of one", "grade of cpu", "plug p1 of sata"):  # fmt: skip
+        for needed in (
+            "rated_w",
+            "v12_a",
+            "header",
+            "card.board_power_w",
+            "processor.package_w",
+            "usb.draw_w",
+            "cable board",
+            "cable one",
+            "port g1",
+            "gauge of one",
+            "grade of cpu",
+            "plug p1 of sata",
+        ):
             self.assertIn(needed, lost)

@@ -166,10 +166,11 @@ class Published(unittest.TestCase):
 
     def test_wording_of_a_refused_chain(self) -> None:
         b = build(
-            card(), cables=(graphics_cable(),),
+            card(),
+            cables=(graphics_cable(),),
             runs=(run("chain", "g1", a="card#1/a", b="card#1/b"),),
             house_rules=rules(chained_graphics="never"),
-        )  # fmt: skip
+        )
         self.assertEqual(
             compact(analyse(b)).lanes[0].cause,
             "House rule: never both plugs of a chain: 2 plugs in use, 1 allowed. "

@@ -84,16 +84,12 @@ class Channels(unittest.TestCase):
 class Physics(unittest.TestCase):
     def test_pins_share_by_conductance(self) -> None:
         """5, 5 and 10 mΩ: 0.2, 0.2 and 0.1 of 0.5 mΩ⁻¹; together 2 mΩ."""
-        of = Contacts(
-            contact_mohm=(5, 5, 10), wire_mohm=(0, 0, 0), new_mohm=5, rated_a=7
-        )  # fmt: skip
+        of = Contacts(contact_mohm=(5, 5, 10), wire_mohm=(0, 0, 0), new_mohm=5, rated_a=7)
         self.assertTrue(np.allclose(shares(of), [0.4, 0.4, 0.2]))
         self.assertAlmostEqual(together_mohm(of), 2.0)
 
     def test_an_open_pin_carries_nothing_and_the_others_its_part(self) -> None:
-        of = Contacts(
-            contact_mohm=(5, float("inf"), 5), wire_mohm=(3, 3, 3), new_mohm=5, rated_a=7
-        )  # fmt: skip
+        of = Contacts(contact_mohm=(5, float("inf"), 5), wire_mohm=(3, 3, 3), new_mohm=5, rated_a=7)
         self.assertTrue(np.allclose(shares(of), [0.5, 0, 0.5]))
         self.assertTrue(np.isfinite(heating_w(of, np.array([10.0]))).all())
 
@@ -114,9 +110,7 @@ class Physics(unittest.TestCase):
     def test_shares_add_up_and_a_worse_contact_carries_less(
         self, mohm: list[float], amps: float
     ) -> None:
-        of = Contacts(
-            contact_mohm=tuple(mohm), wire_mohm=(1.0,) * len(mohm), new_mohm=5, rated_a=7
-        )  # fmt: skip
+        of = Contacts(contact_mohm=tuple(mohm), wire_mohm=(1.0,) * len(mohm), new_mohm=5, rated_a=7)
         found = shares(of) * amps
         self.assertAlmostEqual(float(found.sum()), amps)
         worse = replace(of, contact_mohm=(mohm[0] * 3, *mohm[1:]))
@@ -134,8 +128,10 @@ class Simulated(unittest.TestCase):
             )
             drops = {
                 (r.wired.cable.key, e.at): e
-                for r in a.runs for e in r.elements if e.kind == "drop" and e.line == "v12"
-            }  # fmt: skip
+                for r in a.runs
+                for e in r.elements
+                if e.kind == "drop" and e.line == "v12"
+            }
             run = Running(a, Scene(spread=0.0))
             full = slice(-run.counts[-1], None)
             against = Against(a)
@@ -242,9 +238,11 @@ class AgainstLimits(unittest.TestCase):
         """A 3.1 supply may fall to 11.2 V, a classic one to 11.4 V."""
         at = ("volts low", "card-1#1/power.v12.v")
         for design, volts, low in (
-            ("3.1", 11.2, False), ("3.1", 11.19, True), ("classic", 11.4, False),
+            ("3.1", 11.2, False),
+            ("3.1", 11.19, True),
+            ("classic", 11.4, False),
             ("classic", 11.39, True),
-        ):  # fmt: skip
+        ):
             build = self.a.build
             assert build.supply is not None
             supply = build.supply.model_copy(update={"design": design})
@@ -272,17 +270,20 @@ class AgainstLimits(unittest.TestCase):
         held = hold(self.a, _typed(("full", "wall.w", 905), ("full", "dc.w", 815)))
         found = next(f for f in held.found if f.id == "efficiency")
         self.assertAlmostEqual(found.numbers["limit"], 0.9011, places=3)
-        self.assertIn(("below curve", "wall.w"), _ids(
-            self.a, _typed(("full", "wall.w", 960), ("full", "dc.w", 815))
-        ))  # fmt: skip
+        self.assertIn(
+            ("below curve", "wall.w"),
+            _ids(self.a, _typed(("full", "wall.w", 960), ("full", "dc.w", 815))),
+        )
 
     def test_against_the_bounds_of_the_tally(self) -> None:
         band = Against(self.a).expected(Channel("dc", "", "w"), "full")
         assert band is not None
         for value, said in (
-            (band.high * 1.02 + 0.9, None), (band.high * 1.02 + 1.1, "above tally"),
-            (band.low * 0.98 - 0.9, None), (band.low * 0.98 - 1.1, "below tally"),
-        ):  # fmt: skip
+            (band.high * 1.02 + 0.9, None),
+            (band.high * 1.02 + 1.1, "above tally"),
+            (band.low * 0.98 - 0.9, None),
+            (band.low * 0.98 - 1.1, "below tally"),
+        ):
             ids = {i for i, c in _ids(self.a, _typed(("full", "dc.w", value))) if c == "dc.w"}
             self.assertEqual(ids & {"above tally", "below tally"}, {said} if said else set())
 
@@ -333,9 +334,13 @@ class WhatIsMissing(unittest.TestCase):
         socket = {"key": "power", "kind": "sata", "required": False}
         two = [socket, socket | {"key": "other"}]
         drive = Drive.model_validate(
-            {"key": "odd", "name": "Odd drive", "sockets": two, "run_12v_a": {
-                "low": 0.001, "likely": 0.001, "high": 0.001}}
-        )  # fmt: skip
+            {
+                "key": "odd",
+                "name": "Odd drive",
+                "sockets": two,
+                "run_12v_a": {"low": 0.001, "likely": 0.001, "high": 0.001},
+            }
+        )
         b = analyse(a.build.model_copy(update={"parts": (*a.build.parts, drive)}), 2026)
         self.assertTrue(b.carried.adrift)
         held = hold(b, Running(b, Scene()).readings(channels_of(b)))
@@ -404,9 +409,10 @@ class Settling(unittest.TestCase):
         a, c = mapped("heron"), Channel("dc", "", "w")
         values = np.random.default_rng(3).permutation(np.arange(1000) % 100 + 1.0)
         r = Readings(
-            times=np.arange(1000.0), columns={c: values},
+            times=np.arange(1000.0),
+            columns={c: values},
             named=(Named(from_s=0, to_s=999, state="full"),),
-        )  # fmt: skip
+        )
         stats = hold(a, r).stats["full", c]
         self.assertEqual(stats.worst, 100.0)
         self.assertAlmostEqual(stats.mean, 50.5, delta=2)
@@ -434,9 +440,11 @@ class Calibrating(unittest.TestCase):
     def test_the_supplys_own_curve(self) -> None:
         a = mapped("heron")
         r = _typed(
-            ("idle", "wall.w", 120), ("idle", "dc.w", 100), ("full", "wall.w", 900),
+            ("idle", "wall.w", 120),
+            ("idle", "dc.w", 100),
+            ("full", "wall.w", 900),
             ("full", "dc.w", 810),
-        )  # fmt: skip
+        )
         curve = next(x for x in settle(a, hold(a, r), "today") if x.field == "efficiency")
         supply = curve.edit.apply(a.build).supply
         assert supply is not None

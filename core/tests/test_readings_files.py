@@ -30,14 +30,23 @@ def _values(text: str, channel: str = "wall.w", names: dict[str, str] | None = N
 class Heads(unittest.TestCase):
     def test_usual_heads_and_units(self) -> None:
         for head, means in (
-            ("Wall power (W)", "wall.w"), ("mains [V]", "wall.v"), ("12V current (A)", "dc.v12.a"),
-            ("+12 V (V)", "dc.v12.v"), ("3.3V voltage", "dc.v3v3.v"),
+            ("Wall power (W)", "wall.w"),
+            ("mains [V]", "wall.v"),
+            ("12V current (A)", "dc.v12.a"),
+            ("+12 V (V)", "dc.v12.v"),
+            ("3.3V voltage", "dc.v3v3.v"),
             ("PSU temp (°C)", "supply.degc"),
-            ("Fan (rpm)", "supply.rpm"), ("GPU power (W)", "card#1.w"),
+            ("Fan (rpm)", "supply.rpm"),
+            ("GPU power (W)", "card#1.w"),
             ("Pin 3 (A)", "card#1/p.pin3.a"),
-            ("Total output", "dc.w"), ("Timestamp", "time"), ("t [ms]", "time"), ("State", "state"),
-            ("dc.v12.v", "dc.v12.v"), ("Something else (W)", ""), ("Pin 3 (V)", ""),
-        ):  # fmt: skip
+            ("Total output", "dc.w"),
+            ("Timestamp", "time"),
+            ("t [ms]", "time"),
+            ("State", "state"),
+            ("dc.v12.v", "dc.v12.v"),
+            ("Something else (W)", ""),
+            ("Pin 3 (V)", ""),
+        ):
             column = readings_heads.recognise_head(head, {}, "card#1", "card#1/p")
             self.assertEqual(column.means, means, head)
 
@@ -55,9 +64,11 @@ class Heads(unittest.TestCase):
 
     def test_no_head_one_column_no_text(self) -> None:
         for text, said in (
-            ("", "an empty file"), ("1,2\n3,4\n", "column names before"), ("x\n", "1 column"),
+            ("", "an empty file"),
+            ("1,2\n3,4\n", "column names before"),
+            ("x\n", "1 column"),
             ("a\x00,b\n", "UTF-8"),
-        ):  # fmt: skip
+        ):
             with self.assertRaisesRegex(BadInput, said):
                 _read(text)
 
@@ -91,8 +102,9 @@ class Times(unittest.TestCase):
             ("26.11.2026 10:00:00", "26.11.2026 10:00:01.5"),
             ("11/26/2026 10:00:00 AM", "11/26/2026 10:00:01.5 AM"),
             ("26/11/2026 10:00:00", "26/11/2026 10:00:01.5"),
-            ("10:00:00", "10:00:01.5"), ("12:59:59 PM", "1:00:00.5 PM"),
-        ):  # fmt: skip
+            ("10:00:00", "10:00:01.5"),
+            ("12:59:59 PM", "1:00:00.5 PM"),
+        ):
             made = _read(f"time,wall (W)\n{first},1\n{second},2\n")
             self.assertEqual(made.readings.times.tolist(), [0.0, 1.5], first)
         self.assertEqual(made.readings.began, "")
@@ -197,11 +209,23 @@ class ThereAndBack(unittest.TestCase):
         self.assertTrue(read_first(next(iter(lines(r)))).simulated)
 
     def test_lines_that_can_not_be_read(self) -> None:
-        for text in ("", "[]", "{}", '{"easy-tally readings": 2, "channels": ["wall.w"]}',
-                     '{"easy-tally readings": 1, "channels": []}', "[" * 5000):  # fmt: skip
+        for text in (
+            "",
+            "[]",
+            "{}",
+            '{"easy-tally readings": 2, "channels": ["wall.w"]}',
+            '{"easy-tally readings": 1, "channels": []}',
+            "[" * 5000,
+        ):
             with self.assertRaises(BadInput):
                 read_first(text)
-        for text in ('{"t": "x"}', '{"wall.w": 1}', '{"t": 1, "wall.w": "a"}', '{"t": NaN}',
-                     '{"t": 1e999}', '{"t": ' + "9" * 400 + "}"):  # fmt: skip
+        for text in (
+            '{"t": "x"}',
+            '{"wall.w": 1}',
+            '{"t": 1, "wall.w": "a"}',
+            '{"t": NaN}',
+            '{"t": 1e999}',
+            '{"t": ' + "9" * 400 + "}",
+        ):
             with self.assertRaises(BadInput):
                 read_line(text, (WALL,))

@@ -40,9 +40,10 @@ def _tried(before: Build, bare: Build) -> Build:
             for c in thing.connections:
                 now = tuple(
                     x.model_copy(update={"connections": (*x.connections, c)})
-                    if x.key == thing.key else x
+                    if x.key == thing.key
+                    else x
                     for x in getattr(bare, name)
-                )  # fmt: skip
+                )
                 tried = bare.model_copy(update={name: now})
                 bare = bare if tried.problems() else tried
     for was in before.runs:
@@ -116,10 +117,17 @@ def _many(disks: int) -> Build:
     sockets = (Socket(key="power", kind="sata"),)
     cables = tuple(sata_cable(f"sata-{i}", 3) for i in range(disks // 3))
     ports = tuple(
-        Port(key=f"d{i}", label=f"D{i}", kind="drive", circuits=6, pins_12v=1, row=i // 8,
-             column=i % 8)
+        Port(
+            key=f"d{i}",
+            label=f"D{i}",
+            kind="drive",
+            circuits=6,
+            pins_12v=1,
+            row=i // 8,
+            column=i % 8,
+        )
         for i in range(disks // 3)
-    )  # fmt: skip
+    )
     runs = tuple(
         run(f"sata-{i}", f"d{i}", **{f"p{k + 1}": f"disk#{3 * i + k + 1}/power" for k in range(3)})
         for i in range(disks // 3)
@@ -141,9 +149,7 @@ class OneByOne(unittest.TestCase):
             self.assertLessEqual(seen.call_count, 5 * disks)
 
     def test_each_port_each_socket_and_each_half_once(self) -> None:
-        b = build(
-            board(), card(), cables=(graphics_cable("g1"), graphics_cable("g2")), runs=(),
-        )  # fmt: skip
+        b = build(board(), card(), cables=(graphics_cable("g1"), graphics_cable("g2")), runs=())
         plugging, cables = Plugging(b), {c.key: c for c in b.cables}
         at = {s: SocketRef(part="card", instance=1, socket=s) for s in "ab"}
         self.assertEqual(plugging.seat(Run(cable="g1", ports=("g1",))), [])
@@ -157,9 +163,12 @@ class OneByOne(unittest.TestCase):
             ("g1", Connection(plug="a", socket=at["b"]), "one use of plug a"),
             ("g2", Connection(plug="a", socket=at["a"]), "one plug in a socket"),
             ("g2", Connection(plug="z", socket=at["b"]), "it has no z"),
-            ("g2", Connection(plug="a", socket=at["a"].model_copy(update={"socket": "z"})),
-             "there is no card#1/z"),
-        ):  # fmt: skip
+            (
+                "g2",
+                Connection(plug="a", socket=at["a"].model_copy(update={"socket": "z"})),
+                "there is no card#1/z",
+            ),
+        ):
             self.assertRegex(" ".join(plugging.connect(cables[cable], c)), said)
         # What did not hold was not taken in.
         self.assertEqual(plugging.connect(cables["g2"], Connection(plug="a", socket=at["b"])), [])

@@ -35,14 +35,22 @@ from .test_between import GRAPHICS, adapter
 
 ROOT = Path(__file__).resolve().parents[2]
 FILES = (
-    "demo/builds/heron", "demo/training/cormorant", "demo/training/curlew", "demo/builds/godwit",
-    "demo/training/heron", "demo/training/dunlin", "demo/training/cormorant",
-)  # fmt: skip
+    "demo/builds/heron",
+    "demo/training/cormorant",
+    "demo/training/curlew",
+    "demo/builds/godwit",
+    "demo/training/heron",
+    "demo/training/dunlin",
+    "demo/training/cormorant",
+)
 _FIGURES = {
-    "card": ("board_power_w", "idle_w", "slot_w"), "processor": ("package_w", "package_idle_w"),
-    "board": ("own_12v_w", "own_5v_w"), "drive": ("run_12v_a", "run_5v_a", "start_12v_a"),
-    "fan": ("full_a",), "other": ("full_w",),
-}  # fmt: skip
+    "card": ("board_power_w", "idle_w", "slot_w"),
+    "processor": ("package_w", "package_idle_w"),
+    "board": ("own_12v_w", "own_5v_w"),
+    "drive": ("run_12v_a", "run_5v_a", "start_12v_a"),
+    "fan": ("full_a",),
+    "other": ("full_w",),
+}
 
 
 def _in_between() -> Build:
@@ -54,27 +62,41 @@ def _in_between() -> Build:
         return adapter(key=f"adapter-{n}", name=f"Adapter {n}", connections=plugged)
 
     longer = Extension(
-        key="longer", name="Longer lead", kind="pcie6+2", length_mm=300, conductors=GRAPHICS,
+        key="longer",
+        name="Longer lead",
+        kind="pcie6+2",
+        length_mm=300,
+        conductors=GRAPHICS,
         connections=(Connection(plug="out", socket=ref("adapter-1#1/a")),),
-    )  # fmt: skip
+    )
     cage = Backplane(
-        key="cage", name="Cage",
-        inputs=(BackplaneInput(key="in-1", kind="sata", bays=("bay-1", "bay-2")),
-                BackplaneInput(key="in-2", kind="sata", bays=("bay-3",))),
+        key="cage",
+        name="Cage",
+        inputs=(
+            BackplaneInput(key="in-1", kind="sata", bays=("bay-1", "bay-2")),
+            BackplaneInput(key="in-2", kind="sata", bays=("bay-3",)),
+        ),
         connections=tuple(
             Connection(plug=f"bay-{n}", socket=ref(f"disk#{n}/power")) for n in (1, 2, 3)
         ),
-    )  # fmt: skip
+    )
     cables = (graphics_cable("g1"), graphics_cable("g2"), graphics_cable("g3", 1), sata_cable())
     return build(
-        board(), card(320, "16pin", key="card-1"), card(240, "16pin", key="card-2", slot_w=None),
-        disk(3), cables=cables, adapters=(led(1), led(2)), extensions=(longer,), backplanes=(cage,),
+        board(),
+        card(320, "16pin", key="card-1"),
+        card(240, "16pin", key="card-2", slot_w=None),
+        disk(3),
+        cables=cables,
+        adapters=(led(1), led(2)),
+        extensions=(longer,),
+        backplanes=(cage,),
         runs=(
-            run("g1", "g1", a="longer#1/in", b="adapter-2#1/a"), run("g2", "g2", a="adapter-1#1/b"),
+            run("g1", "g1", a="longer#1/in", b="adapter-2#1/a"),
+            run("g2", "g2", a="adapter-1#1/b"),
             run("g3", "g3", a="adapter-2#1/b"),
             run("sata", "d1", p1="cage#1/in-1", p2="cage#1/in-2"),
         ),
-    )  # fmt: skip
+    )
 
 
 def _edited(b: Build, rng: random.Random) -> Build:
@@ -176,12 +198,27 @@ def _groups(b: Build, rng: random.Random) -> Edit:
 
 #: Edits of a figure, the commonest, stand in for three of the rest.
 _EDITS: tuple[Callable[[Build, random.Random], Edit], ...] = (
-    _figure, _figure, _figure, _count, _named, _rules, _assumed, _routes, _staggered, _park,
-    _optional, _optional, _connect, _swap, _between, _cable, _groups,
+    _figure,
+    _figure,
+    _figure,
+    _count,
+    _named,
+    _rules,
+    _assumed,
+    _routes,
+    _staggered,
+    _park,
+    _optional,
+    _optional,
+    _connect,
+    _swap,
+    _between,
+    _cable,
+    _groups,
     lambda b, rng: RemovePart(part=rng.choice(b.parts).key, release=True),
     lambda b, rng: ChangeSupply(changes={"rated_w": rng.randint(300, 1200)}),
     lambda b, rng: Pin(cable=rng.choice(b.runs).cable, pinned=rng.random() < 0.5),
-)  # fmt: skip
+)
 
 
 def _machine(seed: int) -> Build:
@@ -237,7 +274,7 @@ class Edits(unittest.TestCase):
         for key, changes, same_runs in (
             ("cage", {"note": "by the fan"}, {"g1", "g2", "g3"}),
             ("adapter-1", {"gauge": 18}, {"g3", "sata"}),
-        ):  # fmt: skip
+        ):
             after = analyse(ChangeBetween(key=key, changes=changes).apply(b), 2026)
             for was, now in zip(before.runs, after.runs, strict=True):
                 cable = now.wired.cable.key
@@ -247,9 +284,10 @@ class Edits(unittest.TestCase):
         """The run is the same, and what is said of it is not."""
         # 320 W are 26.7 A, of which the group allows 20: that governs both runs.
         b = build(
-            card(320), cables=(graphics_cable("one", 1), graphics_cable("two", 1)),
+            card(320),
+            cables=(graphics_cable("one", 1), graphics_cable("two", 1)),
             runs=(run("one", "g1", a="card#1/a"), run("two", "g2", a="card#1/b")),
-        )  # fmt: skip
+        )
         group = PortGroup(key="g", label="Left rail", limit_a=20)
         first = compact(analyse(ChangeSupply(changes={"groups": [group]}).apply(b)))
         renamed = ChangeSupply(changes={"groups": [group.model_copy(update={"label": "Right"})]})

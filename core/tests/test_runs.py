@@ -108,10 +108,11 @@ class ChainedGraphics(unittest.TestCase):
 
     def test_one_plug_of_a_chain_is_no_chain(self) -> None:
         b = build(
-            card(150, "pcie8"), cables=(graphics_cable(),),
+            card(150, "pcie8"),
+            cables=(graphics_cable(),),
             runs=(run("chain", "g1", a="card#1/a"),),
             house_rules=rules(chained_graphics="never"),
-        )  # fmt: skip
+        )
         self.assertNotIn("house rule", {e.kind for e in run_of(b).elements})
 
     def test_high_current_grade_carries_it(self) -> None:
@@ -176,9 +177,10 @@ class Halves(unittest.TestCase):
     def test_6_of_6_plus_2_counts_as_6_pin(self) -> None:
         """100 W card less 50 W: 50 W of 75 W; 6 circuits: 8 A a contact, 50 ÷ 12 ÷ 3 = 1.389 A."""
         b = build(
-            card(100, "pcie6"), cables=(graphics_cable(),),
+            card(100, "pcie6"),
+            cables=(graphics_cable(),),
             runs=(run("chain", "g1", a__marked="card#1/a"),),
-        )  # fmt: skip
+        )
         r = run_of(b)
         self.assertEqual(element_of(r, "grant").judged.limit, 75)
         self.assertEqual(element_of(r, "plug pins").judged.limit, 8.0)
@@ -187,18 +189,21 @@ class Halves(unittest.TestCase):
     def test_6_pin_ground_is_two_pins(self) -> None:
         """50 W ÷ 12 V ÷ 2 pins = 2.083 A."""
         b = build(
-            card(100, "pcie6"), cables=(graphics_cable(),),
+            card(100, "pcie6"),
+            cables=(graphics_cable(),),
             runs=(run("chain", "g1", a__marked="card#1/a"),),
-        )  # fmt: skip
+        )
         self.assertAlmostEqual(element_of(run_of(b), "plug pins", "ground").judged.load, 50 / 24)
 
     def test_4_of_4_plus_4_counts_as_4_pin(self) -> None:
         """120 W short ÷ 12 V = 10 A over 2 pins: 5 A of 8 A (4 circuits)."""
         old = board(sockets=(Socket(key="main", kind="atx24"), Socket(key="cpu", kind="eps4")))
         b = build(
-            old, processor(), cables=(processor_cable(),),
+            old,
+            processor(),
+            cables=(processor_cable(),),
             runs=(run("cpu", "p1", a__marked="board#1/cpu"),),
-        )  # fmt: skip
+        )
         e = element_of(run_of(b), "plug pins")
         self.assertAlmostEqual(e.judged.load, 5)
         self.assertEqual(e.judged.limit, 8.0)
@@ -206,9 +211,11 @@ class Halves(unittest.TestCase):
     def test_20_pin_plug_in_a_24_pin_socket_has_one_12_v_pin(self) -> None:
         """12 W board and 50 W by the slot: 62 W ÷ 12 V = 5.167 A on one pin of 6 A: tight."""
         b = build(
-            board(), card(150, "pcie8"), cables=(board_cable(),),
+            board(),
+            card(150, "pcie8"),
+            cables=(board_cable(),),
             runs=(run("board", "b1 b2", main__marked="board#1/main"),),
-        )  # fmt: skip
+        )
         r = run_of(b)
         e = element_of(r, "plug pins")
         self.assertAlmostEqual(e.judged.load, 62 / 12)
@@ -239,24 +246,30 @@ class ProcessorRuns(unittest.TestCase):
         """4 of 6 pins: 6.667 A; 2 of 6: 3.333 A; 1.667 A a pin on both."""
         mixed = board(
             sockets=(
-                Socket(key="main", kind="atx24"), Socket(key="cpu-1", kind="eps8"),
+                Socket(key="main", kind="atx24"),
+                Socket(key="cpu-1", kind="eps8"),
                 Socket(key="cpu-2", kind="eps4"),
             )
-        )  # fmt: skip
+        )
         b = build(
-            mixed, processor(), cables=(processor_cable("cpu"), processor_cable("cpu-2")),
+            mixed,
+            processor(),
+            cables=(processor_cable("cpu"), processor_cable("cpu-2")),
             runs=(
-                run("cpu", "p1", a="board#1/cpu-1"), run("cpu-2", "p2", a__marked="board#1/cpu-2"),
+                run("cpu", "p1", a="board#1/cpu-1"),
+                run("cpu-2", "p2", a__marked="board#1/cpu-2"),
             ),
-        )  # fmt: skip
+        )
         for index in (0, 1):
             self.assertAlmostEqual(element_of(run_of(b, index), "plug pins").judged.load, 10 / 6)
 
     def test_missing_package_limit_is_unknown(self) -> None:
         b = build(
-            board(), Processor(key="processor", name="P"), cables=(processor_cable(),),
+            board(),
+            Processor(key="processor", name="P"),
+            cables=(processor_cable(),),
             runs=(run("cpu", "p1", a="board#1/cpu-1"),),
-        )  # fmt: skip
+        )
         self.assertEqual(run_of(b).verdict, "unknown")
 
     def test_no_grant_is_stated_for_it(self) -> None:
@@ -302,9 +315,11 @@ class BoardRun(unittest.TestCase):
             p.model_copy(update={"pins_12v": 0}) if p.key == "b2" else p for p in supply().ports
         )
         b = build(
-            board(), cables=(board_cable(),), runs=(run("board", "b1 b2", main="board#1/main"),),
+            board(),
+            cables=(board_cable(),),
+            runs=(run("board", "b1 b2", main="board#1/main"),),
             supply=supply(ports=ports),
-        )  # fmt: skip
+        )
         r = run_of(b)
         self.assertAlmostEqual(element_of(r, "port pins", at="b1").judged.load, 1.0)
         self.assertEqual([e.at for e in r.elements if e.kind == "port pins"], ["b1"])
@@ -318,12 +333,14 @@ class BoardRun(unittest.TestCase):
             )
         )
         b = build(
-            extra, card(150, "pcie8"), cables=(board_cable(), graphics_cable()),
+            extra,
+            card(150, "pcie8"),
+            cables=(board_cable(), graphics_cable()),
             runs=(
                 run("board", "b1 b2", main="board#1/main"),
                 run("chain", "g1", a__marked="board#1/extra"),
             ),
-        )  # fmt: skip
+        )
         self.assertAlmostEqual(element_of(run_of(b), "plug pins").judged.load, (12 + 20) / 12 / 2)
         self.assertAlmostEqual(element_of(run_of(b, 1), "grant").judged.load, 30)
 
@@ -382,9 +399,10 @@ class SixteenPin(unittest.TestCase):
     def test_cable_in_two_graphics_ports(self) -> None:
         """300 W = 25 A over 2 × 3 pins at the supply: 4.167 A of 7 A; each port 12.5 A ÷ 3."""
         two = sixteen_cable(
-            needs=("graphics", "graphics"), gauge=16,
+            needs=("graphics", "graphics"),
+            gauge=16,
             supply_end=SupplyEnd(circuits=8, pins=RailPins(v12=6, ground=6)),
-        )  # fmt: skip
+        )
         big = card(310, "16pin", slot_w=exact(10))
         r = run_of(build(big, cables=(two,), runs=(run("sixteen", "g1 g2", a="card#1/a"),)))
         e = element_of(r, "supply-end pins")
@@ -400,9 +418,12 @@ class Groups(unittest.TestCase):
         targets = ("card#1/a", "card#1/b", "card-2#1/a")
         runs = tuple(run(f"c{i}", f"g{i + 1}", a=t) for i, t in enumerate(targets))
         b = build(
-            card(320), card(185, "pcie8", key="card-2", name="C2"), cables=cables, runs=runs,
+            card(320),
+            card(185, "pcie8", key="card-2", name="C2"),
+            cables=cables,
+            runs=runs,
             supply=supply(groups=(PortGroup(key="g", label="G", limit_a=limit),)),
-        )  # fmt: skip
+        )
         return run_of(b)
 
     def test_group_adds_up_its_runs(self) -> None:

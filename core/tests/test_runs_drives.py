@@ -9,17 +9,7 @@ from easy_tally.ratings.runs import RunResult
 from easy_tally.things.build import Build
 from easy_tally.things.cables import RailPins, SupplyEnd
 
-from .helpers import (
-    build,
-    disk,
-    element_of,
-    exact,
-    run,
-    run_of,
-    sata_cable,
-    warning_of,
-    wide,
-)
+from .helpers import build, disk, element_of, exact, run, run_of, sata_cable, warning_of, wide
 
 
 class SataChains(unittest.TestCase):
@@ -59,9 +49,10 @@ class SataChains(unittest.TestCase):
 
     def test_high_end_only_is_tight(self) -> None:
         b = build(
-            disk(start_12v_a=wide(1, 2, 5)), cables=(sata_cable(),),
+            disk(start_12v_a=wide(1, 2, 5)),
+            cables=(sata_cable(),),
             runs=(run("sata", "d1", p1="disk#1/power"),),
-        )  # fmt: skip
+        )
         e = element_of(run_of(b), "grant")
         self.assertEqual((e.judged.verdict, e.judged.only_at_high), ("tight", True))
 
@@ -83,9 +74,11 @@ class Staggered(unittest.TestCase):
     def _build(self, at_once: int | None) -> Build:
         plugs = {f"p{i}": f"disk#{i}/power" for i in range(1, 5)}
         return build(
-            disk(4), cables=(sata_cable(),), runs=(run("sata", "d1", **plugs),),
+            disk(4),
+            cables=(sata_cable(),),
+            runs=(run("sata", "d1", **plugs),),
             spin_up_at_once=at_once,
-        )  # fmt: skip
+        )
 
     def _start(self, at_once: int | None) -> float:
         return element_of(run_of(self._build(at_once)), "supply-end pins").judged.loads[10]
@@ -103,8 +96,13 @@ class Staggered(unittest.TestCase):
         second = disk(key="b", start_12v_a=exact(1.5), start_5v_a=exact(2.9), **calm)
         for order in ("ab", "ba"):
             plugs = {f"p{i}": f"{key}#1/power" for i, key in enumerate(order, 1)}
-            b = build(first, second, cables=(sata_cable(),), runs=(run("sata", "d1", **plugs),),
-                      spin_up_at_once=1)  # fmt: skip
+            b = build(
+                first,
+                second,
+                cables=(sata_cable(),),
+                runs=(run("sata", "d1", **plugs),),
+                spin_up_at_once=1,
+            )
             found = element_of(run_of(b), "supply-end pins").judged.loads[10]
             self.assertAlmostEqual(found, 3.0)
 

@@ -67,9 +67,7 @@ class SataPorts(unittest.TestCase):
     def test_ten_disks_on_six_ports_are_four_short(self) -> None:
         b = build(_board(sata_ports=6), disk(10))
         self.assertEqual(_count(b, "sata").short, 4)
-        self.assertEqual(
-            _text(b, "signal.sata"), "10 needed: 10 × Disk. There are 6. 4 short."
-        )  # fmt: skip
+        self.assertEqual(_text(b, "signal.sata"), "10 needed: 10 × Disk. There are 6. 4 short.")
         self.assertEqual(_count(build(_board(sata_ports=10), disk(10)), "sata").verdict, "enough")
 
     def test_a_storage_card_adds_its_own(self) -> None:
@@ -84,8 +82,12 @@ class SataPorts(unittest.TestCase):
 
     def test_a_ribbon_takes_none_and_an_old_plug_does_not_tell(self) -> None:
         old = (Socket(key="power", kind="per4"),)
-        for data, needed in (("ribbon", (0, 0)), ("expander", (0, 0)), ("sata", (1, 1)),
-                             (None, (0, 1))):  # fmt: skip
+        for data, needed in (
+            ("ribbon", (0, 0)),
+            ("expander", (0, 0)),
+            ("sata", (1, 1)),
+            (None, (0, 1)),
+        ):
             b = build(_board(), disk(sockets=old, data=data))
             self.assertEqual(_count(b, "sata").needed, needed)
 
@@ -102,17 +104,17 @@ class SataPorts(unittest.TestCase):
         )
         both = build(_board(sata_ports=6, m2_slots=_slots((5, 6), (6,))), disk(4), _m2(2))
         self.assertEqual(_count(both, "sata").there, (4, 4))
-        placed = build(
-            _board(sata_ports=6, m2_slots=_slots((5, 6), ())), disk(6), _m2(slot="m2-1")
-        )  # fmt: skip
+        placed = build(_board(sata_ports=6, m2_slots=_slots((5, 6), ())), disk(6), _m2(slot="m2-1"))
         self.assertEqual(_count(placed, "sata").short, 2)
 
     def test_slots_that_nobody_states_may_switch_off_any(self) -> None:
         b = build(_board(sata_ports=6, m2_slots=None), disk(4), _m2())
         self.assertEqual(_count(b, "sata").there, (0, 6))
         self.assertEqual(_count(b, "sata").verdict, "unknown")
-        self.assertEqual(_count(build(_board(sata_ports=6, m2_slots=None), disk(7), _m2()),
-                                "sata").verdict, "short")  # fmt: skip
+        self.assertEqual(
+            _count(build(_board(sata_ports=6, m2_slots=None), disk(7), _m2()), "sata").verdict,
+            "short",
+        )
 
     def test_a_slot_switches_off_ports_of_its_board_only(self) -> None:
         with self.assertRaisesRegex(ValueError, "m2-1 to switch off .* it has 4, no 5"):
@@ -150,10 +152,8 @@ class Usb(unittest.TestCase):
         parts = (
             Hub(key="hub", name="Hub", usb_lead=True),
             Cooler(key="cooler", name="Cooler", usb_lead=True),
-        )  # fmt: skip
-        b = build(
-            _board(usb2_headers=2), *parts, case=case, supply=supply(telemetry_lead=True)
-        )  # fmt: skip
+        )
+        b = build(_board(usb2_headers=2), *parts, case=case, supply=supply(telemetry_lead=True))
         self.assertEqual(_count(b, "usb2").needed, (4, 4))
         self.assertEqual(_count(b, "usb2").short, 2)
 
@@ -166,15 +166,18 @@ class Usb(unittest.TestCase):
         hub = Hub(key="hub", name="Fans")
         self.assertEqual(_count(build(_board(), hub), "usb2").verdict, "unknown")
         self.assertEqual(_count(build(_board(usb2_headers=1), hub), "usb2").verdict, "enough")
-        self.assertIn("0 to 1 needed (perhaps Fans), 0 there", _text(build(_board(), hub),
-                                                                   "signal.unknown"))  # fmt: skip
+        self.assertIn(
+            "0 to 1 needed (perhaps Fans), 0 there", _text(build(_board(), hub), "signal.unknown")
+        )
 
     def test_what_the_board_does_not_state_is_unknown_once(self) -> None:
         b = build(board(), disk(2), _m2())
         found = _found(b, "signal.unknown")
         self.assertEqual(found and found.severity, "unknown")
-        self.assertEqual({r.find.field for r in found.remedies if r.find} if found else (),
-                         {"sata_ports", "m2_slots"})  # fmt: skip
+        self.assertEqual(
+            {r.find.field for r in found.remedies if r.find} if found else (),
+            {"sata_ports", "m2_slots"},
+        )
         self.assertEqual(len([f for f in analyse(b).findings if f.id.startswith("signal")]), 1)
 
     def test_without_a_board_there_is_nothing_to_count_against(self) -> None:
@@ -202,25 +205,30 @@ class Speeds(unittest.TestCase):
 
     def test_a_header_that_reads_none_and_a_hub_that_passes_one_on(self) -> None:
         dumb = (Header(key="fan-1", limit_a=exact(1), speed=False),)
-        self.assertIn("1 show no speed", _text(build(_board(headers=dumb), self._fans(1)),
-                                               "signal.speeds"))  # fmt: skip
+        self.assertIn(
+            "1 show no speed", _text(build(_board(headers=dumb), self._fans(1)), "signal.speeds")
+        )
         hub = Hub(
-            key="hub", name="Hub", sockets=(Socket(key="power", kind="sata"),),
+            key="hub",
+            name="Hub",
+            sockets=(Socket(key="power", kind="sata"),),
             outputs=tuple(Header(key=f"out-{n}") for n in (1, 2, 3)),
-        )  # fmt: skip
+        )
         b = build(_board(), hub, self._fans(3, on="hub"))
         self.assertEqual(analyse(b).signals.speeds.unseen, 2)
         told = hub.model_copy(
             update={"outputs": tuple(h.model_copy(update={"speed": True}) for h in hub.outputs)}
         )
-        self.assertEqual(analyse(build(_board(), told, self._fans(3, on="hub"))).signals.speeds
-                         .unseen, 0)  # fmt: skip
+        self.assertEqual(
+            analyse(build(_board(), told, self._fans(3, on="hub"))).signals.speeds.unseen, 0
+        )
 
     def test_a_hub_with_outputs_to_spare_takes_them(self) -> None:
         headers = (Header(key="fan-1", limit_a=exact(1)),)
         outputs = tuple(Header(key=f"out-{n}", speed=True, limit_a=exact(1)) for n in (1, 2))
-        hub = Hub(key="hub", name="Hub", sockets=(Socket(key="power", kind="sata"),),
-                  outputs=outputs)  # fmt: skip
+        hub = Hub(
+            key="hub", name="Hub", sockets=(Socket(key="power", kind="sata"),), outputs=outputs
+        )
         b = build(_board(headers=headers), hub, self._fans(2))
         found = _found(b, "signal.speeds")
         edit = found.remedies[0].edit if found else None
@@ -238,8 +246,9 @@ def _machines(draw: Any) -> Build:
     )
     own = _board(
         **{f: draw(some) for f in SIGNAL_FIELDS.values() if f not in ("m2_slots", "sata_ports")},
-        sata_ports=draw(st.none() | st.integers(3, 5)), m2_slots=slots,
-    )  # fmt: skip
+        sata_ports=draw(st.none() | st.integers(3, 5)),
+        m2_slots=slots,
+    )
     parts: list[Part] = [own, disk(draw(st.integers(1, 6)))]
     leads = st.sampled_from([None, True, False])
     if draw(st.booleans()):
@@ -249,8 +258,9 @@ def _machines(draw: Any) -> Build:
     if draw(st.booleans()):
         parts.append(Hub(key="hub", name="Hub", usb_lead=draw(leads)))
     if draw(st.booleans()):
-        parts.append(UsbLoad(key="usb", name="Usb", draw_w=exact(1), port="usb2",
-                             usb2_headers=draw(some)))  # fmt: skip
+        parts.append(
+            UsbLoad(key="usb", name="Usb", draw_w=exact(1), port="usb2", usb2_headers=draw(some))
+        )
     fronts = {f: draw(some) for f in ("front_usb2", "front_usb3", "front_usbc", "front_audio")}
     case = draw(st.none() | st.just(Case(name="Case", **fronts)))
     return build(*parts, case=case)
@@ -268,8 +278,12 @@ class Properties(unittest.TestCase):
     def test_one_more_to_feed_never_improves(self, b: Build) -> None:
         before = _verdicts(analyse(b))
         pump = Pump(key="pump", name="Pump")
-        for more in (disk(1, key="more"), _m2(key="more-m2"),
-                     Hub(key="more-hub", name="H", usb_lead=True), pump):  # fmt: skip
+        for more in (
+            disk(1, key="more"),
+            _m2(key="more-m2"),
+            Hub(key="more-hub", name="H", usb_lead=True),
+            pump,
+        ):
             after = _verdicts(analyse(b.model_copy(update={"parts": (*b.parts, more)})))
             self.assertTrue(all(x >= y for x, y in zip(after, before, strict=True)))
 

@@ -74,11 +74,12 @@ class Rules(unittest.TestCase):
     def test_the_largest_floor_governs(self) -> None:
         found = self._rules(
             build(
-                board(), processor(),
+                board(),
+                processor(),
                 card(system_floor_w=exact(600)),
                 card(key="card-2", name="C2", system_floor_w=exact(750)),
             )
-        )  # fmt: skip
+        )
         self.assertEqual(found["floor"], (750, False))
         self.assertAlmostEqual(found["sum"][0], 918)  # (25 + 100 + 640) × 1.2
 
@@ -89,18 +90,22 @@ class Rules(unittest.TestCase):
     def test_floor_and_a_fifth_binds_only_by_house_rule(self) -> None:
         """750 × 1.2 = 900 W."""
         b = build(
-            board(), processor(), card(system_floor_w=exact(750)),
+            board(),
+            processor(),
+            card(system_floor_w=exact(750)),
             house_rules=rules(maker_floor="keep and add a fifth"),
-        )  # fmt: skip
+        )
         value, governs = self._rules(b)["floor and a fifth"]
         self.assertAlmostEqual(value, 900)  # type: ignore[arg-type]
         self.assertTrue(governs)
 
     def test_ignored_floor_does_not_bind(self) -> None:
         b = build(
-            board(), processor(), card(system_floor_w=exact(750)),
+            board(),
+            processor(),
+            card(system_floor_w=exact(750)),
             house_rules=rules(maker_floor="ignore"),
-        )  # fmt: skip
+        )
         self.assertTrue(self._rules(b)["sum"][1])
 
     def test_quiet_point_is_everyday_over_a_half_and_advice(self) -> None:

@@ -13,16 +13,32 @@ class Pins(unittest.TestCase):
     def test_pins_at_12_v(self) -> None:
         """Counted off the published pin-outs."""
         expected = {
-            "atx24": 2, "atx20": 1, "eps8": 4, "eps4": 2, "pcie6": 3, "pcie8": 3, "16pin": 6,
-            "sata": 3, "per4": 1,
-        }  # fmt: skip
+            "atx24": 2,
+            "atx20": 1,
+            "eps8": 4,
+            "eps4": 2,
+            "pcie6": 3,
+            "pcie8": 3,
+            "16pin": 6,
+            "sata": 3,
+            "per4": 1,
+        }
         self.assertEqual({k: PINS[k]["v12"] for k in expected}, expected)
 
     def test_ground_pins_without_sense(self) -> None:
         expected = {
-            "atx24": 8, "atx20": 7, "eps8": 4, "eps4": 2, "pcie6": 2, "pcie8": 3, "16pin": 6,
-            "sata": 5, "per4": 2, "fdd4": 2, "aux6": 3,
-        }  # fmt: skip
+            "atx24": 8,
+            "atx20": 7,
+            "eps8": 4,
+            "eps4": 2,
+            "pcie6": 2,
+            "pcie8": 3,
+            "16pin": 6,
+            "sata": 5,
+            "per4": 2,
+            "fdd4": 2,
+            "aux6": 3,
+        }
         self.assertEqual({k: PINS[k]["ground"] for k in expected}, expected)
 
     def test_small_rails_of_the_board_plugs(self) -> None:

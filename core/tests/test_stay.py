@@ -68,8 +68,12 @@ class Headroom(unittest.TestCase):
         self.assertFalse(_does(analyse(more.apply(b))))
 
     def test_not_where_another_rule_governs(self) -> None:
-        b = build(board(), card(400, system_floor_w=None), supply=supply(rated_w=300),
-                  house_rules=rules(headroom=0))  # fmt: skip
+        b = build(
+            board(),
+            card(400, system_floor_w=None),
+            supply=supply(rated_w=300),
+            house_rules=rules(headroom=0),
+        )
         self.assertEqual([w.id for w in ways_to_stay(analyse(b)) if w.id == "headroom"], [])
 
 
@@ -95,9 +99,10 @@ class Positions(unittest.TestCase):
     def test_runs_that_a_rule_refuses(self) -> None:
         """210 W on two plugs of one chained cable: 5.83 A a pin may be, 150 W a cable may not."""
         b = build(
-            card(260), cables=(graphics_cable(),),
+            card(260),
+            cables=(graphics_cable(),),
             runs=(run("chain", "g1", a="card#1/a", b="card#1/b"),),
-        )  # fmt: skip
+        )
         found = [e for e in effects(analyse(b)) if e.rule == "chained_graphics"]
         want = [("never", 1), ("by plug", 1), ("as delivered", 0), ("by pins", 0)]
         self.assertEqual([(e.value, e.bad_runs) for e in found], want)
@@ -105,8 +110,12 @@ class Positions(unittest.TestCase):
         self.assertEqual(told, "On this build: 1 run over or refused.")
 
     def test_spikes_are_a_warning_where_headroom_is_trusted(self) -> None:
-        b = build(board(), card(320), supply=supply(rated_w=420),
-                  house_rules=rules(spikes="trust headroom"))  # fmt: skip
+        b = build(
+            board(),
+            card(320),
+            supply=supply(rated_w=420),
+            house_rules=rules(spikes="trust headroom"),
+        )
         supplied = analyse(b).supply
         assert supplied is not None
         self.assertEqual([c.status for c in supplied.checks if c.id == "spikes"], ["warn"])

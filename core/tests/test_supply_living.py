@@ -64,9 +64,14 @@ def _load(v12: float = 0, v5: float = 0, **more: Any) -> Other:
     """A load that is the same in every state."""
     sockets = (Socket(key="power", kind="per4"),)
     return Other(
-        key="load", name="Load", v12_w=exact(v12), v5_w=exact(v5), idle_share=1.0,
-        sockets=sockets, **more,
-    )  # fmt: skip
+        key="load",
+        name="Load",
+        v12_w=exact(v12),
+        v5_w=exact(v5),
+        idle_share=1.0,
+        sockets=sockets,
+        **more,
+    )
 
 
 class Efficiency(unittest.TestCase):
@@ -166,13 +171,19 @@ class HoldUp(unittest.TestCase):
     def test_by_design_and_load(self) -> None:
         """17 ms to 80 % load; at full 16, of a 3.1 12; its own figure wins."""
         for design, load, transfer, status in (
-            ("3.1", 700, 17, "pass"), ("3.1", 700, 17.1, "fail"), ("3.1", 900, 12, "pass"),
-            ("3.1", 900, 12.1, "fail"), ("3.0", 900, 16, "pass"), ("classic", 900, 16.1, "fail"),
-        ):  # fmt: skip
+            ("3.1", 700, 17, "pass"),
+            ("3.1", 700, 17.1, "fail"),
+            ("3.1", 900, 12, "pass"),
+            ("3.1", 900, 12.1, "fail"),
+            ("3.0", 900, 16, "pass"),
+            ("classic", 900, 16.1, "fail"),
+        ):
             found = _of(
-                "hold-up", _load(v12=load), supply=supply(design=design, v12_a=83),
+                "hold-up",
+                _load(v12=load),
+                supply=supply(design=design, v12_a=83),
                 place=Place(ups_transfer_ms=transfer),
-            )  # fmt: skip
+            )
             self.assertEqual(found.status, status, (design, load, transfer))
         own, place = supply(hold_up_ms=20), Place(ups_transfer_ms=20)
         self.assertEqual(_of("hold-up", _load(v12=900), supply=own, place=place).status, "pass")
@@ -190,10 +201,13 @@ class Lives(unittest.TestCase):
     def test_regulation(self) -> None:
         """Old: over half on 5 V; new: over four fifths on 12 V."""
         for regulation, v12, v5, status in (
-            ("independent", 49, 51, "warn"), ("independent", 51, 49, "pass"),
-            ("group", 79, 21, "pass"), ("group", 81, 19, "warn"), ("group", 40, 60, "pass"),
+            ("independent", 49, 51, "warn"),
+            ("independent", 51, 49, "pass"),
+            ("group", 79, 21, "pass"),
+            ("group", 81, 19, "warn"),
+            ("group", 40, 60, "pass"),
             (None, 50, 50, "unknown"),
-        ):  # fmt: skip
+        ):
             found = _of("regulation", _load(v12, v5), supply=supply(regulation=regulation))
             self.assertEqual(found.status, status, (regulation, v12))
 
@@ -228,9 +242,14 @@ class NeverFineByOmission(unittest.TestCase):
     def test_a_missing_figure_of_a_part_is_no_pass(self) -> None:
         blank = Other(key="b", name="Blank", sockets=(Socket(key="power", kind="per4"),))
         checks = analyse(
-            build(_load(v12=50, v5=40), card(board_power_w=None), blank,
-                  place=Place(ups_transfer_ms=5)), 2026,
-        ).supply.checks  # type: ignore[union-attr]  # fmt: skip
+            build(
+                _load(v12=50, v5=40),
+                card(board_power_w=None),
+                blank,
+                place=Place(ups_transfer_ms=5),
+            ),
+            2026,
+        ).supply.checks  # type: ignore[union-attr]
         for id in ("regulation", "share", "quiet", "efficiency", "cost", "mains", "hold-up"):
             found = next(c for c in checks if c.id == id)
             self.assertEqual((id, found.status), (id, "unknown"))
@@ -265,9 +284,12 @@ class NeverFineByOmission(unittest.TestCase):
 class Room(unittest.TestCase):
     def _case(self, **more: Any) -> Case:
         fields: dict[str, Any] = {
-            "name": "Case", "supply_forms": ("ATX",), "brackets": ("SFX",), "supply_length_mm": 185,
+            "name": "Case",
+            "supply_forms": ("ATX",),
+            "brackets": ("SFX",),
+            "supply_length_mm": 185,
             "routes": (_way("main plug", 560), _way("processor", 400)),
-        }  # fmt: skip
+        }
         return Case(**(fields | more))
 
     def test_form(self) -> None:
@@ -281,9 +303,12 @@ class Room(unittest.TestCase):
     def test_length_with_its_plugs(self) -> None:
         """160 mm and 25 mm of plugs in 185 mm; fixed cables take no room of theirs."""
         for length, modular, status in (
-            (160, "fully", "pass"), (161, "fully", "fail"), (185, "not", "pass"),
-            (186, "not", "fail"), (None, "fully", "unknown"),
-        ):  # fmt: skip
+            (160, "fully", "pass"),
+            (161, "fully", "fail"),
+            (185, "not", "pass"),
+            (186, "not", "fail"),
+            (None, "fully", "unknown"),
+        ):
             own = supply(length_mm=length, modular=modular)
             self.assertEqual(
                 _of("length", _load(v12=9), case=self._case(), supply=own).status, status
@@ -348,8 +373,9 @@ class Leads(unittest.TestCase):
     def test_house_rule_never_counts_one_a_cable(self) -> None:
         b = build(card(), cables=(graphics_cable(),), house_rules=rules(chained_graphics="never"))
         self.assertEqual(_check(analyse(b), "ports").status, "fail")
-        self.assertEqual(_check(analyse(build(card(), cables=(graphics_cable(),))), "ports").status,
-                         "pass")  # fmt: skip
+        self.assertEqual(
+            _check(analyse(build(card(), cables=(graphics_cable(),))), "ports").status, "pass"
+        )
 
     def test_an_empty_box_is_not_known(self) -> None:
         self.assertEqual(_of("ports", card()).missing, ("ports",))

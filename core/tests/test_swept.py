@@ -29,8 +29,12 @@ from .test_between import adapter, by_adapter, element, runs_of
 #: Gauge → (A of a contact of standard grade, of high-current grade (None: nobody states it), both
 #: of 7 to 10 circuits; A of a conductor in a bundle).
 TABLE: dict[int, tuple[float, float | None, float]] = {
-    14: (7, 10, 17), 16: (7, 10, 13), 18: (7, 9, 10), 20: (5, None, 7.5), 22: (4, None, 5),
-}  # fmt: skip
+    14: (7, 10, 17),
+    16: (7, 10, 13),
+    18: (7, 9, 10),
+    20: (5, None, 7.5),
+    22: (4, None, 5),
+}
 
 
 def _graphics(n: int, gauge: int, grade: str, rule: str) -> Build:
@@ -38,15 +42,20 @@ def _graphics(n: int, gauge: int, grade: str, rule: str) -> Build:
         Plug(key="abc"[i], kind="pcie6+2", at_mm=600 + 50 * i, grade=grade) for i in range(n)
     )
     cable = graphics_cable(
-        "g", plugs=plugs, gauge=gauge,
+        "g",
+        plugs=plugs,
+        gauge=gauge,
         supply_end=SupplyEnd(circuits=8, pins=RailPins(v12=3, ground=3), grade=grade),
-    )  # fmt: skip
+    )
     one = card(50 + 120 * n, " ".join(["pcie8"] * n))
     fed = {"abc"[i]: f"card#1/{'abc'[i]}" for i in range(n)}
     return build(
-        board(), one, cables=(cable,), runs=(run("g", "g1", **fed),),
+        board(),
+        one,
+        cables=(cable,),
+        runs=(run("g", "g1", **fed),),
         house_rules=rules(chained_graphics=rule),
-    )  # fmt: skip
+    )
 
 
 class GraphicsPlugs(unittest.TestCase):
@@ -94,9 +103,12 @@ class SixteenPin(unittest.TestCase):
     def test_every_code_on_both_versions(self) -> None:
         """400 W at the plug against what the code grants."""
         codes = {
-            "both_grounded": (600, 600), "sense1_grounded": (450, 450),
-            "sense0_grounded": (300, 300), "joined": (150, 150), "open": (150, 0),
-        }  # fmt: skip
+            "both_grounded": (600, 600),
+            "sense1_grounded": (450, 450),
+            "sense0_grounded": (300, 300),
+            "joined": (150, 150),
+            "open": (150, 0),
+        }
         for sense, of in codes.items():
             for version, watts in zip(("first", "revised"), of, strict=True):
                 with self.subTest(sense=sense, version=version):
@@ -147,9 +159,11 @@ def _native(power: float, version: str = "revised", gauge: int = 16, **more: str
     one = card(power, "16pin", slot_w=None)
     sockets = tuple(s.model_copy(update={"version": version}) for s in one.sockets)
     return build(
-        board(), one.model_copy(update={"sockets": sockets, "slot_w": _SLOT}), cables=(cable,),
+        board(),
+        one.model_copy(update={"sockets": sockets, "slot_w": _SLOT}),
+        cables=(cable,),
         runs=(run("sixteen", "h1", a="card#1/a"),),
-    )  # fmt: skip
+    )
 
 
 def _by_leads(leads: int) -> Build:
@@ -159,8 +173,14 @@ def _by_leads(leads: int) -> Build:
     if leads == 4:
         more = graphics_cable("g4", count=1, needs=("processor",))
         cables, runs = (*cables, more), (*runs, run("g4", "p1", a="adapter#1/d"))
-    return Build(name="T", supply=b.supply, parts=(b.parts[0], one), cables=cables, runs=runs,
-                 adapters=b.adapters)  # fmt: skip
+    return Build(
+        name="T",
+        supply=b.supply,
+        parts=(b.parts[0], one),
+        cables=cables,
+        runs=runs,
+        adapters=b.adapters,
+    )
 
 
 class EightDrives(unittest.TestCase):
@@ -169,16 +189,22 @@ class EightDrives(unittest.TestCase):
 
     def test_on_one_chain_on_two_and_staggered(self) -> None:
         for chains, at_once, amps, verdict in (
-            (1, None, 16, "over"), (2, None, 8, "within"), (1, 4, 4 * 2 + 4 * 0.5, "tight"),
-            (1, 2, 2 * 2 + 6 * 0.5, "within"), (1, 1, 2 + 7 * 0.5, "within"),
-        ):  # fmt: skip
+            (1, None, 16, "over"),
+            (2, None, 8, "within"),
+            (1, 4, 4 * 2 + 4 * 0.5, "tight"),
+            (1, 2, 2 * 2 + 6 * 0.5, "within"),
+            (1, 1, 2 + 7 * 0.5, "within"),
+        ):
             with self.subTest(chains=chains, at_once=at_once):
                 each = 8 // chains
                 runs = tuple(
-                    run(f"s{c}", f"d{c + 1}",
-                        **{f"p{i + 1}": f"disk#{c * each + i + 1}/power" for i in range(each)})
+                    run(
+                        f"s{c}",
+                        f"d{c + 1}",
+                        **{f"p{i + 1}": f"disk#{c * each + i + 1}/power" for i in range(each)},
+                    )
                     for c in range(chains)
-                )  # fmt: skip
+                )
                 cables = tuple(sata_cable(f"s{c}", plugs=8) for c in range(chains))
                 b = build(board(), disk(8), cables=cables, runs=runs, spin_up_at_once=at_once)
                 found = element_of(run_of(b), "supply-end pins").judged

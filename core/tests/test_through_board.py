@@ -95,8 +95,9 @@ class MainPlug(unittest.TestCase):
 
     def test_no_board_is_unknown_where_something_comes_through_it(self) -> None:
         found = compact(analyse(build(card(200)))).mend
-        self.assertIn(("unknown", "No board", "Add the board."),
-                      [(m.kind, m.title, m.fix) for m in found])  # fmt: skip
+        self.assertIn(
+            ("unknown", "No board", "Add the board."), [(m.kind, m.title, m.fix) for m in found]
+        )
         disks = compact(analyse(build(disk()))).mend
         self.assertNotIn("No board", [m.title for m in disks])
 
@@ -133,11 +134,14 @@ class SlotsOfTheBoard(unittest.TestCase):
     def test_a_slot_that_the_manual_gives_to_an_extra_socket_leaves_the_main_plug(self) -> None:
         """66 W by the slot come through the extra 6-pin; the main plug keeps the board's 12 W:
         1 A ÷ 2 pins = 0.5 A. The extra, optional by itself, then has to be fed."""
-        sockets = (Socket(key="main", kind="atx24"),
-                   Socket(key="extra", kind="pcie6", required=False))  # fmt: skip
+        sockets = (
+            Socket(key="main", kind="atx24"),
+            Socket(key="extra", kind="pcie6", required=False),
+        )
         slots = (Slot(key="slot-1", fed_by="extra"),)
-        b = build(board(sockets=sockets, slots=slots),
-                  card(66, sockets="", slot_w=None, slot="slot-1"))  # fmt: skip
+        b = build(
+            board(sockets=sockets, slots=slots), card(66, sockets="", slot_w=None, slot="slot-1")
+        )
         self.assertAlmostEqual(_elements(b)["main plug pins", "board", "v12"].judged.load, 0.5)
         self.assertIn("board#1/extra", analyse(b).needed)
         self.assertAlmostEqual(carried(b)["board#1/extra"].amps["v12"][7], 5.5)
@@ -165,8 +169,10 @@ class Lights(unittest.TestCase):
 
     def test_amperes_on_a_header_of_its_volts(self) -> None:
         """Lights keep to a header of 3 A, beside fans on theirs: 2 A of 3 A."""
-        headers = (Header(key="h1", limit_a=exact(1)),
-                   Header(key="l1", kind="lights-5v", limit_a=exact(3)))  # fmt: skip
+        headers = (
+            Header(key="h1", limit_a=exact(1)),
+            Header(key="l1", kind="lights-5v", limit_a=exact(3)),
+        )
         found = _elements(build(board(headers=headers), self.strip, _fan()))
         e = found["header", "board", "l1"]
         self.assertAlmostEqual(e.judged.load, 2.0)
@@ -188,8 +194,10 @@ class Lights(unittest.TestCase):
             build(board(headers=_headers(1)), hub, self.strip.model_copy(update={"on": "hub"}))
 
     def test_a_pump_prefers_a_pump_header(self) -> None:
-        headers = (Header(key="h1", limit_a=exact(1)),
-                   Header(key="p1", kind="pump", limit_a=exact(2)))  # fmt: skip
+        headers = (
+            Header(key="h1", limit_a=exact(1)),
+            Header(key="p1", kind="pump", limit_a=exact(2)),
+        )
         found = _elements(build(board(headers=headers), Pump(key="p", name="P")))
         self.assertIn(("header", "board", "p1"), found)
         self.assertNotIn(("header", "board", "h1"), found)
@@ -225,9 +233,12 @@ class Hubs(unittest.TestCase):
     def test_what_hangs_on_a_hub_comes_through_its_plug(self) -> None:
         """Four fans of 0.3 A: 1.2 A at 12 V, and 1 W ÷ 5 V = 0.2 A, on the hub's SATA socket."""
         b = build(
-            board(), _hub(), _fan(4, on="hub"), cables=(sata_cable(),),
+            board(),
+            _hub(),
+            _fan(4, on="hub"),
+            cables=(sata_cable(),),
             runs=(run("sata", "d1", p1="hub#1/power"),),
-        )  # fmt: skip
+        )
         grants = {e.line: e.judged.load for e in analyse(b).runs[0].elements if e.kind == "grant"}
         self.assertAlmostEqual(grants["v12"], 1.2)
         self.assertAlmostEqual(grants["v5"], 0.2)
@@ -263,15 +274,25 @@ class Kinds(unittest.TestCase):
         """Worked out from the figures: amperes × volts, controllers at their watts."""
         cases: tuple[tuple[Part, float], ...] = (
             (Pump(key="x", name="X", rated_a=exact(0.5)), 6),
-            (Cooler(key="x", name="X", pump_a=exact(0.5), fans=3, fan_a=exact(0.2),
-                    controller_w=exact(2), sockets=SATA), 6 + 7.2 + 2),
+            (
+                Cooler(
+                    key="x",
+                    name="X",
+                    pump_a=exact(0.5),
+                    fans=3,
+                    fan_a=exact(0.2),
+                    controller_w=exact(2),
+                    sockets=SATA,
+                ),
+                6 + 7.2 + 2,
+            ),
             (LightStrip(key="x", name="X", volts=5, rated_a=exact(2)), 10),
             (LightStrip(key="x", name="X", volts=12, rated_a=exact(2)), 24),
             (UsbLoad(key="x", name="X", draw_w=exact(4)), 4),
             (Other(key="x", name="X", v12_w=exact(3), vneg12_w=exact(1)), 4),
             (Drive(key="x", name="X", form="optical", sockets=SATA), 12 + 4.5),
             (Drive(key="x", name="X", form="floppy"), 1.2 + 2),
-        )  # fmt: skip
+        )
         for part, watts in cases:
             with self.subTest(part.kind):
                 self.assertAlmostEqual(_full(build(board(), part), "x"), watts)

@@ -6,15 +6,7 @@ from __future__ import annotations
 import unittest
 
 from easy_tally import BadInput
-from easy_tally.training import (
-    EXERCISES,
-    choices,
-    judge,
-    of_own,
-    planted,
-    readings_and_held,
-    seen,
-)
+from easy_tally.training import EXERCISES, choices, judge, of_own, planted, readings_and_held, seen
 
 from .test_readings import mapped
 

@@ -6,6 +6,7 @@ import unittest
 
 from easy_tally.base.rounding import percent
 from easy_tally.base.series import Series
+from easy_tally.ratings import Limit
 from easy_tally.ratings.verdicts import VERDICTS, Judgement, judge, worst
 from hypothesis import given
 from hypothesis import strategies as st
@@ -21,7 +22,8 @@ def _judge(
 ) -> Judgement:
     fields: dict[str, object] = {"within_to": 0.8} | more
     start = float(fields.pop("start", 0.0))  # type: ignore[arg-type]
-    return judge(_loads(full, high, start), limit, **fields)  # type: ignore[arg-type]
+    held = Limit(limit, at_start=float(fields.pop("start_factor", 1.0)))  # type: ignore[arg-type]
+    return judge(_loads(full, high, start), held, **fields)  # type: ignore[arg-type]
 
 
 class Bounds(unittest.TestCase):
@@ -99,7 +101,7 @@ class Properties(unittest.TestCase):
     ) -> None:
         def verdict(values: list[float]) -> int:
             series = tuple(x for v in values for x in (v, v, v * 1.1))
-            return VERDICTS.index(judge(series, limit, 0.8, 1.5, missing).verdict)
+            return VERDICTS.index(judge(series, Limit(limit, at_start=1.5), 0.8, missing).verdict)
 
         raised = [v + more if i == at else v for i, v in enumerate(likely)]
         self.assertLessEqual(verdict(raised), verdict(likely))

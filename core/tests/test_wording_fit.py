@@ -43,9 +43,11 @@ class Cards(unittest.TestCase):
         self.assertEqual(said["card-height"], ["Card: 130 mm high of 190 mm to the side panel"])
         self.assertEqual(
             said["plug-room"],
-            ["Card: its edge at 130 mm and its plug and bend, 35 mm, take 165 mm of 190 mm to the "
-             "side panel"],
-        )  # fmt: skip
+            [
+                "Card: its edge at 130 mm and its plug and bend, 35 mm, take 165 mm of 190 mm to "
+                "the side panel"
+            ],
+        )
         self.assertEqual(said["slots"], ["the cards cover 3 slot places of 7"])
         self.assertEqual(said["support"], ["Card: support: in the box"])
 
@@ -85,9 +87,11 @@ class Cards(unittest.TestCase):
         said = _said(board(slots=slots), one, other)
         self.assertEqual(
             said["free-place"],
-            ["Card: the hottest card has Other right beside its fans, though 2 places of the case "
-             "would be free"],
-        )  # fmt: skip
+            [
+                "Card: the hottest card has Other right beside its fans, though 2 places of the "
+                "case would be free"
+            ],
+        )
 
     def test_a_heavy_card(self) -> None:
         said = _said(board(), card(**(MEASURED | {"support": "needed"})))
@@ -99,9 +103,11 @@ class Cards(unittest.TestCase):
         said = _said(board(), card(), case=Case(name="Case"))
         self.assertEqual(
             said["card-length"],
-            ["Card: card length: not known without Card: length, the case: room for a card’s "
-             "length"],
-        )  # fmt: skip
+            [
+                "Card: card length: not known without Card: length, the case: room for a card’s "
+                "length"
+            ],
+        )
         text, fix = _mend(board(), card(), case=Case(name="Case"))["fit.unknown"]
         self.assertTrue(text.startswith("Case: Not checked for want of measures: card length, "))
         self.assertTrue(fix.startswith("Measure and enter: Card: length; the case: room"), fix)
@@ -119,11 +125,13 @@ class Beside(unittest.TestCase):
         )
         self.assertEqual(
             _said(board(), *coolers)["radiator"],
-            ["C: the case has no place for a radiator at the top",
-             "D: its radiator goes to the front",
-             "E: its radiator is 420 mm, and at the front there is room for 360 mm",
-             "F: radiator and fans are 95 mm thick, and at the front there is room for 60 mm"],
-        )  # fmt: skip
+            [
+                "C: the case has no place for a radiator at the top",
+                "D: its radiator goes to the front",
+                "E: its radiator is 420 mm, and at the front there is room for 360 mm",
+                "F: radiator and fans are 95 mm thick, and at the front there is room for 60 mm",
+            ],
+        )
         fixes = {fix for id, (_, fix) in _mend(board(), *coolers).items() if id == "fit.radiator"}
         self.assertEqual(fixes, {"Mount it elsewhere, or take a smaller one."})
 
@@ -143,14 +151,20 @@ class Beside(unittest.TestCase):
     def test_which_way_the_supplys_fan_looks(self) -> None:
         for more, text in (
             ({}, "the supply’s fan looks down: a filtered vent, raised by 20 mm"),
-            ({"place": Place(stands_on="carpet")},
-             "the supply’s fan looks up: it stands on carpet"),
-            ({"house_rules": rules(supply_fan="up")},
-             "the supply’s fan looks up by your house rule; here down is better: a filtered vent, "
-             "raised by 20 mm"),
-            ({"supply": supply()},
-             "the supply’s fan: not known without the supply: where its fan is"),
-        ):  # fmt: skip
+            (
+                {"place": Place(stands_on="carpet")},
+                "the supply’s fan looks up: it stands on carpet",
+            ),
+            (
+                {"house_rules": rules(supply_fan="up")},
+                "the supply’s fan looks up by your house rule; here down is better: a filtered "
+                "vent, raised by 20 mm",
+            ),
+            (
+                {"supply": supply()},
+                "the supply’s fan: not known without the supply: where its fan is",
+            ),
+        ):
             self.assertEqual(_said(board(), **more)["supply-fan"], [text])
 
     def test_air(self) -> None:

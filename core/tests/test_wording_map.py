@@ -33,8 +33,9 @@ _ONE, _TWO = graphics_cable("one", count=1), graphics_cable("two", count=1)
 _REST = (board_cable(), processor_cable(), sata_cable())
 
 
-def _mapped(*cables: Any, stock: tuple[InStock, ...] = (), power: float = 320,
-            **more: Any) -> MapAnswer:  # fmt: skip
+def _mapped(
+    *cables: Any, stock: tuple[InStock, ...] = (), power: float = 320, **more: Any
+) -> MapAnswer:
     """A board, a processor, a card with two sockets and two disks, mapped."""
     b = build(board(), processor(), card(power), disk(2), cables=(*_REST, *cables), **more)
     return map_it(b, Wish(), list(stock), Progress(), iter(()))
@@ -47,15 +48,25 @@ class Mapped(unittest.TestCase):
         moves = [m.text for m in answer.moves]
         self.assertEqual(
             moves[:5],
-            ["Board cable into port B1 and B2", "cpu into port P1", "sata into port D1",
-             "One into port G1", "Two into port G2"],
-        )  # fmt: skip
+            [
+                "Board cable into port B1 and B2",
+                "cpu into port P1",
+                "sata into port D1",
+                "One into port G1",
+                "Two into port G2",
+            ],
+        )
         self.assertEqual(
             moves[5:],
-            ["Board cable into Board · main", "cpu into Board · cpu-1",
-             "sata, plug p1 into Disk 1", "sata, plug p2 into Disk 2", "One into Card · a",
-             "Two into Card · b"],
-        )  # fmt: skip
+            [
+                "Board cable into Board · main",
+                "cpu into Board · cpu-1",
+                "sata, plug p1 into Disk 1",
+                "sata, plug p2 into Disk 2",
+                "One into Card · a",
+                "Two into Card · b",
+            ],
+        )
 
     def test_what_it_comes_to(self) -> None:
         """Half of 270 W is 135 of 150, 90 %; 22.5 of 60 A are 37.5 %; two disks start with 2 A;
@@ -71,9 +82,10 @@ class Mapped(unittest.TestCase):
 
     def test_what_is_laid_already_stays_or_comes_out_first(self) -> None:
         laid = (
-            run("one", "g1", a="card#1/b"), run("two", "g2"),
+            run("one", "g1", a="card#1/b"),
+            run("two", "g2"),
             run("sata", "d1", p3="disk#1/power"),
-        )  # fmt: skip
+        )
         moves = [m.text for m in _mapped(_ONE, _TWO, runs=laid).moves]
         self.assertEqual(moves[:2], ["Unplug sata, plug p3 from Disk 1", "One stays in Card · b"])
         self.assertIn("Two into Card · a", moves)
@@ -83,9 +95,11 @@ class Mapped(unittest.TestCase):
         answer = _mapped(_ONE, _TWO, graphics_cable("three", count=1), graphics_cable("four"))
         self.assertEqual(
             list(answer.bill),
-            ["Of this build’s cables: Board cable, cpu, sata, One, Two",
-             "Stays in the bag of Test A: Three, Four"],
-        )  # fmt: skip
+            [
+                "Of this build’s cables: Board cable, cpu, sata, One, Two",
+                "Stays in the bag of Test A: Three, Four",
+            ],
+        )
 
 
 class WorstLane(unittest.TestCase):
@@ -105,45 +119,48 @@ class Impossible(unittest.TestCase):
 
     def test_a_cable_short(self) -> None:
         self._why(
-            _mapped(_ONE), ("Card · a", "Card · b"),  # by one alone it would carry both
+            _mapped(_ONE),
+            ("Card · a", "Card · b"),  # by one alone it would carry both
             "2 sockets have to be fed, 8-pin graphics: 2 × Card.",
             "There is 1 cable like One, with one 6+2-pin graphics plug.",
-        )  # fmt: skip
+        )
 
     def test_a_port_short(self) -> None:
         of = supply(ports=tuple(p for p in supply().ports if p.key not in ("g2", "g3")))
         self._why(
-            _mapped(_ONE, _TWO, supply=of), ("Card · a", "Card · b"),
+            _mapped(_ONE, _TWO, supply=of),
+            ("Card · a", "Card · b"),
             "2 sockets have to be fed, 8-pin graphics: 2 × Card.",
             "The supply has 1 graphics port: G1.",
-        )  # fmt: skip
+        )
 
     def test_a_house_rule(self) -> None:
         answer = _mapped(graphics_cable(), power=140, house_rules=rules(chained_graphics="never"))
         self._why(
-            answer, ("Card · b",),
+            answer,
+            ("Card · b",),
             "Your house rule for chained graphics plugs: never both plugs.",
             "2 sockets have to be fed, 8-pin graphics: 2 × Card.",
             "There is 1 cable like Chain, with 2 plugs (6+2-pin graphics plug).",
-        )  # fmt: skip
+        )
         rule = next(r for r in answer.repairs if r.id == "rule")
         words = [p.words.lower() for p in POSITIONS["chained_graphics"]]
         self.assertIn(
-            rule.text.removeprefix("Set the house rule for chained graphics plugs to: ")[:-1],
-            words,
+            rule.text.removeprefix("Set the house rule for chained graphics plugs to: ")[:-1], words
         )
 
     def test_plugs_that_do_not_reach(self) -> None:
         lengths = {"card": 700, "main plug": 300, "processor": 400, "3.5-inch bays": 300}
         routes = tuple(Route(area=a, length_mm=mm) for a, mm in lengths.items())  # type: ignore[arg-type]
         self._why(
-            _mapped(_ONE, _TWO, case=Case(name="Case", routes=routes)), ("Card · a", "Card · b"),
+            _mapped(_ONE, _TWO, case=Case(name="Case", routes=routes)),
+            ("Card · a", "Card · b"),
             # 700 mm of route and 40 of slack.
             "How far the plugs reach along the case’s routes. 2 × Card: a plug has to reach "
             "740 mm, 40 mm of slack with it; the longest that fits reaches 600 mm. An extension "
             "would do, or a longer cable of the supply’s pinout family.",
             "2 sockets have to be fed, 8-pin graphics: 2 × Card.",
-        )  # fmt: skip
+        )
 
     def test_a_cable_of_the_drawer_and_one_to_be_had(self) -> None:
         lies = InStock(thing=graphics_cable("x", count=1), owned=True, free=1)
@@ -173,9 +190,13 @@ class Impossible(unittest.TestCase):
         self.assertEqual(texts["power-limit"], "Hold Card to 200 W.")
         edit = TakeMap.model_validate(next(r.edit for r in answer.repairs if r.id == "power-limit"))
         b = build(
-            board(), processor(), card(320), disk(2), cables=(*_REST, graphics_cable()),
+            board(),
+            processor(),
+            card(320),
+            disk(2),
+            cables=(*_REST, graphics_cable()),
             house_rules=rules(chained_graphics="by plug"),
-        )  # fmt: skip
+        )
         then = analyse(edit.apply(b))
         self.assertEqual(
             {r.verdict for r in then.runs if r.wired.feeds} - {"within", "tight"}, set()
@@ -197,26 +218,38 @@ class Impossible(unittest.TestCase):
         other = supply(name="Wide", family="Test B")
         box = tuple(c.model_copy(update={"family": "Test B"}) for c in (*_REST, _ONE, _TWO))
         b = build(board(), processor(), card(320), disk(2), cables=(*_REST, _ONE, _TWO), supply=few)
-        several = iter((
-            OtherSupply(supply=other, cables=box, owned=True),
-            OtherSupply(supply=other.model_copy(update={"name": "Second"}), cables=box, owned=True),
-            OtherSupply(supply=other.model_copy(update={"name": "Sold"}), cables=box, owned=False),
-        ))  # fmt: skip
+        several = iter(
+            (
+                OtherSupply(supply=other, cables=box, owned=True),
+                OtherSupply(
+                    supply=other.model_copy(update={"name": "Second"}), cables=box, owned=True
+                ),
+                OtherSupply(
+                    supply=other.model_copy(update={"name": "Sold"}), cables=box, owned=False
+                ),
+            )
+        )
         answer = map_it(b, Wish(), [], Progress(), several)
         self.assertEqual(
             [r.text for r in answer.repairs if r.id == "supply"],
-            ["Take Wide, from your drawer, in place of this supply.",
-             "Take Sold, to be had, in place of this supply."],
-        )  # fmt: skip
+            [
+                "Take Wide, from your drawer, in place of this supply.",
+                "Take Sold, to be had, in place of this supply.",
+            ],
+        )
 
     def test_an_extension_to_reach(self) -> None:
         """600 mm of cable and 200 of extension for 700 mm of way and 40 of slack."""
         lengths = {"card": 700, "main plug": 300, "processor": 400, "3.5-inch bays": 300}
         routes = tuple(Route(area=a, length_mm=mm) for a, mm in lengths.items())  # type: ignore[arg-type]
         longer = Extension(
-            key="ext", name="Extension", kind="pcie6+2", length_mm=200, gauge=18,
+            key="ext",
+            name="Extension",
+            kind="pcie6+2",
+            length_mm=200,
+            gauge=18,
             conductors=RailPins(v12=3, ground=3),
-        )  # fmt: skip
+        )
         stock = (InStock(thing=longer, owned=True, free=2),)
         answer = _mapped(_ONE, _TWO, stock=stock, case=Case(name="Case", routes=routes))
         self.assertEqual(

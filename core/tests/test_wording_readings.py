@@ -40,17 +40,20 @@ class Sentences(unittest.TestCase):
         )
         self.assertEqual(
             self._said("pin tight", *amps),
-            ("Kittiwake L, pin 2 carries 8.50 A of 9.20 A at full load: little is left.",
-             "Spread the load over more cables, or lower the power limit."),
-        )  # fmt: skip
+            (
+                "Kittiwake L, pin 2 carries 8.50 A of 9.20 A at full load: little is left.",
+                "Spread the load over more cables, or lower the power limit.",
+            ),
+        )
 
     def test_pins_that_share_badly(self) -> None:
         """6.0 of a mean of 5.0 is 1.20; 7.6 of 5.0 is 1.52."""
         text, look = self._said("uneven", *self._pins(6.0, 4.8, 4.8, 4.8, 4.8, 4.8))
         self.assertEqual(
-            text, "Kittiwake L: pin 1 carries 6.00 A of a mean of 5.00 A a pin at full load, 1.20 "
+            text,
+            "Kittiwake L: pin 1 carries 6.00 A of a mean of 5.00 A a pin at full load, 1.20 "
             "times as much; up to 1.10 is usual.",
-        )  # fmt: skip
+        )
         self.assertEqual(look, f"A contact does not touch as the others do. {_SEAT}")
         text, look = self._said("uneven stop", *self._pins(7.6, 4.48, 4.48, 4.48, 4.48, 4.48))
         self.assertIn("1.52 times as much", text)
@@ -60,30 +63,36 @@ class Sentences(unittest.TestCase):
         """0.2 beside five of 5 A: a mean of 4.20; 3.5 beside them: 4.75."""
         text, look = self._said("pin away", *self._pins(0.2, 5, 5, 5, 5, 5))
         self.assertEqual(
-            text, "Kittiwake L: pin 1 carries 0.20 A at full load where its plug’s mean is 4.20 A; "
+            text,
+            "Kittiwake L: pin 1 carries 0.20 A at full load where its plug’s mean is 4.20 A; "
             "the others carry its part, pin 2 5.00 A.",
-        )  # fmt: skip
+        )
         self.assertTrue(look.endswith(_STOP))
         text, look = self._said("pin low", *self._pins(3.5, 5, 5, 5, 5, 5))
         self.assertEqual(
-            text, "Kittiwake L: pin 1 carries 3.50 A at full load where its plug’s mean is 4.75 A; "
+            text,
+            "Kittiwake L: pin 1 carries 3.50 A at full load where its plug’s mean is 4.75 A; "
             "the others carry the more.",
-        )  # fmt: skip
+        )
         self.assertTrue(look.endswith(_SEAT))
 
     def test_volts(self) -> None:
         """A 3.1 supply may fall to 11.2 V and rise to 12.6."""
         self.assertEqual(
             self._said("volts low", ("full", "card-1#1/power.v12.v", 11.1)),
-            ("Kittiwake L, 12 V: 11.10 V at full load, below 11.20 V.",
-             "A long thin cable, a chained plug, a bad contact, or a supply that gives in. Measure "
-             "at the supply’s end too."),
-        )  # fmt: skip
+            (
+                "Kittiwake L, 12 V: 11.10 V at full load, below 11.20 V.",
+                "A long thin cable, a chained plug, a bad contact, or a supply that gives in. "
+                "Measure at the supply’s end too.",
+            ),
+        )
         self.assertEqual(
             self._said("volts high over", ("full", "card-1#1/power.v12.v", 12.9)),
-            ("Kittiwake L, 12 V: 12.90 V at full load, above 12.60 V.",
-             "Stop using this supply until it was looked at."),
-        )  # fmt: skip
+            (
+                "Kittiwake L, 12 V: 12.90 V at full load, above 12.60 V.",
+                "Stop using this supply until it was looked at.",
+            ),
+        )
         text, _ = self._said(
             "volts lost", ("full", "dc.v12.v", 11.9), ("full", "card-1#1/power.v12.v", 11.3)
         )
@@ -91,10 +100,14 @@ class Sentences(unittest.TestCase):
 
     def test_heat(self) -> None:
         for id, degc, text, look in (
-            ("hot tight", 95, "Kittiwake L is at 95 °C at full load, and stands 105 °C.",
-             f"Hotter than good contacts grow. {_SEAT}"),
+            (
+                "hot tight",
+                95,
+                "Kittiwake L is at 95 °C at full load, and stands 105 °C.",
+                f"Hotter than good contacts grow. {_SEAT}",
+            ),
             ("hot over", 106, "Kittiwake L is at 106 °C at full load; it stands 105 °C.", _STOP),
-        ):  # fmt: skip
+        ):
             self.assertEqual(self._said(id, ("full", "card-1#1/power.degc", degc)), (text, look))
 
     def test_the_whole_against_tally_and_label(self) -> None:
@@ -115,9 +128,11 @@ class Sentences(unittest.TestCase):
         out = ("full", "dc.w", 815)
         self.assertEqual(
             self._said("more out than in", ("full", "wall.w", 700), out),
-            ("815 W leave the supply at full load where only 700 W come from the wall.",
-             "One of the two meters is wrong, or they were not read at the same time."),
-        )  # fmt: skip
+            (
+                "815 W leave the supply at full load where only 700 W come from the wall.",
+                "One of the two meters is wrong, or they were not read at the same time.",
+            ),
+        )
         self.assertEqual(
             self._said("efficiency", ("full", "wall.w", 905), out)[0],
             "The supply turns 90.1 % into output at full load; its curve says 90.1 %.",
@@ -131,9 +146,10 @@ class Sentences(unittest.TestCase):
         """151 W by six pins; 310 W ÷ 12 V are 25.83 A."""
         text, look = self._said("as coded", *self._pins(*[151 / 12 / 6] * 6))
         self.assertEqual(
-            text, "Kittiwake L, 12 V stops at 151 W at full load, as a code for 150 W would make "
+            text,
+            "Kittiwake L, 12 V stops at 151 W at full load, as a code for 150 W would make "
             "it; the tally has 310 W.",
-        )  # fmt: skip
+        )
         self.assertIn("coded for", look)
         text, _ = self._said("carries nothing", *self._pins(0, 0, 0, 0, 0, 0))
         self.assertEqual(

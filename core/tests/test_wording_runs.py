@@ -42,9 +42,10 @@ class Over(unittest.TestCase):
         )
         self.assertEqual(found.fix, "Feed Card · b too, which then takes its share.")
         both = build(
-            card(400), cables=(graphics_cable("one", count=1), graphics_cable("two", count=1)),
+            card(400),
+            cables=(graphics_cable("one", count=1), graphics_cable("two", count=1)),
             runs=(run("one", "g1", a="card#1/a"), run("two", "g2", a="card#1/b")),
-        )  # fmt: skip
+        )
         self.assertEqual(
             _mend(both)["G1 One"].fix,
             "Lower the part’s power limit: no cable makes its plug stand more.",
@@ -66,9 +67,10 @@ class Over(unittest.TestCase):
     def test_a_chain_and_a_spare_cable_for_its_last_plug(self) -> None:
         """(320 − 50) W ÷ 12 V = 22.5 A over 3 pins: 7.5 of 7 A. The rule allows 150 W of 270."""
         chain = build(
-            card(320), cables=(graphics_cable(), graphics_cable("spare", count=1)),
+            card(320),
+            cables=(graphics_cable(), graphics_cable("spare", count=1)),
             runs=(run("chain", "g1", a="card#1/a", b="card#1/b"),),
-        )  # fmt: skip
+        )
         found = _mend(chain)["G1 Chain"]
         self.assertEqual(
             found.text,
@@ -76,8 +78,7 @@ class Over(unittest.TestCase):
             "your house rule.",
         )
         self.assertEqual(
-            found.fix,
-            "Move Card · b to a cable of its own: Spare is in the box and G2 is free.",
+            found.fix, "Move Card · b to a cable of its own: Spare is in the box and G2 is free."
         )
         by_pins = chain.model_copy(update={"house_rules": rules(chained_graphics="by pins")})
         self.assertEqual(
@@ -92,9 +93,11 @@ class Over(unittest.TestCase):
 
     def test_both_plugs_of_a_chain_where_that_is_never_allowed(self) -> None:
         chain = build(
-            card(200), cables=(graphics_cable(),), house_rules=rules(chained_graphics="never"),
+            card(200),
+            cables=(graphics_cable(),),
+            house_rules=rules(chained_graphics="never"),
             runs=(run("chain", "g1", a="card#1/a", b="card#1/b"),),
-        )  # fmt: skip
+        )
         self.assertEqual(
             _mend(chain)["G1 Chain"].text,
             "House rule: never both plugs of a chain: 2 plugs in use, 1 allowed. Refused by your "
@@ -113,14 +116,17 @@ class Over(unittest.TestCase):
     def test_plugs_of_a_chain_that_are_too_close(self) -> None:
         """From 300 to 600 mm of route are 300; the plugs hang 100 apart."""
         routes = (
-            Route(area="3.5-inch bays", length_mm=300), Route(area="2.5-inch places", length_mm=600)
-        )  # fmt: skip
+            Route(area="3.5-inch bays", length_mm=300),
+            Route(area="2.5-inch places", length_mm=600),
+        )
         small = disk(form="2.5").model_copy(update={"key": "ssd", "name": "Small"})
         b = build(
-            disk(), small, cables=(sata_cable(plugs=2),),
+            disk(),
+            small,
+            cables=(sata_cable(plugs=2),),
             runs=(run("sata", "d1", p1="disk#1/power", p2="ssd#1/power"),),
             case=Case(name="Case", routes=routes),
-        )  # fmt: skip
+        )
         found = _mend(b)["D1 sata"]
         self.assertEqual(
             found.text,
@@ -142,19 +148,25 @@ class Over(unittest.TestCase):
     def test_what_is_never_allowed(self) -> None:
         """A SATA plug is granted 4.5 A × 12 V = 54 W."""
         of = Adapter(
-            key="adapter", name="Adapter", leads=(Lead(key="a", kind="sata"),), gauge=18,
-            plugs=(Plug(key="x", kind="pcie6+2", at_mm=100),), conductors=RailPins(v12=1, ground=1),
+            key="adapter",
+            name="Adapter",
+            leads=(Lead(key="a", kind="sata"),),
+            gauge=18,
+            plugs=(Plug(key="x", kind="pcie6+2", at_mm=100),),
+            conductors=RailPins(v12=1, ground=1),
             connections=(Connection(plug="x", socket=ref("card#1/a")),),
-        )  # fmt: skip
+        )
         b = build(
-            card(100), cables=(sata_cable(),), adapters=(of,),
+            card(100),
+            cables=(sata_cable(),),
+            adapters=(of,),
             runs=(run("sata", "d1", p1="adapter#1/a"),),
-        )  # fmt: skip
+        )
         found = _mend(b)["D1 sata"]
         self.assertEqual(
             found.text,
             "Never allowed: Adapter: a SATA plug brings 54 W, a graphics socket may draw more.",
-        )  # fmt: skip
+        )
         self.assertEqual(
             found.fix,
             "Feed the socket by a plug that is made for it, or by an adapter whose leads each have "
@@ -185,15 +197,16 @@ class Unknown(unittest.TestCase):
         self.assertEqual(found.fix, "Enter the gauge of sata: it is printed on its wires.")
         lost = _texts(b, "Volts lost")
         self.assertEqual(
-            lost[0], "Volts lost at Disk, 12 V: not known, since the gauge or the wires on the way "
-            "are not.",
-        )  # fmt: skip
+            lost[0],
+            "Volts lost at Disk, 12 V: not known, since the gauge or the wires on the way are not.",
+        )
 
     def test_sense_contacts_that_nobody_states(self) -> None:
         b = build(
-            card(500, "16pin"), cables=(sixteen_cable(None),),
+            card(500, "16pin"),
+            cables=(sixteen_cable(None),),
             runs=(run("sixteen", "h1", a="card#1/a"),),
-        )  # fmt: skip
+        )
         found = _mend(b)["H1 16-pin cable"]
         self.assertEqual(found.text, "Granted by standard, Card: 450 W, but no limit is known.")
         self.assertEqual(
@@ -224,14 +237,22 @@ class Unknown(unittest.TestCase):
 
     def test_the_way_to_a_socket_behind_an_extension(self) -> None:
         longer = Extension(
-            key="ext", name="Extension", kind="pcie6+2", length_mm=200, gauge=18,
+            key="ext",
+            name="Extension",
+            kind="pcie6+2",
+            length_mm=200,
+            gauge=18,
             conductors=RailPins(v12=3, ground=3),
             connections=(Connection(plug="out", socket=ref("card#1/a")),),
-        )  # fmt: skip
+        )
         found = _mend(
-            _one(150, runs=(run("one", "g1", a="ext#1/in"),), extensions=(longer,),
-                 case=Case(name="Case"))
-        )["G1 One"]  # fmt: skip
+            _one(
+                150,
+                runs=(run("one", "g1", a="ext#1/in"),),
+                extensions=(longer,),
+                case=Case(name="Case"),
+            )
+        )["G1 One"]
         self.assertEqual(found.fix, "Measure the way to the card, and enter it with the case.")
 
     def test_a_case_without_the_route(self) -> None:
@@ -241,15 +262,20 @@ class Unknown(unittest.TestCase):
 
     def test_an_adapter_of_which_nobody_says_how_it_is_made(self) -> None:
         of = Adapter(
-            key="adapter", name="Adapter: old", leads=(Lead(key="a", kind="per4"),),
-            plugs=(Plug(key="x", kind="sata", at_mm=100),), gauge=18,
+            key="adapter",
+            name="Adapter: old",
+            leads=(Lead(key="a", kind="per4"),),
+            plugs=(Plug(key="x", kind="sata", at_mm=100),),
+            gauge=18,
             conductors=RailPins(v12=1, v5=1, ground=2),
             connections=(Connection(plug="x", socket=ref("disk#1/power")),),
-        )  # fmt: skip
+        )
         plug = (Plug(key="p1", kind="per4", at_mm=400),)
         b = build(
-            disk(), adapters=(of,), cables=(sata_cable().model_copy(update={"plugs": plug}),),
+            disk(),
+            adapters=(of,),
+            cables=(sata_cable().model_copy(update={"plugs": plug}),),
             runs=(run("sata", "d1", p1="adapter#1/a"),),
-        )  # fmt: skip
+        )
         fixes = [r.text for r in _mend(b)["D1 sata"].remedies]
         self.assertIn("Find out whether Adapter: old is moulded or crimped, and enter it.", fixes)

@@ -65,9 +65,13 @@ class Rails(unittest.TestCase):
 
     def test_leads_that_are_short(self) -> None:
         said, fix = _mend(
-            "ports", board(), processor(), card(sockets="pcie8 pcie8 pcie8"), disk(5),
+            "ports",
+            board(),
+            processor(),
+            card(sockets="pcie8 pcie8 pcie8"),
+            disk(5),
             cables=(board_cable(), graphics_cable("c", 1), sata_cable()),
-        )  # fmt: skip
+        )
         self.assertEqual(
             said,
             "Supply: Leads: one processor lead short, 0 of 1; two card leads short, 1 of 3; one "
@@ -98,15 +102,19 @@ class Room(unittest.TestCase):
         bracket = Bracket(name="Plate", form="ATX", place="SFX")
         for more, text in (
             ({"case": small}, "form: ATX; Case takes SFX"),
-            ({"case": small.model_copy(update={"brackets": ("ATX",)})},
-             "form: ATX, in Case by a bracket, which is yet to be had"),
+            (
+                {"case": small.model_copy(update={"brackets": ("ATX",)})},
+                "form: ATX, in Case by a bracket, which is yet to be had",
+            ),
             ({"case": small, "bracket": bracket}, "form: ATX, in Case by Plate"),
-            ({"case": small, "bracket": bracket.model_copy(update={"place": "TFX"})},
-             "form: ATX; Case takes SFX, and Plate holds ATX in TFX"),
+            (
+                {"case": small, "bracket": bracket.model_copy(update={"place": "TFX"})},
+                "form: ATX; Case takes SFX, and Plate holds ATX in TFX",
+            ),
             ({"case": Case(name="Case", supply_forms=("ATX",))}, "form: ATX, in Case"),
             ({"case": Case(name="Case")}, "form: not known without the case’s own figure"),
             ({}, "form: no case is chosen"),
-        ):  # fmt: skip
+        ):
             self.assertEqual(_said("form", _load(100), **more), text)
 
     def test_length_with_its_plugs(self) -> None:
@@ -135,8 +143,7 @@ class Life(unittest.TestCase):
 
     def test_share_and_quiet(self) -> None:
         self.assertEqual(
-            _said("share", _load(200)),
-            "load: 20 % of its rating idle, 20 % everyday, 20 % at full",
+            _said("share", _load(200)), "load: 20 % of its rating idle, 20 % everyday, 20 % at full"
         )
         for watts, text in (
             (200, "quiet: its fan stands in everyday use, 20 % of its rating, still to 30 %"),
@@ -158,9 +165,11 @@ class Life(unittest.TestCase):
         for place, text in (
             (Place(), "cost: 812 kWh a year; no price is entered"),
             (Place(price_kwh=0.3, currency="EUR"), "cost: 812 kWh a year, 243.33 EUR"),
-            (Place(tariff=(Band(name="day", price_kwh=0.3, from_h=0, to_h=24),), currency="EUR"),
-             "cost: 812 kWh a year, 243.33 EUR, over 1 band of price"),
-        ):  # fmt: skip
+            (
+                Place(tariff=(Band(name="day", price_kwh=0.3, from_h=0, to_h=24),), currency="EUR"),
+                "cost: 812 kWh a year, 243.33 EUR, over 1 band of price",
+            ),
+        ):
             self.assertEqual(_said("cost", _load(200), place=place), text)
 
     def test_mains(self) -> None:
@@ -180,10 +189,14 @@ class Life(unittest.TestCase):
     def test_hold_up(self) -> None:
         for watts, transfer, more, text in (
             (600, 10, {}, "17 ms, by its design, and the UPS takes 10 ms to step in"),
-            (900, 18, {"design": "classic"},
-             "16 ms, by its design, and the UPS takes 18 ms to step in"),
+            (
+                900,
+                18,
+                {"design": "classic"},
+                "16 ms, by its design, and the UPS takes 18 ms to step in",
+            ),
             (900, 12, {"hold_up_ms": 14}, "14 ms, stated, and the UPS takes 12 ms to step in"),
-        ):  # fmt: skip
+        ):
             place = Place(ups_transfer_ms=transfer)
             said = _said("hold-up", _load(watts), place=place, supply=supply(**more))
             self.assertEqual(said, f"hold-up: {text}")
@@ -191,27 +204,36 @@ class Life(unittest.TestCase):
 
     def test_age(self) -> None:
         for made, text in (
-            (2018, "age: 8 years old"), (2017, "age: 9 years old, over 8"),
+            (2018, "age: 8 years old"),
+            (2017, "age: 9 years old, over 8"),
             (None, "age: the year it was made is not told"),
-        ):  # fmt: skip
+        ):
             self.assertEqual(_said("age", _load(100), supply=supply(made=made)), text)
 
 
 class NotKnown(unittest.TestCase):
     def test_what_is_lacking_is_named_at_each_check_and_once_to_mend(self) -> None:
         blank = supply(
-            rated_w=None, grade=None, fan_off_share=None, fan_off_degc=50, form=None,
-            length_mm=None, regulation=None,
-        )  # fmt: skip
+            rated_w=None,
+            grade=None,
+            fan_off_share=None,
+            fan_off_degc=50,
+            form=None,
+            length_mm=None,
+            regulation=None,
+        )
         more = {"supply": blank, "case": Case(name="Case")}
         for id, text in (
             ("regulation", "not known without how it regulates its rails"),
             ("form", "not known without its form and the case’s own figure"),
             ("share", "not known without its rating"),
-            ("quiet", "not known without its rating and when its fan stands; its fan stands until "
-             "it is 50 °C inside, at what load nobody states"),
+            (
+                "quiet",
+                "not known without its rating and when its fan stands; its fan stands until "
+                "it is 50 °C inside, at what load nobody states",
+            ),
             ("cost", "not known without its rating and its efficiency"),
-        ):  # fmt: skip
+        ):
             self.assertEqual(_said(id, _load(600), **more), f"{id}: {text}")
         said, fix = _mend("unknown", _load(600), **more)
         self.assertEqual(

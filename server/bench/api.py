@@ -94,21 +94,27 @@ def _answer(row: Build) -> dict[str, Any]:
         mated[of] = mated.get(of, 0) + 1
     bad = Entry.objects.filter(build=row, kind__in=("warm", "browned", "loose")).last()
     return {
-        "version": row.version, "next": found.next, "left": found.left, "stopped": found.stopped,
+        "version": row.version,
+        "next": found.next,
+        "left": found.left,
+        "stopped": found.stopped,
         "stopped_at": bad.step if bad and found.stopped else "",
         "steps": [
             {
-                "step": s, "group": GROUP_WORDS[s.group], "done": s.id in found.done,
+                "step": s,
+                "group": GROUP_WORDS[s.group],
+                "done": s.id in found.done,
                 "who": found.done[s.id].who if s.id in found.done else "",
                 "at": found.done[s.id].at if s.id in found.done else "",
                 "noted": notes.get((s.id, s.of), notes.get((s.id, ""), "")),
                 "photos": by_step.get(s.id, []),
-                "matings": None if s.joint is None or s.joint.matings is None
+                "matings": None
+                if s.joint is None or s.joint.matings is None
                 else s.joint.matings + sum(mated.get((s.id, of), 0) for of in {s.of, ""}),
             }
             for s in found.steps
         ],
-    }  # fmt: skip
+    }
 
 
 class NotedOut(Schema):
@@ -158,20 +164,30 @@ def get_record(request: HttpRequest, key: str) -> dict[str, Any]:
         "of": entries.count(),
         "sittings": [
             {
-                "what": s.what, "begun": s.begun.isoformat(), "ended": s.ended.isoformat(),
-                "who": s.who, "versions": s.versions, "made": s.made, "apart": s.apart,
+                "what": s.what,
+                "begun": s.begun.isoformat(),
+                "ended": s.ended.isoformat(),
+                "who": s.who,
+                "versions": s.versions,
+                "made": s.made,
+                "apart": s.apart,
                 "bad": s.bad,
             }
             for s in reversed(record.history(row))
         ],
         "entries": [
             {
-                "at": e.at.isoformat(), "who": e.who, "kind": e.kind, "step": e.step,
-                "words": e.words, "text": e.text, "version": e.version,
+                "at": e.at.isoformat(),
+                "who": e.who,
+                "kind": e.kind,
+                "step": e.step,
+                "words": e.words,
+                "text": e.text,
+                "version": e.version,
             }
             for e in entries.order_by("-at", "-pk")[:_SHOWN]
         ],
-    }  # fmt: skip
+    }
 
 
 @router.get("/builds/{key}/bench.csv", operation_id="benchRecord")
@@ -209,13 +225,17 @@ def sheet(request: HttpRequest, key: str, paper: Literal["A4", "letter"] = "A4")
 
 @router.get("/builds/{key}/flags.pdf", operation_id="cableFlags")
 def flags(
-    request: HttpRequest, key: str, paper: Literal["A4", "letter"] = "A4",
-    width_mm: float = 50, height_mm: float = 12,
-) -> HttpResponse:  # fmt: skip
+    request: HttpRequest,
+    key: str,
+    paper: Literal["A4", "letter"] = "A4",
+    width_mm: float = 50,
+    height_mm: float = 12,
+) -> HttpResponse:
     """Cable flags as PDF: both ends of every run, to be folded over the cable."""
     for name, value, least, most in (
-        ("width_mm", width_mm, 30, 90), ("height_mm", height_mm, 8, 40),
-    ):  # fmt: skip
+        ("width_mm", width_mm, 30, 90),
+        ("height_mm", height_mm, 8, 40),
+    ):
         if not least <= value <= most:
             raise BadInput([(name, f"{least} to {most} mm", f"{value:g}")])
     found = results.analysis(actions.find(owner_of(request), key))

@@ -22,20 +22,38 @@ MOST_BYTES, LONGEST = 12_000_000, 2000
 #: Width times height at the most, by how much of it a decoder must hold at once: an ordinary JPEG
 #: is made smaller while it is decoded; the others stand in memory whole, some several times.
 MOST_PIXELS = {
-    "JPEG": 60_000_000, "progressive JPEG": 16_000_000, "PNG": 16_000_000,
-    "PNG with transparency": 9_000_000, "WebP": 8_000_000,
-}  # fmt: skip
+    "JPEG": 60_000_000,
+    "progressive JPEG": 16_000_000,
+    "PNG": 16_000_000,
+    "PNG with transparency": 9_000_000,
+    "WebP": 8_000_000,
+}
 _FORMATS = ("JPEG", "PNG", "WEBP")
 #: Turn of the pixels by the camera's note of how it was held. Source: Exif 2.32, tag 0x0112.
 _TURNED = {
-    2: Image.Transpose.FLIP_LEFT_RIGHT, 3: Image.Transpose.ROTATE_180,
-    4: Image.Transpose.FLIP_TOP_BOTTOM, 5: Image.Transpose.TRANSPOSE,
-    6: Image.Transpose.ROTATE_270, 7: Image.Transpose.TRANSVERSE, 8: Image.Transpose.ROTATE_90,
-}  # fmt: skip
+    2: Image.Transpose.FLIP_LEFT_RIGHT,
+    3: Image.Transpose.ROTATE_180,
+    4: Image.Transpose.FLIP_TOP_BOTTOM,
+    5: Image.Transpose.TRANSPOSE,
+    6: Image.Transpose.ROTATE_270,
+    7: Image.Transpose.TRANSVERSE,
+    8: Image.Transpose.ROTATE_90,
+}
 _ORIENTATION = 0x0112
 #: What a decoder raises for what is no picture of its kind: whatever it comes upon.
-_BROKEN = (OSError, ValueError, SyntaxError, TypeError, KeyError, IndexError, EOFError,
-           OverflowError, MemoryError, ZeroDivisionError, Image.DecompressionBombError)  # fmt: skip
+_BROKEN = (
+    OSError,
+    ValueError,
+    SyntaxError,
+    TypeError,
+    KeyError,
+    IndexError,
+    EOFError,
+    OverflowError,
+    MemoryError,
+    ZeroDivisionError,
+    Image.DecompressionBombError,
+)
 #: One photo is decoded at a time; so many wait for that.
 _TURN, _WAITING = Lock(), BoundedSemaphore(12)
 

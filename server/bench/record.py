@@ -76,9 +76,15 @@ def add(row: Build, entries: Iterable[Any]) -> int:
         if e.kind not in KINDS:
             raise BadInput([(f"entries.{i}.kind", f"one of {', '.join(KINDS)}", e.kind)])
         fields = {
-            "step": e.step[:200], "kind": e.kind, "words": e.words[:300], "text": e.text[:1000],
-            "who": e.who[:60], "at": at, "version": row.version, "of": e.of[:40],
-        }  # fmt: skip
+            "step": e.step[:200],
+            "kind": e.kind,
+            "words": e.words[:300],
+            "text": e.text[:1000],
+            "who": e.who[:60],
+            "at": at,
+            "version": row.version,
+            "of": e.of[:40],
+        }
         _, made = Entry.objects.get_or_create(build=row, uid=e.uid[:40], defaults=fields)
         new += made
     return new

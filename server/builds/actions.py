@@ -378,14 +378,18 @@ def _write(row: models.Build, look: _Look, first: int | None = None) -> results.
     row.save(update_fields=["document", "version", "head", "changed_at"])
     models.Change.objects.bulk_create(
         models.Change(
-            build=row, version=version, paths=paths, title=step.title,
-            seq=None if first is None else first + i, format_version=FORMAT_VERSION,
+            build=row,
+            version=version,
+            paths=paths,
+            title=step.title,
+            seq=None if first is None else first + i,
+            format_version=FORMAT_VERSION,
             images=[] if first is None else step.touched,
         )
         for i, (step, (version, paths)) in enumerate(
             zip(look.steps, look.meanwhile.added, strict=True)
         )
-    )  # fmt: skip
+    )
     # Before the commit: what can't be worked out is not written.
     worked = results.work_out(after)
     used = used_of(after)
@@ -401,6 +405,21 @@ def _remember(row: models.Build, build: Build) -> None:
 
 
 __all__ = [
-    "NoBuild", "Titles", "Written", "act", "bring_back", "create", "find", "in_the_bin", "name_of",
-    "open_file", "prepare", "preview", "redo", "remove", "set_rules", "titles", "undo",
-]  # fmt: skip
+    "NoBuild",
+    "Titles",
+    "Written",
+    "act",
+    "bring_back",
+    "create",
+    "find",
+    "in_the_bin",
+    "name_of",
+    "open_file",
+    "prepare",
+    "preview",
+    "redo",
+    "remove",
+    "set_rules",
+    "titles",
+    "undo",
+]

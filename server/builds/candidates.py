@@ -38,14 +38,20 @@ def _owned(
     loose = [
         t.thing.model_copy(update={"owned": t.key})
         for t, used in things
-        if isinstance(t.thing, Cable) and t.thing.family == supply.family
+        if isinstance(t.thing, Cable)
+        and t.thing.family == supply.family
         and t.condition != "not to be used"
         for _ in range(t.count - len(used))
-    ]  # fmt: skip
+    ]
     return Kit(
-        OF_DRAWER + thing.key, "owned", supply, (*thing.cables, *loose), tuple(builds),
-        thing.condition, thing.lies,
-    )  # fmt: skip
+        OF_DRAWER + thing.key,
+        "owned",
+        supply,
+        (*thing.cables, *loose),
+        tuple(builds),
+        thing.condition,
+        thing.lies,
+    )
 
 
 def kit(owner: Owner, slug: str) -> Kit:

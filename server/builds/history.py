@@ -67,14 +67,23 @@ def export(row: models.Build) -> str:
     with transaction.atomic():  # of one moment
         build = store.read(row)
         changes = [
-            {"title": c.title, "at": c.at.isoformat(), "format_version": c.format_version,
-             "images": c.images}
+            {
+                "title": c.title,
+                "at": c.at.isoformat(),
+                "format_version": c.format_version,
+                "images": c.images,
+            }
             for c in models.Change.objects.filter(build=row, seq__gt=0)
-        ]  # fmt: skip
+        ]
     return to_text(
-        {"format": FORMAT, "version": 2, "head": row.head,
-         "build": build.model_dump(mode="json"), "changes": changes}
-    )  # fmt: skip
+        {
+            "format": FORMAT,
+            "version": 2,
+            "head": row.head,
+            "build": build.model_dump(mode="json"),
+            "changes": changes,
+        }
+    )
 
 
 def take(owner: Owner, text: str) -> models.Build:
@@ -114,11 +123,14 @@ def _add(row: models.Build, first: int, changes: list[dict[str, Any]]) -> None:
     time."""
     models.Change.objects.bulk_create(
         models.Change(
-            build=row, seq=i, title=c["title"], format_version=c["format_version"],
+            build=row,
+            seq=i,
+            title=c["title"],
+            format_version=c["format_version"],
             images=c["images"],
         )
         for i, c in enumerate(changes, first + 1)
-    )  # fmt: skip
+    )
     dated = []
     for i, c in enumerate(changes, first + 1):
         at: datetime | None = parse_datetime(c["at"]) if c["at"] else None

@@ -82,14 +82,19 @@ def _card(row: models.Build) -> dict[str, Any]:
         return _unreadable(row, "It can’t be worked out: a fault of Easy Tally.")
     build = found.analysis.build
     return {
-        "name": build.name, "note": build.note, "problem": "",
+        "name": build.name,
+        "note": build.note,
+        "problem": "",
         "strip": _STRIP.dump_python(found.result.strip, mode="json"),
         "overall": _OVERALL.dump_python(found.result.overall, mode="json"),
-    }  # fmt: skip
+    }
 
 
 def _unreadable(row: models.Build, problem: str) -> dict[str, Any]:
     return {
-        "name": store.name_of(row), "note": "", "strip": None, "overall": None,
+        "name": store.name_of(row),
+        "note": "",
+        "strip": None,
+        "overall": None,
         "problem": problem,
-    }  # fmt: skip
+    }

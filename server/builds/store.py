@@ -20,9 +20,13 @@ from builds import models
 Image = dict[str, Any]
 #: Kind of an entity → the list of the build that it stands in.
 LISTS = {
-    "part": "parts", "cable": "cables", "adapter": "adapters", "extension": "extensions",
-    "backplane": "backplanes", "run": "runs",
-}  # fmt: skip
+    "part": "parts",
+    "cable": "cables",
+    "adapter": "adapters",
+    "extension": "extensions",
+    "backplane": "backplanes",
+    "run": "runs",
+}
 #: What of a build are entities of their own.
 _APART = {"supply", *LISTS.values()}
 
@@ -109,10 +113,14 @@ def _image(thing: BaseModel) -> Image:
 
 #: Kind of an entity → how its image is read by itself.
 _READ: dict[str, TypeAdapter[Any]] = {
-    "supply": TypeAdapter(Supply), "part": TypeAdapter(Part), "cable": TypeAdapter(Cable),
-    "adapter": TypeAdapter(Adapter), "extension": TypeAdapter(Extension),
-    "backplane": TypeAdapter(Backplane), "run": TypeAdapter(Run),
-}  # fmt: skip
+    "supply": TypeAdapter(Supply),
+    "part": TypeAdapter(Part),
+    "cable": TypeAdapter(Cable),
+    "adapter": TypeAdapter(Adapter),
+    "extension": TypeAdapter(Extension),
+    "backplane": TypeAdapter(Backplane),
+    "run": TypeAdapter(Run),
+}
 
 
 def image_of_today(name: str, image: Image | None) -> Image | None:

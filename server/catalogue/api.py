@@ -73,11 +73,7 @@ def catalogue(
     owner = owner_of(request)
     found, _ = parts.find(owner, text, SHOWN)
     own = len(parts.own(owner))
-    return {
-        "found": [_found(e) for e in found],
-        "entries": own + len(parts.shipped()),
-        "own": own,
-    }
+    return {"found": [_found(e) for e in found], "entries": own + len(parts.shipped()), "own": own}
 
 
 @router.get("/catalogue/entries/{slug}", response=schemas.FoundOut, operation_id="catalogueEntry")
@@ -127,12 +123,15 @@ def keep(request: HttpRequest, body: schemas.KeepIn) -> tuple[int, dict[str, Any
 @router.get("/catalogue/bin", response=list[InBin], operation_id="partsInBin")
 def parts_in_bin(request: HttpRequest) -> list[InBin]:
     """One's own entries that were thrown away in the last thirty days."""
-    return [InBin.of(r, "part", r.slug, str(r.data.get("name", r.slug)))
-            for r in in_bin(OwnPart, owner=owner_of(request))]  # fmt: skip
+    return [
+        InBin.of(r, "part", r.slug, str(r.data.get("name", r.slug)))
+        for r in in_bin(OwnPart, owner=owner_of(request))
+    ]
 
 
-@router.post("/catalogue/entries/{slug}/back", response=schemas.FoundOut,
-             operation_id="bringPartBack")  # fmt: skip
+@router.post(
+    "/catalogue/entries/{slug}/back", response=schemas.FoundOut, operation_id="bringPartBack"
+)
 def bring_back(request: HttpRequest, slug: str) -> dict[str, Any]:
     """Take an entry of one's own out of the bin."""
     return _found(parts.bring_back(owner_of(request), slug))

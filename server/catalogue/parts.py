@@ -55,9 +55,12 @@ def _counted(owner: Owner) -> _Counted:
     again others are left when the last was thrown, or it is one more."""
     here = Q(thrown=None)
     found = OwnPart.every.filter(owner=owner).aggregate(
-        n=Count("pk", filter=here), last=Max("pk", filter=here), all=Sum("pk", filter=here),
-        revisions=Sum("revision", filter=here), thrown=Max("thrown"),
-    )  # fmt: skip
+        n=Count("pk", filter=here),
+        last=Max("pk", filter=here),
+        all=Sum("pk", filter=here),
+        revisions=Sum("revision", filter=here),
+        thrown=Max("thrown"),
+    )
     counted = (found["n"], found["last"] or 0, found["all"] or 0, found["revisions"] or 0)
     return (*counted, found["thrown"])
 
@@ -163,11 +166,13 @@ def _made(
     before, entries = own(owner), {r.slug: r.entry for r in rows if r.entry is not None}
     return [
         OwnPart(
-            slug=c.slug, data=entries[c.slug].part.model_dump(mode="json"),
+            slug=c.slug,
+            data=entries[c.slug].part.model_dump(mode="json"),
             revision=before[c.slug].revision + 1 if c.slug in before else 1,
         )
-        for c in found if c.status in ("new", "changed")
-    ]  # fmt: skip
+        for c in found
+        if c.status in ("new", "changed")
+    ]
 
 
 def _give_over(held: Owner, owner: Owner) -> None:

@@ -70,9 +70,12 @@ def _domain_error(request: HttpRequest, error: EasyTallyError) -> HttpResponse:
             return problem(422, "bad-input", "That can't be taken", str(error), problems=problems)
         case WouldRelease():
             return problem(
-                409, "would-release", "This would unplug something", str(error),
+                409,
+                "would-release",
+                "This would unplug something",
+                str(error),
                 released=error.released,
-            )  # fmt: skip
+            )
         case Refused():
             return problem(422, "refused", "Refused", str(error))
         case NotThere():

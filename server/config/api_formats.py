@@ -32,10 +32,11 @@ class PlainParser(Parser):
         """The fields of a form or an address. Raises BadInput."""
         found = super().parse_querydict(data, list_fields, request)
         return {
-            name: [_plain(x, name) for x in value] if isinstance(value, list)
+            name: [_plain(x, name) for x in value]
+            if isinstance(value, list)
             else _plain(value, name)
             for name, value in found.items()
-        }  # fmt: skip
+        }
 
 
 def _plain(value: Any, field: str) -> Any:

@@ -18,11 +18,14 @@ MOST_BARE, MOST_USUAL, MOST_PHOTO, MOST_READINGS = 65_536, 9_000_000, 12_100_000
 LARGE, MOST_LARGE = 20_000_000, 3
 _SAID = {
     400: ("unreadable", "That can't be read", "The request is not one of HTTP."),
-    413: ("too-large", "Too large", "Send less at once, or load the page again: without its token "
-          "for writing little is taken."),
+    413: (
+        "too-large",
+        "Too large",
+        "Send less at once, or load the page again: without its token for writing little is taken.",
+    ),
     431: ("too-large", "Too large", "The head of the request is too large."),
     503: ("busy", "Busy", "Several large files are being sent; send this one again in a moment."),
-}  # fmt: skip
+}
 
 
 class Refused(Error):  # type: ignore[misc]
@@ -35,14 +38,20 @@ class Refused(Error):  # type: ignore[misc]
     def to_response(self, ident: str | None = None) -> tuple[str, list[tuple[str, str]], bytes]:
         """The same shape and the same policies as everything else."""
         kind, title, detail = _SAID.get(self.code, _SAID[400])
-        body = {"type": f"urn:easy-tally:{kind}", "title": title, "status": self.code,
-                "detail": detail}  # fmt: skip
+        body = {
+            "type": f"urn:easy-tally:{kind}",
+            "title": title,
+            "status": self.code,
+            "detail": detail,
+        }
         headers = [
-            ("Content-Type", "application/problem+json"), ("Cache-Control", "no-store"),
+            ("Content-Type", "application/problem+json"),
+            ("Cache-Control", "no-store"),
             ("Content-Security-Policy", "default-src 'none'; frame-ancestors 'none'"),
-            ("X-Content-Type-Options", "nosniff"), ("X-Frame-Options", "DENY"),
+            ("X-Content-Type-Options", "nosniff"),
+            ("X-Frame-Options", "DENY"),
             ("Cross-Origin-Resource-Policy", "same-origin"),
-        ]  # fmt: skip
+        ]
         return f"{self.code} {self.reason}", headers, json.dumps(body).encode()
 
 

@@ -33,37 +33,50 @@ _PLAIN: dict[int, tuple[str, str, str]] = {
 #: kind → (status, title, what to do) of what a disk or a database does not do.
 _DISK: dict[str, tuple[int, str, str]] = {
     "disk-full": (
-        507, "The disk is full",
+        507,
+        "The disk is full",
         "The disk is full; nothing was changed. Make room, then try again.",
     ),
     "read-only": (
-        503, "It can't be written",
+        503,
+        "It can't be written",
         "What is kept can't be written; nothing was changed. Give the right to write it.",
     ),
     "disk-failed": (
-        503, "The disk fails",
+        503,
+        "The disk fails",
         "The disk could not be read or written; nothing was changed. See to the disk first.",
     ),
     "damaged": (
-        503, "The database is damaged",
+        503,
+        "The database is damaged",
         "The database is damaged; nothing was changed. Stop Easy Tally, and restore its last good "
         "copy: the README says how.",
     ),
     "busy": (
-        503, "Busy",
+        503,
+        "Busy",
         "Something else is writing for long; nothing was changed. Try again in a moment.",
     ),
-}  # fmt: skip
+}
 #: What SQLite says → the kind.
 _SAID = (
-    ("disk is full", "disk-full"), ("readonly", "read-only"), ("locked", "busy"),
-    ("disk i/o error", "disk-failed"), ("unable to open database file", "disk-failed"),
-    ("disk image is malformed", "damaged"), ("not a database", "damaged"),
-)  # fmt: skip
+    ("disk is full", "disk-full"),
+    ("readonly", "read-only"),
+    ("locked", "busy"),
+    ("disk i/o error", "disk-failed"),
+    ("unable to open database file", "disk-failed"),
+    ("disk image is malformed", "damaged"),
+    ("not a database", "damaged"),
+)
 _ERRNO = {
-    errno.ENOSPC: "disk-full", errno.EDQUOT: "disk-full", errno.EROFS: "read-only",
-    errno.EACCES: "read-only", errno.EPERM: "read-only", errno.EIO: "disk-failed",
-}  # fmt: skip
+    errno.ENOSPC: "disk-full",
+    errno.EDQUOT: "disk-full",
+    errno.EROFS: "read-only",
+    errno.EACCES: "read-only",
+    errno.EPERM: "read-only",
+    errno.EIO: "disk-failed",
+}
 _FAULT = "It could not be worked out, so nothing was changed. It is a fault of Easy Tally."
 
 
@@ -128,8 +141,9 @@ def _shaped(request: HttpRequest, response: HttpResponseBase) -> HttpResponseBas
         return response
     number = request.request_id  # type: ignore[attr-defined]
     if status >= 500:
-        return problem(status, "fault", "That did not work", f"{_FAULT} (request {number})",
-                       request=number)  # fmt: skip
+        return problem(
+            status, "fault", "That did not work", f"{_FAULT} (request {number})", request=number
+        )
     shaped = of_status(status)
     if response.has_header("Allow"):
         shaped["Allow"] = response["Allow"]
@@ -171,13 +185,16 @@ _SHAPE: dict[str, Any] = {
     "description": "An error (RFC 9457). `type` tells which; what it has more depends on it.",
     "properties": {
         "type": _TEXT | {"description": "urn:easy-tally: and the kind"},
-        "title": _TEXT, "status": {"type": "integer"}, "detail": _TEXT,
+        "title": _TEXT,
+        "status": {"type": "integer"},
+        "detail": _TEXT,
         "request": _TEXT | {"description": "of a fault: the request's id, as the log has it"},
         "problems": {
             "description": "of bad input: each thing that is wrong",
             "type": "array",
             "items": {
-                "type": "object", "required": ["field", "required", "got"],
+                "type": "object",
+                "required": ["field", "required", "got"],
                 "properties": {"field": _TEXT, "required": _TEXT, "got": _TEXT},
             },
         },
@@ -185,24 +202,32 @@ _SHAPE: dict[str, Any] = {
             "description": "of a stale edit: what somebody else changed meanwhile",
             "type": "array",
             "items": {
-                "type": "object", "required": ["path", "yours", "theirs"],
+                "type": "object",
+                "required": ["path", "yours", "theirs"],
                 "properties": {"path": _TEXT, "yours": {}, "theirs": {}},
             },
         },
         "version": {"type": "integer", "description": "of a stale edit: the build's version now"},
         "released": {
-            "description": "of an edit that would unplug something: what", "type": "array",
+            "description": "of an edit that would unplug something: what",
+            "type": "array",
             "items": _TEXT,
         },
         "build": _TEXT | {"description": "of a thing in use: the key of the build that it is in"},
     },
-}  # fmt: skip
+}
 _STATUSES = {
-    "400": "unreadable", "403": "forbidden", "404": "not-there, no-build",
-    "405": "method", "409": "stale, would-release, in-use", "413": "too-large",
-    "422": "bad-input, refused, unreadable", "500": "fault",
-    "503": "read-only, disk-failed, damaged, busy", "507": "disk-full",
-}  # fmt: skip
+    "400": "unreadable",
+    "403": "forbidden",
+    "404": "not-there, no-build",
+    "405": "method",
+    "409": "stale, would-release, in-use",
+    "413": "too-large",
+    "422": "bad-input, refused, unreadable",
+    "500": "fault",
+    "503": "read-only, disk-failed, damaged, busy",
+    "507": "disk-full",
+}
 
 
 def described(schema: dict[str, Any]) -> dict[str, Any]:

@@ -24,9 +24,14 @@ def main(port: str) -> None:
         sys.exit(f"Easy Tally: {starting.words(error)}")
     sys.setswitchinterval(0.001)
     server = waitress.create_server(
-        application, listen=f"127.0.0.1:{port}", threads=16, connection_limit=1000,
-        channel_timeout=60, max_request_body_size=MOST_READINGS, asyncore_use_poll=True,
-    )  # fmt: skip
+        application,
+        listen=f"127.0.0.1:{port}",
+        threads=16,
+        connection_limit=1000,
+        channel_timeout=60,
+        max_request_body_size=MOST_READINGS,
+        asyncore_use_poll=True,
+    )
     server.channel_class = BoundedChannel
     server.run()
 

@@ -21,9 +21,10 @@ _AGAIN_S, _ENDS_S = 1.0, 6.0
 #: Two pools of memory for all threads of a process: each would have one of its own, 10 MB in all.
 #: What is large comes from the system and goes back to it: a photo's pixels, a file.
 MEMORY = {
-    "MALLOC_ARENA_MAX": "2", "MALLOC_MMAP_THRESHOLD_": "8000000",
+    "MALLOC_ARENA_MAX": "2",
+    "MALLOC_MMAP_THRESHOLD_": "8000000",
     "MALLOC_TRIM_THRESHOLD_": "8000000",
-}  # fmt: skip
+}
 
 
 def _workers() -> int:

@@ -5,7 +5,4 @@ from django.urls import path, re_path
 from config.api import api
 from config.views import app
 
-urlpatterns = [
-    path("api/v1/", api.urls),
-    re_path(r"^(?!api/|static/).*$", app),
-]
+urlpatterns = [path("api/v1/", api.urls), re_path(r"^(?!api/|static/).*$", app)]

@@ -31,10 +31,15 @@ def _out(thing: DrawerThing, builds: list[str]) -> dict[str, Any]:
     if thing.supply is not None:  # its label and its ports; each cable is in its lines
         words = (*words[:2], f"{len(thing.cables)} cables")
     return {
-        "thing": thing, "kind": thing.kind, "name": thing.name, "family": thing.family,
-        "words": "; ".join(words), "lines": say_drawer(thing), "builds": builds,
+        "thing": thing,
+        "kind": thing.kind,
+        "name": thing.name,
+        "family": thing.family,
+        "words": "; ".join(words),
+        "lines": say_drawer(thing),
+        "builds": builds,
         "free": thing.count - len(builds),
-    }  # fmt: skip
+    }
 
 
 @router.get("/drawer", response=list[schemas.ThingOut], operation_id="drawer")
@@ -90,11 +95,14 @@ def read_supplies(request: HttpRequest, body: schemas.FileIn) -> tuple[int, list
     made = store.put_all(
         owner_of(request),
         [
-            {"supply": k.supply.model_copy(update={"slug": ""}), "cables": k.cables,
-             "standing": body.standing}
+            {
+                "supply": k.supply.model_copy(update={"slug": ""}),
+                "cables": k.cables,
+                "standing": body.standing,
+            }
             for k in kits
         ],
-    )  # fmt: skip
+    )
     return 201, [_out(thing, []) for thing in made]
 
 
@@ -126,6 +134,8 @@ def loose(request: HttpRequest) -> list[dict[str, Any]]:
 
 def _loose(entry: LooseEntry) -> dict[str, Any]:
     return {
-        "entry": entry, "kind": entry.kind, "family": getattr(entry.thing, "family", ""),
+        "entry": entry,
+        "kind": entry.kind,
+        "family": getattr(entry.thing, "family", ""),
         "words": thing_words(entry.thing),
-    }  # fmt: skip
+    }

@@ -86,10 +86,16 @@ def _answer(row: Build) -> dict[str, Any]:
     if job is None:
         return {"state": "none"}
     return {
-        "state": job.state, "version": job.version, "wish": job.wish, "done": job.done,
-        "of": job.of, "error": job.error, "answer": job.answer, "waits": found.waits,
+        "state": job.state,
+        "version": job.version,
+        "wish": job.wish,
+        "done": job.done,
+        "of": job.of,
+        "error": job.error,
+        "answer": job.answer,
+        "waits": found.waits,
         "busy": busy_out(found.busy),
-    }  # fmt: skip
+    }
 
 
 @router.post("/builds/{key}/feeds", response=list[FeedOut], operation_id="askFeeds")

@@ -75,11 +75,15 @@ class State(NamedTuple):
 
 def ask(row: Build, what: str, part: str) -> None:
     """Ask for a map of a build as it is; one before it is dropped."""
-    asked = MapAsked.model_validate({
-        **_of(row, "the map"), "what": what, "part": part,
-        "stock": [Stock.of(s) for s in stock(row.owner)],
-        "kits": [KitSent.of(k) for k in candidates.others(row.owner, results.current(row))],
-    })  # fmt: skip
+    asked = MapAsked.model_validate(
+        {
+            **_of(row, "the map"),
+            "what": what,
+            "part": part,
+            "stock": [Stock.of(s) for s in stock(row.owner)],
+            "kits": [KitSent.of(k) for k in candidates.others(row.owner, results.current(row))],
+        }
+    )
     wish = {"what": what, "part": part}
     with writing():
         drop(row)
@@ -220,9 +224,10 @@ def drop(row: Build) -> None:
 def _of(row: Build, what: str) -> dict[str, Any]:
     build = results.current(row)
     return {
-        "called": f"{what} of {build.name}"[:200], "document": build_file.write(build),
+        "called": f"{what} of {build.name}"[:200],
+        "document": build_file.write(build),
         "year": timezone.now().year,
-    }  # fmt: skip
+    }
 
 
 def stock(owner: Owner) -> list[InStock]:

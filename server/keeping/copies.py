@@ -41,9 +41,11 @@ BESIDE: dict[str, tuple[str, str, Callable[[str], Path]]] = {
     # A stream goes on meanwhile: what was counted when the database was copied is of that moment.
     "readings": (
         "SELECT key, samples * 8 * (1 + json_array_length(channels)) FROM readings_taken "
-        "ORDER BY id", ".rows", rows.path_of,
+        "ORDER BY id",
+        ".rows",
+        rows.path_of,
     ),
-}  # fmt: skip
+}
 #: Bytes of its list at the most; times that an archive may be larger unpacked, beside some.
 _MOST_LIST, _TIMES, _BESIDE = 50_000_000, 200, 100_000_000
 _PIECE = 1_000_000
@@ -159,8 +161,17 @@ def _through(file: IO[bytes], out: IO[bytes] | None, size: int | None = None) ->
 
 
 #: What reading an archive raises that is none, or damaged.
-_BROKEN = (BadZipFile, KeyError, ValueError, RuntimeError, EOFError, NotImplementedError,
-           OverflowError, struct.error, zlib.error)  # fmt: skip
+_BROKEN = (
+    BadZipFile,
+    KeyError,
+    ValueError,
+    RuntimeError,
+    EOFError,
+    NotImplementedError,
+    OverflowError,
+    struct.error,
+    zlib.error,
+)
 
 
 @contextmanager
@@ -216,11 +227,13 @@ def check(file: Path) -> Copied:
                     raise Damaged(f"{file.name}: {name} is not as it was written.")
         builds = _look_over(file, Path(folder, DATABASE))
         return Copied(
-            made=about.made, builds=builds, bytes=file.stat().st_size,
+            made=about.made,
+            builds=builds,
+            bytes=file.stat().st_size,
             photos=sum(n.startswith("photos/") for n in names),
             readings=sum(n.startswith("readings/") for n in names),
             missing=tuple(about.missing),
-        )  # fmt: skip
+        )
 
 
 def _place(name: str) -> Path | None:
@@ -256,10 +269,13 @@ def later(applied: set[tuple[str, str]]) -> str:
     """A migration of ours that this version does not have; empty where there is none."""
     loader = MigrationLoader(None)
     return next(
-        (f"{app} {name}" for app, name in sorted(applied)
-         if app in loader.migrated_apps and (app, name) not in loader.disk_migrations),
+        (
+            f"{app} {name}"
+            for app, name in sorted(applied)
+            if app in loader.migrated_apps and (app, name) not in loader.disk_migrations
+        ),
         "",
-    )  # fmt: skip
+    )
 
 
 def restore(file: Path) -> Copied:

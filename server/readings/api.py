@@ -71,11 +71,18 @@ def _out(row: Taken, a: Analysis) -> dict[str, Any]:
     if not shown:
         state, said = "damaged", "It holds numbers that do not end; it can only be thrown away"
     return {
-        "key": row.key, "name": row.name, "source": row.source, "state": state, "said": said,
-        "channels": channel_words(a, [parse(c) for c in row.channels]), "samples": row.samples,
-        "seconds": rows.seconds(row) if shown else 0.0, "began": row.began,
-        "at": row.at.isoformat(), "problems": row.problems,
-    }  # fmt: skip
+        "key": row.key,
+        "name": row.name,
+        "source": row.source,
+        "state": state,
+        "said": said,
+        "channels": channel_words(a, [parse(c) for c in row.channels]),
+        "samples": row.samples,
+        "seconds": rows.seconds(row) if shown else 0.0,
+        "began": row.began,
+        "at": row.at.isoformat(),
+        "problems": row.problems,
+    }
 
 
 @router.get("/builds/{key}/readings", response=ReadingsOut, operation_id="listReadings")
@@ -86,16 +93,17 @@ def list_readings(request: HttpRequest, key: str) -> dict[str, Any]:
     streams.end_gone()
     faults = [
         {
-            "kind": k, "words": FAULT_WORDS[k],
+            "kind": k,
+            "words": FAULT_WORDS[k],
             "places": [(ref, a.wired.words(ref)) for ref in places(a, k)],
         }
         for k in FAULT_KINDS
-    ]  # fmt: skip
+    ]
     return {
         "sets": [_out(row, a) for row in Taken.objects.filter(build=build)],
         "channels": channel_words(a, list(channels_of(a))),
         "faults": [f for f in faults if f["places"]],
-    }  # fmt: skip
+    }
 
 
 @router.post("/builds/{key}/readings/typed", response=TakenOut, operation_id="typeReadings")
@@ -213,9 +221,13 @@ def learn(request: HttpRequest, body: NamesIn) -> dict[str, Any]:
 
 @router.post("/builds/{key}/readings/file", response=ReadingOut, operation_id="readFile")
 def read_file(
-    request: HttpRequest, key: str, file: File[UploadedFile], name: Form[str] = "",
-    keep_good: Form[bool] = True, size: Form[int] = 0,
-) -> dict[str, Any]:  # fmt: skip
+    request: HttpRequest,
+    key: str,
+    file: File[UploadedFile],
+    name: Form[str] = "",
+    keep_good: Form[bool] = True,
+    size: Form[int] = 0,
+) -> dict[str, Any]:
     """Read a file of readings; how far it is stands in its job."""
     build = actions.find(owner_of(request), key)
     if (file.size or 0) > MOST_BYTES:
@@ -244,11 +256,17 @@ def _job(key: str, build: Build) -> dict[str, Any]:
     found = reading.state(build, key)
     job = found.job
     return {
-        "key": job.key, "state": job.state, "done": job.done, "of": job.of, "taken": job.taken,
-        "problems": job.problems, "of_problems": job.of_problems, "error": job.error,
+        "key": job.key,
+        "state": job.state,
+        "done": job.done,
+        "of": job.of,
+        "taken": job.taken,
+        "problems": job.problems,
+        "of_problems": job.of_problems,
+        "error": job.error,
         "waits": found.waits,
         "busy": busy_out(found.busy),
-    }  # fmt: skip
+    }
 
 
 # -- a set ----------------------------------------------------------------------
@@ -323,15 +341,21 @@ def series_of(
 
 @router.get("/builds/{key}/readings/{of}/series", response=list[DrawnOut], operation_id="series")
 def series(
-    request: HttpRequest, key: str, of: str, channels: str, from_s: Seconds = 0,
-    to_s: Seconds = 1e12, buckets: int = 1000,
-) -> list[dict[str, Any]]:  # fmt: skip
+    request: HttpRequest,
+    key: str,
+    of: str,
+    channels: str,
+    from_s: Seconds = 0,
+    to_s: Seconds = 1e12,
+    buckets: int = 1000,
+) -> list[dict[str, Any]]:
     """Some channels between two times, so that no peak is lost."""
     return series_of(rows.load(_find_shown(request, key, of)), channels, from_s, to_s, buckets)
 
 
-@router.get("/builds/{key}/readings/{of}/settled", response=list[SettledOut],
-            operation_id="settledFigures")  # fmt: skip
+@router.get(
+    "/builds/{key}/readings/{of}/settled", response=list[SettledOut], operation_id="settledFigures"
+)
 def get_settled(request: HttpRequest, key: str, of: str) -> list[dict[str, Any]]:
     """The figures that a set settles."""
     row = _find_shown(request, key, of)
@@ -352,13 +376,16 @@ def _began(row: Taken) -> datetime:
 def _settled(a: Analysis, x: Settled) -> dict[str, Any]:
     part = a.build.part(x.of)
     return {
-        "of": x.of, "name": part.name if part else (a.build.supply.name if a.build.supply else ""),
-        "field": x.field, "unit": x.unit,
+        "of": x.of,
+        "name": part.name if part else (a.build.supply.name if a.build.supply else ""),
+        "field": x.field,
+        "unit": x.unit,
         "instrument": f"{'simulated ' if x.then.origin == 'simulated' else ''}{x.instrument}",
         "now": (x.now.low, x.now.likely, x.now.high) if x.now else None,
-        "origin": x.now.origin if x.now else "", "edit": x.edit.model_dump(mode="json"),
+        "origin": x.now.origin if x.now else "",
+        "edit": x.edit.model_dump(mode="json"),
         "then": (x.then.low, x.then.likely, x.then.high),
-    }  # fmt: skip
+    }
 
 
 @router.get("/builds/{key}/readings/{of}/file.csv", operation_id="readingsFile")
@@ -385,9 +412,13 @@ def as_svg(
     r, held = rows.load(row), sets.held(row)
     last = float(r.times[-1]) if r.samples else 0.0
     text = readings_svg.write(
-        results.analysis(row.build), r, held.named, tuple(_chosen(channels, r)), max(0.0, from_s),
+        results.analysis(row.build),
+        r,
+        held.named,
+        tuple(_chosen(channels, r)),
+        max(0.0, from_s),
         min(to_s, last),
-    )  # fmt: skip
+    )
     response = HttpResponse(text, content_type="image/svg+xml")
     response["Content-Disposition"] = 'attachment; filename="readings.svg"'
     return response

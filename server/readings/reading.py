@@ -54,17 +54,23 @@ def upload_of(key: str) -> Path:
     return rows.folder() / f"{key}.upload"
 
 
-def take(build: Build, file: UploadedFile, names: dict[str, str], name: str, keep_good: bool,
-         size: int) -> Reading:  # fmt: skip
+def take(
+    build: Build, file: UploadedFile, names: dict[str, str], name: str, keep_good: bool, size: int
+) -> Reading:
     """Keep a file and have it read. `size`: its bytes, as they were said; 0: they were not. Raises
     BadInput where fewer came, OSError where there is no room: then nothing is kept."""
     got = file.size or 0
     if size and size != got:
         raise BadInput([("file", f"{size:,} bytes, as was said", f"{got:,}: it was cut off")])
     job = Reading(
-        build=build, key=secrets.token_hex(12), name=name[:120], of=got, names=names,
-        keep_good=keep_good, version=build.version,
-    )  # fmt: skip
+        build=build,
+        key=secrets.token_hex(12),
+        name=name[:120],
+        of=got,
+        names=names,
+        keep_good=keep_good,
+        version=build.version,
+    )
     path = upload_of(job.key)
     try:
         with path.open("wb") as out:

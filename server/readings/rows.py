@@ -47,10 +47,12 @@ def load(row: Taken) -> Readings:
     """The readings of a set: of the file only what is asked for is read."""
     rows, channels = _mapped(row), [parse(c) for c in row.channels]
     return Readings(
-        times=np.ascontiguousarray(rows[:, 0]), began=row.began, named=named_of(row),
+        times=np.ascontiguousarray(rows[:, 0]),
+        began=row.began,
+        named=named_of(row),
         columns={c: rows[:, i] for i, c in enumerate(channels, 1)},
         simulated=row.source == "simulated",
-    )  # fmt: skip
+    )
 
 
 def seconds(row: Taken) -> float:

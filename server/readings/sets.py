@@ -40,10 +40,18 @@ def make(build: Build, name: str, source: str, r: Readings, **more: Any) -> Take
     source = "simulated" if r.simulated else source
     with writing():
         row: Taken = Taken.objects.create(
-            build=build, key=key, name=name[:120] or source, source=source, samples=r.samples,
-            channels=[str(c) for c in r.columns], named=rows.as_named(r.named), began=r.began,
-            version=build.version, looked_over=True, **more,
-        )  # fmt: skip
+            build=build,
+            key=key,
+            name=name[:120] or source,
+            source=source,
+            samples=r.samples,
+            channels=[str(c) for c in r.columns],
+            named=rows.as_named(r.named),
+            began=r.began,
+            version=build.version,
+            looked_over=True,
+            **more,
+        )
         record(row)
     return row
 
@@ -53,10 +61,14 @@ def record(row: Taken) -> None:
     simulated = row.source == "simulated"
     what = "Simulated readings" if simulated else "Readings"
     Entry.objects.create(
-        build=row.build, uid=f"readings-{row.key}", step="readings",
-        kind="simulated" if simulated else "measured", words=f"{what}: {row.name}"[:300],
-        at=timezone.now(), version=row.build.version,
-    )  # fmt: skip
+        build=row.build,
+        uid=f"readings-{row.key}",
+        step="readings",
+        kind="simulated" if simulated else "measured",
+        words=f"{what}: {row.name}"[:300],
+        at=timezone.now(),
+        version=row.build.version,
+    )
 
 
 def find(build: Build, key: str) -> Taken:

@@ -66,9 +66,11 @@ def start(build: Build, address: str, name: str) -> Taken:
         at.close()
         raise
     empty = Readings(
-        times=np.empty(0), columns={c: np.empty(0) for c in channels}, began=began,
+        times=np.empty(0),
+        columns={c: np.empty(0) for c in channels},
+        began=began,
         simulated=simulated,
-    )  # fmt: skip
+    )
     try:
         row = sets.make(build, name, "stream", empty, state="coming")
     except BaseException:
@@ -174,16 +176,28 @@ def simulated(build: Build, speed: float, seed: int, fault: str, at: str) -> str
     file = Path(tempfile.mkdtemp()) / "build.tally.json"
     file.write_text(build_file.write(results.current(build)), encoding="utf-8")
     command = [
-        sys.executable, "-m", "easy_tally.instruments", str(file), "--port", "0",
-        "--speed", f"{speed:g}", "--seed", str(seed),
-    ]  # fmt: skip
+        sys.executable,
+        "-m",
+        "easy_tally.instruments",
+        str(file),
+        "--port",
+        "0",
+        "--speed",
+        f"{speed:g}",
+        "--seed",
+        str(seed),
+    ]
     if fault:
         command += ["--fault", fault, *(["--at", at] if at else [])]
     # No shell, and nothing of the build in the command: its file alone.
     process = subprocess.Popen(
-        command, stdout=subprocess.PIPE, stderr=subprocess.PIPE, text=True,
-        cwd=settings.ROOT / "core", env={"PYTHONPATH": str(settings.ROOT / "core"), "PATH": ""},
-    )  # fmt: skip
+        command,
+        stdout=subprocess.PIPE,
+        stderr=subprocess.PIPE,
+        text=True,
+        cwd=settings.ROOT / "core",
+        env={"PYTHONPATH": str(settings.ROOT / "core"), "PATH": ""},
+    )
     assert process.stdout is not None
     late = threading.Timer(_STARTS_S, process.kill)
     late.start()

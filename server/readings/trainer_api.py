@@ -91,20 +91,26 @@ def list_exercises(request: HttpRequest) -> dict[str, Any]:
     return {
         "exercises": [
             {
-                "number": e.number, "machine": e.machine.capitalize(),
-                "instruments": list(e.instruments), "tries": len(by[e.number]),
+                "number": e.number,
+                "machine": e.machine.capitalize(),
+                "instruments": list(e.instruments),
+                "tries": len(by[e.number]),
                 "solved": any(a.right_joint and a.right_reason for a in by[e.number]),
             }
             for e in EXERCISES
         ],
         "attempts": [
             {
-                "exercise": a.exercise, "at": a.at.isoformat(), "right_joint": a.right_joint,
-                "right_reason": a.right_reason, "looks": a.looks, "reason": a.reason,
+                "exercise": a.exercise,
+                "at": a.at.isoformat(),
+                "right_joint": a.right_joint,
+                "right_reason": a.right_reason,
+                "looks": a.looks,
+                "reason": a.reason,
             }
             for a in rows[:_SHOWN]
         ],
-    }  # fmt: skip
+    }
 
 
 def _play(request: HttpRequest, number: int, build: str, seed: int) -> trainer.Played:
@@ -117,19 +123,27 @@ def play(request: HttpRequest, number: int, build: str = "", seed: int = 1) -> d
     """An exercise; 0 with a build: one of one's own, with a fault at random by the seed."""
     p = _play(request, number, build, seed)
     return {
-        "number": number, "machine": p.analysis.build.name,
+        "number": number,
+        "machine": p.analysis.build.name,
         "held": answer(p.analysis, p.held, sentences=False),
         "channels": channel_words(p.analysis, list(p.readings.columns)),
-        "seconds": float(p.readings.times[-1]), "joints": list(choices(p.analysis)),
+        "seconds": float(p.readings.times[-1]),
+        "joints": list(choices(p.analysis)),
         "reasons": [(k, FAULT_WORDS[k]) for k in FAULT_KINDS],
-    }  # fmt: skip
+    }
 
 
 @router.get("/trainer/{number}/series", response=list[DrawnOut], operation_id="exerciseSeries")
 def series(
-    request: HttpRequest, number: int, channels: str, build: str = "", seed: int = 1,
-    from_s: Seconds = 0, to_s: Seconds = 1e12, buckets: int = 1000,
-) -> list[dict[str, Any]]:  # fmt: skip
+    request: HttpRequest,
+    number: int,
+    channels: str,
+    build: str = "",
+    seed: int = 1,
+    from_s: Seconds = 0,
+    to_s: Seconds = 1e12,
+    buckets: int = 1000,
+) -> list[dict[str, Any]]:
     """Some channels of an exercise between two times."""
     r = _play(request, number, build, seed).readings
     return series_of(r, channels, from_s, to_s, buckets)
@@ -152,8 +166,14 @@ def give(
     p = _play(request, number, build, seed)
     found = judge(p.analysis, p.exercise, p.planted, p.held, body.joint, body.reason)
     Attempt.objects.create(
-        owner=owner_of(request), exercise=number, build=build[:16], seed=seed % 2**31,
-        joint=body.joint[:80], reason=body.reason[:20], right_joint=found.right_joint,
-        right_reason=found.right_reason, looks=min(10_000, max(0, body.looks)),
-    )  # fmt: skip
+        owner=owner_of(request),
+        exercise=number,
+        build=build[:16],
+        seed=seed % 2**31,
+        joint=body.joint[:80],
+        reason=body.reason[:20],
+        right_joint=found.right_joint,
+        right_reason=found.right_reason,
+        looks=min(10_000, max(0, body.looks)),
+    )
     return found

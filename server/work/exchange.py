@@ -209,9 +209,12 @@ class Exchange:
     def here(self, worker: str, busy: str, busy_s: float) -> str:
         """Say that a worker is there; gives the version of the server. Raises Unreachable."""
         said = {
-            "beat": secrets.token_hex(4), "host": socket.gethostname(), "version": version(),
-            "busy": busy, "busy_s": busy_s,
-        }  # fmt: skip
+            "beat": secrets.token_hex(4),
+            "host": socket.gethostname(),
+            "version": version(),
+            "busy": busy,
+            "busy_s": busy_s,
+        }
         with _Reached(self.address):
             store = self._there.storage
             store.put_data(worker, json.dumps(said).encode(), is_result=True)
@@ -261,9 +264,13 @@ def _of(address: str, name: str) -> Huey:
     if address.startswith(_REDIS):
         patience = {"socket_timeout": ANSWERS_S, "socket_connect_timeout": ANSWERS_S}
         return Huey(
-            name, storage_class=PriorityRedisExpireStorage, expire_time=KEPT_S, read_timeout=1,
-            connection_pool=ConnectionPool.from_url(address, **patience), **more,
-        )  # fmt: skip
+            name,
+            storage_class=PriorityRedisExpireStorage,
+            expire_time=KEPT_S,
+            read_timeout=1,
+            connection_pool=ConnectionPool.from_url(address, **patience),
+            **more,
+        )
     # What is lost of it in a power cut is asked for again: it need not reach the disk.
     return Huey(name, storage_class=SqliteStorage, filename=address, fsync=False, **more)
 

@@ -61,9 +61,12 @@ class KitSent(_Format):
     def of(cls, kit: Kit) -> KitSent:
         """As it is sent."""
         return cls(
-            slug=kit.slug, source=kit.source, supply=kit.supply, cables=kit.cables,
+            slug=kit.slug,
+            source=kit.source,
+            supply=kit.supply,
+            cables=kit.cables,
             elsewhere=kit.source == "owned" and bool(kit.builds),
-        )  # fmt: skip
+        )
 
     def came(self) -> Kit:
         """As it is worked with."""
@@ -127,9 +130,12 @@ class Desk:
     LOOK_S = 0.2
 
     def __init__(
-        self, tell: Callable[[dict[str, Any]], None], wanted: Callable[[], bool],
-        others_wait: Callable[[], bool] = lambda: False, unfed: Unfed | None = None,
-    ) -> None:  # fmt: skip
+        self,
+        tell: Callable[[dict[str, Any]], None],
+        wanted: Callable[[], bool],
+        others_wait: Callable[[], bool] = lambda: False,
+        unfed: Unfed | None = None,
+    ) -> None:
         self._tell, self._wanted, self._others_wait = tell, wanted, others_wait
         self._looked, self.off = 0.0, False
         self.said: dict[str, Any] = {"done": 0, "of": 0}

@@ -50,6 +50,7 @@ def why_it_waits(exchange: Exchange, token: str) -> tuple[str, list[Worker]]:
         where = ", ".join(sorted({w.host for w in every}))
         return (
             f"No worker of this version is there; of another version there is one on {where}: "
-            "update it.", [],
-        )  # fmt: skip
+            "update it.",
+            [],
+        )
     return "No worker is there: start Easy Tally again. It is done as soon as one is.", []

@@ -57,8 +57,10 @@ class Busy:
                 self._warned = True
                 _log.warning(
                     "The server is of another version (%s) than this worker (%s): nothing comes "
-                    "here until both are of one. Update the older one.", servers, version(),
-                )  # fmt: skip
+                    "here until both are of one. Update the older one.",
+                    servers,
+                    version(),
+                )
             if self.called:
                 self.retell()
 
@@ -93,8 +95,12 @@ def work_on(exchange: Exchange, token: str, busy: Busy | None = None) -> None:
         heard = time.monotonic()
         return found
 
-    desk = jobs.Desk(tell, wanted, lambda: not exchange.at_once and exchange.waiting() > 0,
-                     _found_before(exchange, token))  # fmt: skip
+    desk = jobs.Desk(
+        tell,
+        wanted,
+        lambda: not exchange.at_once and exchange.waiting() > 0,
+        _found_before(exchange, token),
+    )
     desk.tell()
     if busy:
         busy.on(asked.called, lambda: tell(desk.said))
@@ -160,9 +166,14 @@ def consume(exchange: Exchange, do: Callable[[str, Busy], None], periodic: bool 
     exchange.works(lambda token: do(token, busy))
     busy.start()
     Consumer(
-        exchange.huey, workers=1, worker_type="thread", periodic=periodic, initial_delay=0.05,
-        max_delay=0.2, check_worker_health=True,
-    ).run()  # fmt: skip
+        exchange.huey,
+        workers=1,
+        worker_type="thread",
+        periodic=periodic,
+        initial_delay=0.05,
+        max_delay=0.2,
+        check_worker_health=True,
+    ).run()
     exchange.leave(busy.id)
 
 

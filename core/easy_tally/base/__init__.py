@@ -11,6 +11,18 @@ from .reuse import Reuse
 from .units import RAIL_WORDS, STATE_NAMES, TALLY_STATES, State
 
 __all__ = [
-    "RAIL_WORDS", "STATE_NAMES", "TALLY_STATES", "Bounds", "Figure", "NoJson", "Reuse", "State",
-    "np", "odd_in", "plain", "problems_of", "read_json", "without_odd",
-]  # fmt: skip
+    "RAIL_WORDS",
+    "STATE_NAMES",
+    "TALLY_STATES",
+    "Bounds",
+    "Figure",
+    "NoJson",
+    "Reuse",
+    "State",
+    "np",
+    "odd_in",
+    "plain",
+    "problems_of",
+    "read_json",
+    "without_odd",
+]

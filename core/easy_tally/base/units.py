@@ -12,12 +12,21 @@ Rail = Literal["v12", "v5", "v3v3", "v5sb", "vneg12", "vneg5"]
 RAILS: tuple[Rail, ...] = ("v12", "v5", "v3v3", "v5sb", "vneg12", "vneg5")
 #: Nominal volts. Source: ATX design guide, DC voltage regulation table.
 RAIL_V: dict[Rail, float] = {
-    "v12": 12.0, "v5": 5.0, "v3v3": 3.3, "v5sb": 5.0, "vneg12": 12.0, "vneg5": 5.0,
-}  # fmt: skip
+    "v12": 12.0,
+    "v5": 5.0,
+    "v3v3": 3.3,
+    "v5sb": 5.0,
+    "vneg12": 12.0,
+    "vneg5": 5.0,
+}
 RAIL_WORDS: dict[Rail, str] = {
-    "v12": "12 V", "v5": "5 V", "v3v3": "3.3 V", "v5sb": "5 V standby", "vneg12": "−12 V",
+    "v12": "12 V",
+    "v5": "5 V",
+    "v3v3": "3.3 V",
+    "v5sb": "5 V standby",
+    "vneg12": "−12 V",
     "vneg5": "−5 V",
-}  # fmt: skip
+}
 #: Rails that are judged on plugs and wires; the negative ones are judged on the supply alone.
 RUN_RAILS: tuple[Rail, ...] = ("v12", "v5", "v3v3", "v5sb")
 
@@ -34,15 +43,23 @@ TALLY_STATES: tuple[State, ...] = ("sleep", "idle", "everyday", "full", "start",
 #: the processor at its short limit, since that lasts tens of seconds.
 RUN_STATES: tuple[State, ...] = ("idle", "everyday", "full", "start")
 STATE_WORDS: dict[State, str] = {
-    "sleep": "sleep", "idle": "idle", "everyday": "everyday", "full": "full load",
-    "start": "start", "short": "full load with the processor at its short limit",
-}  # fmt: skip
+    "sleep": "sleep",
+    "idle": "idle",
+    "everyday": "everyday",
+    "full": "full load",
+    "start": "start",
+    "short": "full load with the processor at its short limit",
+}
 
 #: The one word for each state that the interface uses.
 STATE_NAMES: dict[State, str] = {
-    "sleep": "asleep", "idle": "idle", "everyday": "everyday", "full": "full", "start": "start",
+    "sleep": "asleep",
+    "idle": "idle",
+    "everyday": "everyday",
+    "full": "full",
+    "start": "start",
     "short": "short limit",
-}  # fmt: skip
+}
 
 #: Windows of the spikes, in ms.
 Window = Literal["0.1", "1", "10", "100"]

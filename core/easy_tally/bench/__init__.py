@@ -8,6 +8,18 @@ from .plan import Done, Plan, joint_words, plan
 from .steps import GROUP_WORDS, Step, steps
 
 __all__ = [
-    "GROUP_WORDS", "MOST_MATINGS", "WARN_MATINGS", "Done", "Joint", "Look", "Noted", "Plan",
-    "Sitting", "Step", "joint_words", "plan", "sittings", "steps",
-]  # fmt: skip
+    "GROUP_WORDS",
+    "MOST_MATINGS",
+    "WARN_MATINGS",
+    "Done",
+    "Joint",
+    "Look",
+    "Noted",
+    "Plan",
+    "Sitting",
+    "Step",
+    "joint_words",
+    "plan",
+    "sittings",
+    "steps",
+]

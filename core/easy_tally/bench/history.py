@@ -74,7 +74,12 @@ def _sitting(group: list[Noted], known: set[str]) -> Sitting:
     known |= made
     versions = [e.version for e in group]
     return Sitting(
-        what=tuple(what) or ("looked at",), begun=group[0].at, ended=group[-1].at,
+        what=tuple(what) or ("looked at",),
+        begun=group[0].at,
+        ended=group[-1].at,
         who=tuple(dict.fromkeys(e.who for e in group if e.who)),
-        versions=(min(versions), max(versions)), made=len(made), apart=len(out), bad=bad,
-    )  # fmt: skip
+        versions=(min(versions), max(versions)),
+        made=len(made),
+        apart=len(out),
+        bad=bad,
+    )

@@ -59,10 +59,18 @@ def port_joint(wired: Wired, run: WiredRun) -> Joint:
     if {p.kind for p in run.ports} & {"processor", "graphics", "processor-graphics"}:
         looks.insert(2, Look(id="like", text=_alike(run)))
     return Joint(
-        key=f"{cable.key}>{'+'.join(p.key for p in run.ports)}", kind="port", cable=cable.key,
-        name=cable.name, port=labels, plug="", face="", latch=True, socket="",
-        where=f"port {labels}", looks=tuple(looks),
-    )  # fmt: skip
+        key=f"{cable.key}>{'+'.join(p.key for p in run.ports)}",
+        kind="port",
+        cable=cable.key,
+        name=cable.name,
+        port=labels,
+        plug="",
+        face="",
+        latch=True,
+        socket="",
+        where=f"port {labels}",
+        looks=tuple(looks),
+    )
 
 
 def _alike(run: WiredRun) -> str:
@@ -83,11 +91,19 @@ def plug_joint(a: Analysis, feed: Feed) -> Joint:
         where = f"{feed.input.between.name}, lead {feed.input.socket.key}"
     shape = CONNECTORS[feed.mated]
     return Joint(
-        key=key, kind="plug", cable=feed.cable.key, name=feed.cable.name, port=_labels(ports),
-        plug=plug.key, face=feed.mated, latch=shape.latch, socket=feed.input.ref, where=where,
+        key=key,
+        kind="plug",
+        cable=feed.cable.key,
+        name=feed.cable.name,
+        port=_labels(ports),
+        plug=plug.key,
+        face=feed.mated,
+        latch=shape.latch,
+        socket=feed.input.ref,
+        where=where,
         looks=tuple(_looks(a, feed)),
         matings=plug.matings if feed.mated == "16pin" else None,
-    )  # fmt: skip
+    )
 
 
 def _labels(ports: tuple[Port, ...]) -> str:

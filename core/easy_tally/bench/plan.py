@@ -59,9 +59,11 @@ def plan(a: Analysis, done: Iterable[Done], found: Mapping[str, Bad] | None = No
         # It ran, and its wiring is changed: made safe anew, looked over and switched on anew.
         known = {k: d for k, d in known.items() if k not in AGAIN}
     return Plan(
-        steps=all_, done=known, next=next((s.id for s in all_ if s.id not in known), ""),
+        steps=all_,
+        done=known,
+        next=next((s.id for s in all_ if s.id not in known), ""),
         stopped=_stopped(found or {}),
-    )  # fmt: skip
+    )
 
 
 def _stopped(found: Mapping[str, Bad]) -> str:

@@ -20,10 +20,14 @@ from .joints import MOST_MATINGS, WARN_MATINGS, Joint, Look, plug_joint, port_jo
 
 Group = Literal["before", "supply", "board", "card", "drives", "small", "after"]
 GROUP_WORDS: dict[Group, str] = {
-    "before": "Before you begin", "supply": "At the supply", "board": "Board and processor",
-    "card": "Cards", "drives": "Drives, hubs, cooling", "small": "Small leads",
+    "before": "Before you begin",
+    "supply": "At the supply",
+    "board": "Board and processor",
+    "card": "Cards",
+    "drives": "Drives, hubs, cooling",
+    "small": "Small leads",
     "after": "Looking over and switching on",
-}  # fmt: skip
+}
 #: Sockets of the board by the thickness of what goes there, thick first.
 _THICK = ("atx24", "atx20", "eps8", "eps4", "aux6", "pcie8", "pcie6", "per4", "sata")
 
@@ -49,18 +53,28 @@ def steps(a: Analysis, gone: tuple[tuple[str, str], ...] = ()) -> tuple[Step, ..
     """Every step. `gone`: (key, words) of joints that were made and that the map no longer has:
     they are undone first."""
     return (
-        *_before(a, gone), *_supply(a), *_board(a), *_cards(a), *_drives(a), *_small(a),
+        *_before(a, gone),
+        *_supply(a),
+        *_board(a),
+        *_cards(a),
+        *_drives(a),
+        *_small(a),
         *_after(a),
-    )  # fmt: skip
+    )
 
 
 # -- which very things ---------------------------------------------------------------------------
 
 
 def marked(
-    a: Analysis, *, supply: bool = False, case: bool = False, parts: Iterable[Part] = (),
-    cables: Iterable[Cable] = (), betweens: Iterable[Between] = (),
-) -> str:  # fmt: skip
+    a: Analysis,
+    *,
+    supply: bool = False,
+    case: bool = False,
+    parts: Iterable[Part] = (),
+    cables: Iterable[Cable] = (),
+    betweens: Iterable[Between] = (),
+) -> str:
     """A mark of the very things that a step is about. No edit of a figure changes it; another
     supply, card or cable has another, though it takes the place and the key of the one before. Two
     of one name under one key are told apart only where they are of the drawer."""
@@ -82,10 +96,12 @@ def _of_feed(a: Analysis, feed: Feed) -> str:
     of, into = feed.cable, feed.input.part
     ends = [x for x in (of, into) if isinstance(x, Between)]
     return marked(
-        a, supply=isinstance(of, Cable) and not of.needs, betweens=ends,
+        a,
+        supply=isinstance(of, Cable) and not of.needs,
+        betweens=ends,
         parts=[] if isinstance(into, Between) else [into],
         cables=[of] if isinstance(of, Cable) else [],
-    )  # fmt: skip
+    )
 
 
 # -- before --------------------------------------------------------------------------------------
@@ -99,20 +115,27 @@ _SAFE = (
 
 def _before(a: Analysis, gone: tuple[tuple[str, str], ...]) -> Iterator[Step]:
     yield Step(
-        id="safe", group="before", title="Make it safe", looks=_SAFE,
+        id="safe",
+        group="before",
+        title="Make it safe",
+        looks=_SAFE,
         caution="Never open a supply, never cut its cables, never force a plug that resists.",
-    )  # fmt: skip
+    )
     if gone:
         yield Step(
-            id="photo", group="before", title="Photograph the wiring as it is",
+            id="photo",
+            group="before",
+            title="Photograph the wiring as it is",
             text=("Panel, board, card and drives, from two sides: to plug it back if need be.",),
-        )  # fmt: skip
+        )
         for key, words in gone:
             yield Step(
-                id=f"out:{key}", group="before", title=f"Unplug {words}",
+                id=f"out:{key}",
+                group="before",
+                title=f"Unplug {words}",
                 text=("The map no longer has it. Press the latch, hold the plug, not the wires.",),
                 looks=(Look(id="warm", text="It is neither browned, warm nor loose."),),
-            )  # fmt: skip
+            )
     used = [r.cable for r in a.wired.runs if r.feeds]
     things = [b.name for b in a.wired.betweens.values() if any(f.cable is b for f in _feeds(a))]
     names = Counter([*(c.name for c in used), *things])
@@ -120,25 +143,34 @@ def _before(a: Analysis, gone: tuple[tuple[str, str], ...]) -> Iterator[Step]:
         a, cables=used, betweens=[b for b in a.wired.betweens.values() if b.name in things]
     )
     yield Step(
-        id="pins", group="before", title="Look into every plug", of=mine,
+        id="pins",
+        group="before",
+        title="Look into every plug",
+        of=mine,
         text=(", ".join(f"{k}, {n} of them" if n > 1 else k for k, n in names.items()),),
         looks=(
             Look(id="straight", text="No pin is pushed in, bent or browned, in both ends of each."),
         ),
-    )  # fmt: skip
+    )
     families = Counter(c.family for c in used if c.needs)
     left = Counter((c.family, c.name) for c in a.build.cables if c not in used and c.needs)
-    bags = [f"Back into the bag of {f}: {name}{f', {n} of them' if n > 1 else ''}"
-            for (f, name), n in left.items()]  # fmt: skip
+    bags = [
+        f"Back into the bag of {f}: {name}{f', {n} of them' if n > 1 else ''}"
+        for (f, name), n in left.items()
+    ]
     yield Step(
-        id="sort", group="before", title="Sort the cables by their family", of=mine,
+        id="sort",
+        group="before",
+        title="Sort the cables by their family",
+        of=mine,
         text=(
-            *(f"Out on the table: {n} cables of {f}" for f, n in families.items()), *bags,
+            *(f"Out on the table: {n} cables of {f}" for f, n in families.items()),
+            *bags,
             *(f"Beside them: {t}" for t in things),
         ),
         caution="Never use a cable of another supply unless its maker states the same pinout.",
         looks=(Look(id="family", text="No cable of another supply lies among them."),),
-    )  # fmt: skip
+    )
 
 
 def _feeds(a: Analysis) -> list[Feed]:
@@ -154,26 +186,34 @@ def _supply(a: Analysis) -> Iterator[Step]:
     for run in sorted(runs, key=lambda r: (-max(p.row for p in r.ports), r.ports[0].column)):
         joint = port_joint(a.wired, run)
         yield Step(
-            id=f"joint:{joint.key}", group="supply",
-            title=f"{joint.name} into {joint.where}", joint=joint,
+            id=f"joint:{joint.key}",
+            group="supply",
+            title=f"{joint.name} into {joint.where}",
+            joint=joint,
             of=marked(a, supply=True, cables=[run.cable]),
-            text=("Outside the case, where you can see the panel.",), looks=joint.looks,
-        )  # fmt: skip
+            text=("Outside the case, where you can see the panel.",),
+            looks=joint.looks,
+        )
     bracket = a.build.bracket
     if bracket is not None:
         yield Step(
-            id="bracket", group="supply", title=f"Screw on {bracket.name}",
+            id="bracket",
+            group="supply",
+            title=f"Screw on {bracket.name}",
             of=marked(a, supply=True),
             text=(f"It holds the {bracket.form} supply in a place for {bracket.place}.",),
-        )  # fmt: skip
+        )
     if a.build.supply is not None:
         fan = next((c for c in fit_checks(a) if c.id == "supply-fan"), None)
         way = fit_words(fan, a.wired.parts) if fan else "its fan towards a free vent"
         yield Step(
-            id="mount", group="supply", title="Mount the supply", of=marked(a, supply=True),
+            id="mount",
+            group="supply",
+            title="Mount the supply",
+            of=marked(a, supply=True),
             text=(f"{way[:1].upper()}{way[1:]}.",),
             looks=(Look(id="screws", text="All its screws are in; no cable is caught behind it."),),
-        )  # fmt: skip
+        )
 
 
 # -- parts ---------------------------------------------------------------------------------------
@@ -188,9 +228,15 @@ def _joint(a: Analysis, feed: Feed, group: Group, text: tuple[str, ...] = ()) ->
         )
     port = f" from {joint.port}" if joint.port else ""
     return Step(
-        id=f"joint:{joint.key}", group=group, title=f"{joint.name}{port} into {joint.where}",
-        joint=joint, looks=joint.looks, caution=caution, text=text, of=_of_feed(a, feed),
-    )  # fmt: skip
+        id=f"joint:{joint.key}",
+        group=group,
+        title=f"{joint.name}{port} into {joint.where}",
+        joint=joint,
+        looks=joint.looks,
+        caution=caution,
+        text=text,
+        of=_of_feed(a, feed),
+    )
 
 
 def _of(a: Analysis, *kinds: type) -> list[Feed]:
@@ -214,11 +260,15 @@ def _way(a: Analysis, feed: Feed) -> Iterator[Feed]:
 
 def _board(a: Analysis) -> Iterator[Step]:
     feeds = _of(a, Board)
-    feeds.sort(key=lambda f: _THICK.index(f.input.socket.kind) if (
-        f.input.socket.kind in _THICK) else 0)  # fmt: skip
+    feeds.sort(
+        key=lambda f: _THICK.index(f.input.socket.kind) if (f.input.socket.kind in _THICK) else 0
+    )
     for f in feeds:
-        text = ("Route it behind the tray first, then plug it.",) if (
-            f.mated in ("atx24", "atx20", "eps8", "eps4")) else ()  # fmt: skip
+        text = (
+            ("Route it behind the tray first, then plug it.",)
+            if (f.mated in ("atx24", "atx20", "eps8", "eps4"))
+            else ()
+        )
         yield _joint(a, f, "board", text)
 
 
@@ -232,14 +282,16 @@ def _cards(a: Analysis) -> Iterator[Step]:
         feeds = [f for f in _of(a, Card) if part.key in _reaches(a, f)]
         plugs = [_joint(a, f, "card") for f in feeds]
         mount = Step(
-            id=f"mount:{part.key}", group="card", title=f"Mount {part.name}",
+            id=f"mount:{part.key}",
+            group="card",
+            title=f"Mount {part.name}",
             of=marked(a, parts=[part]),
             text=tuple(_card_text(a, part, bool(feeds), first, part.key in closed)),
             looks=(
                 Look(id="slot", text="It is level in its slot, and the slot’s catch has closed."),
                 Look(id="screws", text="Its bracket is screwed to the case."),
             ),
-        )  # fmt: skip
+        )
         yield from (mount, *plugs) if first else (*plugs, mount)
 
 
@@ -264,8 +316,9 @@ def _card_text(a: Analysis, part: Card, fed: bool, first: bool, closed: bool) ->
     elif fed:
         yield (
             "By your house rule it is mounted first, then plugged."
-            if first else "By your house rule it was plugged first."
-        )  # fmt: skip
+            if first
+            else "By your house rule it was plugged first."
+        )
 
 
 def _drives(a: Analysis) -> Iterator[Step]:
@@ -280,11 +333,13 @@ def _drives(a: Analysis) -> Iterator[Step]:
             named = f" {', '.join(part.headers)}" if part.headers else ""
             many = f"{part.count} × " if part.count > 1 else ""
             yield Step(
-                id=f"header:{part.key}", group="drives", of=marked(a, parts=[part]),
+                id=f"header:{part.key}",
+                group="drives",
+                of=marked(a, parts=[part]),
                 title=f"{many}{part.name} onto {on}{named}",
                 looks=(Look(id="blades", text="Its lead is clear of every blade."),),
                 caution=_LOOP if isinstance(part, Pump) else "",
-            )  # fmt: skip
+            )
 
 
 _LOOP = (
@@ -301,17 +356,22 @@ def _small(a: Analysis) -> Iterator[Step]:
         if isinstance(part, Drive) and part.data != "expander":
             many = f", {part.count} of them" if part.count > 1 else ""
             yield Step(
-                id=f"data:{part.key}", group="small", title=f"Data leads of {part.name}{many}",
+                id=f"data:{part.key}",
+                group="small",
+                title=f"Data leads of {part.name}{many}",
                 of=marked(a, parts=[part]),
                 note="Which port each is on",
                 looks=(Look(id="home", text="Each is pushed home at both ends."),),
-            )  # fmt: skip
+            )
     yield Step(
-        id="front", group="small", title="Front panel leads", of=marked(a, case=True),
+        id="front",
+        group="small",
+        title="Front panel leads",
+        of=marked(a, case=True),
         text=("Power and reset switch, lights: by the board’s manual.",),
         note="Their pins, from the manual",
         looks=(Look(id="manual", text="Plus and minus of the lights are as the manual has them."),),
-    )  # fmt: skip
+    )
     case = a.build.case
     for name, n, words in (
         ("front_usb2", case.front_usb2 if case else None, "USB 2 lead of the front panel"),
@@ -334,9 +394,13 @@ def _small(a: Analysis) -> Iterator[Step]:
 
 def _lead(id: str, title: str, of: str) -> Step:
     return Step(
-        id=f"lead:{id}", group="small", title=title, of=of, note="Its header and pins",
+        id=f"lead:{id}",
+        group="small",
+        title=title,
+        of=of,
+        note="Its header and pins",
         looks=(Look(id="pins", text="Every pin is in a hole of the plug; none is bent."),),
-    )  # fmt: skip
+    )
 
 
 def _after(a: Analysis) -> Iterator[Step]:
@@ -352,7 +416,9 @@ def _after(a: Analysis) -> Iterator[Step]:
         looks.insert(2, Look(id="straight", text=straight))
     yield Step(id="last-look", group="after", title="A last look", looks=tuple(looks))
     yield Step(
-        id="power-on", group="after", title="Switch on",
+        id="power-on",
+        group="after",
+        title="Switch on",
         text=(
             "Mains lead in, the supply’s switch on, then the power button.",
             "If nothing happens: off, lead out, and look at the board’s main plug, the processor’s "
@@ -364,16 +430,20 @@ def _after(a: Analysis) -> Iterator[Step]:
             Look(id="runs", text="Fans turn, and a picture or the board’s sign of life comes."),
             Look(id="warm", text="After five minutes no plug is warm."),
         ),
-    )  # fmt: skip
+    )
     if any(isinstance(p, Card) for p in a.build.parts):
         yield Step(
-            id="driver", group="after", title="Install the card’s driver",
+            id="driver",
+            group="after",
+            title="Install the card’s driver",
             of=marked(a, parts=[p for p in a.build.parts if isinstance(p, Card)]),
             text=("Before that it may run at its least.",),
-        )  # fmt: skip
+        )
     watts = up(a.tally.total.at("full").likely) or 0
     yield Step(
-        id="readings", group="after", title="Take readings",
+        id="readings",
+        group="after",
+        title="Take readings",
         text=(f"Idle, everyday and full: the tally says {watts} W at full.",),
         note="What the wall meter or the supply says",
-    )  # fmt: skip
+    )

@@ -127,16 +127,18 @@ def drawer_words(of: DrawerThing) -> tuple[str, ...]:
     label = [
         f"{s.rated_w:g} W" if s.rated_w is not None else "rating not known",
         f"{s.v12_a:g} A at 12 V" if s.v12_a is not None else "12 V not known",
-        s.form or "form not known", f"design {s.design}" if s.design else "design not known",
+        s.form or "form not known",
+        f"design {s.design}" if s.design else "design not known",
         *([f"{s.length_mm:g} mm"] if s.length_mm is not None else []),
         *([s.grade] if s.grade else []),
-    ]  # fmt: skip
+    ]
     kinds = Counter(p.kind for p in s.ports)
     ports = [f"{n} {PORT_WORDS[k]}" for k, n in kinds.items()]
     return (
-        ", ".join(label), f"ports: {', '.join(ports) or 'none, its cables are fixed'}",
+        ", ".join(label),
+        f"ports: {', '.join(ports) or 'none, its cables are fixed'}",
         *(f"{c.name}: {thing_words(c)}" for c in of.cables),
-    )  # fmt: skip
+    )
 
 
 def thing_words(thing: LooseThing) -> str:

@@ -42,21 +42,39 @@ class CatalogueEntry(Model):
 #: Kind → the figures that a tally is built on; what of them a page leaves out is assumed, or
 #: where no default is honest the total reads “at least”. A board's own draw is on no page.
 NEEDED: dict[str, tuple[str, ...]] = {
-    "processor": ("package_w", "package_short_w"), "board": (), "card": ("board_power_w",),
-    "memory": ("module_w",), "m2": ("full_w",), "drive": ("run_5v_a",), "fan": ("rated_a",),
-    "pump": ("rated_a",), "cooler": ("pump_a", "fan_a"), "strip": ("rated_a",),
-    "hub": ("own_w",), "usb": ("draw_w",), "other": (),
-}  # fmt: skip
+    "processor": ("package_w", "package_short_w"),
+    "board": (),
+    "card": ("board_power_w",),
+    "memory": ("module_w",),
+    "m2": ("full_w",),
+    "drive": ("run_5v_a",),
+    "fan": ("rated_a",),
+    "pump": ("rated_a",),
+    "cooler": ("pump_a", "fan_a"),
+    "strip": ("rated_a",),
+    "hub": ("own_w",),
+    "usb": ("draw_w",),
+    "other": (),
+}
 
 
 #: What a page leaves out, in a word or two.
 FIGURE_WORDS: dict[str, str] = {
-    "package_w": "package watts", "package_short_w": "short limit",
-    "board_power_w": "board power", "slot_w": "slot share", "module_w": "watts a module",
-    "full_w": "watts", "run_12v_a": "amps at 12 V", "run_5v_a": "amps at 5 V",
-    "start_12v_a": "amps at spin-up", "rated_a": "amps", "pump_a": "amps of its pump",
-    "fan_a": "amps of its fans", "own_w": "watts of its own", "draw_w": "watts",
-}  # fmt: skip
+    "package_w": "package watts",
+    "package_short_w": "short limit",
+    "board_power_w": "board power",
+    "slot_w": "slot share",
+    "module_w": "watts a module",
+    "full_w": "watts",
+    "run_12v_a": "amps at 12 V",
+    "run_5v_a": "amps at 5 V",
+    "start_12v_a": "amps at spin-up",
+    "rated_a": "amps",
+    "pump_a": "amps of its pump",
+    "fan_a": "amps of its fans",
+    "own_w": "watts of its own",
+    "draw_w": "watts",
+}
 
 
 def lacks(part: Part) -> tuple[str, ...]:

@@ -22,10 +22,18 @@ class Template:
 
 #: Id, name, other words that find it, and its line.
 _ROWS: tuple[tuple[str, str, str, str], ...] = (
-    ("board-2eps", "Board, 24-pin and two 8-pin processor sockets", "motherboard atx",
-     "board 2x8 slots:x16,x4"),
-    ("board-1eps", "Board, 24-pin and one 8-pin processor socket", "motherboard small itx",
-     "board 8pin headers:2"),
+    (
+        "board-2eps",
+        "Board, 24-pin and two 8-pin processor sockets",
+        "motherboard atx",
+        "board 2x8 slots:x16,x4",
+    ),
+    (
+        "board-1eps",
+        "Board, 24-pin and one 8-pin processor socket",
+        "motherboard small itx",
+        "board 8pin headers:2",
+    ),
     ("processor", "Processor", "cpu chip", "processor"),
     ("memory", "Memory, DDR5 module", "ram dimm ddr5", "memory ddr5 x2"),
     ("card-16pin", "Card with one 16-pin socket", "graphics gpu video 12v-2x6", "card 16pin"),
@@ -33,10 +41,13 @@ _ROWS: tuple[tuple[str, str, str, str], ...] = (
     ("card-1x8", "Card with one 8-pin socket", "graphics gpu video pcie", "card 8pin"),
     ("card-3x8", "Card with three 8-pin sockets", "graphics gpu video pcie", "card 3x8"),
     ("card-6pin", "Card with one 6-pin socket", "graphics gpu video pcie", "card 6pin"),
-    ("card-slot", "Card fed by its slot alone, graphics", "gpu video small",
-     "card slot-only"),
-    ("card-plain", "Plain card: sound, network, capture", "slot x4 x1 controller",
-     "card slot-only plain 4lanes"),
+    ("card-slot", "Card fed by its slot alone, graphics", "gpu video small", "card slot-only"),
+    (
+        "card-plain",
+        "Plain card: sound, network, capture",
+        "slot x4 x1 controller",
+        "card slot-only plain 4lanes",
+    ),
     ("m2", "M.2 drive", "nvme ssd", "m.2"),
     ("disk-35", "3.5-inch disk, SATA", "hard drive hdd storage", "disk"),
     ("drive-25", "2.5-inch drive, SATA", "ssd solid state storage", "drive 2.5in"),
@@ -52,7 +63,7 @@ _ROWS: tuple[tuple[str, str, str, str], ...] = (
     ("other", "Load by hand, by rail", "anything else serial instrument", "load"),
     ("fan-120", "Fan, 120 mm", "case cooling", "fan 120"),
     ("fan-140", "Fan, 140 mm", "case cooling", "fan 140"),
-)  # fmt: skip
+)
 
 
 def _templates() -> Iterator[Template]:
@@ -68,17 +79,21 @@ TEMPLATES: tuple[Template, ...] = tuple(_templates())
 _USUAL = '(assumed,"usual for its kind")'
 #: What is often forgotten → lines to add; their figures are what is usual, and say so.
 _OFTEN: dict[Topic, tuple[str, ...]] = {
-    "cooling": (f'fan 120mm 0.08/0.15/0.3a{_USUAL} "Air cooler, its fan"',
-                f'fan 120mm 0.08/0.15/0.3a{_USUAL} x2 "Air cooler, its fans"',
-                f'cooler sata fans:2 fan:0.08/0.15/0.3a{_USUAL}'),
+    "cooling": (
+        f'fan 120mm 0.08/0.15/0.3a{_USUAL} "Air cooler, its fan"',
+        f'fan 120mm 0.08/0.15/0.3a{_USUAL} x2 "Air cooler, its fans"',
+        f"cooler sata fans:2 fan:0.08/0.15/0.3a{_USUAL}",
+    ),
     "fans": (f"fan 120mm 0.08/0.15/0.3a{_USUAL} x2", f"fan 140mm 0.08/0.18/0.35a{_USUAL} x2"),
     "storage": ("m.2", "drive 2.5in", "disk"),
-    "usb": (f'usb "Keyboard and mouse" 0.4/1/3.5w{_USUAL}',
-            f'usb "Keyboard, mouse and camera" 1.2/3/6w{_USUAL}'),
+    "usb": (
+        f'usb "Keyboard and mouse" 0.4/1/3.5w{_USUAL}',
+        f'usb "Keyboard, mouse and camera" 1.2/3/6w{_USUAL}',
+    ),
     "pump": ("pump header", "pump sata", "pump peripheral"),
     "lights": ("strip 5v", "strip 12v", "hub sata outputs:out-1=lights-5v,out-2=lights-5v"),
     "front-panel": (f'usb "Front panel" 0/2.5/15w{_USUAL}',),
-}  # fmt: skip
+}
 
 
 def _often() -> Iterator[tuple[Topic, tuple[Part, ...]]]:

@@ -19,11 +19,29 @@ from .supply import ChangeSupply, TakeSupply
 from .taken import Added, TakeMap
 
 Edit = Annotated[
-    AddPart | AddParts | ChangePart | TakeEntry | RemovePart | ChangeBuild | TakeSupply
-    | ChangeSupply | AddCable | ChangeCable | RemoveCable | AddBetween | ChangeBetween
-    | RemoveBetween | Connect | Park | Pin | PlugIn | SwapPlugs | TakeMap | Unplug,
+    AddPart
+    | AddParts
+    | ChangePart
+    | TakeEntry
+    | RemovePart
+    | ChangeBuild
+    | TakeSupply
+    | ChangeSupply
+    | AddCable
+    | ChangeCable
+    | RemoveCable
+    | AddBetween
+    | ChangeBetween
+    | RemoveBetween
+    | Connect
+    | Park
+    | Pin
+    | PlugIn
+    | SwapPlugs
+    | TakeMap
+    | Unplug,
     Field(discriminator="type"),
-]  # fmt: skip
+]
 
 __all__ = [
     "AddBetween",
@@ -49,4 +67,4 @@ __all__ = [
     "TakeMap",
     "TakeSupply",
     "Unplug",
-]  # fmt: skip
+]

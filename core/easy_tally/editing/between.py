@@ -69,8 +69,9 @@ class RemoveBetween(EditBase):
         wired = Wired(build)
         lost = [
             f"{thing.name} from {wired.words(f.input.ref)}"
-            for f in wired.feeds.values() if f.cable.key == thing.key
-        ]  # fmt: skip
+            for f in wired.feeds.values()
+            if f.cable.key == thing.key
+        ]
         if lost and not self.release:
             raise WouldRelease(lost)
         name = _list_of(thing)

@@ -243,10 +243,11 @@ def _plugged(build: Build, key: str, new: Connection, ports: tuple[str, ...] | N
 
     def others(whose: str, of: Connections) -> Connections:
         return tuple(
-            c for c in of
+            c
+            for c in of
             if c.socket != new.socket
             and not (whose == key and c.plug == new.plug and _meet(c.half, new.half))
-        )  # fmt: skip
+        )
 
     cleared = _each(build, others)
     if ports is None:
@@ -255,9 +256,10 @@ def _plugged(build: Build, key: str, new: Connection, ports: tuple[str, ...] | N
             if any(t.key == key for t in things):
                 more = tuple(
                     t.model_copy(update={"connections": (*t.connections, new)})
-                    if t.key == key else t
+                    if t.key == key
+                    else t
                     for t in things
-                )  # fmt: skip
+                )
                 changed: dict[str, Any] = {name: more}
                 return remade(cleared, **changed)
     old = cleared.run(key)

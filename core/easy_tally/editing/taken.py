@@ -49,11 +49,13 @@ class Added(Model):
             parts[key] = set_fields(parts[key], {"power_limit": limit}, key, ())
         rules = set_fields(build.house_rules, self.house_rules, "house_rules", ())
         return remade(
-            build, cables=(*build.cables, *self.cables),
+            build,
+            cables=(*build.cables, *self.cables),
             adapters=(*build.adapters, *self.adapters),
             extensions=(*build.extensions, *self.extensions),
-            parts=tuple(parts.values()), house_rules=rules,
-        )  # fmt: skip
+            parts=tuple(parts.values()),
+            house_rules=rules,
+        )
 
 
 class TakeMap(EditBase):
@@ -72,9 +74,12 @@ class TakeMap(EditBase):
             return tuple(connected(t, self.between.get(t.key, t.connections)) for t in things)
 
         return remade(
-            whole, "map", runs=self.runs, adapters=laid(whole.adapters),
+            whole,
+            "map",
+            runs=self.runs,
+            adapters=laid(whole.adapters),
             extensions=laid(whole.extensions),
-        )  # fmt: skip
+        )
 
     def title(self, build: Build) -> str:
         """The same for all."""

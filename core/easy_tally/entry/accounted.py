@@ -47,9 +47,7 @@ _BEFORE_LIMIT = re.compile(
     r"[0-9.,]+ ?w(?:atts?)? (?=(?:limited|capped|set|tuned|lowered|raised) )"
 )
 _NUMBER = re.compile(r"[0-9]*[.,]?[0-9]+")
-_WORDS = re.compile(
-    rf"\b(?:{'|'.join(w for w in NUMBERS if w.isalpha() and NUMBERS[w] > 2)})\b"
-)  # fmt: skip
+_WORDS = re.compile(rf"\b(?:{'|'.join(w for w in NUMBERS if w.isalpha() and NUMBERS[w] > 2)})\b")
 #: How far a number may be off by rounding: amperes are kept to six places, shares too.
 _NEAR = 0.006
 
@@ -87,9 +85,8 @@ def _held(part: Part) -> Iterator[float]:
     and of all; its sockets and their pins; its limits."""
     yield from (1.0, float(part.count))
     figures = {
-        name: f for name in type(part).model_fields
-        if isinstance(f := getattr(part, name), Figure)
-    }  # fmt: skip
+        name: f for name in type(part).model_fields if isinstance(f := getattr(part, name), Figure)
+    }
     for f in figures.values():
         for value in (f.low, f.likely, f.high):
             for volts in (1, 12, 5, 3.3):

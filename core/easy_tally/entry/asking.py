@@ -71,8 +71,10 @@ def ask_open(kind: str, said: Said) -> None:
         _ask_air_or_liquid(said)
     if kind in FED_EITHER_WAY and not fed:
         feeds = ("sata", "peripheral", "header")
-        raise Ask("What feeds it: a SATA plug, a 4-pin peripheral plug, or a header?",
-                  *([*words, w] for w in feeds))  # fmt: skip
+        raise Ask(
+            "What feeds it: a SATA plug, a 4-pin peripheral plug, or a header?",
+            *([*words, w] for w in feeds),
+        )
     if kind == "strip" and not any(u == "v" for _, u, _ in said.figures):
         raise Ask("A strip at 5 V or at 12 V?", [*words, "5v"], [*words, "12v"])
 
@@ -98,8 +100,9 @@ def _ask_air_or_liquid(said: Said) -> None:
     feeds = ("header",) if "header" in said.flags else ("sata", "peripheral", "header")
     raise Ask(
         "An air cooler, or a liquid one, and what feeds it?",
-        air, *([*(w for w in liquid if w != f), f] for f in feeds),
-    )  # fmt: skip
+        air,
+        *([*(w for w in liquid if w != f), f] for f in feeds),
+    )
 
 
 def _ask_4pin(said: Said) -> None:

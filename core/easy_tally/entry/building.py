@@ -91,8 +91,10 @@ def _details(fields: Fields, said: Said) -> None:
 
 #: Kind → the words of the signal ports that one may be said to have.
 _GIVES: dict[str, tuple[str, ...]] = {
-    "board": tuple(SIGNALS), "card": tuple(SIGNALS), "usb": ("usb2-headers",),
-}  # fmt: skip
+    "board": tuple(SIGNALS),
+    "card": tuple(SIGNALS),
+    "usb": ("usb2-headers",),
+}
 
 
 def _signals(fields: Fields, said: Said) -> None:

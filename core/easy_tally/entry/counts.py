@@ -18,10 +18,35 @@ SEVERAL = rf"\b([2-9]|1[0-9]|{'|'.join(w for w in NUMBERS if w.isalpha())})"
 
 #: What a number before it says something else of.
 _NO_WORDS = "|".join(
-    (*map(re.escape, OTHER_UNITS), *map(re.escape, DETAILS), "pin", "mm", "in", "volts?", "watts?",
-     "amps?", "inch", "of", "to", "and", "x", "by", "at", "per", "way", "channel", "slot", "port",
-     "lane", "lanes", "gig", "sata", "cores?", *KINDS)
-)  # fmt: skip
+    (
+        *map(re.escape, OTHER_UNITS),
+        *map(re.escape, DETAILS),
+        "pin",
+        "mm",
+        "in",
+        "volts?",
+        "watts?",
+        "amps?",
+        "inch",
+        "of",
+        "to",
+        "and",
+        "x",
+        "by",
+        "at",
+        "per",
+        "way",
+        "channel",
+        "slot",
+        "port",
+        "lane",
+        "lanes",
+        "gig",
+        "sata",
+        "cores?",
+        *KINDS,
+    )
+)
 #: Words of a kind that have no plural.
 _UNCOUNTED = "|".join(k for k in KINDS if k not in _WITH_PLURAL)
 _BETWEEN = rf"(?!(?:{_NO_WORDS})\b)(?:[a-z][a-z-]+ +){{1,3}}"

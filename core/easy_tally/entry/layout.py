@@ -27,9 +27,11 @@ def usual_sockets(kind: str, said: list[str]) -> Fields:
         return [_socket(keys[i], k) for i, k in enumerate(kinds[:16])]
     found: Fields = []
     for stem, of, required in (
-        ("main", ("atx24", "atx20"), 16), ("cpu", ("eps8", "eps4"), 1), ("aux", ("aux6",), 16),
+        ("main", ("atx24", "atx20"), 16),
+        ("cpu", ("eps8", "eps4"), 1),
+        ("aux", ("aux6",), 16),
         ("extra", ("16pin", "pcie8", "pcie6", "sata", "per4", "fdd4"), 0),
-    ):  # fmt: skip
+    ):
         own = [k for k in kinds if k in of]
         for i, k in enumerate(own):
             key = "main" if stem == "main" and i == 0 else f"{stem}-{i + 1}"
@@ -181,10 +183,11 @@ def header_words(word: str, stem: str, headers: tuple[Header, ...], amps: Any) -
     if headers == tuple(Header.model_validate(h) for h in usual_headers(len(headers), stem, None)):
         return [] if len(headers) == USUAL_HEADERS else [f"{word}:{len(headers)}"]
     items = [
-        f"{h.key}={h.kind}" + (f"+{amps(h.limit_a)}" if h.limit_a is not None else "")
+        f"{h.key}={h.kind}"
+        + (f"+{amps(h.limit_a)}" if h.limit_a is not None else "")
         + ("" if h.speed is None else f"+{next(w for w, s in SPEEDS.items() if s == h.speed)}")
         for h in headers
-    ]  # fmt: skip
+    ]
     limits = {i.partition("+")[2] for i in items}
     usual = all(
         h.kind == "fan" and h.key == f"{stem}-{i + 1}" and h.speed is None
@@ -214,8 +217,12 @@ def slot_words(slots: tuple[Slot, ...]) -> list[str]:
         if [s.lanes for s in slots] == [16]:
             return []
         return ["slots:" + (",".join(f"x{s.lanes}" for s in slots) or "none")]
-    return ["slots:" + ",".join(
-        f"{s.key}=x{s.lanes}" + (f"+{s.fed_by}" if s.fed_by is not None else "")
-        + (f"@{s.place}" if s.place is not None else "")
-        for s in slots
-    )]  # fmt: skip
+    return [
+        "slots:"
+        + ",".join(
+            f"{s.key}=x{s.lanes}"
+            + (f"+{s.fed_by}" if s.fed_by is not None else "")
+            + (f"@{s.place}" if s.place is not None else "")
+            for s in slots
+        )
+    ]

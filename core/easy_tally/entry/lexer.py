@@ -122,9 +122,12 @@ def figure(text: str) -> tuple[str, dict[str, Any]] | None:
     if unit == "ma":
         unit, low, likely, high = "a", low / 1000, likely / 1000, high / 1000
     return unit, {
-        "low": low, "likely": likely, "high": high,
-        "origin": match["origin"] or "maker", "note": unquoted(match["note"] or '""'),
-    }  # fmt: skip
+        "low": low,
+        "likely": likely,
+        "high": high,
+        "origin": match["origin"] or "maker",
+        "note": unquoted(match["note"] or '""'),
+    }
 
 
 def unquoted(text: str) -> str:

@@ -13,8 +13,11 @@ from .vocabulary import NUMBERS, TIMES
 from .words import SIGNALS
 
 _WORDS = {w: n for w, n in (NUMBERS | TIMES).items() if w.isalpha() and n <= 32} | {
-    "a": 1, "an": 1, "no": 0, "without": 0,
-}  # fmt: skip
+    "a": 1,
+    "an": 1,
+    "no": 0,
+    "without": 0,
+}
 _N = rf"(?<![\w.,-])(?P<n>[0-9]{{1,2}}|{'|'.join(_WORDS)})(?: ?x)?"
 _SATA = r"(?:sata|s-ata)(?:[23]|(?: ?(?:iii|ii|6 ?gb/s|6 ?gb|6g)))?"
 _BOARD = r"\b(?:mother|main|system|server)?board\b|\bmobo\b"
@@ -31,12 +34,18 @@ _IN = "(?:internal |front )?"
 #: is no socket).
 _ROWS: tuple[tuple[str, str, str], ...] = (
     (_BOARD, rf"{_N}[ -]+{_SATA} ?(?:data )?(?:ports?|connectors?|headers?)\b", "sata-ports"),
-    (_BOARD, rf"{_N}[ -]+{_SATA}(?! ?(?:power|plug|socket|ssd|disk|drive|dom))(?![\w/-])",
-     "sata-ports"),
+    (
+        _BOARD,
+        rf"{_N}[ -]+{_SATA}(?! ?(?:power|plug|socket|ssd|disk|drive|dom))(?![\w/-])",
+        "sata-ports",
+    ),
     (_BOARD, rf"\b{_SATA} ?(?:data )?ports?\b", ""),
     (_BOARD, rf"{_N}[ -]*(?:dimms?|memory slots?|ram slots?|dimm slots?)\b", ""),
-    (_BOARD, rf"{_N}[ -]+(?:m\.?2|nvme)(?: nvme| ssd)?(?: (?:slots?|sockets?|ports?))?(?![\w/.-])",
-     "m2-slots"),
+    (
+        _BOARD,
+        rf"{_N}[ -]+(?:m\.?2|nvme)(?: nvme| ssd)?(?: (?:slots?|sockets?|ports?))?(?![\w/.-])",
+        "m2-slots",
+    ),
     (_BOARD, rf"{_N}[ -]+{_IN}usb ?2(?:\.0)? ?headers?\b", "usb2-headers"),
     (_BOARD, rf"{_MAY}{_IN}usb ?3(?:\.[012])?(?: ?gen ?[12])? ?headers?\b", "usb3-headers"),
     (_BOARD, rf"{_MAY}{_IN}(?:usb[ -]?c|(?:usb )?type[ -]?c) ?headers?\b", "usbc-headers"),
@@ -44,10 +53,12 @@ _ROWS: tuple[tuple[str, str, str], ...] = (
     (_CONTROLLER, r"(?<![\w.,-])(?P<n>[0-9]{1,2})i\b", "sata-ports"),
     (_CONTROLLER, rf"{_N}[ -]+(?:{_SATA} |data |internal )?ports?\b", "sata-ports"),
     (_ADAPTER, rf"{_N}[ -]+(?:m\.?2 )?(?:slots?|drives?)\b", "m2-slots"),
-)  # fmt: skip
+)
 _COMPILED = tuple((re.compile(of), re.compile(said), word) for of, said, word in _ROWS)
-_INSIDE = re.compile(r"\b(?:internal(?=.*\b(?:usb hub|card reader)\b)"
-                     r"|(?<=usb hub )internal|(?<=card reader )internal)\b")  # fmt: skip
+_INSIDE = re.compile(
+    r"\b(?:internal(?=.*\b(?:usb hub|card reader)\b)"
+    r"|(?<=usb hub )internal|(?<=card reader )internal)\b"
+)
 _HUB_HEADERS = re.compile(rf"{_N}[ -]+(?:internal )?(?:usb )?(?:headers?|ports?)\b")
 _LEAD = re.compile(
     r"\b(?P<none>no |without )?(?: ?(?:with|has|needs) )?(?: ?an? )?(?:internal )?(?:9-pin )?"

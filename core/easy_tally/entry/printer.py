@@ -133,9 +133,10 @@ def more_said(part: Part) -> list[str]:
         case _:
             pass
     found += [
-        f"{word}:{n}" for word, field in SIGNALS.items()
+        f"{word}:{n}"
+        for word, field in SIGNALS.items()
         if (n := getattr(part, field, None)) is not None
-    ]  # fmt: skip
+    ]
     found += measures_said(part)
     lead: bool | None = getattr(part, "usb_lead", None)
     found += [] if lead is None else ["usb-lead" if lead else "no-usb-lead"]

@@ -24,14 +24,7 @@ from .sorting import kind_of, sort_words
 from .talk import Spoken, spoken
 from .telling import understood
 from .vocabulary import PLAUSIBLE
-from .words import (
-    FIGURES,
-    FLAGS,
-    KINDS,
-    SUPPLY_WORDS,
-    figures_of,
-    main_figure,
-)
+from .words import FIGURES, FLAGS, KINDS, SUPPLY_WORDS, figures_of, main_figure
 
 #: Longest line that is read, in characters.
 MOST_CHARACTERS = 60_000
@@ -175,9 +168,10 @@ def parse_list(text: str) -> tuple[tuple[str, Entry], ...]:
     lines = text.splitlines()
     longest = max(map(len, lines), default=0)
     for what, most, got in (
-        ("lines", MOST_LINES, len(lines)), ("characters a line", MOST_OF_LINE, longest),
+        ("lines", MOST_LINES, len(lines)),
+        ("characters a line", MOST_OF_LINE, longest),
         ("characters", MOST_OF_LIST, len(text)),
-    ):  # fmt: skip
+    ):
         if got > most:
             raise BadInput([("text", f"at most {most:,} {what}: paste it in parts", f"{got:,}")])
     return tuple(

@@ -12,20 +12,61 @@ from dataclasses import dataclass
 
 #: Head of a column → what its cells are: part of the line, a count, a figure by its unit, or
 #: nothing that the line needs. Source: the lists that shops, forums and spreadsheets give.
-HEADS: dict[str, str] = dict.fromkeys(
-    ("part", "parts", "item", "items", "component", "name", "description", "kind", "product",
-     "specification", "specs", "category", "title"),
-    "say",
-) | dict.fromkeys(("qty", "quantity", "count", "pcs", "pieces", "number", "no", "how many", "#"),
-    "count",
-) | dict.fromkeys(
-    ("price", "unit price", "cost", "total", "subtotal", "sum", "link", "url", "store", "shop",
-     "vendor", "seller", "where", "status", "availability", "sku", "order number", "base",
-     "shipping", "tax", "paid", "date", "ordered", "currency", "image"),
-    "drop",
-) | dict.fromkeys(("w", "watts", "watt", "power", "power w", "tdp", "draw"), "w") | dict.fromkeys(
-    ("a", "amps", "amperes", "current", "current a"), "a"
-)  # fmt: skip
+HEADS: dict[str, str] = (
+    dict.fromkeys(
+        (
+            "part",
+            "parts",
+            "item",
+            "items",
+            "component",
+            "name",
+            "description",
+            "kind",
+            "product",
+            "specification",
+            "specs",
+            "category",
+            "title",
+        ),
+        "say",
+    )
+    | dict.fromkeys(
+        ("qty", "quantity", "count", "pcs", "pieces", "number", "no", "how many", "#"), "count"
+    )
+    | dict.fromkeys(
+        (
+            "price",
+            "unit price",
+            "cost",
+            "total",
+            "subtotal",
+            "sum",
+            "link",
+            "url",
+            "store",
+            "shop",
+            "vendor",
+            "seller",
+            "where",
+            "status",
+            "availability",
+            "sku",
+            "order number",
+            "base",
+            "shipping",
+            "tax",
+            "paid",
+            "date",
+            "ordered",
+            "currency",
+            "image",
+        ),
+        "drop",
+    )
+    | dict.fromkeys(("w", "watts", "watt", "power", "power w", "tdp", "draw"), "w")
+    | dict.fromkeys(("a", "amps", "amperes", "current", "current a"), "a")
+)
 
 #: Lines of a list that speak of no part.
 _NO_PART = re.compile(

@@ -70,11 +70,17 @@ class Said:
     def left(self) -> list[str]:
         """Words that nothing has taken."""
         return [
-            *self.unknown, *self.bare, *(w for w, _, _ in self.figures), *self.named,
-            *(w for w, _, _ in self.details), *(w for _, w in self.labels),
+            *self.unknown,
+            *self.bare,
+            *(w for w, _, _ in self.figures),
+            *self.named,
+            *(w for w, _, _ in self.details),
+            *(w for _, w in self.labels),
             *(f"{n}:{v}" for n, v in self.settings.items()),
-            *self.sockets, *sorted(self.flags), *(f"{n} {w}" for n, w in self.several),
-        ]  # fmt: skip
+            *self.sockets,
+            *sorted(self.flags),
+            *(f"{n} {w}" for n, w in self.several),
+        ]
 
     def form(self) -> str:
         """A drive's form that the line says in inches, or nothing."""

@@ -198,14 +198,26 @@ def _limits(text: str, kind: str) -> str:
         return re.sub(set_to, r" \1w ", text)
     if kind != "card":
         return text
-    text = re.sub(rf"{_LIMIT_WORDS}\s*(?:to|at|:|of|by)?\s*([+-]) ?([0-9]{{1,2}}) ?(?:%|percent)",
-                  lambda m: f" limit:{1 + float(m[1] + m[2]) / 100:.6g} ", text)  # fmt: skip
-    text = re.sub(rf"(?:{_LIMIT_WORDS})\s*(?:to|at|:|of)?\s*([0-9]{{2,3}}) ?(?:%|percent)",
-                  lambda m: f" limit:{float(m[1]) / 100:.6g} ", text)  # fmt: skip
-    text = re.sub(r"\b([0-9]{2,3}) ?(?:%|percent) (?:power limit|power target|limit)",
-                  lambda m: f" limit:{float(m[1]) / 100:.6g} ", text)  # fmt: skip
-    text = re.sub(r"(?<![\w/])([+-])([0-9]{1,2}) ?(?:%|percent)",
-                  lambda m: f" limit:{1 + float(m[1] + m[2]) / 100:.6g} ", text)  # fmt: skip
+    text = re.sub(
+        rf"{_LIMIT_WORDS}\s*(?:to|at|:|of|by)?\s*([+-]) ?([0-9]{{1,2}}) ?(?:%|percent)",
+        lambda m: f" limit:{1 + float(m[1] + m[2]) / 100:.6g} ",
+        text,
+    )
+    text = re.sub(
+        rf"(?:{_LIMIT_WORDS})\s*(?:to|at|:|of)?\s*([0-9]{{2,3}}) ?(?:%|percent)",
+        lambda m: f" limit:{float(m[1]) / 100:.6g} ",
+        text,
+    )
+    text = re.sub(
+        r"\b([0-9]{2,3}) ?(?:%|percent) (?:power limit|power target|limit)",
+        lambda m: f" limit:{float(m[1]) / 100:.6g} ",
+        text,
+    )
+    text = re.sub(
+        r"(?<![\w/])([+-])([0-9]{1,2}) ?(?:%|percent)",
+        lambda m: f" limit:{1 + float(m[1] + m[2]) / 100:.6g} ",
+        text,
+    )
     match = re.search(rf"(?:{_LIMIT_WORDS})\s*(?:to|at|:|of)?\s*({N})w\b", text)
     if match:
         rest = text[: match.start()] + " " + text[match.end() :]

@@ -8,16 +8,7 @@ from .asking import Ask
 from .lexer import NUMBER, QUOTED, figure, number, unquoted
 from .said import SOCKETS_SAID, Said, socket_said
 from .vocabulary import MEANT
-from .words import (
-    DETAILS,
-    FIGURE_NAMES,
-    FLAGS,
-    GENERATIONS,
-    KINDS,
-    PLURALS,
-    SAME,
-    SETTINGS,
-)
+from .words import DETAILS, FIGURE_NAMES, FLAGS, GENERATIONS, KINDS, PLURALS, SAME, SETTINGS
 
 _COUNT = re.compile(r"x([0-9]{1,4})|([0-9]{1,4})x")
 _SEVERAL = re.compile(r"([0-9]{1,4}) (\S+)")

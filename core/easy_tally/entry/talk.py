@@ -128,12 +128,19 @@ def _back(text: str, held: list[str]) -> str:
 
 _MONEY = r"[$€£¥]"
 _TRADE = (
-    r"https?://\S+", r"www\.\S+",
+    r"https?://\S+",
+    r"www\.\S+",
     rf"{_MONEY} ?[0-9][0-9.,]*",
     rf"(?<![\w.,])[0-9][0-9.,]* ?(?:{_MONEY}(?! ?[0-9])|(?:usd|eur|gbp|chf)\b)",
-    r"\bin stock\b", r"\bout of stock\b", r"\bfree shipping\b", r"\bbuy now\b", r"\bsku[: ]*\S+",
-    r"\bprice\b", r"\bsubtotal\b", r"\basin[: ]*\S+",
-)  # fmt: skip
+    r"\bin stock\b",
+    r"\bout of stock\b",
+    r"\bfree shipping\b",
+    r"\bbuy now\b",
+    r"\bsku[: ]*\S+",
+    r"\bprice\b",
+    r"\bsubtotal\b",
+    r"\basin[: ]*\S+",
+)
 _BULLET = re.compile(r"^\s*(?:[-*•‣▪◦·–—>]+|\(?[0-9]{1,2}[.)](?=\s)|\[[ x]\])\s+")
 
 
@@ -274,14 +281,55 @@ def _vocabulary() -> frozenset[str]:
 
 
 #: Words that change what a line says: never taken for a name.
-_WEIGHTY = frozenset({
-    "not", "no", "without", "except", "minus", "or", "maybe", "perhaps", "either", "if",
-    "unless", "unknown", "unsure", "none", "less", "than", "half", "twice", "zero", "watts",
-    "amps", "volts",
-    "kits", "rows", "sets", "packs", "unused", "spare", "empty",
-    "several", "few", "many", "multiple", "lots", "bunch", "dozens", "hundreds", "thousand",
-    "overclocked", "undervolted", "limited", "raised", "lowered", "broken", "dead",
-})  # fmt: skip
+_WEIGHTY = frozenset(
+    {
+        "not",
+        "no",
+        "without",
+        "except",
+        "minus",
+        "or",
+        "maybe",
+        "perhaps",
+        "either",
+        "if",
+        "unless",
+        "unknown",
+        "unsure",
+        "none",
+        "less",
+        "than",
+        "half",
+        "twice",
+        "zero",
+        "watts",
+        "amps",
+        "volts",
+        "kits",
+        "rows",
+        "sets",
+        "packs",
+        "unused",
+        "spare",
+        "empty",
+        "several",
+        "few",
+        "many",
+        "multiple",
+        "lots",
+        "bunch",
+        "dozens",
+        "hundreds",
+        "thousand",
+        "overclocked",
+        "undervolted",
+        "limited",
+        "raised",
+        "lowered",
+        "broken",
+        "dead",
+    }
+)
 
 
 def _sorted_out(text: str, line: str, kind: str, dropped: tuple[str, ...]) -> Spoken:
@@ -337,10 +385,14 @@ def _sorted_out(text: str, line: str, kind: str, dropped: tuple[str, ...]) -> Sp
     if not any(c.isupper() for word in named for c in word):
         described, named = [*named, *described], []
     return Spoken(
-        line=" ".join(kept), described=tuple(described), named=" ".join(named)[:80],
-        called=" and ".join(calls), two=two,
-        dropped=dropped, unsure=tuple(unsure),
-    )  # fmt: skip
+        line=" ".join(kept),
+        described=tuple(described),
+        named=" ".join(named)[:80],
+        called=" and ".join(calls),
+        two=two,
+        dropped=dropped,
+        unsure=tuple(unsure),
+    )
 
 
 #: Said twice, by a word and by itself, they say the same.

@@ -70,11 +70,17 @@ def _outputs(part: Part) -> list[str]:
 
 #: Word of a measure → how it is told.
 _MEASURED = {
-    "long": "{} mm long", "high": "{} mm high", "covers": "covers {} slot places",
-    "support": "support {}", "plugs": "plugs to the {}", "flow": "moves {} m³/h",
-    "mounted": "at the {}", "blows": "blows {}", "radiator": "radiator {} mm",
+    "long": "{} mm long",
+    "high": "{} mm high",
+    "covers": "covers {} slot places",
+    "support": "support {}",
+    "plugs": "plugs to the {}",
+    "flow": "moves {} m³/h",
+    "mounted": "at the {}",
+    "blows": "blows {}",
+    "radiator": "radiator {} mm",
     "thick": "{} mm thick",
-}  # fmt: skip
+}
 
 
 def _measured(part: Part) -> list[str]:

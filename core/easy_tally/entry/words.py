@@ -10,19 +10,47 @@ from ..standards.forms import Side
 
 #: Word → what it says the part is. `drive` and `ssd` leave open which; they are asked about.
 KINDS: dict[str, str] = {
-    "board": "board", "motherboard": "board", "mainboard": "board",
-    "processor": "processor", "cpu": "processor",
-    "memory": "memory", "ram": "memory", "dimm": "memory", "module": "memory",
-    "ddr5": "memory", "ddr4": "memory", "ddr3": "memory",
-    "card": "card", "gpu": "card", "graphics": "card", "pcie": "card",
-    "m.2": "m2", "m2": "m2", "nvme": "m2",
-    "disk": "disk", "hdd": "disk", "harddisk": "disk", "drive": "drive", "ssd": "ssd",
-    "optical": "optical", "dvd": "optical", "floppy": "floppy",
-    "fan": "fan", "pump": "pump", "cooler": "cooler", "radiator": "cooler",
-    "hub": "hub", "controller": "hub", "strip": "strip", "light": "strip", "led": "strip",
-    "usb": "usb", "load": "other", "other": "other",
+    "board": "board",
+    "motherboard": "board",
+    "mainboard": "board",
+    "processor": "processor",
+    "cpu": "processor",
+    "memory": "memory",
+    "ram": "memory",
+    "dimm": "memory",
+    "module": "memory",
+    "ddr5": "memory",
+    "ddr4": "memory",
+    "ddr3": "memory",
+    "card": "card",
+    "gpu": "card",
+    "graphics": "card",
+    "pcie": "card",
+    "m.2": "m2",
+    "m2": "m2",
+    "nvme": "m2",
+    "disk": "disk",
+    "hdd": "disk",
+    "harddisk": "disk",
+    "drive": "drive",
+    "ssd": "ssd",
+    "optical": "optical",
+    "dvd": "optical",
+    "floppy": "floppy",
+    "fan": "fan",
+    "pump": "pump",
+    "cooler": "cooler",
+    "radiator": "cooler",
+    "hub": "hub",
+    "controller": "hub",
+    "strip": "strip",
+    "light": "strip",
+    "led": "strip",
+    "usb": "usb",
+    "load": "other",
+    "other": "other",
     "aio": "cooler",
-}  # fmt: skip
+}
 #: Words of several, each after its number: `5 fans`.
 PLURALS: dict[str, str] = {
     f"{word}s": word for word in KINDS if word[-1].isalpha() and word != "led"
@@ -48,27 +76,48 @@ _RATED = _named(("rated", "a", "rated_a"))
 #: Kind → its figures; the first of a unit is meant where a number stands alone, but for a
 #: board, a disk and a load by hand, which have no main figure.
 FIGURES: dict[str, tuple[Named, ...]] = {
-    "processor": _named(("package", "w", "package_w"), ("short", "w", "package_short_w"),
-                        ("idle", "w", "package_idle_w")),
-    "board": _named(("own-12v", "w", "own_12v_w"), ("own-5v", "w", "own_5v_w"),
-                    ("own-3.3v", "w", "own_3v3_w"), ("standby", "w", "standby_w")),
-    "card": _named(("power", "w", "board_power_w"), ("slot", "w", "slot_w"),
-                   ("idle", "w", "idle_w"), ("floor", "w", "system_floor_w")),
+    "processor": _named(
+        ("package", "w", "package_w"),
+        ("short", "w", "package_short_w"),
+        ("idle", "w", "package_idle_w"),
+    ),
+    "board": _named(
+        ("own-12v", "w", "own_12v_w"),
+        ("own-5v", "w", "own_5v_w"),
+        ("own-3.3v", "w", "own_3v3_w"),
+        ("standby", "w", "standby_w"),
+    ),
+    "card": _named(
+        ("power", "w", "board_power_w"),
+        ("slot", "w", "slot_w"),
+        ("idle", "w", "idle_w"),
+        ("floor", "w", "system_floor_w"),
+    ),
     "memory": _named(("each", "w", "module_w")),
     "m2": _named(("full", "w", "full_w"), ("idle", "w", "idle_w")),
-    "drive": _named(("12v", "a", "run_12v_a"), ("5v", "a", "run_5v_a"),
-                    ("start", "a", "start_12v_a"), ("start-5v", "a", "start_5v_a")),
+    "drive": _named(
+        ("12v", "a", "run_12v_a"),
+        ("5v", "a", "run_5v_a"),
+        ("start", "a", "start_12v_a"),
+        ("start-5v", "a", "start_5v_a"),
+    ),
     "fan": _RATED,
     "pump": _RATED,
-    "cooler": _named(("pump", "a", "pump_a"), ("fan", "a", "fan_a"),
-                     ("controller", "w", "controller_w")),
+    "cooler": _named(
+        ("pump", "a", "pump_a"), ("fan", "a", "fan_a"), ("controller", "w", "controller_w")
+    ),
     "strip": _RATED,
     "hub": _named(("own", "w", "own_w")),
     "usb": _named(("draw", "w", "draw_w"), ("asleep", "w", "asleep_w")),
-    "other": _named(("12v", "w", "v12_w"), ("5v", "w", "v5_w"), ("3.3v", "w", "v3v3_w"),
-                    ("standby", "w", "v5sb_w"), ("-12v", "w", "vneg12_w"),
-                    ("-5v", "w", "vneg5_w")),
-}  # fmt: skip
+    "other": _named(
+        ("12v", "w", "v12_w"),
+        ("5v", "w", "v5_w"),
+        ("3.3v", "w", "v3v3_w"),
+        ("standby", "w", "v5sb_w"),
+        ("-12v", "w", "vneg12_w"),
+        ("-5v", "w", "vneg5_w"),
+    ),
+}
 NO_MAIN_FIGURE = ("board", "drive", "other")
 #: Every word that names a figure of some kind.
 FIGURE_NAMES = frozenset(n.word for of in FIGURES.values() for n in of)
@@ -93,26 +142,53 @@ _STORES = ("memory", "drive", "m2", "card")
 #: What tells parts apart and says nothing of their draw: unit → how it is written, and the kinds
 #: that it is said of. It goes into the name, in this order.
 DETAILS: dict[str, tuple[str, tuple[str, ...]]] = {
-    "core": ("cores", ("processor",)), "gb": ("GB", _STORES), "tb": ("TB", _STORES),
-    "ghz": ("GHz", ("processor",)), "mhz": ("MHz", ("processor", "memory", "card")),
-    "mt/s": ("MT/s", ("memory",)), "rpm": ("rpm", ("drive", "fan", "pump")),
+    "core": ("cores", ("processor",)),
+    "gb": ("GB", _STORES),
+    "tb": ("TB", _STORES),
+    "ghz": ("GHz", ("processor",)),
+    "mhz": ("MHz", ("processor", "memory", "card")),
+    "mt/s": ("MT/s", ("memory",)),
+    "rpm": ("rpm", ("drive", "fan", "pump")),
     "mm": ("mm", ("cooler",)),
-}  # fmt: skip
+}
 
 #: Word of a socket → its kind, in the order in which sockets are laid out and printed, whatever
 #: order they were said in. A board's 8- and 4-pin are the processor's.
 SOCKETS: dict[str, SocketKind] = {
-    "24pin": "atx24", "20pin": "atx20", "cpu8": "eps8", "cpu4": "eps4", "aux6": "aux6",
-    "16pin": "16pin", "8pin": "pcie8", "pcie8": "pcie8", "6pin": "pcie6", "pcie6": "pcie6",
-    "sata": "sata", "4pin": "per4", "peripheral": "per4", "floppy4": "fdd4",
-}  # fmt: skip
+    "24pin": "atx24",
+    "20pin": "atx20",
+    "cpu8": "eps8",
+    "cpu4": "eps4",
+    "aux6": "aux6",
+    "16pin": "16pin",
+    "8pin": "pcie8",
+    "pcie8": "pcie8",
+    "6pin": "pcie6",
+    "pcie6": "pcie6",
+    "sata": "sata",
+    "4pin": "per4",
+    "peripheral": "per4",
+    "floppy4": "fdd4",
+}
 SOCKET_ORDER: tuple[str, ...] = tuple(SOCKETS)
 SOCKET_SYNONYMS: dict[str, str] = {
-    "eps8": "cpu8", "eps4": "cpu4", "12v-2x6": "16pin", "8": "8pin", "6": "6pin", "16": "16pin",
-    "8-pin": "8pin", "6-pin": "6pin", "16-pin": "16pin", "4-pin": "4pin", "24-pin": "24pin",
-    "20-pin": "20pin", "per4": "peripheral", "20+4pin": "24pin", "6+2pin": "8pin",
+    "eps8": "cpu8",
+    "eps4": "cpu4",
+    "12v-2x6": "16pin",
+    "8": "8pin",
+    "6": "6pin",
+    "16": "16pin",
+    "8-pin": "8pin",
+    "6-pin": "6pin",
+    "16-pin": "16pin",
+    "4-pin": "4pin",
+    "24-pin": "24pin",
+    "20-pin": "20pin",
+    "per4": "peripheral",
+    "20+4pin": "24pin",
+    "6+2pin": "8pin",
     "4+4pin": "cpu8",
-}  # fmt: skip
+}
 _ON_BOARD: dict[str, SocketKind] = {"8pin": "eps8", "4pin": "eps4"}
 
 
@@ -140,23 +216,41 @@ _DRIVE_LEADS = ("sata", "4pin", "peripheral")
 HANG = ("fan", "pump", "cooler", "hub", "strip")
 #: Kind → words of the sockets that one may say it has; of others any, by name (`sockets:`).
 SAID_SOCKETS: dict[str, tuple[str, ...]] = {
-    "board": SOCKET_ORDER, "other": SOCKET_ORDER, "drive": (*_DRIVE_LEADS, "floppy4"),
+    "board": SOCKET_ORDER,
+    "other": SOCKET_ORDER,
+    "drive": (*_DRIVE_LEADS, "floppy4"),
     "card": ("16pin", "8pin", "pcie8", "6pin", "pcie6", *_DRIVE_LEADS),
     **dict.fromkeys(HANG, ("sata", "peripheral")),
-}  # fmt: skip
+}
 #: Kinds that are asked what feeds them: nothing is usual enough to be taken.
 FED_EITHER_WAY = ("pump", "cooler", "hub")
 #: Names of parts that nobody named.
 NAMES: dict[str, str] = {
-    "board": "Board", "processor": "Processor", "card": "Card", "m2": "M.2 drive",
-    "pump": "Pump", "cooler": "Liquid cooler", "hub": "Hub", "usb": "USB load", "other": "Load",
-}  # fmt: skip
+    "board": "Board",
+    "processor": "Processor",
+    "card": "Card",
+    "m2": "M.2 drive",
+    "pump": "Pump",
+    "cooler": "Liquid cooler",
+    "hub": "Hub",
+    "usb": "USB load",
+    "other": "Load",
+}
 #: Kind of part → the kind word that is printed; a drive's goes by its form.
 KIND_WORDS: dict[str, str] = {
-    "board": "board", "processor": "processor", "memory": "memory", "card": "card",
-    "m2": "m.2", "fan": "fan", "pump": "pump", "cooler": "cooler", "hub": "hub",
-    "strip": "strip", "usb": "usb", "other": "load",
-}  # fmt: skip
+    "board": "board",
+    "processor": "processor",
+    "memory": "memory",
+    "card": "card",
+    "m2": "m.2",
+    "fan": "fan",
+    "pump": "pump",
+    "cooler": "cooler",
+    "hub": "hub",
+    "strip": "strip",
+    "usb": "usb",
+    "other": "load",
+}
 
 #: Words that say the same as another: a fan's 3 pins and its speed signal are a header's.
 SAME: dict[str, str] = {"3pin": "header", "pwm": "header"}
@@ -164,39 +258,84 @@ SAME: dict[str, str] = {"3pin": "header", "pwm": "header"}
 SUPPLY_WORDS = ("psu", "supply")
 #: Words that stand alone, and what they say.
 FLAGS: tuple[str, ...] = (
-    "registered", "slot-only", "plain", "header", "no-socket", "no-cpu", "power-disable",
-    "eps4-in-eps8", "usb-lead", "no-usb-lead",
-    "measured", "assumed", *GENERATIONS,
-)  # fmt: skip
+    "registered",
+    "slot-only",
+    "plain",
+    "header",
+    "no-socket",
+    "no-cpu",
+    "power-disable",
+    "eps4-in-eps8",
+    "usb-lead",
+    "no-usb-lead",
+    "measured",
+    "assumed",
+    *GENERATIONS,
+)
 #: Word → the field of a board or a card that holds how many signal ports of a kind it has.
 SIGNALS: dict[str, str] = {
-    "sata-ports": "sata_ports", "usb2-headers": "usb2_headers", "usb3-headers": "usb3_headers",
-    "usbc-headers": "usbc_headers", "audio-headers": "audio_headers",
-}  # fmt: skip
+    "sata-ports": "sata_ports",
+    "usb2-headers": "usb2_headers",
+    "usb3-headers": "usb3_headers",
+    "usbc-headers": "usbc_headers",
+    "audio-headers": "audio_headers",
+}
 #: Kind → word of a measure or a place → its field, and its choices by the word that says each;
 #: none: it is a number.
 MEASURES: dict[str, dict[str, tuple[str, dict[str, str] | None]]] = {
     "card": {
-        "long": ("length_mm", None), "high": ("height_mm", None), "covers": ("covers", None),
+        "long": ("length_mm", None),
+        "high": ("height_mm", None),
+        "covers": ("covers", None),
         "support": ("support", {"no": "not needed", "boxed": "in the box", "needed": "needed"}),
         "plugs": ("plugs_face", {"side": "side panel", "front": "front"}),
     },
     "fan": {
-        "flow": ("flow_m3h", None), "mounted": ("side", {s: s for s in get_args(Side)}),
+        "flow": ("flow_m3h", None),
+        "mounted": ("side", {s: s for s in get_args(Side)}),
         "blows": ("blows", {"in": "in", "out": "out"}),
     },
-}  # fmt: skip
+}
 MEASURES["cooler"] = MEASURES["fan"] | {
-    "radiator": ("radiator_mm", None), "thick": ("thick_mm", None),
-}  # fmt: skip
+    "radiator": ("radiator_mm", None),
+    "thick": ("thick_mm", None),
+}
 #: Words that take a value behind a colon, beside the figures.
 SETTINGS: tuple[str, ...] = (
-    "sockets", "headers", "outputs", "slots", "in", "limit", "spikes", "on", "at", "fans",
-    "idle-share", "lanes", "note", "key", "from",
-    "m2-slots", "data", "port", *SIGNALS, *(w for of in MEASURES.values() for w in of),
-)  # fmt: skip
+    "sockets",
+    "headers",
+    "outputs",
+    "slots",
+    "in",
+    "limit",
+    "spikes",
+    "on",
+    "at",
+    "fans",
+    "idle-share",
+    "lanes",
+    "note",
+    "key",
+    "from",
+    "m2-slots",
+    "data",
+    "port",
+    *SIGNALS,
+    *(w for of in MEASURES.values() for w in of),
+)
 UNITS: dict[str, str] = {
-    "watt": "w", "watts": "w", "amp": "a", "amps": "a", "ampere": "a", "amperes": "a",
-    "inch": "in", "inches": "in", '"': "in", "lane": "lanes", "volt": "v", "volts": "v",
-    "pins": "pin", "cores": "core",
-}  # fmt: skip
+    "watt": "w",
+    "watts": "w",
+    "amp": "a",
+    "amps": "a",
+    "ampere": "a",
+    "amperes": "a",
+    "inch": "in",
+    "inches": "in",
+    '"': "in",
+    "lane": "lanes",
+    "volt": "v",
+    "volts": "v",
+    "pins": "pin",
+    "cores": "core",
+}

@@ -20,7 +20,19 @@ from .cells import harmless
 from .printout import print_map, print_report
 
 __all__ = [
-    "bench_pdf", "build_file", "harmless", "kits_csv", "loom_pdf", "loom_svg", "map_csv",
-    "parts_csv", "print_map", "print_report", "readings_csv", "readings_heads", "readings_svg",
-    "supplies_csv", "to_text",
-]  # fmt: skip
+    "bench_pdf",
+    "build_file",
+    "harmless",
+    "kits_csv",
+    "loom_pdf",
+    "loom_svg",
+    "map_csv",
+    "parts_csv",
+    "print_map",
+    "print_report",
+    "readings_csv",
+    "readings_heads",
+    "readings_svg",
+    "supplies_csv",
+    "to_text",
+]

@@ -15,10 +15,17 @@ Paper = Literal["A4", "letter"]
 #: Margin of a page, and the gap between two flags [mm].
 _MARGIN, _GAP = 12.0, 2.0
 _SHORT = {
-    "place": "right port", "end": "supply’s end", "like": "right kind", "clicked": "clicked",
-    "pull": "holds", "half": "right part of the plug", "one-off": "not one pin off",
-    "key": "step meets step", "home": "home", "gap": "no gap",
-}  # fmt: skip
+    "place": "right port",
+    "end": "supply’s end",
+    "like": "right kind",
+    "clicked": "clicked",
+    "pull": "holds",
+    "half": "right part of the plug",
+    "one-off": "not one pin off",
+    "key": "step meets step",
+    "home": "home",
+    "gap": "no gap",
+}
 CAUTIONS = (
     "Off and out of the wall before a cable is touched. Never open a supply, never cut its cables, "
     "never force a plug. No cable of another supply unless its maker states the same pinout.",
@@ -36,9 +43,15 @@ def sheet(a: Analysis, paper: Paper = "A4") -> bytes:
     fonts()
     out = io.BytesIO()
     page = SimpleDocTemplate(
-        out, pagesize=_size(paper), leftMargin=_MARGIN * mm, rightMargin=_MARGIN * mm,
-        topMargin=10 * mm, bottomMargin=10 * mm, title=f"{a.build.name}: bench sheet", invariant=1,
-    )  # fmt: skip
+        out,
+        pagesize=_size(paper),
+        leftMargin=_MARGIN * mm,
+        rightMargin=_MARGIN * mm,
+        topMargin=10 * mm,
+        bottomMargin=10 * mm,
+        title=f"{a.build.name}: bench sheet",
+        invariant=1,
+    )
     page.build(story(a))
     return out.getvalue()
 
@@ -54,10 +67,14 @@ def story(a: Analysis) -> list[Any]:
         Paragraph(f"{escape(a.build.name)}: bench sheet", _style(15, bold=True)),
         Paragraph(f"{escape(supply)}. Date ____________   Initials ____________", _style(8.5)),
         *(Paragraph(escape(text), _style(7.5)) for text in CAUTIONS),
-        _others([s for s in steps(a) if s.group == "before"]), Spacer(1, 2 * mm),
-        _panel(a), Spacer(1, 2 * mm), _joints(a), Spacer(1, 2 * mm),
+        _others([s for s in steps(a) if s.group == "before"]),
+        Spacer(1, 2 * mm),
+        _panel(a),
+        Spacer(1, 2 * mm),
+        _joints(a),
+        Spacer(1, 2 * mm),
         _others([s for s in steps(a) if s.group != "before"]),
-    ]  # fmt: skip
+    ]
 
 
 def _size(paper: Paper) -> tuple[float, float]:
@@ -82,14 +99,17 @@ def _table(rows: list[list[Any]], widths: list[float], head: bool, size: float =
     table.setStyle(
         TableStyle(
             [
-                ("FONT", (0, 0), (-1, -1), PLAIN, size), ("VALIGN", (0, 0), (-1, -1), "TOP"),
+                ("FONT", (0, 0), (-1, -1), PLAIN, size),
+                ("VALIGN", (0, 0), (-1, -1), "TOP"),
                 ("LINEBELOW", (0, 0), (-1, -1), 0.4, "#999999"),
-                ("TOPPADDING", (0, 0), (-1, -1), 1.2), ("BOTTOMPADDING", (0, 0), (-1, -1), 1.8),
-                ("LEFTPADDING", (0, 0), (-1, -1), 1), ("RIGHTPADDING", (0, 0), (-1, -1), 3),
+                ("TOPPADDING", (0, 0), (-1, -1), 1.2),
+                ("BOTTOMPADDING", (0, 0), (-1, -1), 1.8),
+                ("LEFTPADDING", (0, 0), (-1, -1), 1),
+                ("RIGHTPADDING", (0, 0), (-1, -1), 3),
                 *([("FONT", (0, 0), (-1, 0), BOLD, size)] if head else []),
             ]
         )
-    )  # fmt: skip
+    )
     return table
 
 
@@ -143,8 +163,11 @@ def _filled(pieces: Iterable[str], gap: str, font: tuple[str, float], width: flo
             lines[-1] = longer
             continue
         while len(piece) > 1 and stringWidth(piece, *font) > width:
-            n = next(n for n in range(len(piece), 0, -1)
-                     if n == 1 or stringWidth(piece[:n], *font) <= width)  # fmt: skip
+            n = next(
+                n
+                for n in range(len(piece), 0, -1)
+                if n == 1 or stringWidth(piece[:n], *font) <= width
+            )
             lines.append(piece[:n])
             piece = piece[n:]
         lines.append(piece)

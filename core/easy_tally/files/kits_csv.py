@@ -67,8 +67,15 @@ def _rows(text: str, columns: Sequence[str]) -> Iterator[tuple[int, dict[str, st
     try:
         names = next(reader, None)
         if names is None or set(names) - set(columns) or len(set(names)) < len(names):
-            raise BadFile([("line 1", f"columns of {', '.join(columns)}, each once",
-                            ", ".join(names or ["an empty file"])[:80])])  # fmt: skip
+            raise BadFile(
+                [
+                    (
+                        "line 1",
+                        f"columns of {', '.join(columns)}, each once",
+                        ", ".join(names or ["an empty file"])[:80],
+                    )
+                ]
+            )
         for n, values in enumerate(reader):
             if n >= MOST_ROWS:
                 raise BadFile([("file", f"at most {MOST_ROWS:,} rows", "more")])
@@ -101,16 +108,23 @@ def _read_kit(cells: Cells) -> SupplyKit:
         cables += [read_cable(line, supply.family)[1]]
     return made(
         SupplyKit,
-        {"slug": cells["slug"], "revision": cells["revision"] or 1, "supply": supply,
-         "cables": tuple(cables)},
-    )  # fmt: skip
+        {
+            "slug": cells["slug"],
+            "revision": cells["revision"] or 1,
+            "supply": supply,
+            "cables": tuple(cables),
+        },
+    )
 
 
 def _kit_cells(kit: SupplyKit) -> dict[str, str]:
     return {
-        "slug": kit.slug, "revision": str(kit.revision), "name": kit.supply.name,
-        **_said(SUPPLY_WORDS, kit.supply), "cables": "\n".join(map(say_cable, kit.cables)),
-    }  # fmt: skip
+        "slug": kit.slug,
+        "revision": str(kit.revision),
+        "name": kit.supply.name,
+        **_said(SUPPLY_WORDS, kit.supply),
+        "cables": "\n".join(map(say_cable, kit.cables)),
+    }
 
 
 SUPPLIES: Sheet[SupplyKit] = Sheet(
@@ -150,8 +164,14 @@ def _read_entry(cells: Cells) -> LooseEntry:
 def _entry_cells(entry: LooseEntry) -> dict[str, str]:
     line = say_thing(entry.thing).removeprefix(quoted(entry.thing.name)).strip()
     family = entry.thing.family if isinstance(entry.thing, Cable) else ""
-    return {"slug": entry.slug, "revision": str(entry.revision), "kind": entry.kind,
-            "name": entry.thing.name, "family": family, "line": line}  # fmt: skip
+    return {
+        "slug": entry.slug,
+        "revision": str(entry.revision),
+        "kind": entry.kind,
+        "name": entry.thing.name,
+        "family": family,
+        "line": line,
+    }
 
 
 LOOSE: Sheet[LooseEntry] = Sheet(

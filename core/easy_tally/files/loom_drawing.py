@@ -73,8 +73,9 @@ def drawing(result: Compact) -> Drawing:
     longest = max(ends, default=300.0) + 80
     scale = (WIDTH - LEFT - 20) / longest
     shapes: list[Shape] = [
-        Words(20, 30, f"{result.name}: cables at full load", 18, bold=True), *_ruler(longest, scale)
-    ]  # fmt: skip
+        Words(20, 30, f"{result.name}: cables at full load", 18, bold=True),
+        *_ruler(longest, scale),
+    ]
     y = float(TOP)
     for lane in lanes:
         shapes += _lane(lane, y, scale)

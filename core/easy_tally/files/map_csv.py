@@ -17,9 +17,19 @@ from ..wiring import Feed, Wired
 from .cells import harmless
 
 COLUMNS = (
-    "cable", "family", "port", "plug", "at mm", "through", "socket", "W at full", "A at 12 V, full",
-    "governing limit", "share %", "verdict",
-)  # fmt: skip
+    "cable",
+    "family",
+    "port",
+    "plug",
+    "at mm",
+    "through",
+    "socket",
+    "W at full",
+    "A at 12 V, full",
+    "governing limit",
+    "share %",
+    "verdict",
+)
 _FULL = RUN_STATES.index("full")
 
 
@@ -49,10 +59,17 @@ def _rows(a: Analysis, run: RunResult) -> Iterator[tuple[str, ...]]:
         watts = sum(_at_full(amps) * RAIL_V[rail] for rail, amps in flow.amps.items())
         missing = "≥ " if flow.missing else ""
         yield (
-            cable.name, cable.family, port, _plug(root), f"{root.plug.at_mm:g}",
-            ", ".join(through), a.wired.words(feed.input.ref), f"{missing}{watts:.1f}",
-            f"{missing}{_at_full(flow.of('v12')):.2f}", *judged,
-        )  # fmt: skip
+            cable.name,
+            cable.family,
+            port,
+            _plug(root),
+            f"{root.plug.at_mm:g}",
+            ", ".join(through),
+            a.wired.words(feed.input.ref),
+            f"{missing}{watts:.1f}",
+            f"{missing}{_at_full(flow.of('v12')):.2f}",
+            *judged,
+        )
 
 
 def _beyond(

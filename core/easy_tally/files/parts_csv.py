@@ -52,9 +52,15 @@ def _figure_columns() -> tuple[tuple[str, str, str], ...]:
 
 FIGURE_COLUMNS = _figure_columns()
 COLUMNS: tuple[str, ...] = (
-    "slug", "revision", "kind", "name", "sockets", *(c for c, _, _ in FIGURE_COLUMNS), "more",
+    "slug",
+    "revision",
+    "kind",
+    "name",
+    "sockets",
+    *(c for c, _, _ in FIGURE_COLUMNS),
+    "more",
     "note",
-)  # fmt: skip
+)
 #: Rows of the template: a part of each of some kinds, invented.
 TEMPLATE = (
     'card "My card" 2x8pin 220/230/245w slot:20w(assumed) 8lanes',
@@ -110,10 +116,14 @@ def cells(entry: CatalogueEntry) -> dict[str, str]:
     """Column → text of one entry."""
     part = entry.part
     found = dict.fromkeys(COLUMNS, "") | {
-        "slug": entry.slug, "revision": str(entry.revision), "kind": kind_word(part),
-        "name": part.name, "sockets": " ".join(sockets_said(part)),
-        "more": " ".join([*more_said(part), *_key(part)]), "note": part.note,
-    }  # fmt: skip
+        "slug": entry.slug,
+        "revision": str(entry.revision),
+        "kind": kind_word(part),
+        "name": part.name,
+        "sockets": " ".join(sockets_said(part)),
+        "more": " ".join([*more_said(part), *_key(part)]),
+        "note": part.note,
+    }
     for named in FIGURES[part.kind]:
         figure = getattr(part, named.field)
         if figure is not None:

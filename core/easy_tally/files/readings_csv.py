@@ -146,9 +146,10 @@ class _Reader:
         self.time_at, self.state_at = at[TIME], at.get(STATE)
         self.clock = Clock(shape.columns[self.time_at].factor, shape.comma)
         self.wanted = [
-            (i, parse(c.means)) for i, c in enumerate(shape.columns)
+            (i, parse(c.means))
+            for i, c in enumerate(shape.columns)
             if c.means not in (TIME, STATE, IGNORE)
-        ]  # fmt: skip
+        ]
         if not self.wanted:
             raise BadInput([("columns", "at least one channel", _heads_of(shape))])
         self.blocks: list[Floats] = []
@@ -188,9 +189,12 @@ class _Reader:
             return None
         try:
             rows = np.loadtxt(
-                io.StringIO(text.decode("utf-8")), delimiter=self.shape.delimiter, ndmin=2,
-                converters={self.time_at: self.clock}, comments=None,
-            )  # fmt: skip
+                io.StringIO(text.decode("utf-8")),
+                delimiter=self.shape.delimiter,
+                ndmin=2,
+                converters={self.time_at: self.clock},
+                comments=None,
+            )
         except (ValueError, UnicodeDecodeError):
             return None
         if rows.shape[1] != len(self.shape.columns):
@@ -289,9 +293,12 @@ class _Reader:
         at = began(self.clock, first)
         head = self.shape.columns[self.time_at].head.lower()
         return Readings(
-            times=times, columns=columns, named=self._named(first, times), began=at,
+            times=times,
+            columns=columns,
+            named=self._named(first, times),
+            began=at,
             simulated=head.startswith(SIMULATED),
-        )  # fmt: skip
+        )
 
     def _named(self, first: float, times: Floats) -> tuple[Named, ...]:
         marks = self.marks

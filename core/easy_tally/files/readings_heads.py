@@ -15,15 +15,37 @@ MOST_COLUMNS, HEAD_BYTES = 200, 64_000
 TIME, STATE, IGNORE = "time", "state", "ignore"
 #: Unit as written → (unit of ours, factor, offset).
 UNITS: dict[str, tuple[str, float, float]] = {
-    "w": ("w", 1, 0), "watt": ("w", 1, 0), "watts": ("w", 1, 0), "kw": ("w", 1000, 0),
-    "mw": ("w", 0.001, 0), "v": ("v", 1, 0), "volt": ("v", 1, 0), "volts": ("v", 1, 0),
-    "mv": ("v", 0.001, 0), "a": ("a", 1, 0), "amp": ("a", 1, 0), "amps": ("a", 1, 0),
-    "ma": ("a", 0.001, 0), "°c": ("degc", 1, 0), "c": ("degc", 1, 0), "degc": ("degc", 1, 0),
-    "°f": ("degc", 5 / 9, -32), "f": ("degc", 5 / 9, -32), "rpm": ("rpm", 1, 0),
+    "w": ("w", 1, 0),
+    "watt": ("w", 1, 0),
+    "watts": ("w", 1, 0),
+    "kw": ("w", 1000, 0),
+    "mw": ("w", 0.001, 0),
+    "v": ("v", 1, 0),
+    "volt": ("v", 1, 0),
+    "volts": ("v", 1, 0),
+    "mv": ("v", 0.001, 0),
+    "a": ("a", 1, 0),
+    "amp": ("a", 1, 0),
+    "amps": ("a", 1, 0),
+    "ma": ("a", 0.001, 0),
+    "°c": ("degc", 1, 0),
+    "c": ("degc", 1, 0),
+    "degc": ("degc", 1, 0),
+    "°f": ("degc", 5 / 9, -32),
+    "f": ("degc", 5 / 9, -32),
+    "rpm": ("rpm", 1, 0),
     "1/min": ("rpm", 1, 0),
-}  # fmt: skip
-_TIME_UNITS = {"s": 1.0, "sec": 1.0, "seconds": 1.0, "ms": 0.001, "us": 1e-6, "µs": 1e-6,
-               "min": 60.0, "h": 3600.0}  # fmt: skip
+}
+_TIME_UNITS = {
+    "s": 1.0,
+    "sec": 1.0,
+    "seconds": 1.0,
+    "ms": 0.001,
+    "us": 1e-6,
+    "µs": 1e-6,
+    "min": 60.0,
+    "h": 3600.0,
+}
 _BRACKETS = re.compile(r"^(.*?)\s*[\[(]\s*([^\])]+?)\s*[\])]\s*$")
 CELL = re.compile(r"^([+-]?(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d+)?)\s*([a-z°µ/1]*)$", re.IGNORECASE)
 
@@ -106,8 +128,16 @@ def recognise_head(head: str, names: Mapping[str, str], card: str = "", plug: st
 
 def _said(bare: str) -> str:
     """The unit that a head's own words tell."""
-    for word, unit in (("volt", "v"), ("current", "a"), ("amps", "a"), ("temp", "degc"),
-                       ("power", "w"), ("watts", "w"), ("draw", "w"), ("fan", "rpm")):  # fmt: skip
+    for word, unit in (
+        ("volt", "v"),
+        ("current", "a"),
+        ("amps", "a"),
+        ("temp", "degc"),
+        ("power", "w"),
+        ("watts", "w"),
+        ("draw", "w"),
+        ("fan", "rpm"),
+    ):
         if word in bare:
             return unit
     whole = bare in ("wall", "dc", "mains") or "output" in bare

@@ -15,9 +15,13 @@ _DASHES = ("", "6 3", "2 2")
 
 
 def write(
-    a: Analysis, r: Readings, named: tuple[Named, ...], channels: tuple[Channel, ...],
-    from_s: float, to_s: float,
-) -> str:  # fmt: skip
+    a: Analysis,
+    r: Readings,
+    named: tuple[Named, ...],
+    channels: tuple[Channel, ...],
+    from_s: float,
+    to_s: float,
+) -> str:
     """The SVG of some channels between two times."""
     units = list(dict.fromkeys(c.unit for c in channels))
     height = len(units) * (STRIP + GAP) + 30 + 16 * len(channels)
@@ -48,15 +52,22 @@ def _line(x: float, y: float, to_x: float, to_y: float, i: int) -> str:
 
 
 def _strip(
-    a: Analysis, r: Readings, named: tuple[Named, ...], own: tuple[Channel, ...],
-    span: tuple[float, float], top: float, every: tuple[Channel, ...],
-) -> list[str]:  # fmt: skip
+    a: Analysis,
+    r: Readings,
+    named: tuple[Named, ...],
+    own: tuple[Channel, ...],
+    span: tuple[float, float],
+    top: float,
+    every: tuple[Channel, ...],
+) -> list[str]:
     against, (from_s, to_s) = Against(a), span
     lines = {c: drawn(r, c, from_s, to_s, BUCKETS) for c in own}
     bands = [
-        (n, band(against, c, n.state)) for n in named for c in own
+        (n, band(against, c, n.state))
+        for n in named
+        for c in own
         if n.to_s >= from_s and n.from_s <= to_s
-    ]  # fmt: skip
+    ]
     values = [x for d in lines.values() for x in (*d.low, *d.high) if x is not None]
     values += [x for _, b in bands for x in (b.low, b.high) if x is not None]
     low, high = (min(values), max(values)) if values else (0.0, 1.0)

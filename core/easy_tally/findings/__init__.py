@@ -10,15 +10,7 @@ from .goals import map_goals
 from .judged_offers import judged
 from .mapped import MapAnswer, map_it
 from .positions import Effect, effects
-from .publish import (
-    compact,
-    exit_status,
-    overall_of,
-    report,
-    run_answer,
-    spike_rows_of,
-    tally_rows,
-)
+from .publish import compact, exit_status, overall_of, report, run_answer, spike_rows_of, tally_rows
 from .publish_supply import fit_answer, sizes_answer, supply_answer, week_answer
 from .register import CHECKS, Check, not_built
 from .result import (
@@ -84,4 +76,4 @@ __all__ = [
     "way_words",
     "ways_to_stay",
     "week_answer",
-]  # fmt: skip
+]

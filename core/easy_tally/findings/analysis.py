@@ -28,11 +28,18 @@ def analyse(build: Build, year: int | None = None) -> Analysis:
     spiking = spikes(wired, loads)
     carried = demands(wired, loads)
     a = Analysis(
-        wired=wired, loads=loads, tally=tally, spikes=spiking,
-        sizing=size(wired, tally.total, spiking.total, build.supply), supply=None, carried=carried,
+        wired=wired,
+        loads=loads,
+        tally=tally,
+        spikes=spiking,
+        sizing=size(wired, tally.total, spiking.total, build.supply),
+        supply=None,
+        carried=carried,
         runs=check_runs(wired, carried, carried_in_spikes(wired, loads)),
-        board=through_board(wired, loads, carried), signals=signals(wired), year=year,
-    )  # fmt: skip
+        board=through_board(wired, loads, carried),
+        signals=signals(wired),
+        year=year,
+    )
     if build.supply is not None:
         a = replace(a, supply=check_supply(build.supply, a.asked))
     return replace(a, findings=findings(a))

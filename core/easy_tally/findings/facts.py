@@ -46,10 +46,15 @@ class Analysis:
     def asked(self) -> Asked:
         """What a supply is held against."""
         return Asked(
-            wired=self.wired, tally=self.tally, sizing=self.sizing, spikes=self.spikes,
+            wired=self.wired,
+            tally=self.tally,
+            sizing=self.sizing,
+            spikes=self.spikes,
             worst=worst_spikes(self.wired, self.loads, self.spikes),
-            needed=self.needed, cables=self.build.cables, year=self.year,
-        )  # fmt: skip
+            needed=self.needed,
+            cables=self.build.cables,
+            year=self.year,
+        )
 
     @property
     def needed(self) -> frozenset[str]:

@@ -14,9 +14,15 @@ Severity = Literal["over", "refused", "failed", "unfed", "unknown", "tight", "wa
 TO_MEND: tuple[Severity, ...] = ("over", "refused", "failed", "unfed", "unknown")
 
 SEVERITY_WORDS: dict[Severity, str] = {
-    "over": "over", "refused": "refused", "failed": "failed", "unfed": "not fed",
-    "unknown": "unknown", "tight": "tight", "warn": "worth a look", "note": "worth knowing",
-}  # fmt: skip
+    "over": "over",
+    "refused": "refused",
+    "failed": "failed",
+    "unfed": "not fed",
+    "unknown": "unknown",
+    "tight": "tight",
+    "warn": "worth a look",
+    "note": "worth knowing",
+}
 
 #: What kind of thing a subject is; the web turns it into a place.
 Of = Literal["build", "part", "socket", "cable", "group", "supply", "case"]

@@ -57,10 +57,13 @@ def _chained(r: RunResult) -> bool:
 
 def _in_use(wired: Wired, extension: bool) -> list[str]:
     return [
-        b.key for b in wired.betweens.values()
-        if not b.is_backplane and isinstance(b.of, Extension) == extension
-        and any(f"{b.key}#1/{s.key}" in wired.live for s in b.sockets) and b.connections
-    ]  # fmt: skip
+        b.key
+        for b in wired.betweens.values()
+        if not b.is_backplane
+        and isinstance(b.of, Extension) == extension
+        and any(f"{b.key}#1/{s.key}" in wired.live for s in b.sockets)
+        and b.connections
+    ]
 
 
 def _in_bay(wired: Wired, f: Feed) -> bool:
@@ -87,10 +90,9 @@ def _shares(a: Analysis, e: Element) -> Iterator[float]:
 
 def _fewer(f: Feed) -> bool:
     usual = f.input.socket.pins_12v or PINS[f.mated]["v12"]
-    return (
-        CONNECTORS[f.mated].circuits < CONNECTORS[f.input.socket.kind].circuits
-        or f.pins["v12"] < min(usual, PINS[f.mated]["v12"])
-    )  # fmt: skip
+    return CONNECTORS[f.mated].circuits < CONNECTORS[f.input.socket.kind].circuits or f.pins[
+        "v12"
+    ] < min(usual, PINS[f.mated]["v12"])
 
 
 def _start(a: Analysis, r: RunResult) -> int:

@@ -35,9 +35,12 @@ def judged(a: Analysis, offers: Offers) -> Offers:
 
 def _judged(a: Analysis, offer: Offer) -> tuple[Offer, tuple[int, float]]:
     edit = Connect(
-        cable=offer.cable, plug=offer.plug, half=offer.half, socket=offer.at,
+        cable=offer.cable,
+        plug=offer.plug,
+        half=offer.half,
+        socket=offer.at,
         ports=offer.ports or None,
-    )  # fmt: skip
+    )
     try:
         wired = Wired(edit.apply(a.build))
     except EasyTallyError:
@@ -50,9 +53,11 @@ def _judged(a: Analysis, offer: Offer) -> tuple[Offer, tuple[int, float]]:
     if run is None or run.governing is None:
         return replace(offer, verdict="within"), (0, 0.0)
     made = replace(
-        offer, verdict=run.verdict, percent=percent(run.governing.judged.share),
+        offer,
+        verdict=run.verdict,
+        percent=percent(run.governing.judged.share),
         refused_by_rule=run.governing.refused,
-    )  # fmt: skip
+    )
     return made, (-worst[0], -worst[1])
 
 

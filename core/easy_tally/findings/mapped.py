@@ -29,14 +29,7 @@ from ..mapping import (
 from ..things.build import Build
 from ..wiring import Wired
 from .goals import map_goals
-from .wording.mapped import (
-    bill_words,
-    fact_words,
-    goal_words,
-    move_words,
-    repair_words,
-    worst_lane,
-)
+from .wording.mapped import bill_words, fact_words, goal_words, move_words, repair_words, worst_lane
 
 #: Repairs that are worked out at the most.
 MOST_REPAIRS = 6
@@ -90,10 +83,17 @@ class MapAnswer:
     repairs: tuple[RepairAnswer, ...] = ()
 
 
+#: A wish for the best map, without anything kept.
+_ALL = Wish()
+
+
 def map_it(
-    build: Build, wish: Wish = Wish(), stock: Iterable[InStock] = (),  # noqa: B008
-    progress: Progress | None = None, supplies: Iterable[OtherSupply] = (),
-) -> MapAnswer:  # fmt: skip
+    build: Build,
+    wish: Wish = _ALL,
+    stock: Iterable[InStock] = (),
+    progress: Progress | None = None,
+    supplies: Iterable[OtherSupply] = (),
+) -> MapAnswer:
     """The best map of a build, in words; or as much as can be fed, why no more can, and repairs: by
     what is in `stock`, or by one of some `supplies`."""
     if not Wired(build).inputs:
@@ -137,9 +137,14 @@ def _not_decided(build: Build, wish: Wish, progress: Progress | None, said: str)
 def _without(status: Literal["impossible", "not decided", "nothing"], *why: str) -> MapAnswer:
     """An answer without a map."""
     return MapAnswer(
-        status=status, proven=status != "not decided", goals=(), moves=(), bill=(), edit=None,
+        status=status,
+        proven=status != "not decided",
+        goals=(),
+        moves=(),
+        bill=(),
+        edit=None,
         why=why,
-    )  # fmt: skip
+    )
 
 
 def _repairs(build: Build, several: Iterable[Repair]) -> tuple[RepairAnswer, ...]:
@@ -164,12 +169,15 @@ def _why(build: Build, facts: tuple[Fact, ...], unfed: tuple[str, ...] = ()) -> 
 def _repair(build: Build, r: Repair) -> RepairAnswer:
     then = r.added.to(build)
     new = frozenset(c.key for c in r.added.cables)
-    reach = max((mm for n in bill(then, r.found, new) if n.key in new for mm in n.reach_mm),
-                default=0.0)  # fmt: skip
+    reach = max(
+        (mm for n in bill(then, r.found, new) if n.key in new for mm in n.reach_mm), default=0.0
+    )
     return RepairAnswer(
-        id=r.id, text=repair_words(r, reach), edit=_edit(r.found, r.added),
+        id=r.id,
+        text=repair_words(r, reach),
+        edit=_edit(r.found, r.added),
         moves=_moves(build, applied(then, r.found)),
-    )  # fmt: skip
+    )
 
 
 def _edit(found: Mapping, added: Added | None = None) -> dict[str, Any]:
@@ -189,12 +197,16 @@ def answer_of(
     now = map_goals(before) if before else {}
     lanes = (worst_lane(before.runs) if before else "", worst_lane(analyse(then).runs))
     return MapAnswer(
-        status="mapped" if found.whole else "impossible", proven=found.proven,
+        status="mapped" if found.whole else "impossible",
+        proven=found.proven,
         goals=tuple(_goal(build, g, now.get(g.id), lanes) for g in found.goals if g.id != "kept"),
         moves=_moves(build, then),
         bill=tuple(bill_words(wired, bill(then, found, frozenset()))),
-        edit=_edit(found), unfed=tuple(wired.words(r) for r in found.unfed), why=why, repairs=ways,
-    )  # fmt: skip
+        edit=_edit(found),
+        unfed=tuple(wired.words(r) for r in found.unfed),
+        why=why,
+        repairs=ways,
+    )
 
 
 def _goal(build: Build, g: GoalValue, now: int | None, lanes: tuple[str, str]) -> GoalAnswer:
@@ -204,9 +216,8 @@ def _goal(build: Build, g: GoalValue, now: int | None, lanes: tuple[str, str]) -
     if g.id == "worst":
         was, then = lanes
     return GoalAnswer(
-        id=g.id, words=words, now=was, then=then,
-        proven=g.proven, bound=said(g.bound),
-    )  # fmt: skip
+        id=g.id, words=words, now=was, then=then, proven=g.proven, bound=said(g.bound)
+    )
 
 
 def _moves(build: Build, then: Build) -> tuple[MoveAnswer, ...]:

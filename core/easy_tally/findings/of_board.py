@@ -28,18 +28,27 @@ def _finding(
 ) -> Finding:
     at = Subject(of="part" if b.part else "build", key=b.part, field=b.field)
     return Finding(
-        id=id, severity=severity, subject=at, numbers=numbers_of(b), cause=cause,
+        id=id,
+        severity=severity,
+        subject=at,
+        numbers=numbers_of(b),
+        cause=cause,
         remedies=(Remedy(id=remedy_id(b), find=at),),
-    )  # fmt: skip
+    )
 
 
 def numbers_of(b: BoardElement) -> dict[str, Number]:
     """Load, limit, share and where they stand."""
     j = b.judged
     return {
-        "load": j.load, "limit": j.limit, "share": j.share, "unit": b.unit, "line": b.line,
-        "state": j.state, "at": b.at,
-    }  # fmt: skip
+        "load": j.load,
+        "limit": j.limit,
+        "share": j.share,
+        "unit": b.unit,
+        "line": b.line,
+        "state": j.state,
+        "at": b.at,
+    }
 
 
 def remedy_id(b: BoardElement) -> str:

@@ -12,15 +12,26 @@ from .finding import Finding, Of, Remedy, Severity, Subject
 _OF: dict[str, Of] = {"part": "part", "case": "case", "supply": "supply", "place": "case"}
 _SEVERITY: dict[str, Severity] = {"fail": "failed", "warn": "warn"}
 _MENDS: dict[str, str] = {
-    "card-length": "other-card-or-case", "card-height": "other-card-or-case",
-    "plug-room": "straight-less", "slots": "other-card-or-case", "radiator": "other-radiator",
-    "bays-35": "fewer-drives", "bays-25": "fewer-drives",
-}  # fmt: skip
+    "card-length": "other-card-or-case",
+    "card-height": "other-card-or-case",
+    "plug-room": "straight-less",
+    "slots": "other-card-or-case",
+    "radiator": "other-radiator",
+    "bays-35": "fewer-drives",
+    "bays-25": "fewer-drives",
+}
 #: Checks of room, in the order in which they are told.
 CHECKS = (
-    fit.card_length, fit.card_height, fit.plugs, fit.slots, fit.beside_hot, fit.support,
-    fit.radiators, fit.bays, fit.supply_fan,
-)  # fmt: skip
+    fit.card_length,
+    fit.card_height,
+    fit.plugs,
+    fit.slots,
+    fit.beside_hot,
+    fit.support,
+    fit.radiators,
+    fit.bays,
+    fit.supply_fan,
+)
 
 
 def fit_checks(a: Analysis) -> tuple[FitCheck, ...]:
@@ -47,13 +58,20 @@ def room(a: Analysis) -> Iterator[Finding]:
         at = Subject(of="part", key=check.part) if check.part else Subject(of="case")
         mends = (Remedy(id=_MENDS[check.id], find=at),) if severity == "failed" else ()
         yield Finding(
-            id=f"fit.{check.id}", severity=severity, subject=at, cause=check,
-            numbers={"load": check.load, "limit": check.limit, "unit": check.unit}, remedies=mends,
-        )  # fmt: skip
+            id=f"fit.{check.id}",
+            severity=severity,
+            subject=at,
+            cause=check,
+            numbers={"load": check.load, "limit": check.limit, "unit": check.unit},
+            remedies=mends,
+        )
     unknown = tuple(c for c in checks if c.status == "unknown" and c.missing)
     facts = tuple(dict.fromkeys(m for c in unknown for m in c.missing))
     if facts:
         yield Finding(
-            id="fit.unknown", severity="unknown", subject=subject(facts[0]), cause=unknown,
+            id="fit.unknown",
+            severity="unknown",
+            subject=subject(facts[0]),
+            cause=unknown,
             remedies=(Remedy(id="measure", find=subject(facts[0]), cause=facts),),
-        )  # fmt: skip
+        )

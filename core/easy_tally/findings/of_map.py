@@ -17,17 +17,18 @@ def kept_off_drives(a: Analysis) -> Iterator[Finding]:
         if kept_off(feed):
             at = Subject(of="socket", key=feed.input.ref)
             yield Finding(
-                id="drive.kept-off", severity="failed", subject=at, cause=feed,
+                id="drive.kept-off",
+                severity="failed",
+                subject=at,
+                cause=feed,
                 remedies=(Remedy(id="feed-without-3v3", find=at),),
-            )  # fmt: skip
+            )
 
 
 def unlimited_groups(a: Analysis) -> Iterator[Finding]:
     """Port groups in use whose limit is not known: worth knowing, since few makers state it."""
     for key in dict.fromkeys(k for r in a.runs if r.wired.feeds for k in r.unlimited):
-        yield Finding(
-            id="group.no-limit", severity="note", subject=Subject(of="group", key=key)
-        )  # fmt: skip
+        yield Finding(id="group.no-limit", severity="note", subject=Subject(of="group", key=key))
 
 
 def unfed(a: Analysis) -> Iterator[Finding]:
@@ -42,9 +43,12 @@ def unfed(a: Analysis) -> Iterator[Finding]:
             if like not in offers:
                 offers[like] = first_offer(a.wired, into)
             yield Finding(
-                id="socket.unfed", severity="unfed", subject=Subject(of="socket", key=ref),
-                cause=into, remedies=(plug_in(into, offers[like]),),
-            )  # fmt: skip
+                id="socket.unfed",
+                severity="unfed",
+                subject=Subject(of="socket", key=ref),
+                cause=into,
+                remedies=(plug_in(into, offers[like]),),
+            )
 
 
 def plug_in(into: Input, offer: Offer | None) -> Remedy:

@@ -17,18 +17,23 @@ def figures(a: Analysis) -> Iterator[Finding]:
     """Parts without a figure that has no honest default; a build without parts."""
     if not a.build.parts:
         yield Finding(
-            id="build.empty", severity="unknown", subject=Subject(of="build"),
+            id="build.empty",
+            severity="unknown",
+            subject=Subject(of="build"),
             remedies=(Remedy(id="add-part", find=Subject(of="build", field="parts")),),
-        )  # fmt: skip
+        )
     seen: set[str] = set()
     for row in a.tally.rows:
         if row.missing and row.part not in seen:
             seen.add(row.part)
             at = Subject(of="part", key=row.part, field=row.field)
             yield Finding(
-                id="part.no-figure", severity="unknown", subject=at, cause=row,
+                id="part.no-figure",
+                severity="unknown",
+                subject=at,
+                cause=row,
                 remedies=(Remedy(id="enter-figure", find=at),),
-            )  # fmt: skip
+            )
 
 
 def contradicting(a: Analysis) -> Iterator[Finding]:
@@ -36,10 +41,13 @@ def contradicting(a: Analysis) -> Iterator[Finding]:
     for c in contradictions(a.build):
         at = Subject(of="part", key=c.part.key, field=c.field)
         yield Finding(
-            id="part.contradiction", severity="unknown", subject=at, cause=c,
+            id="part.contradiction",
+            severity="unknown",
+            subject=at,
+            cause=c,
             numbers={"value": c.value, "limit": c.limit, "other": c.other},
             remedies=(Remedy(id="set-right", find=at),),
-        )  # fmt: skip
+        )
 
 
 def without_way_in(a: Analysis) -> Iterator[Finding]:
@@ -54,16 +62,24 @@ def without_way_in(a: Analysis) -> Iterator[Finding]:
         if instance is None:
             at = Subject(of="part", key=part, field="sockets")
             yield Finding(
-                id="part.no-way-in", severity="unknown", subject=at, cause=of[0],
-                numbers={"watts": watts}, remedies=(Remedy(id="give-socket", find=at),),
-            )  # fmt: skip
+                id="part.no-way-in",
+                severity="unknown",
+                subject=at,
+                cause=of[0],
+                numbers={"watts": watts},
+                remedies=(Remedy(id="give-socket", find=at),),
+            )
         elif a.build.supply is not None:
             into = of[0].inputs[0]
             remedy = plug_in(into, first_offer(a.wired, into))
             yield Finding(
-                id="part.unfed", severity="unfed", subject=Subject(of="socket", key=into.ref),
-                cause=of[0], numbers={"watts": watts}, remedies=(remedy,),
-            )  # fmt: skip
+                id="part.unfed",
+                severity="unfed",
+                subject=Subject(of="socket", key=into.ref),
+                cause=of[0],
+                numbers={"watts": watts},
+                remedies=(remedy,),
+            )
 
 
 def _most_w(x: Adrift) -> float:
@@ -75,6 +91,8 @@ def ignored(a: Analysis) -> Iterator[Finding]:
     for part in a.build.parts:
         if isinstance(part, Card) and part.slot_w is not None and not part.sockets:
             yield Finding(
-                id="card.slot-share-ignored", severity="note", cause=part,
+                id="card.slot-share-ignored",
+                severity="note",
+                cause=part,
                 subject=Subject(of="part", key=part.key, field="slot_w"),
-            )  # fmt: skip
+            )

@@ -29,18 +29,22 @@ def _adapters(a: Analysis) -> Iterator[Finding]:
             continue
         native = next(
             (
-                c for c in wired.cables.values()
-                if wired.build.run(c.key) is None and any(p.kind == "16pin" for p in c.plugs)
-                and c.family == _family(wired) and free_ports_for(wired, c) is not None
+                c
+                for c in wired.cables.values()
+                if wired.build.run(c.key) is None
+                and any(p.kind == "16pin" for p in c.plugs)
+                and c.family == _family(wired)
+                and free_ports_for(wired, c) is not None
             ),
             None,
-        )  # fmt: skip
+        )
         if native is not None:
             yield Finding(
-                id="rule.adapter_16pin", severity="note",
+                id="rule.adapter_16pin",
+                severity="note",
                 subject=Subject(of="socket", key=feed.input.ref),
                 cause=(feed.cable.name, native.name),
-            )  # fmt: skip
+            )
 
 
 def _family(wired: Wired) -> str:
@@ -56,9 +60,11 @@ def _groups(a: Analysis) -> Iterator[Finding]:
             rule == "spread" and len(groups) > 1 and not several and _others(a.wired)
         ):
             yield Finding(
-                id="rule.port_groups", severity="note", subject=Subject(of="part", key=device[0]),
+                id="rule.port_groups",
+                severity="note",
+                subject=Subject(of="part", key=device[0]),
                 cause=(device, len(dict.fromkeys(groups)), rule),
-            )  # fmt: skip
+            )
 
 
 def group_rule(wired: Wired) -> str:
@@ -115,6 +121,8 @@ def _fans(a: Analysis) -> Iterator[Finding]:
     ]
     if hanging:
         yield Finding(
-            id="rule.fans", severity="note", subject=Subject(of="part", key=hanging[0].key),
+            id="rule.fans",
+            severity="note",
+            subject=Subject(of="part", key=hanging[0].key),
             cause=sum(p.count for p in hanging),
-        )  # fmt: skip
+        )

@@ -24,13 +24,21 @@ def runs(a: Analysis) -> Iterator[Finding]:
         j = e.judged
         severity: Severity = "refused" if run.verdict == "over" and e.refused else run.verdict
         yield Finding(
-            id=f"run.{e.kind.replace(' ', '-')}", severity=severity, cause=(run, e),
-            subject=Subject(of="cable", key=run.wired.cable.key), remedies=_remedies(a, run, e),
+            id=f"run.{e.kind.replace(' ', '-')}",
+            severity=severity,
+            cause=(run, e),
+            subject=Subject(of="cable", key=run.wired.cable.key),
+            remedies=_remedies(a, run, e),
             numbers={
-                "load": j.load, "limit": j.limit, "share": j.share, "unit": e.unit,
-                "line": e.line, "state": j.state, "at": e.at,
+                "load": j.load,
+                "limit": j.limit,
+                "share": j.share,
+                "unit": e.unit,
+                "line": e.line,
+                "state": j.state,
+                "at": e.at,
             },
-        )  # fmt: skip
+        )
 
 
 def _remedies(a: Analysis, run: RunResult, e: Element) -> tuple[Remedy, ...]:
@@ -89,9 +97,10 @@ def _spare_for(a: Analysis, run: RunResult) -> Remedy | None:
             edit = Connect(cable=cable.key, plug=plug.key, socket=last.input.at, half=last.half)
             where = " and ".join(p.label for p in ports) or "the supply"
             return Remedy(
-                id="move-to-spare", edit=edit,
+                id="move-to-spare",
+                edit=edit,
                 names=(a.wired.words(last.input.ref), cable.name, where),
-            )  # fmt: skip
+            )
     return None
 
 

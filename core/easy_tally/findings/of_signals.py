@@ -16,10 +16,13 @@ from .finding import Finding, Remedy, Subject
 
 #: Kind → (name in what is usual, sizes that such a card is sold with). Source: the field.
 _CARDS: dict[SignalKind, tuple[str, tuple[int, ...]]] = {
-    "sata": ("Storage controller", (2, 4, 6, 8, 16, 24)), "m2": ("M.2 adapter", (1, 2, 4)),
-    "usb2": ("USB card", (1, 2)), "usb3": ("USB card", (1, 2)), "usb-c": ("USB card", (1,)),
+    "sata": ("Storage controller", (2, 4, 6, 8, 16, 24)),
+    "m2": ("M.2 adapter", (1, 2, 4)),
+    "usb2": ("USB card", (1, 2)),
+    "usb3": ("USB card", (1, 2)),
+    "usb-c": ("USB card", (1,)),
     "audio": ("Sound card", (1,)),
-}  # fmt: skip
+}
 #: Headers that a USB hub for the inside is sold with.
 _HUB_SIZES = (2, 3, 4)
 
@@ -32,26 +35,31 @@ def ports(a: Analysis) -> Iterator[Finding]:
     for count in counts:
         if count.verdict == "short":
             yield Finding(
-                id=f"signal.{count.kind}", severity="failed", cause=count,
-                subject=Subject(
-                    of="part", key=a.wired.board.key, field=SIGNAL_FIELDS[count.kind]
-                ),
+                id=f"signal.{count.kind}",
+                severity="failed",
+                cause=count,
+                subject=Subject(of="part", key=a.wired.board.key, field=SIGNAL_FIELDS[count.kind]),
                 numbers={"needed": count.needed[0], "there": count.there[1], "short": count.short},
                 remedies=tuple(_remedies(a, count)),
-            )  # fmt: skip
+            )
     if unknown := tuple(c for c in counts if c.verdict == "unknown"):
         blank = dict.fromkeys(i for c in unknown for i in (*c.gives, *c.needs) if not i.known)
         facts = tuple(Remedy(id="find-out", find=_place(i), names=(i.name,)) for i in blank)
         yield Finding(
-            id="signal.unknown", severity="unknown", cause=unknown, remedies=facts,
+            id="signal.unknown",
+            severity="unknown",
+            cause=unknown,
+            remedies=facts,
             subject=facts[0].find or Subject(of="build"),
-        )  # fmt: skip
+        )
     sata = next(c for c in a.signals.counts if c.kind == "sata")
     if a.signals.keep_free and sata.needed[1]:
         yield Finding(
-            id="signal.keep-free", severity="note", cause=a.signals.keep_free,
+            id="signal.keep-free",
+            severity="note",
+            cause=a.signals.keep_free,
             subject=Subject(of="part", key=a.wired.board.key, field="m2_slots"),
-        )  # fmt: skip
+        )
 
 
 def _place(item: Item) -> Subject:
@@ -68,18 +76,20 @@ def _remedies(a: Analysis, count: SignalCount) -> Iterator[Remedy]:
         size = next((n for n in _HUB_SIZES if n > short), _HUB_SIZES[-1])
         times = math.ceil(short / (size - 1))
         hub = UsbLoad(
-            key="usb-hub", name="USB hub inside", count=times, port="usb2", usb2_headers=size,
+            key="usb-hub",
+            name="USB hub inside",
+            count=times,
+            port="usb2",
+            usb2_headers=size,
             draw_w=usual(USB_W["USB hub"]),
-        )  # fmt: skip
+        )
         yield Remedy(id="add-usb-hub", edit=AddPart(part=hub), names=_size(size, times))
     else:
         name, sizes = _CARDS[count.kind]
         size = next((n for n in sizes if n >= short), sizes[-1])
         times = math.ceil(short / size)
         card = _card(count.kind, name, size).model_copy(update={"count": times})
-        yield Remedy(
-            id=f"add-card-{count.kind}", edit=AddPart(part=card), names=_size(size, times)
-        )  # fmt: skip
+        yield Remedy(id=f"add-card-{count.kind}", edit=AddPart(part=card), names=_size(size, times))
     case, field = a.build.case, FRONT_FIELDS.get(count.kind, "")
     leads = getattr(case, field, None) or 0
     if case is not None and leads >= short:
@@ -96,9 +106,13 @@ def _card(kind: SignalKind, name: str, size: int) -> Card:
     """A plain card that gives so many ports of one kind, and none of another."""
     fields: dict[str, Any] = dict.fromkeys(SIGNAL_FIELDS.values(), 0)
     return Card(
-        key="card", name=name, use="plain", lanes=4, board_power_w=usual(PLAIN_CARD_W[name]),
+        key="card",
+        name=name,
+        use="plain",
+        lanes=4,
+        board_power_w=usual(PLAIN_CARD_W[name]),
         **(fields | {SIGNAL_FIELDS[kind]: size}),
-    )  # fmt: skip
+    )
 
 
 def speeds(a: Analysis) -> Iterator[Finding]:
@@ -107,10 +121,13 @@ def speeds(a: Analysis) -> Iterator[Finding]:
     if not s.unseen or a.wired.board is None:
         return
     yield Finding(
-        id="signal.speeds", severity="note", cause=s, numbers={"fans": s.fans, "unseen": s.unseen},
+        id="signal.speeds",
+        severity="note",
+        cause=s,
+        numbers={"fans": s.fans, "unseen": s.unseen},
         subject=Subject(of="part", key=a.wired.board.key, field="headers"),
         remedies=tuple(_spread(a)),
-    )  # fmt: skip
+    )
 
 
 def _spread(a: Analysis) -> Iterator[Remedy]:
@@ -121,10 +138,13 @@ def _spread(a: Analysis) -> Iterator[Remedy]:
     if not shared:
         return
     fans = [
-        p for p in a.build.parts
-        if p.kind == "fan" and p.on is None and not p.sockets
+        p
+        for p in a.build.parts
+        if p.kind == "fan"
+        and p.on is None
+        and not p.sockets
         and {h.key for h in a.wired.headers_for(p)} & {k for k, _ in shared}
-    ]  # fmt: skip
+    ]
     used: dict[str, int] = {}
     for part in a.build.parts:
         on = getattr(part, "on", None)

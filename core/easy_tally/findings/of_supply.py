@@ -20,41 +20,60 @@ def label(a: Analysis) -> Iterator[Finding]:
         if a.build.parts:
             unfed = len(a.needed - a.wired.live)
             yield Finding(
-                id="supply.none", severity="unfed", subject=at, numbers={"sockets": unfed},
+                id="supply.none",
+                severity="unfed",
+                subject=at,
+                numbers={"sockets": unfed},
                 remedies=(Remedy(id="take-supply", find=at),),
-            )  # fmt: skip
+            )
         return
     for name, required, got in label_problems(a.build.supply) if a.build.supply else ():
         field = Subject(of="supply", field=name)
         yield Finding(
-            id="supply.contradiction", severity="unknown", subject=field,
+            id="supply.contradiction",
+            severity="unknown",
+            subject=field,
             numbers={"required": required, "got": got},
             remedies=(Remedy(id="set-right", find=field),),
-        )  # fmt: skip
+        )
     for check in a.supply.checks:
         severity = _SEVERITY.get(check.status)
         if severity is None or (severity == "unknown" and _told_elsewhere(check)):
             continue
         field = Subject(of="supply", field=check.id)
         yield Finding(
-            id=f"supply.{check.id}", severity=severity, subject=field, cause=check,
+            id=f"supply.{check.id}",
+            severity=severity,
+            subject=field,
+            cause=check,
             numbers={
-                "load": check.load, "limit": check.limit, "unit": check.unit, "rail": check.rail,
-                "state": check.state, "window": check.window,
+                "load": check.load,
+                "limit": check.limit,
+                "unit": check.unit,
+                "rail": check.rail,
+                "state": check.state,
+                "window": check.window,
             },
             remedies=() if severity == "warn" else (_remedy(check, field),),
-        )  # fmt: skip
+        )
     unknown = tuple(
         c for c in a.supply.checks if c.status == "unknown" and c.id not in OF_SIZE and c.missing
     )
     if unknown:
         facts = dict.fromkeys(m for c in unknown for m in c.missing)
         yield Finding(
-            id="supply.unknown", severity="unknown", cause=unknown,
+            id="supply.unknown",
+            severity="unknown",
+            cause=unknown,
             subject=Subject(of="supply", field=next(iter(facts))),
-            remedies=(Remedy(id="find-out-supply", names=tuple(facts),
-                             find=Subject(of="supply", field=next(iter(facts)))),),
-        )  # fmt: skip
+            remedies=(
+                Remedy(
+                    id="find-out-supply",
+                    names=tuple(facts),
+                    find=Subject(of="supply", field=next(iter(facts))),
+                ),
+            ),
+        )
 
 
 def _told_elsewhere(check: SupplyCheck) -> bool:
@@ -65,10 +84,14 @@ def _told_elsewhere(check: SupplyCheck) -> bool:
 
 #: Check that fails → what mends it, where it is not a larger supply.
 _MENDS: dict[str, str] = {
-    "spikes": "take-other-design", "ports": "take-with-leads", "form": "take-other-form",
-    "length": "take-shorter", "reach": "take-longer-cable", "mains": "ask-electrician",
+    "spikes": "take-other-design",
+    "ports": "take-with-leads",
+    "form": "take-other-form",
+    "length": "take-shorter",
+    "reach": "take-longer-cable",
+    "mains": "ask-electrician",
     "hold-up": "take-longer-hold-up",
-}  # fmt: skip
+}
 
 
 def _remedy(check: SupplyCheck, at: Subject) -> Remedy:

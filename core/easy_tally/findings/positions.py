@@ -43,10 +43,12 @@ def effects(a: Analysis, after: int = 0) -> Iterator[Effect]:
         edit = ChangeBuild(house_rules={rule: value})
         then = a if now else analyse(edit.apply(a.build), a.year)
         yield Effect(
-            rule=rule, value=value, pick_w=then.sizing.pick_w,
+            rule=rule,
+            value=value,
+            pick_w=then.sizing.pick_w,
             needed_w=then.sizing.needed.likely if then.sizing.needed else None,
             verdict=then.supply.verdict if then.supply else None,
             bad_runs=sum(r.verdict == "over" for r in then.runs),
             room=tuple(c for c in fit_checks(then) if c.id in _ROOM.get(rule, ())),
             told=tuple(f for f in then.findings if f.id == f"rule.{rule}"),
-        )  # fmt: skip
+        )

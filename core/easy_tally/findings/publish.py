@@ -143,8 +143,12 @@ def _not_checked(a: Analysis) -> tuple[str, ...]:
     supply = (f"supply: {c.words}" for c in not_built("supply"))
     no_case = () if a.build.case else ("room in the case, and air: no case is chosen",)
     bare = [wording.check_words(c) for c in _held_against_nothing(a)]
-    return (*supply, *(f"supply: {x}" for x in bare), *no_case,
-            *(c.words for c in not_built() if c.family != "supply"))  # fmt: skip
+    return (
+        *supply,
+        *(f"supply: {x}" for x in bare),
+        *no_case,
+        *(c.words for c in not_built() if c.family != "supply"),
+    )
 
 
 def _held_against_nothing(a: Analysis) -> list[SupplyCheck]:
@@ -191,10 +195,16 @@ def _signals(a: Analysis) -> tuple[SignalAnswer, ...]:
 
 def _signal(c: SignalCount) -> SignalAnswer:
     return SignalAnswer(
-        kind=c.kind, words=wording.kind_words(c.kind), field=SIGNAL_FIELDS[c.kind],
-        needed=c.needed[0], needed_most=_at_most(c.needed[1]), there=int(c.there[0]),
-        there_most=_at_most(c.there[1]), verdict=c.verdict, needed_by=wording.who_needs(c),
-    )  # fmt: skip
+        kind=c.kind,
+        words=wording.kind_words(c.kind),
+        field=SIGNAL_FIELDS[c.kind],
+        needed=c.needed[0],
+        needed_most=_at_most(c.needed[1]),
+        there=int(c.there[0]),
+        there_most=_at_most(c.there[1]),
+        verdict=c.verdict,
+        needed_by=wording.who_needs(c),
+    )
 
 
 def _at_most(n: float) -> int | None:
@@ -206,10 +216,16 @@ def _mend(a: Analysis, f: Finding) -> Mend:
     title, text = wording.said(a, f)
     remedies = tuple(_remedy(a, r) for r in f.remedies)
     return Mend(
-        id=f.id, kind=f.severity, title=title, text=text,
-        fix=" ".join(r.text for r in remedies), of=f.subject.of, subject=f.subject.key,
-        field=f.subject.field, remedies=remedies,
-    )  # fmt: skip
+        id=f.id,
+        kind=f.severity,
+        title=title,
+        text=text,
+        fix=" ".join(r.text for r in remedies),
+        of=f.subject.of,
+        subject=f.subject.key,
+        field=f.subject.field,
+        remedies=remedies,
+    )
 
 
 def _remedy(a: Analysis, r: Remedy) -> RemedyAnswer:
@@ -241,9 +257,7 @@ def _each_state(watts: Series, missing: tuple[str, ...]) -> Amounts:
     sleep, idle, everyday, full, start, short = (
         _amount(span_at(watts, state), missing) for state in TALLY_STATES
     )
-    return Amounts(
-        sleep=sleep, idle=idle, everyday=everyday, full=full, start=start, short=short
-    )  # fmt: skip
+    return Amounts(sleep=sleep, idle=idle, everyday=everyday, full=full, start=start, short=short)
 
 
 def _spike_amounts(found: Spikes) -> SpikeAmounts:
@@ -283,19 +297,30 @@ def _spike_row(row: SpikeRow, wired: Wired) -> SpikeRowAnswer:
     part = wired.parts[row.part]
     missing = (part.name,) if row.missing else ()
     return SpikeRowAnswer(
-        part=row.part, name=part.name, count=row.count, rail=row.rail,
-        watts=_windows(lambda w: row.watts[w], missing), field=row.field, formula=row.formula,
+        part=row.part,
+        name=part.name,
+        count=row.count,
+        rail=row.rail,
+        watts=_windows(lambda w: row.watts[w], missing),
+        field=row.field,
+        formula=row.formula,
         origin=_origin(part, row.field, row.assumed),
-    )  # fmt: skip
+    )
 
 
 def _row(row: Row, wired: Wired) -> RowAnswer:
     missing = (row.name,) if row.missing else ()
     return RowAnswer(
-        part=row.part, name=row.name, count=row.count, rail=row.rail, path=row.path,
-        watts=_each_state(row.watts, missing), field=row.field, formula=row.formula,
+        part=row.part,
+        name=row.name,
+        count=row.count,
+        rail=row.rail,
+        path=row.path,
+        watts=_each_state(row.watts, missing),
+        field=row.field,
+        formula=row.formula,
         origin=_origin(wired.parts.get(row.part), row.field, row.assumed),
-    )  # fmt: skip
+    )
 
 
 #: What parts draw in the answer, by their sums.
@@ -351,13 +376,19 @@ def _socket(
     wired: Wired, into: Input, feed: Feed | None, ways: list[WiredRun], needed: bool, through: bool
 ) -> SocketAnswer:
     return SocketAnswer(
-        ref=into.ref, part=into.at.part, words=wired.words(into.ref),
-        own_words=wired.own_words(into.ref), kind=into.socket.kind,
-        kind_words=CONNECTORS[into.socket.kind].words, required=needed,
-        cable=ways[0].cable.key if ways else None, plug=feed.plug.key if feed else None,
-        carrier=feed.cable.key if feed else None, fed_by=", ".join(map(_ports_or_name, ways)),
+        ref=into.ref,
+        part=into.at.part,
+        words=wired.words(into.ref),
+        own_words=wired.own_words(into.ref),
+        kind=into.socket.kind,
+        kind_words=CONNECTORS[into.socket.kind].words,
+        required=needed,
+        cable=ways[0].cable.key if ways else None,
+        plug=feed.plug.key if feed else None,
+        carrier=feed.cable.key if feed else None,
+        fed_by=", ".join(map(_ports_or_name, ways)),
         through=feed.cable.name if feed and through else "",
-    )  # fmt: skip
+    )
 
 
 def _ports_or_name(run: WiredRun) -> str:
@@ -376,19 +407,25 @@ def _betweens(wired: Wired) -> tuple[BetweenAnswer, ...]:
             cables |= dict.fromkeys(c.key for c in ways)
             leads.append(
                 LeadAnswer(
-                    ref=ref, kind=socket.kind, kind_words=CONNECTORS[socket.kind].words,
+                    ref=ref,
+                    kind=socket.kind,
+                    kind_words=CONNECTORS[socket.kind].words,
                     words=wired.own_words(ref) or socket.key,
                     fed_by=", ".join(_ports_or_name(runs[c.key]) for c in ways),
                     cable=ways[0].key if ways else None,
                 )
-            )  # fmt: skip
+            )
         found.append(
             BetweenAnswer(
-                key=b.key, kind=type(b.of).__name__.lower(), name=b.name, leads=tuple(leads),
-                plugs=tuple(_plug(wired, b.key, p, None) for p in b.plugs), cables=tuple(cables),
+                key=b.key,
+                kind=type(b.of).__name__.lower(),
+                name=b.name,
+                leads=tuple(leads),
+                plugs=tuple(_plug(wired, b.key, p, None) for p in b.plugs),
+                cables=tuple(cables),
                 wrong=breach.words if (breach := never(b)) else "",
             )
-        )  # fmt: skip
+        )
     return tuple(found)
 
 
@@ -412,37 +449,48 @@ def _lane_of(wired: Wired, run: RunResult) -> Lane:
         cause=wording.run_cause(wired, run),
         steps=tuple(
             StepAnswer(
-                rail=s.line, from_mm=s.from_mm, to_mm=s.to_mm,
-                amps=_numbers(s.amps.__getitem__), limit_a=_finite(s.limit_a), through=s.through,
+                rail=s.line,
+                from_mm=s.from_mm,
+                to_mm=s.to_mm,
+                amps=_numbers(s.amps.__getitem__),
+                limit_a=_finite(s.limit_a),
+                through=s.through,
             )
             for s in run.steps
         ),
         plugs=tuple(_plug(wired, cable.key, p, run) for p in cable.plugs),
         onward=tuple(_onward(wired, x) for x in run.beyond),
         pinned=run.wired.run.pinned,
-    )  # fmt: skip
+    )
 
 
 def _onward(wired: Wired, x: Onward) -> OnwardAnswer:
     long_mm = 0.0 if x.between.is_backplane else x.feed.plug.at_mm
     return OnwardAnswer(
-        between=x.between.key, name=x.between.name, kind=type(x.between.of).__name__.lower(),
-        from_mm=x.mm - long_mm, to_mm=x.mm, plug=_plug(wired, x.between.key, x.feed.plug, None),
-    )  # fmt: skip
+        between=x.between.key,
+        name=x.between.name,
+        kind=type(x.between.of).__name__.lower(),
+        from_mm=x.mm - long_mm,
+        to_mm=x.mm,
+        plug=_plug(wired, x.between.key, x.feed.plug, None),
+    )
 
 
 def _plug(wired: Wired, carrier: str, plug: Plug, run: RunResult | None) -> PlugAnswer:
     feeds = wired.uses_of(carrier, plug.key)
     feed = feeds[0] if feeds else None
     return PlugAnswer(
-        key=plug.key, kind=plug.kind, face=feed.mated if feed else PLUGS[plug.kind].whole,
-        at_mm=plug.at_mm, half=feed.half if feed else "",
+        key=plug.key,
+        kind=plug.kind,
+        face=feed.mated if feed else PLUGS[plug.kind].whole,
+        at_mm=plug.at_mm,
+        half=feed.half if feed else "",
         socket=feed.input.ref if feed else "",
         feeds=" and ".join(wired.words(f.input.ref) for f in feeds),
         tag=" + ".join(wired.tag(f.input.ref) for f in feeds),
         warning=wording.plug_warning(wired, feed) if feed else "",
         safety=run.safety.get(plug.key) if run else None,
-    )  # fmt: skip
+    )
 
 
 def _finite(limit_a: float | None) -> float | None:
@@ -465,12 +513,23 @@ def run_answer(wired: Wired, run: RunResult) -> RunAnswer:
 def _element(wired: Wired, run: RunResult, e: Element) -> ElementAnswer:
     j = e.judged
     return ElementAnswer(
-        kind=e.kind, line=e.line, at=e.at, title=wording.element_title(wired, run, e),
-        state=j.state, load=j.load, limit=j.limit, unit=e.unit, share=j.share,
-        percent=percent(j.share), verdict=j.verdict, formula=wording.element_formula(run, e),
-        cause=wording.element_cause(wired, run, e), source=e.source,
-        loads=_numbers(lambda s: span_at(j.loads, s, RUN_STATES).likely), refused=e.refused,
-    )  # fmt: skip
+        kind=e.kind,
+        line=e.line,
+        at=e.at,
+        title=wording.element_title(wired, run, e),
+        state=j.state,
+        load=j.load,
+        limit=j.limit,
+        unit=e.unit,
+        share=j.share,
+        percent=percent(j.share),
+        verdict=j.verdict,
+        formula=wording.element_formula(run, e),
+        cause=wording.element_cause(wired, run, e),
+        source=e.source,
+        loads=_numbers(lambda s: span_at(j.loads, s, RUN_STATES).likely),
+        refused=e.refused,
+    )
 
 
 def _worst_first(b: BoardElement) -> tuple[int, float]:
@@ -488,10 +547,18 @@ def _board(wired: Wired, b: BoardElement) -> BoardAnswer:
 def _board_of(wired: Wired, b: BoardElement) -> BoardAnswer:
     j = b.judged
     return BoardAnswer(
-        kind=b.kind, title=wording.board_title(wired, b), load=j.load, limit=j.limit,
-        unit=b.unit, share=j.share, percent=percent(j.share), verdict=j.verdict, state=j.state,
+        kind=b.kind,
+        title=wording.board_title(wired, b),
+        load=j.load,
+        limit=j.limit,
+        unit=b.unit,
+        share=j.share,
+        percent=percent(j.share),
+        verdict=j.verdict,
+        state=j.state,
         cause=wording.board_cause(wired, b),
         fix=wording.remedy_words(Remedy(id=remedy_id(b)), wired.parts),
-        part=b.part, field=b.field,
+        part=b.part,
+        field=b.field,
         like=f"{b.kind} {b.part} {'' if b.kind == 'header' and j.limit is None else b.at + b.line}",
-    )  # fmt: skip
+    )

@@ -51,16 +51,19 @@ def sizing_answer(a: Analysis) -> SizingAnswer:
     return SizingAnswer(
         rules=tuple(
             RuleAnswer(
-                id=r.id, words=wording.rule_words(house, r.id),
-                watts=_amount(r.watts) if r.watts else None, binding=r.binding,
-                governs=r.governs, missing=r.missing,
+                id=r.id,
+                words=wording.rule_words(house, r.id),
+                watts=_amount(r.watts) if r.watts else None,
+                binding=r.binding,
+                governs=r.governs,
+                missing=r.missing,
             )
             for r in sizing.rules
         ),
         needed=_amount(sizing.needed) if sizing.needed else None,
         at_least_w=sizing.at_least_w,
         pick_w=sizing.pick_w,
-    )  # fmt: skip
+    )
 
 
 def supply_answer(supply: Supply, result: SupplyResult) -> SupplyAnswer:
@@ -74,8 +77,12 @@ def supply_answer(supply: Supply, result: SupplyResult) -> SupplyAnswer:
         verdict=result.verdict,
         checks=tuple(map(_check, result.checks)),
         percent=Percents(
-            sleep=share["sleep"], idle=share["idle"], everyday=share["everyday"],
-            full=share["full"], start=share["start"], short=share["short"],
+            sleep=share["sleep"],
+            idle=share["idle"],
+            everyday=share["everyday"],
+            full=share["full"],
+            start=share["start"],
+            short=share["short"],
         ),
         rides=tuple(map(_ride, result.rides)),
         wall_w=wall.more.get("wall_everyday") if wall else None,
@@ -83,25 +90,36 @@ def supply_answer(supply: Supply, result: SupplyResult) -> SupplyAnswer:
         year_price=cost.more.get("price") if cost else None,
         fan_stands=quiet.more.get("stands") if quiet else None,
         not_checked=tuple(c.words for c in not_built("supply")),
-    )  # fmt: skip
+    )
 
 
 def _check(c: SupplyCheck) -> CheckAnswer:
     return CheckAnswer(
-        id=c.id, status=c.status, text=wording.check_words(c), load=c.load, limit=c.limit,
-        unit=c.unit, rail=c.rail, state=c.state,
-    )  # fmt: skip
+        id=c.id,
+        status=c.status,
+        text=wording.check_words(c),
+        load=c.load,
+        limit=c.limit,
+        unit=c.unit,
+        rail=c.rail,
+        state=c.state,
+    )
 
 
 def _ride(r: Ride) -> RideAnswer:
     return RideAnswer(
-        window=r.window, watts=_amount(r.total), rides=r.rides,
-        holds=_holds(r.total, r.rides), v12_watts=_amount(r.v12), v12_rides=r.rides_v12,
+        window=r.window,
+        watts=_amount(r.total),
+        rides=r.rides,
+        holds=_holds(r.total, r.rides),
+        v12_watts=_amount(r.v12),
+        v12_rides=r.rides_v12,
         v12_holds=_holds(r.v12, r.rides_v12),
-        worst=_amount(r.worst) if r.worst else None, worst_holds=_holds(r.worst, r.rides),
+        worst=_amount(r.worst) if r.worst else None,
+        worst_holds=_holds(r.worst, r.rides),
         v12_worst=_amount(r.worst_v12) if r.worst_v12 else None,
         v12_worst_holds=_holds(r.worst_v12, r.rides_v12),
-    )  # fmt: skip
+    )
 
 
 def _holds(load: Span | None, limit: float | None) -> bool | None:
@@ -117,7 +135,9 @@ def sizes_answer(a: Analysis) -> SizesAnswer:
     return SizesAnswer(
         sizes=tuple(
             SizeAnswer(
-                rated_w=s.rated_w, at=s.at, text=_size_words(a, s),
+                rated_w=s.rated_w,
+                at=s.at,
+                text=_size_words(a, s),
                 checks=tuple(map(_check, s.checks)),
             )
             for s in steps(a)
@@ -126,7 +146,7 @@ def sizes_answer(a: Analysis) -> SizesAnswer:
             AddedAnswer(rule=x.rule, words=wording.rule_words(house, x.rule), watts=x.watts)
             for x in added(a)
         ),
-    )  # fmt: skip
+    )
 
 
 def _size_words(a: Analysis, s: Step) -> str:
@@ -158,9 +178,11 @@ def fit_answer(a: Analysis) -> FitAnswer:
     fails |= {(c.id, "") for c in of_supply if c.status == "fail"}
     drawing = side_view(a.wired, case, frozenset(fails))
     return FitAnswer(
-        case=case.name, checks=tuple(_room(a, c) for c in checks), shapes=drawing.shapes,
+        case=case.name,
+        checks=tuple(_room(a, c) for c in checks),
+        shapes=drawing.shapes,
         not_drawn=drawing.missing,
-    )  # fmt: skip
+    )
 
 
 def _room(a: Analysis, c: FitCheck) -> RoomAnswer:
@@ -171,10 +193,17 @@ def _room(a: Analysis, c: FitCheck) -> RoomAnswer:
         text = wording.measure_words(m, a.wired.parts)
         missing.append(MeasureAnswer(text=text, of=at.of, subject=at.key, field=at.field))
     return RoomAnswer(
-        id=c.id, status=c.status, part=c.part, name=part.name if part else "",
-        words=wording.FIT_WORDS[c.id], text=wording.fit_words(c, a.wired.parts), load=c.load,
-        limit=c.limit, unit=c.unit, missing=tuple(missing),
-    )  # fmt: skip
+        id=c.id,
+        status=c.status,
+        part=c.part,
+        name=part.name if part else "",
+        words=wording.FIT_WORDS[c.id],
+        text=wording.fit_words(c, a.wired.parts),
+        load=c.load,
+        limit=c.limit,
+        unit=c.unit,
+        missing=tuple(missing),
+    )
 
 
 # -- energy --------------------------------------------------------------------------------
@@ -185,25 +214,39 @@ def week_answer(supply: Supply, asked: Asked) -> WeekAnswer:
     place = asked.wired.build.place
     wall, lacks = wall_of(supply, asked), lacks_for_wall(supply, asked)
     found = None if wall is None else year(wall, place)
-    days = () if wall is None else tuple(
-        DayAnswer(
-            day=day,
-            stretches=tuple(
-                BilledAnswer(
-                    state=b.state, from_h=b.from_h, to_h=b.to_h, wall_w=b.wall_w, band=b.band,
-                    price=b.price,
-                )
-                for b in billed(place, day, wall)
-            ),
+    days = (
+        ()
+        if wall is None
+        else tuple(
+            DayAnswer(
+                day=day,
+                stretches=tuple(
+                    BilledAnswer(
+                        state=b.state,
+                        from_h=b.from_h,
+                        to_h=b.to_h,
+                        wall_w=b.wall_w,
+                        band=b.band,
+                        price=b.price,
+                    )
+                    for b in billed(place, day, wall)
+                ),
+            )
+            for day in WEEK
         )
-        for day in WEEK
-    )  # fmt: skip
+    )
     bands = tuple(
         SpanAnswer(day=day, name=b.name, from_h=s, to_h=e, price=b.price_kwh)
-        for day in WEEK for b in place.tariff for s, e in b.on(day)
-    )  # fmt: skip
+        for day in WEEK
+        for b in place.tariff
+        for s, e in b.on(day)
+    )
     return WeekAnswer(
-        name=supply.name, days=days, bands=bands, kwh=found.kwh if found else None,
-        cost=found.cost if found else None, currency=place.currency,
+        name=supply.name,
+        days=days,
+        bands=bands,
+        kwh=found.kwh if found else None,
+        cost=found.cost if found else None,
+        currency=place.currency,
         lacks=wording.lacks(lacks) if lacks else "",
-    )  # fmt: skip
+    )

@@ -38,50 +38,136 @@ class Check:
 
 
 CHECKS: tuple[Check, ...] = (
-    Check(id="part.figures", family="parts", words="figures that have no honest default",
-          needs="parts", find=of_parts.figures),
-    Check(id="part.contradiction", family="parts", words="figures that contradict each other",
-          needs="parts", find=of_parts.contradicting),
-    Check(id="part.way-in", family="parts", words="a way in for every load",
-          needs="loads", find=of_parts.without_way_in),
-    Check(id="part.ignored", family="parts", words="figures that do not count",
-          needs="parts", find=of_parts.ignored),
-    Check(id="signal.ports", family="parts",
-          words="signal ports: SATA data, M.2 slots, internal USB, front leads",
-          needs="board", find=of_signals.ports),
-    Check(id="signal.speeds", family="parts", words="fans whose speed is seen",
-          needs="board", find=of_signals.speeds),
-    Check(id="supply.label", family="supply", words="the supply's label",
-          needs="supply", find=of_supply.label),
+    Check(
+        id="part.figures",
+        family="parts",
+        words="figures that have no honest default",
+        needs="parts",
+        find=of_parts.figures,
+    ),
+    Check(
+        id="part.contradiction",
+        family="parts",
+        words="figures that contradict each other",
+        needs="parts",
+        find=of_parts.contradicting,
+    ),
+    Check(
+        id="part.way-in",
+        family="parts",
+        words="a way in for every load",
+        needs="loads",
+        find=of_parts.without_way_in,
+    ),
+    Check(
+        id="part.ignored",
+        family="parts",
+        words="figures that do not count",
+        needs="parts",
+        find=of_parts.ignored,
+    ),
+    Check(
+        id="signal.ports",
+        family="parts",
+        words="signal ports: SATA data, M.2 slots, internal USB, front leads",
+        needs="board",
+        find=of_signals.ports,
+    ),
+    Check(
+        id="signal.speeds",
+        family="parts",
+        words="fans whose speed is seen",
+        needs="board",
+        find=of_signals.speeds,
+    ),
+    Check(
+        id="supply.label",
+        family="supply",
+        words="the supply's label",
+        needs="supply",
+        find=of_supply.label,
+    ),
     *(
-        Check(id=f"supply.{c.id}", family="supply", words=c.words, needs="supply",
-              within="supply.label" if c.find else "")
+        Check(
+            id=f"supply.{c.id}",
+            family="supply",
+            words=c.words,
+            needs="supply",
+            within="supply.label" if c.find else "",
+        )
         for c in SUPPLY_CHECKS
     ),
-    Check(id="fit.room", family="fit", words="room in the case and air through it",
-          needs="case", find=of_fit.room),
-    Check(id="map.runs", family="map", words="every run within its rating",
-          needs="map", find=of_runs.runs),
+    Check(
+        id="fit.room",
+        family="fit",
+        words="room in the case and air through it",
+        needs="case",
+        find=of_fit.room,
+    ),
+    Check(
+        id="map.runs",
+        family="map",
+        words="every run within its rating",
+        needs="map",
+        find=of_runs.runs,
+    ),
     *(
-        Check(id=f"run.{c.id}", family="map", words=c.words, needs="map",
-              within="map.runs" if c.find else "")
+        Check(
+            id=f"run.{c.id}",
+            family="map",
+            words=c.words,
+            needs="map",
+            within="map.runs" if c.find else "",
+        )
         for c in MAP_CHECKS
     ),
-    Check(id="map.kept-off", family="map", words="drives that power disable keeps off",
-          needs="map", find=of_map.kept_off_drives),
-    Check(id="map.group-limit", family="map", words="limits of port groups",
-          needs="map", find=of_map.unlimited_groups),
-    Check(id="map.rules", family="map", words="house rules for adapters, port groups and fans",
-          needs="map", find=of_rules.told),
-    Check(id="board.through", family="board", words="what comes through the board",
-          needs="board", find=of_board.through),
-    Check(id="socket.unfed", family="map", words="sockets that have to be fed",
-          needs="supply", find=of_map.unfed),
-)  # fmt: skip
+    Check(
+        id="map.kept-off",
+        family="map",
+        words="drives that power disable keeps off",
+        needs="map",
+        find=of_map.kept_off_drives,
+    ),
+    Check(
+        id="map.group-limit",
+        family="map",
+        words="limits of port groups",
+        needs="map",
+        find=of_map.unlimited_groups,
+    ),
+    Check(
+        id="map.rules",
+        family="map",
+        words="house rules for adapters, port groups and fans",
+        needs="map",
+        find=of_rules.told,
+    ),
+    Check(
+        id="board.through",
+        family="board",
+        words="what comes through the board",
+        needs="board",
+        find=of_board.through,
+    ),
+    Check(
+        id="socket.unfed",
+        family="map",
+        words="sockets that have to be fed",
+        needs="supply",
+        find=of_map.unfed,
+    ),
+)
 
 _ORDER: tuple[Severity, ...] = (
-    "over", "refused", "failed", "unfed", "unknown", "tight", "warn", "note",
-)  # fmt: skip
+    "over",
+    "refused",
+    "failed",
+    "unfed",
+    "unknown",
+    "tight",
+    "warn",
+    "note",
+)
 
 
 def findings(a: Analysis) -> tuple[Finding, ...]:
@@ -98,10 +184,12 @@ def _find(check: Check, a: Analysis) -> list[Finding]:
     except Exception:  # noqa: BLE001 - a check that breaks down is unknown, whatever broke
         return [
             Finding(
-                id="check.broke-down", severity="unknown", subject=Subject(of="build"),
+                id="check.broke-down",
+                severity="unknown",
+                subject=Subject(of="build"),
                 cause=check.words,
             )
-        ]  # fmt: skip
+        ]
 
 
 def not_built(family: Family | None = None) -> tuple[Check, ...]:

@@ -55,10 +55,12 @@ def steps(a: Analysis) -> tuple[Step, ...]:
 def _step(a: Analysis, rated_w: int, at: str) -> Step:
     now = a.build.supply
     supply = Supply(
-        name=f"{rated_w} W", rated_w=rated_w, family="any",
+        name=f"{rated_w} W",
+        rated_w=rated_w,
+        family="any",
         design=now.design if now else "3.1",
         fan_off_share=now.fan_off_share if now else 0.0,
-    )  # fmt: skip
+    )
     if now is not None:
         supply = supply.model_copy(update={"ports": now.ports})
     elif any(i.socket.kind == "16pin" for i in a.wired.inputs.values()):
@@ -66,15 +68,19 @@ def _step(a: Analysis, rated_w: int, at: str) -> Step:
     sizing = size(a.wired, a.tally.total, a.spikes.total, supply)
     result = check_supply(supply, replace(a.asked, sizing=sizing, new=True))
     short = tuple(
-        (r.id, r.watts.likely - rated_w) for r in sizing.rules
+        (r.id, r.watts.likely - rated_w)
+        for r in sizing.rules
         if r.binding and r.watts is not None and r.watts.likely > rated_w
-    )  # fmt: skip
+    )
     total = a.tally.total
     return Step(
-        rated_w=rated_w, at=at, everyday=total.at("everyday").likely / rated_w,
-        full=total.at("full").likely / rated_w, short=short,
+        rated_w=rated_w,
+        at=at,
+        everyday=total.at("everyday").likely / rated_w,
+        full=total.at("full").likely / rated_w,
+        short=short,
         checks=tuple(c for c in result.checks if c.id in BY_SIZE),
-    )  # fmt: skip
+    )
 
 
 def added(a: Analysis) -> tuple[Added, ...]:

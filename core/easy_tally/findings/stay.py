@@ -90,9 +90,13 @@ def _power_limit(a: Analysis, card: Card) -> Way | None:
     if best is None:
         return None
     return Way(
-        id="power-limit", edit=_limit(card, best, power.likely), part=card.key, name=card.name,
-        watts=best, share=best / power.likely,
-    )  # fmt: skip
+        id="power-limit",
+        edit=_limit(card, best, power.likely),
+        part=card.key,
+        name=card.name,
+        watts=best,
+        share=best / power.likely,
+    )
 
 
 def _highest(least: int, most: int, does: Callable[[int], bool]) -> int | None:

@@ -1,6 +1,7 @@
 """Mapping: the best map of a build, proven, or what forbids one.
 
-Shares tables and the tally with the checker, and none of its judging: each proves the other.
+Judges with the limits of the checker (`ratings.limits`); what proves both stands in the tests: a
+second computation that shares nothing, and the search through every map of small builds.
 """
 
 from __future__ import annotations
@@ -14,7 +15,26 @@ from .why import Fact, why_not
 from .world import world
 
 __all__ = [
-    "GOALS", "Fact", "Facts", "GoalValue", "InStock", "Mapping", "Move", "Needed", "OtherSupply",
-    "Program", "Progress", "Repair", "Stopped", "Wish", "applied", "bill", "moves", "repairs",
-    "scenarios_of", "solve", "why_not", "world",
-]  # fmt: skip
+    "GOALS",
+    "Fact",
+    "Facts",
+    "GoalValue",
+    "InStock",
+    "Mapping",
+    "Move",
+    "Needed",
+    "OtherSupply",
+    "Program",
+    "Progress",
+    "Repair",
+    "Stopped",
+    "Wish",
+    "applied",
+    "bill",
+    "moves",
+    "repairs",
+    "scenarios_of",
+    "solve",
+    "why_not",
+    "world",
+]

@@ -8,6 +8,7 @@ from dataclasses import dataclass, field, replace
 from itertools import islice, product
 
 from ..base.rounding import up
+from ..ratings.limits import port_shares
 from ..standards.connectors import CONNECTORS, PINS, Half, SocketKind
 from ..things.cables import Cable, Plug, Run
 from ..things.fits import best_half, fit
@@ -15,7 +16,7 @@ from ..things.supply import Port, port_takes
 from ..wiring.never import GRAPHICS, breaches
 from ..wiring.wired import pins_wired
 from .draws import START, Draw, Four
-from .limits import alone, judge, paths, port_shares, ports_held
+from .held import alone, judge, paths, ports_held
 from .sums import Sum, Use, Why
 from .targets import Beyond, Device, Target, heavier
 from .world import World
@@ -151,15 +152,16 @@ class Columns:
         found = []
         for uses in self._with_fixed(own, fixed, whole):
             stay = tuple(
-                (c.plug, c.half, str(c.socket)) for c in run.connections
+                (c.plug, c.half, str(c.socket))
+                for c in run.connections
                 if any((u.plug.key, u.half) == (c.plug, c.half) for u in uses)
-            )  # fmt: skip
+            )
             judged = self._judged(own, uses) if stay or whole else None
             column = judged and self._column(cable, place, uses, *judged)
             if column:
                 found.append(
                     _with(column, keep=run.cable, kept=len(stay), fixed_ports=run.ports, fixed=stay)
-                )  # fmt: skip
+                )
         return found
 
     # -- sequences ---------------------------------------------------------------------------
@@ -265,9 +267,13 @@ class Columns:
         return None if sum_.over else (sum_, whole)
 
     def _column(
-        self, cable: CableClass, place: tuple[PortClass, ...], uses: tuple[Use, ...], sum_: Sum,
+        self,
+        cable: CableClass,
+        place: tuple[PortClass, ...],
+        uses: tuple[Use, ...],
+        sum_: Sum,
         whole: Draw,
-    ) -> Column | None:  # fmt: skip
+    ) -> Column | None:
         of = cable.cable
         ports = tuple(p.port for p in place)
         here = self.sum.fresh()
@@ -281,24 +287,27 @@ class Columns:
             starts = up((flow[START] if flow else 0.0) * 10) or 0
         covers = Counter(u.target.id for u in uses)
         return Column(
-            cable=cable, ports=place,
-            uses=tuple((u.plug.key, u.half, u.target) for u in uses), covers=dict(covers),
-            percent=max(ENOUGH_PERCENT, up(here.share * 100) or 0), unknown=here.unknown,
-            last_mm=round(max(u.plug.at_mm for u in uses)), start_tenths=starts,
+            cable=cable,
+            ports=place,
+            uses=tuple((u.plug.key, u.half, u.target) for u in uses),
+            covers=dict(covers),
+            percent=max(ENOUGH_PERCENT, up(here.share * 100) or 0),
+            unknown=here.unknown,
+            last_mm=round(max(u.plug.at_mm for u in uses)),
+            start_tenths=starts,
             chained=len({u.plug.key for u in uses if u.target.kind in GRAPHICS}) > 1,
             fewer=sum(has_fewer(u) for u in uses),
             groups=tuple(dict.fromkeys(p.group for p in ports if p.group is not None)),
             amps=_amps(ports, whole),
-        )  # fmt: skip
+        )
 
 
 def has_fewer(u: Use | Beyond) -> bool:
     """Whether a plug has fewer pins than its socket."""
     usual = u.target.socket.pins_12v or PINS[u.mated]["v12"]
-    return (
-        CONNECTORS[u.mated].circuits < CONNECTORS[u.target.kind].circuits
-        or u.pins["v12"] < min(usual, PINS[u.mated]["v12"])
-    )  # fmt: skip
+    return CONNECTORS[u.mated].circuits < CONNECTORS[u.target.kind].circuits or u.pins["v12"] < min(
+        usual, PINS[u.mated]["v12"]
+    )
 
 
 def _amps(
@@ -333,9 +342,13 @@ def _places(cable: Cable, ports: list[PortClass]) -> Iterator[tuple[PortClass, .
 
 
 def _walk(
-    plugs: tuple[Plug, ...], options: list[list[tuple[Use, ...]]], ordered: bool,
-    done: tuple[tuple[Use, ...] | None, ...], used: Counter[int], most: Mapping[int, int],
-) -> Iterator[tuple[Use, ...]]:  # fmt: skip
+    plugs: tuple[Plug, ...],
+    options: list[list[tuple[Use, ...]]],
+    ordered: bool,
+    done: tuple[tuple[Use, ...] | None, ...],
+    used: Counter[int],
+    most: Mapping[int, int],
+) -> Iterator[tuple[Use, ...]]:
     at = len(done)
     if at == len(plugs):
         uses = tuple(u for d in done if d for u in d)
@@ -367,9 +380,11 @@ def _counts_as(t: Target) -> int:
 
 
 def _beaten(
-    plugs: tuple[Plug, ...], options: list[list[tuple[Use, ...]]],
-    done: tuple[tuple[Use, ...] | None, ...], choice: tuple[Use, ...],
-) -> bool:  # fmt: skip
+    plugs: tuple[Plug, ...],
+    options: list[list[tuple[Use, ...]]],
+    done: tuple[tuple[Use, ...] | None, ...],
+    choice: tuple[Use, ...],
+) -> bool:
     """Whether what a plug is to feed had better be fed by a plug like it, nearer to the supply."""
     own = plugs[len(done)]
     for near, there in zip(plugs, done, strict=False):
@@ -382,16 +397,23 @@ def _beaten(
 
 def _like(a: Plug, b: Plug) -> bool:
     return (a.kind, a.grade, a.pins_12v, a.contact_a, a.sense) == (
-        b.kind, b.grade, b.pins_12v, b.contact_a, b.sense,
-    )  # fmt: skip
+        b.kind,
+        b.grade,
+        b.pins_12v,
+        b.contact_a,
+        b.sense,
+    )
 
 
 def _keep_best(best: dict[object, list[Column]], c: Column) -> None:
     """Of the columns that use, cover and occupy the same, those that no other beats."""
     key = (
-        tuple(p.id for p in c.ports), tuple(sorted(c.covers.items())), c.chained, c.fewer,
+        tuple(p.id for p in c.ports),
+        tuple(sorted(c.covers.items())),
+        c.chained,
+        c.fewer,
         c.start_tenths,
-    )  # fmt: skip
+    )
     there = best.setdefault(key, [])
     if any(_no_worse(o, c) for o in there):
         return

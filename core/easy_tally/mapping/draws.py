@@ -1,5 +1,4 @@
-"""What flows, at its likely value in the four run states: kept apart from the checker's own sums,
-so that each proves the other."""
+"""What flows, at its likely value in the four run states: all that the solver asks of it."""
 
 from __future__ import annotations
 

@@ -28,9 +28,19 @@ GOAL_LIMIT = 12.0
 _NO_BOUND = -(10**9)
 GoalId = str
 GOALS: tuple[GoalId, ...] = (
-    "unfed", "chained", "adapters", "extensions", "optional", "unknown", "worst", "groups",
-    "fewer", "runs", "start", "length",
-)  # fmt: skip
+    "unfed",
+    "chained",
+    "adapters",
+    "extensions",
+    "optional",
+    "unknown",
+    "worst",
+    "groups",
+    "fewer",
+    "runs",
+    "start",
+    "length",
+)
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -159,8 +169,9 @@ class Program:
                 continue
             into = [
                 sum(p is port for p in c.ports) * x
-                for c, x in zip(self.columns, self.x, strict=True) if port in c.ports
-            ]  # fmt: skip
+                for c, x in zip(self.columns, self.x, strict=True)
+                if port in c.ports
+            ]
             if into:
                 self.model.add(sum(into) <= len(port.keys))
         for run in self.facts.keep:

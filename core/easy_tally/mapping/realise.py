@@ -143,8 +143,9 @@ class Laying:
         }
         self.between[key] = tuple(
             Connection(plug=p.key, half=fed[p.key][0], socket=SocketRef.read(fed[p.key][1]))
-            for p in own.plugs if p.key in fed
-        )  # fmt: skip
+            for p in own.plugs
+            if p.key in fed
+        )
         for led in way.leads:
             keys = (f"{key}#1/{leads[k]}" for k in led.leads)
             free = self.free.setdefault(led.target.id, [])

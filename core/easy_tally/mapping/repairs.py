@@ -174,9 +174,14 @@ def _power_limits(goes: _Going, partial: Mapping) -> Iterator[Repair]:
             low, high = (middle, high) if goes.does(at(middle)) else (low, middle - 1)
         if found := goes.map(at(low)):
             yield Repair(
-                id="power-limit", name=part.name, count=1, owned=True, added=at(low), found=found,
+                id="power-limit",
+                name=part.name,
+                count=1,
+                owned=True,
+                added=at(low),
+                found=found,
                 watts=low,
-            )  # fmt: skip
+            )
 
 
 def _fitting(build: Build, partial: Mapping, stock: Iterable[InStock]) -> Iterator[InStock]:
@@ -185,9 +190,11 @@ def _fitting(build: Build, partial: Mapping, stock: Iterable[InStock]) -> Iterat
     kinds = {wired.inputs[r].socket.kind for r in partial.unfed}
     family = build.supply.family if build.supply else ""
     for s in stock:
-        plugs = (s.thing.kind,) if isinstance(s.thing, Extension) else tuple(
-            p.kind for p in s.thing.plugs
-        )  # fmt: skip
+        plugs = (
+            (s.thing.kind,)
+            if isinstance(s.thing, Extension)
+            else tuple(p.kind for p in s.thing.plugs)
+        )
         if isinstance(s.thing, Cable) and s.thing.family != family:
             continue
         if any(goes_into(p, k, wired.eps4_in_eps8) for p in plugs for k in kinds):
@@ -209,9 +216,13 @@ def _things(goes: _Going, several: list[InStock]) -> Iterator[Repair]:
                 if found := goes.map(added):
                     kind = type(s.thing).__name__.lower()
                     yield Repair(
-                        id=kind, name=s.thing.name, count=n, owned=s.owned,  # type: ignore[arg-type]
-                        added=added, found=found,
-                    )  # fmt: skip
+                        id=kind,  # type: ignore[arg-type]
+                        name=s.thing.name,
+                        count=n,
+                        owned=s.owned,
+                        added=added,
+                        found=found,
+                    )
                 break
 
 

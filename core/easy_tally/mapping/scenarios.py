@@ -136,9 +136,11 @@ class _Pick:
 
     def plus(self, other: _Pick) -> _Pick:
         return _Pick(
-            self.fed | other.fed, self.chosen | other.chosen, self.optional | other.optional,
+            self.fed | other.fed,
+            self.chosen | other.chosen,
+            self.optional | other.optional,
             self.left | other.left,
-        )  # fmt: skip
+        )
 
 
 @dataclass(frozen=True, slots=True)
@@ -283,9 +285,11 @@ def _with_pins(wired: Wired, pick: _Pick, asked: Asked) -> Iterator[Scenario]:
 def _pin_counts(wired: Wired, into: Input) -> list[int]:
     """How many 12 V pins may be wired on both sides, where a load is shared by them, by the plugs
     that are at hand, most first; none where nothing is shared, or no plug fits."""
-    shared = into in wired.processor_inputs or into is wired.main or (
-        isinstance(into.part, Board) and into.socket.kind in EXTRA
-    )  # fmt: skip
+    shared = (
+        into in wired.processor_inputs
+        or into is wired.main
+        or (isinstance(into.part, Board) and into.socket.kind in EXTRA)
+    )
     return pins_by_plugs(wired, into) if shared else []
 
 
@@ -295,10 +299,13 @@ def pins_by_plugs(wired: Wired, into: Input) -> list[int]:
     easy = wired.eps4_in_eps8
     found = {
         pins_wired(answer.mated, plug, into.socket)["v12"]
-        for c in carriers if c is not into.part for plug in c.plugs
+        for c in carriers
+        if c is not into.part
+        for plug in c.plugs
         if (half := best_half(plug.kind, into.socket.kind, easy))
-        and (answer := fit(plug.kind, half, into.socket.kind, easy)).fits and answer.mated
-    }  # fmt: skip
+        and (answer := fit(plug.kind, half, into.socket.kind, easy)).fits
+        and answer.mated
+    }
     return sorted(found, reverse=True)
 
 

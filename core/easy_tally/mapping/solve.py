@@ -118,9 +118,11 @@ class Search:
         self._keep = _between_of(build, kept)
         self._apart = _between_of(build, prefer)
         asked = Asked(
-            only=wish.only, must=_fed_by(build, kept), told=_fed_by(build, prefer),
+            only=wish.only,
+            must=_fed_by(build, kept),
+            told=_fed_by(build, prefer),
             partial=wish.partial,
-        )  # fmt: skip
+        )
         self.scenarios, self.complete = scenarios_of(build, asked)
 
     def programs(self, stop: Callable[[], bool] | None) -> Iterator[Program]:
@@ -137,8 +139,9 @@ def _fed_by(build: Build, kept: frozenset[str]) -> frozenset[str]:
     """Inputs that runs which stay are plugged into, and those beyond them."""
     found = {str(c.socket) for r in build.runs if r.cable in kept for c in r.connections}
     keys = _between_of(build, kept)
-    return frozenset(found | {str(c.socket) for t in _things(build) if t.key in keys
-                              for c in t.connections})  # fmt: skip
+    return frozenset(
+        found | {str(c.socket) for t in _things(build) if t.key in keys for c in t.connections}
+    )
 
 
 def _between_of(build: Build, kept: frozenset[str]) -> frozenset[str]:
@@ -193,9 +196,12 @@ def _mapping(
     order = list(p.world.wired.inputs)
     unfed = tuple(sorted(needed - fed, key=order.index))
     found = Mapping(
-        runs=runs, between=between, goals=tuple(values), unfed=unfed,
+        runs=runs,
+        between=between,
+        goals=tuple(values),
+        unfed=unfed,
         proven=complete and all_goals and all(v.proven for v in values),
-    )  # fmt: skip
+    )
     if refused := refused_by_checker(applied(build, found)):
         raise NotDecided(f"The map that was found is refused by its own check: {refused[0]}.")
     return found
@@ -216,7 +222,9 @@ def applied(build: Build, found: Mapping) -> Build:
         return tuple(connected(t, found.between.get(t.key, t.connections)) for t in things)
 
     changes = {
-        "runs": found.runs, "adapters": laid(build.adapters), "extensions": laid(build.extensions)
-    }  # fmt: skip
+        "runs": found.runs,
+        "adapters": laid(build.adapters),
+        "extensions": laid(build.extensions),
+    }
     # A run that is laid as it is already is the same run, judged already.
     return same(build.model_copy(update=changes), build)

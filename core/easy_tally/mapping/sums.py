@@ -6,16 +6,14 @@ from collections.abc import Mapping
 from dataclasses import dataclass, field
 from typing import Literal
 
-from ..base.rounding import TOLERANCE
 from ..base.units import GROUND, LINES, RAIL_V, Line
-from ..standards.connectors import CONNECTORS, SENSE_GRANT_W, Half, Sense, SocketKind
-from ..standards.contacts import contact_limit_a, derating
-from ..standards.wires import DROP_OVER
+from ..ratings import limits
+from ..ratings.limits import Contact, Limit
+from ..standards.connectors import Half, Sense, SocketKind
 from ..things.assumptions import Assumptions
 from ..things.cables import Plug
-from ..things.rules import BY_PLUG_W
-from ..wiring.wired import Carrier
-from .draws import NOTHING, START, Draw, Four
+from ..wiring import Carrier
+from .draws import NOTHING, Draw, Four
 from .targets import Beyond, Target
 
 #: Draws whose lines are remembered at the most.
@@ -50,13 +48,12 @@ class Sum:
     over: bool = False
     unknown: int = 0
     share: float = 0.0
-    heats: dict[float | None, float] = field(default_factory=dict)
     #: Lines of draws that were asked for before, with the draw, so that it stays what it is.
     memo: dict[int, tuple[Draw, list[tuple[Line, Four, bool]]]] = field(default_factory=dict)
 
     def fresh(self) -> Sum:
         """One that stands on the same, with nothing found yet."""
-        return Sum(self.assume, self.at_once, self.free, heats=self.heats, memo=self.memo)
+        return Sum(self.assume, self.at_once, self.free, memo=self.memo)
 
     def refuse(self, why: Why) -> None:
         """Something is over, or not to be."""
@@ -68,48 +65,27 @@ class Sum:
         self.unknown += other.unknown
         self.share = max(self.share, other.share)
 
-    def hold(
-        self, load: Four, limit: float | None, each: float, start: float, missing: bool,
-        why: Why = "rating",
-    ) -> None:  # fmt: skip
-        """Hold a load in four states against a limit, eased at start."""
-        if limit is None:
+    def hold(self, load: Four, limit: Limit, missing: bool, why: Why = "rating") -> None:
+        """Hold a load in four states against a limit."""
+        rated = limit.rated
+        if rated is None:
             self.unknown += 1
             return
-        eased = load[START] / start
-        worst = max(load[0], load[1], load[2], eased) * each
-        if worst > limit * TOLERANCE:
+        held = limit.held(load)
+        if limit.exceeded(held):
             self.refuse(why)
         elif missing:
             self.unknown += 1
-        if limit > 0:
-            self.share = max(self.share, worst / limit)
-
-    def heat(self, insulation: float | None) -> float:
-        """What heat leaves of a contact's amperes."""
-        if insulation not in self.heats:
-            a = self.assume
-            of = a.insulation_degc if insulation is None else insulation
-            self.heats[insulation] = derating(a.room_degc + a.plug_air_rise_degc, of)
-        return self.heats[insulation]
+        if rated > 0:
+            self.share = max(self.share, held / rated)
 
     def contacts(
-        self,
-        pins: Mapping[str, int],
-        each_a: float | None,
-        kind: str,
-        draw: Draw,
-        insulation: float | None,
-        only: tuple[Line, ...] = LINES,
+        self, one: Contact, pins: Mapping[str, int], draw: Draw, only: tuple[Line, ...] = LINES
     ) -> None:
         """Pins of one connector."""
-        uneven = self.assume.worst_pin_16pin if kind == "16pin" else 1.0
-        rating = None if each_a is None else each_a * self.heat(insulation)
         for line, load, missing in self.lines(draw):
             if line in only:
-                n = pins.get(line, 0)
-                each, limit = (uneven / n, rating) if n else (1.0, 0.0)
-                self.hold(load, limit, each, self.assume.start_factor, missing)
+                self.hold(load, one.limit(pins.get(line, 0)), missing)
 
     def lines(self, draw: Draw) -> list[tuple[Line, Four, bool]]:
         """Every line that carries something or whose load is not known."""
@@ -119,9 +95,10 @@ class Sum:
         found = draw.lines(self.at_once)
         missing = draw.missing | {GROUND} if draw.missing else draw.missing
         lines = [
-            (line, load, line in missing) for line in LINES
+            (line, load, line in missing)
+            for line in LINES
             if any(load := found.get(line, NOTHING)) or line in missing
-        ]  # fmt: skip
+        ]
         if len(self.memo) > _MEMO:
             self.memo.clear()
         self.memo[id(draw)] = (draw, lines)
@@ -133,65 +110,54 @@ class Sum:
 
     def grants(self, mated: SocketKind, target: Target, sense: Sense | None) -> None:
         """What a standard grants a socket."""
-        row = CONNECTORS[mated]
-        if row.grant_w is None and row.grant_rail_a is not None:
+        each = limits.granted_a(mated)
+        if each is not None:
             for line, load, missing in self.lines(target.draw):
                 if line != GROUND:
-                    self.hold(load, row.grant_rail_a, 1.0, 1.0, missing)
-        if row.grant_w is None:
-            return
-        limit: float | None = row.grant_w
-        if mated == "16pin":
-            limit = None if sense is None else SENSE_GRANT_W[sense, target.version]
-        self.watts(target.draw, limit)
+                    self.hold(load, each, missing)
+        watts = limits.granted_w(mated, sense, target.version)
+        if watts is not None:
+            self.watts(target.draw, watts)
 
-    def watts(self, draw: Draw, limit: float | None, why: Why = "rating") -> None:
+    def watts(self, draw: Draw, limit: Limit, why: Why = "rating") -> None:
         """Hold what is drawn at 12 V against watts."""
-        load = self.loads(draw).get("v12", NOTHING)
-        self.hold(load, limit, RAIL_V["v12"], 1.0, "v12" in draw.missing, why)
+        a, b, c, d = self.loads(draw).get("v12", NOTHING)
+        volts = RAIL_V["v12"]
+        watts = (a * volts, b * volts, c * volts, d * volts)
+        self.hold(watts, limit, "v12" in draw.missing, why)
 
     def plug_pins(self, use: Use | Beyond, carrier: Carrier) -> None:
         """Pins of a plug."""
-        plug, circuits = use.plug, CONNECTORS[use.mated].circuits
-        each = plug.contact_a
-        if each is None:
-            each = contact_limit_a(use.mated, circuits, carrier.gauge, plug.grade)
-        self.contacts(use.pins, each, use.mated, use.target.draw, carrier.insulation_degc)
+        one = limits.plug_contact(use.plug, use.mated, carrier, self.assume)
+        self.contacts(one, use.pins, use.target.draw)
 
     def wire(self, carrier: Carrier, draw: Draw) -> None:
         """Conductors of one stretch."""
-        gauge, conductors = carrier.gauge, carrier.conductors
-        each_a = None if gauge is None else float(getattr(self.assume, f"wire_{gauge}awg_a"))
         for line, load, missing in self.lines(draw):
-            n = 1 if conductors is None else conductors.of(line)
-            each, limit = (1 / n, each_a) if n else (1.0, 0.0)
-            if conductors is None:
-                limit = None
-            self.hold(load, limit, each, self.assume.start_factor, missing)
+            self.hold(load, limits.conductor(carrier, line, self.assume), missing)
 
     def dropped(self, lost: Mapping[Line, Four | None], draw: Draw, missing: bool) -> None:
         """Volts lost at one plug, out and back; `missing`: a current on the way is not known."""
         back = lost.get(GROUND)
         for line, _, _ in self.lines(draw):
-            if line == GROUND:
+            if line == "ground":
                 continue
             out = lost.get(line)
             if out is None or back is None:
                 self.unknown += 1
                 continue
             both = (out[0] + back[0], out[1] + back[1], out[2] + back[2], out[3] + back[3])
-            limit = DROP_OVER * RAIL_V[line]  # type: ignore[index]
-            self.hold(both, limit, 1.0, 1.0, missing)
+            self.hold(both, limits.drop_v(line), missing)
 
     def house_rule(self, uses: tuple[Use, ...], whole: Draw, rule: str) -> None:
         """The rule for two and more graphics plugs of one cable."""
         plugs = [u for u in uses if u.mated in ("pcie8", "pcie6")]
-        if rule == "as delivered":
-            rule = "never" if any(u.target.raised for u in plugs) else "by pins"
-        if len(plugs) < 2 or rule == "by pins":
+        held = limits.chained(rule, len(plugs), any(u.target.raised for u in plugs))
+        if held is None:
             return
-        if rule == "never":
-            n = float(len(plugs))
-            self.hold((n, n, n, n), 1.0, 1.0, 1.0, False, "rule")
+        unit, limit = held
+        if unit == "W":
+            self.watts(whole, limit, "rule")
         else:
-            self.watts(whole, BY_PLUG_W, "rule")
+            n = float(len(plugs))
+            self.hold((n, n, n, n), limit, False, "rule")

@@ -45,14 +45,26 @@ def moves(build: Build, then: Build) -> tuple[Move, ...]:
     before, after = ends_of(build), ends_of(then)
     now = {r.cable: r for r in build.runs}
     new = {r.cable: r for r in then.runs}
-    out = [Move(id="unplug", cable=c, plug=p, socket=ref) for (c, p, h), ref in before.items()
-           if after.get((c, p, h)) != ref]  # fmt: skip
-    stays = [Move(id="keep", cable=c, plug=p, socket=ref) for (c, p, h), ref in after.items()
-             if before.get((c, p, h)) == ref]  # fmt: skip
-    seats = [Move(id="plug", cable=k, ports=r.ports) for k, r in new.items()
-             if r.ports and _ports(now.get(k)) != r.ports]  # fmt: skip
-    into = [Move(id="plug", cable=c, plug=p, socket=ref) for (c, p, h), ref in after.items()
-            if before.get((c, p, h)) != ref]  # fmt: skip
+    out = [
+        Move(id="unplug", cable=c, plug=p, socket=ref)
+        for (c, p, h), ref in before.items()
+        if after.get((c, p, h)) != ref
+    ]
+    stays = [
+        Move(id="keep", cable=c, plug=p, socket=ref)
+        for (c, p, h), ref in after.items()
+        if before.get((c, p, h)) == ref
+    ]
+    seats = [
+        Move(id="plug", cable=k, ports=r.ports)
+        for k, r in new.items()
+        if r.ports and _ports(now.get(k)) != r.ports
+    ]
+    into = [
+        Move(id="plug", cable=c, plug=p, socket=ref)
+        for (c, p, h), ref in after.items()
+        if before.get((c, p, h)) != ref
+    ]
     bag = [
         Move(id="bag", cable=k, ports=r.ports) for k, r in now.items() if k not in new and r.ports
     ]

@@ -61,7 +61,6 @@ class Target:
     unnamed: int
     placed: bool
     way_mm: float | None
-    slack_mm: float
     drive: bool = False
     #: A card fed here runs above its maker's power limit.
     raised: bool = False

@@ -6,8 +6,8 @@ from collections.abc import Mapping
 from dataclasses import dataclass, field
 from math import inf
 
-from ..base.units import GROUND, LINES, RAIL_V, Line
-from ..standards.wires import DROP_OVER, WIRE_MOHM_PER_M
+from ..base.units import GROUND, LINES, Line
+from ..ratings.limits import contacts_ohm, drop_v, lost_more, wire_ohm
 from ..things.assumptions import Assumptions
 from ..things.cables import Cable
 from ..wiring.wired import Carrier
@@ -26,17 +26,14 @@ def drops(
 ) -> None:
     """Hold the volts lost at each plug of a cable, and beyond it: `parts` is what flows in the
     stretch up to each of the `ends` [mm]."""
-    mohm = sum_.assume.contact_mohm
     lines = {line for u in uses for line, _, _ in sum_.lines(u.target.draw)} | {GROUND}
     total = sum_.loads(whole)
     lost: dict[Line, Four | None] = {}
     for line in lines:
-        near = cable.supply_end.pins.of(line) if cable.needs else 0
         lost[line] = NOTHING
-        if near:
-            lost[line] = _more(NOTHING, total.get(line, NOTHING), mohm / near / 1000)
-        elif cable.needs:
-            lost[line] = None
+        if cable.needs:
+            ohm = contacts_ohm(cable.supply_end.pins.of(line), sum_.assume)
+            lost[line] = _more(NOTHING, total.get(line, NOTHING), ohm)
     before = 0.0
     for end, part in zip(ends, parts, strict=True):
         _along(sum_, lost, part, cable, end - before)
@@ -54,10 +51,7 @@ def _along(
     """Add the volts lost on a stretch of wire."""
     flow = sum_.loads(part)
     for line, old in lost.items():
-        if old is not None:
-            wire = _mohm(carrier, mm, line)
-            load = flow.get(line, NOTHING)
-            lost[line] = None if wire is None else _more(old, load, wire / 1000)
+        lost[line] = _more(old, flow.get(line, NOTHING), wire_ohm(carrier, mm, line))
 
 
 def _behind(
@@ -65,15 +59,12 @@ def _behind(
 ) -> dict[Line, Four | None]:
     """Volts lost by line behind a plug's own contacts."""
     flow = sum_.loads(draw)
-    found: dict[Line, Four | None] = {}
-    for line, _, _ in sum_.lines(draw):
-        far, before = pins.get(line, 0), lost.get(line)
-        if not far or before is None:
-            found[line] = None
-        else:
-            load = flow.get(line, NOTHING)
-            found[line] = _more(before, load, sum_.assume.contact_mohm / far / 1000)
-    return found
+    return {
+        line: _more(
+            lost.get(line), flow.get(line, NOTHING), contacts_ohm(pins.get(line, 0), sum_.assume)
+        )
+        for line, _, _ in sum_.lines(draw)
+    }
 
 
 def _drops_beyond(
@@ -113,11 +104,11 @@ class _Inner(Sum):
     def dropped(self, lost: Mapping[Line, Four | None], draw: Draw, missing: bool) -> None:
         back = lost.get(GROUND)
         for line, _, _ in self.lines(draw):
-            if line == GROUND:
+            if line == "ground":
                 continue
             out, here = lost.get(line), _ENDLESS
             if out is not None and back is not None:
-                limit = DROP_OVER * RAIL_V[line]  # type: ignore[index]
+                limit = drop_v(line).rated or inf
                 a, b, c, d = ((x + y) / limit for x, y in zip(out, back, strict=True))
                 here = (a, b, c, d)
             old = self.worst.get(line, NOTHING)
@@ -128,13 +119,5 @@ class _Inner(Sum):
 _ENDLESS: Four = (inf, inf, inf, inf)
 
 
-def _more(a: Four, b: Four, ohm: float) -> Four:
-    """Volts lost so far, and what amperes `b` lose more."""
-    return a[0] + b[0] * ohm, a[1] + b[1] * ohm, a[2] + b[2] * ohm, a[3] + b[3] * ohm
-
-
-def _mohm(carrier: Carrier, length_mm: float, line: Line) -> float | None:
-    n = 0 if carrier.conductors is None else carrier.conductors.of(line)
-    if carrier.gauge is None or n == 0:
-        return None
-    return WIRE_MOHM_PER_M[carrier.gauge] * length_mm / 1000 / n
+def _more(lost: Four | None, amps: Four, ohm: float | None) -> Four | None:
+    return lost_more(lost, amps, ohm)  # type: ignore[return-value]  # as many as it is given

@@ -157,9 +157,13 @@ class Ways:
                 yield used
 
     def _way(
-        self, b: Between, pool: int, feeds: Feeds, in_use: tuple[tuple[Socket, int | None], ...],
+        self,
+        b: Between,
+        pool: int,
+        feeds: Feeds,
+        in_use: tuple[tuple[Socket, int | None], ...],
         things: Counter[int],
-    ) -> Way | None:  # fmt: skip
+    ) -> Way | None:
         whole = sum(n or 0 for _, n in in_use)
         classes: dict[tuple[str, int | None], list[Socket]] = {}
         for s, n in in_use:
@@ -174,9 +178,15 @@ class Ways:
         return Way(next(self.ids), pool, tuple(led), feeds, isinstance(b.of, Extension), things)
 
     def _lead(
-        self, b: Between, pool: int, feeds: Feeds, lead: Socket, pins: int | None, share: float,
+        self,
+        b: Between,
+        pool: int,
+        feeds: Feeds,
+        lead: Socket,
+        pins: int | None,
+        share: float,
         leads: int,
-    ) -> Target:  # fmt: skip
+    ) -> Target:
         beyond = []
         for plug, half, t in feeds:
             mated = fit(plug.kind, half, t.kind, True).mated or t.kind
@@ -184,16 +194,28 @@ class Ways:
             beyond.append(Beyond(b, plug, half, t, mated, wired, share, leads))
         devices = tuple(dict.fromkeys(d for _, _, t in feeds for d in t.devices))
         return Target(
-            id=next(self.ids), kind=lead.kind, version=lead.version, socket=lead, refs=(),
-            needed=False, draw=together([t.draw for _, _, t in feeds]).share(share),
-            devices=devices, named=leads > 1 or any(t.named for _, _, t in feeds),
-            unnamed=sum(t.unnamed for _, _, t in feeds), placed=False,
-            way_mm=None, slack_mm=0.0, drive=any(t.drive for _, _, t in feeds),
-            raised=any(t.raised for _, _, t in feeds), pins_12v=pins if leads > 1 else None, of=b,
-            beyond=tuple(beyond), inner=self._inner(tuple(beyond)), pool=pool,
+            id=next(self.ids),
+            kind=lead.kind,
+            version=lead.version,
+            socket=lead,
+            refs=(),
+            needed=False,
+            draw=together([t.draw for _, _, t in feeds]).share(share),
+            devices=devices,
+            named=leads > 1 or any(t.named for _, _, t in feeds),
+            unnamed=sum(t.unnamed for _, _, t in feeds),
+            placed=False,
+            way_mm=None,
+            drive=any(t.drive for _, _, t in feeds),
+            raised=any(t.raised for _, _, t in feeds),
+            pins_12v=pins if leads > 1 else None,
+            of=b,
+            beyond=tuple(beyond),
+            inner=self._inner(tuple(beyond)),
+            pool=pool,
             paths=tuple(_paths(b, lead, beyond)),
             unsaid=int(may_be_moulded(b)) + sum(t.unsaid for _, _, t in feeds),
-        )  # fmt: skip
+        )
 
     def _inner(self, beyond: tuple[Beyond, ...]) -> dict[Line, Four]:
         build = self.wired.build

@@ -13,7 +13,7 @@ from ..things.build import Build
 from ..things.fits import fit, goes_into
 from ..things.parts import Board, Card, Drive
 from ..wiring import Input, Wired
-from ..wiring.areas import SLACK_MM, place_of
+from ..wiring.areas import place_of
 from ..wiring.wired import pins_wired
 from .draws import draw_of, together
 from .scenarios import Scenario, carried
@@ -75,9 +75,11 @@ def _by_several_leads(wired: Wired) -> set[PlugKind]:
     found = {p.kind for b in several if len(b.sockets) > 1 for p in b.plugs}
     while True:
         more = {
-            p.kind for b in several for p in b.plugs
+            p.kind
+            for b in several
+            for p in b.plugs
             if any(goes_into(k, s.kind, wired.eps4_in_eps8) for k in found for s in b.sockets)
-        }  # fmt: skip
+        }
         if more <= found:
             return found
         found |= more
@@ -95,9 +97,10 @@ def _several(wired: Wired, inputs: Iterable[Input]) -> set[Device]:
 def _devices(wired: Wired, into: Input) -> tuple[Device, ...]:
     if into.between is not None:
         behind = (
-            wired.inputs[str(c.socket)] for c in into.between.connections
+            wired.inputs[str(c.socket)]
+            for c in into.between.connections
             if into.socket.key in into.between.fed_by[c.plug]
-        )  # fmt: skip
+        )
         return tuple(d for i in behind for d in _devices(wired, i))
     path = (
         "processor" if isinstance(into.part, Board) and into.socket.kind in ("eps8", "eps4") else ""
@@ -106,9 +109,14 @@ def _devices(wired: Wired, into: Input) -> tuple[Device, ...]:
 
 
 def _target(
-    wired: Wired, into: Input, of: Carried, scenario: Scenario, several: set[Device],
-    leads_of_many: set[PlugKind], keep: frozenset[str],
-) -> Target:  # fmt: skip
+    wired: Wired,
+    into: Input,
+    of: Carried,
+    scenario: Scenario,
+    several: set[Device],
+    leads_of_many: set[PlugKind],
+    keep: frozenset[str],
+) -> Target:
     devices = _devices(wired, into)
     case, area = wired.build.case, place_of(into)
     routes = {r.area: r.length_mm for r in case.routes} if case else {}
@@ -119,16 +127,25 @@ def _target(
     draw = together([b.target.draw for b in beyond]) if beyond else draw_of(of.of(into.ref))
     part = into.part
     return Target(
-        id=-1, kind=into.socket.kind, version=into.socket.version, socket=into.socket, draw=draw,
-        refs=(into.ref,), needed=into.ref not in scenario.chosen,
-        devices=devices if named else (), named=named,
-        unnamed=0 if named else len(set(devices)), placed=case is not None and area is not None,
-        way_mm=routes.get(area) if area else None, slack_mm=SLACK_MM,
+        id=-1,
+        kind=into.socket.kind,
+        version=into.socket.version,
+        socket=into.socket,
+        draw=draw,
+        refs=(into.ref,),
+        needed=into.ref not in scenario.chosen,
+        devices=devices if named else (),
+        named=named,
+        unnamed=0 if named else len(set(devices)),
+        placed=case is not None and area is not None,
+        way_mm=routes.get(area) if area else None,
         drive=isinstance(part, Drive) or into.between is not None,
         raised=isinstance(part, Card) and part.power_limit > 1,
-        pins_12v=scenario.pins.get(into.ref), of=into.between, beyond=beyond,
+        pins_12v=scenario.pins.get(into.ref),
+        of=into.between,
+        beyond=beyond,
         inner=inner_of(wired.build.assumptions, wired.build.spin_up_at_once, beyond),
-    )  # fmt: skip
+    )
 
 
 def _bays(wired: Wired, into: Input, of: Carried) -> Iterator[Beyond]:
@@ -142,10 +159,20 @@ def _bays(wired: Wired, into: Input, of: Carried) -> Iterator[Beyond]:
             continue
         end, plug = wired.inputs[str(c.socket)], plugs[c.plug]
         inner = Target(
-            id=-1, kind=end.socket.kind, version=end.socket.version, socket=end.socket,
-            draw=draw_of(of.of(end.ref)), refs=(end.ref,), needed=True, devices=(), named=False,
-            unnamed=0, placed=False, way_mm=None, slack_mm=0.0, drive=True,
-        )  # fmt: skip
+            id=-1,
+            kind=end.socket.kind,
+            version=end.socket.version,
+            socket=end.socket,
+            draw=draw_of(of.of(end.ref)),
+            refs=(end.ref,),
+            needed=True,
+            devices=(),
+            named=False,
+            unnamed=0,
+            placed=False,
+            way_mm=None,
+            drive=True,
+        )
         mated = fit(plug.kind, c.half, end.socket.kind).mated or end.socket.kind
         yield Beyond(b, plug, c.half, inner, mated, pins_wired(mated, plug, end.socket), 1.0, 1)
 
@@ -153,10 +180,21 @@ def _bays(wired: Wired, into: Input, of: Carried) -> Iterator[Beyond]:
 def _alike(t: Target) -> object:
     draw = (
         tuple(sorted(t.draw.base.items())),
-        tuple((tuple(sorted(s.amps.items())), s.watts) for s in t.draw.surges), t.draw.missing,
-    )  # fmt: skip
+        tuple((tuple(sorted(s.amps.items())), s.watts) for s in t.draw.surges),
+        t.draw.missing,
+    )
     own = t.devices if t.named else ()
     return (
-        t.kind, t.version, t.socket.pins_12v, draw, own, t.placed, t.way_mm, t.drive, t.raised,
-        t.pins_12v, t.needed, t.refs if t.of else (),
-    )  # fmt: skip
+        t.kind,
+        t.version,
+        t.socket.pins_12v,
+        draw,
+        own,
+        t.placed,
+        t.way_mm,
+        t.drive,
+        t.raised,
+        t.pins_12v,
+        t.needed,
+        t.refs if t.of else (),
+    )

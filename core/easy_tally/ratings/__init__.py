@@ -3,11 +3,21 @@
 from __future__ import annotations
 
 from .elements import Element
+from .limits import Limit
 from .runs import MAP_CHECKS, RunResult, check_runs
 from .through_board import BoardElement, through_board
 from .verdicts import VERDICTS, Judgement, Verdict, judge
 
 __all__ = [
-    "MAP_CHECKS", "VERDICTS", "BoardElement", "Element", "Judgement", "RunResult", "Verdict",
-    "check_runs", "judge", "through_board",
-]  # fmt: skip
+    "MAP_CHECKS",
+    "VERDICTS",
+    "BoardElement",
+    "Element",
+    "Judgement",
+    "Limit",
+    "RunResult",
+    "Verdict",
+    "check_runs",
+    "judge",
+    "through_board",
+]

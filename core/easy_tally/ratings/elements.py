@@ -1,4 +1,4 @@
-"""One function for each thing that limits a run. Source of each limit stands in its element."""
+"""What limits a run, limit by limit, judged: each with its source and the terms of its formula."""
 
 from __future__ import annotations
 
@@ -6,31 +6,41 @@ from collections.abc import Iterator, Mapping
 from typing import Literal, NamedTuple
 
 from ..base.series import NO_SERIES, Series, scale
-from ..base.units import GROUND, LINES, RAIL_V, RUN_STATES, Line, Rail
-from ..standards.connectors import CONNECTORS, SENSE_GRANT_W
-from ..standards.contacts import contact_limit_a, derating
+from ..base.units import GROUND, LINES, RAIL_V, Line, Rail
+from ..standards.connectors import CONNECTORS, SocketVersion
 from ..standards.margins import WITHIN_GRANT, WITHIN_RATING
-from ..standards.wires import DROP_OVER, DROP_WITHIN, WIRE_MOHM_PER_M
+from ..standards.wires import DROP_OVER, DROP_WITHIN
 from ..things.adapters import Adapter
 from ..things.assumptions import Assumptions
 from ..things.cables import Cable, Plug
 from ..things.parts import Socket
-from ..things.rules import BY_PLUG_W
 from ..things.supply import Port
 from ..wiring import Between, Carrier
+from . import limits
 from .flows import Flow
+from .limits import Contact, Limit
 from .verdicts import Judgement, judge
 
 ElementKind = Literal[
-    "grant", "plug pins", "supply-end pins", "port pins", "wire", "drop", "group", "house rule",
-    "lead pins", "forbidden", "reach", "group spike", "not worked out",
-]  # fmt: skip
+    "grant",
+    "plug pins",
+    "supply-end pins",
+    "port pins",
+    "wire",
+    "drop",
+    "group",
+    "house rule",
+    "lead pins",
+    "forbidden",
+    "reach",
+    "group spike",
+    "not worked out",
+]
 ElementUnit = Literal["A", "W", "V", "plugs", "mm"]
 
-#: What one lead of an adapter brings at the most [W]: an 8-pin graphics plug's grant. Source: PCI
-#: Express CEM.
-LEAD_W = 150.0
 _NO_TERMS: Mapping[str, float] = {}
+#: One in every state: what is counted, or measured, and flows nowhere.
+_ONE: Series = (1.0,) * len(NO_SERIES)
 
 
 class Element(NamedTuple):
@@ -58,84 +68,56 @@ class Element(NamedTuple):
 
 def grants(plug: Plug, mated: str, socket: Socket, flow: Flow) -> Iterator[Element]:
     """What the standard grants one socket: watts at 12 V, or amperes a rail."""
-    row = CONNECTORS[mated]
-    if row.grant_w is None and row.grant_rail_a is not None:
+    source = CONNECTORS[mated].source
+    each = limits.granted_a(mated)
+    if each is not None:
         for line, loads, missing in flow.lines():
             if line != GROUND:
-                judged = judge(loads, row.grant_rail_a, WITHIN_GRANT, missing=missing)
-                yield Element(
-                    kind="grant", line=line, at=plug.key, judged=judged, unit="A",
-                    source=row.source,
-                )  # fmt: skip
-    if row.grant_w is None:
-        return
-    limit: float | None = row.grant_w
-    source = row.source
-    if mated == "16pin":
-        limit = None if plug.sense is None else SENSE_GRANT_W[(plug.sense, socket.version)]
-        source = f"{row.source}, sense contacts, {socket.version} version of the socket"
-    judged = judge(flow.watts(), limit, WITHIN_GRANT, missing="v12" in flow.missing)
-    yield Element(kind="grant", line="v12", at=plug.key, judged=judged, unit="W", source=source)
+                judged = judge(loads, each, WITHIN_GRANT, missing)
+                yield Element("grant", line, plug.key, judged, "A", source)
+    watts = limits.granted_w(mated, plug.sense, socket.version)
+    if watts is not None:
+        if mated == "16pin":
+            source = f"{source}, sense contacts, {socket.version} version of the socket"
+        judged = judge(flow.watts(), watts, WITHIN_GRANT, "v12" in flow.missing)
+        yield Element("grant", "v12", plug.key, judged, "W", source)
 
 
 # -- contacts ------------------------------------------------------------------------------
 
 
-def _heat(cable: Carrier, assume: Assumptions) -> float:
-    insulation = assume.insulation_degc if cable.insulation_degc is None else cable.insulation_degc
-    return derating(assume.room_degc + assume.plug_air_rise_degc, insulation)
-
-
 class _Contacts(NamedTuple):
-    """Contacts of one connector: how many of each line, what one carries, how they share it."""
+    """Contacts of one connector: how many of each line, what one carries, whose figure it is."""
 
     kind: ElementKind
     at: str
     pins: Mapping[str, int]
-    each_a: float | None
-    uneven: float
+    one: Contact
     source: str
 
 
-def _contacts(
-    of: _Contacts, flow: Flow, cable: Carrier, assume: Assumptions, only: tuple[Line, ...] = LINES
-) -> Iterator[Element]:
-    heat = _heat(cable, assume)
-    rating = None if of.each_a is None else of.each_a * heat
+def _contacts(of: _Contacts, flow: Flow, only: tuple[Line, ...] = LINES) -> Iterator[Element]:
+    one = of.one
     for line, loads, missing in flow.lines():
         if line not in only:
             continue
         n = of.pins.get(line, 0)
-        # Nothing there to carry a load is over its rating of zero, however small the load.
-        each, limit = (of.uneven / n, rating) if n else (1.0, 0.0)
-        judged = judge(loads, limit, WITHIN_RATING, assume.start_factor, missing, each=each)
-        terms = {"pins": float(n), "uneven": of.uneven, "derating": heat}
-        if of.each_a is not None:
-            terms["contact_a"] = of.each_a
-        yield Element(
-            kind=of.kind, line=line, at=of.at, judged=judged, unit="A", source=of.source,
-            terms=terms,
-        )  # fmt: skip
+        judged = judge(loads, one.limit(n), WITHIN_RATING, missing)
+        terms = {"pins": float(n), "uneven": one.uneven, "derating": one.heat}
+        if one.rated_a is not None:
+            terms["contact_a"] = one.rated_a
+        yield Element(of.kind, line, of.at, judged, "A", of.source, terms)
 
 
 def plug_pins(
-    plug: Plug,
-    mated: str,
-    pins: Mapping[str, int],
-    cable: Carrier,
-    flow: Flow,
-    assume: Assumptions,
+    plug: Plug, mated: str, pins: Mapping[str, int], cable: Carrier, flow: Flow, assume: Assumptions
 ) -> Iterator[Element]:
     """Amperes a pin of a plug against its contact; `pins` are those wired on both sides."""
-    circuits = CONNECTORS[mated].circuits
-    stated = plug.contact_a
-    limit = contact_limit_a(mated, circuits, cable.gauge, plug.grade) if stated is None else stated
-    of = _Contacts(
-        kind="plug pins", at=plug.key, pins=pins, each_a=limit,
-        uneven=assume.worst_pin_16pin if mated == "16pin" else 1.0,
-        source="maker's data" if stated is not None else _contact_source(mated, circuits),
-    )  # fmt: skip
-    yield from _contacts(of, flow, cable, assume)
+    source = _contact_source(mated, CONNECTORS[mated].circuits)
+    if plug.contact_a is not None:
+        source = "maker's data"
+    one = limits.plug_contact(plug, mated, cable, assume)
+    yield from _contacts(_Contacts("plug pins", plug.key, pins, one, source), flow)
 
 
 def _contact_source(mated: str, circuits: int) -> str:
@@ -146,17 +128,11 @@ def _contact_source(mated: str, circuits: int) -> str:
 
 def supply_end_pins(cable: Cable, flow: Flow, assume: Assumptions) -> Iterator[Element]:
     """Amperes a pin at the supply end of a modular cable, all its plugs there together."""
-    if not cable.needs:
-        return
-    end = cable.supply_end
-    kind = "16pin" if cable.needs == ("16pin",) else "port"
-    of = _Contacts(
-        kind="supply-end pins", at="", pins={line: end.pins.of(line) for line in LINES},
-        each_a=contact_limit_a(kind, end.circuits, cable.gauge, end.grade),
-        uneven=assume.worst_pin_16pin if kind == "16pin" else 1.0,
-        source=_contact_source(kind, end.circuits),
-    )  # fmt: skip
-    yield from _contacts(of, flow, cable, assume)
+    one, end = limits.supply_end_contact(cable, assume), cable.supply_end
+    if one is not None:
+        pins: dict[str, int] = {line: end.pins.of(line) for line in LINES}
+        source = _contact_source(limits.supply_end_kind(cable), end.circuits)
+        yield from _contacts(_Contacts("supply-end pins", "", pins, one, source), flow)
 
 
 def port_pins(
@@ -164,17 +140,15 @@ def port_pins(
 ) -> Iterator[Element]:
     """Amperes a 12 V pin of each port; several ports share the run."""
     for port, share in zip(ports, shares, strict=True):
-        wired = cable.supply_end.pins.v12 if len(ports) == 1 else port.pins_12v
-        kind = "16pin" if port.kind == "16pin" else "port"
-        of = _Contacts(
-            kind="port pins", at=port.key, pins={"v12": min(port.pins_12v, wired)},
-            each_a=contact_limit_a(kind, port.circuits, cable.gauge, cable.supply_end.grade),
-            uneven=assume.worst_pin_16pin if kind == "16pin" else 1.0,
-            source=_contact_source(kind, port.circuits),
-        )  # fmt: skip
         if share > 0:
+            kind = "16pin" if port.kind == "16pin" else "port"
+            pins = {"v12": limits.port_pins_12v(port, ports, cable)}
+            one = limits.port_contact(port, cable, assume)
+            source = _contact_source(kind, port.circuits)
             part = flow if share == 1 else flow.share(share)
-            yield from _contacts(of, part, cable, assume, ("v12",))
+            yield from _contacts(
+                _Contacts("port pins", port.key, pins, one, source), part, ("v12",)
+            )
 
 
 # -- wires ---------------------------------------------------------------------------------
@@ -184,38 +158,35 @@ def wires(
     cable: Carrier, from_mm: float, to_mm: float, flow: Flow, assume: Assumptions
 ) -> Iterator[Element]:
     """Amperes a conductor on one stretch of a cable."""
-    each_a = None if cable.gauge is None else float(getattr(assume, f"wire_{cable.gauge}awg_a"))
     for line, loads, missing in flow.lines():
         n = 1 if cable.conductors is None else cable.conductors.of(line)
-        each, limit = (1 / n, each_a) if n else (1.0, 0.0)
-        if cable.conductors is None:
-            limit = None
-        judged = judge(loads, limit, WITHIN_RATING, assume.start_factor, missing, each=each)
+        judged = judge(loads, limits.conductor(cable, line, assume), WITHIN_RATING, missing)
         yield Element(
-            kind="wire", line=line, at="", judged=judged, unit="A",
-            source="assumption: amperes a conductor in a bundle",
-            terms={"conductors": float(n)}, from_mm=from_mm, to_mm=to_mm,
-        )  # fmt: skip
-
-
-def path_mohm(cable: Carrier, length_mm: float, line: str) -> float | None:
-    """mΩ of one line over a stretch of wire, parallel conductors divided; None if not known."""
-    n = 0 if cable.conductors is None else cable.conductors.of(line)
-    if cable.gauge is None or n == 0:
-        return None
-    return WIRE_MOHM_PER_M[cable.gauge] * length_mm / 1000 / n
+            "wire",
+            line,
+            "",
+            judged,
+            "A",
+            "assumption: amperes a conductor in a bundle",
+            {"conductors": float(n)},
+            from_mm,
+            to_mm,
+        )
 
 
 def drop(plug: Plug, rail: Rail, lost_v: Series | None, missing: bool) -> Element:
     """Volts lost on the way to one plug, out and back, against what may be lost of the rail."""
-    limit = DROP_OVER * RAIL_V[rail]
-    judged = judge(
-        lost_v or NO_SERIES, limit if lost_v else None, DROP_WITHIN / DROP_OVER, missing=missing
-    )
+    limit = limits.drop_v(rail) if lost_v else limits.UNKNOWN
+    judged = judge(lost_v or NO_SERIES, limit, DROP_WITHIN / DROP_OVER, missing)
     return Element(
-        kind="drop", line=rail, at=plug.key, judged=judged, unit="V",
-        source=f"ATX design guide: ±{DROP_OVER * 100:g} %", terms={"volts": RAIL_V[rail]},
-    )  # fmt: skip
+        "drop",
+        rail,
+        plug.key,
+        judged,
+        "V",
+        f"ATX design guide: ±{DROP_OVER * 100:g} %",
+        {"volts": RAIL_V[rail]},
+    )
 
 
 # -- what stands in between -------------------------------------------------------------------
@@ -224,71 +195,56 @@ def drop(plug: Plug, rail: Rail, lost_v: Series | None, missing: bool) -> Elemen
 def lead_pins(
     lead: Socket, pins: Mapping[str, int], of: Between, flow: Flow, assume: Assumptions
 ) -> Iterator[Element]:
-    """Amperes a pin of a lead against its own contact: of its adapter's gauge, standard grade."""
-    circuits = CONNECTORS[lead.kind].circuits
-    each_a = contact_limit_a(lead.kind, circuits, of.gauge, "standard")
-    if lead.kind == "16pin" and each_a is None:
-        return  # what the plug's own contact is judged by; an extension states no more
-    contacts = _Contacts(
-        kind="lead pins", at=lead.key, pins=pins, each_a=each_a,
-        uneven=assume.worst_pin_16pin if lead.kind == "16pin" else 1.0,
-        source=_contact_source(lead.kind, circuits),
-    )  # fmt: skip
-    yield from _contacts(contacts, flow, of, assume)
+    """Amperes a pin of a lead against its own contact."""
+    one = limits.lead_contact(lead.kind, of, assume)
+    if one is not None:
+        source = _contact_source(lead.kind, CONNECTORS[lead.kind].circuits)
+        yield from _contacts(_Contacts("lead pins", lead.key, pins, one, source), flow)
 
 
-def adapter_grant(plug: Plug, adapter: Adapter, leads: int, version: str, flow: Flow) -> Element:
-    """What a 16-pin plug of an adapter may give: the smaller of its code and 150 W a lead; nothing
-    with fewer leads than its least, the card does not start. None known: unknown."""
-    coded = [c.watts for c in adapter.codes if c.leads <= leads]
+def adapter_grant(
+    plug: Plug, adapter: Adapter, leads: int, version: SocketVersion, flow: Flow
+) -> Element:
+    """What a 16-pin plug of an adapter may give."""
+    limit = limits.coded_w(adapter, plug, leads, version)
     least = min((c.leads for c in adapter.codes), default=1)
-    code: float | None = None
-    if adapter.codes:
-        code = float(max(coded, default=0))
-    elif plug.sense is not None:
-        code = SENSE_GRANT_W[(plug.sense, version)]  # type: ignore[index]
-    limit = None if code is None else min(code, LEAD_W * leads)
-    terms = {"leads": float(leads), "least": float(least)} | (
-        {} if code is None else {"code": code}
-    )
-    judged = judge(flow.watts(), limit, WITHIN_GRANT, missing="v12" in flow.missing)
+    terms = {"leads": float(leads), "least": float(least)}
+    if limit.rated is not None:
+        terms["code"] = limits.code_w(adapter, plug, leads, version) or 0.0
+    judged = judge(flow.watts(), limit, WITHIN_GRANT, "v12" in flow.missing)
     return Element(
-        kind="grant", line="v12", at=plug.key, judged=judged, unit="W", terms=terms,
-        source="maker's data: its code by leads; PCI Express CEM: 150 W a lead",
-    )  # fmt: skip
+        "grant",
+        "v12",
+        plug.key,
+        judged,
+        "W",
+        "maker's data: its code by leads; PCI Express CEM: 150 W a lead",
+        terms,
+    )
 
 
 def forbidden(reason: str, known: bool = True) -> Element:
     """A way of feeding that is never allowed, whatever flows: over; unknown where nobody says
     whether it is one."""
-    judged = judge((1.0,) * len(NO_SERIES), 0.0 if known else None, WITHIN_GRANT)
+    judged = judge(_ONE, Limit(0.0) if known else limits.UNKNOWN, WITHIN_GRANT)
     return Element(
-        kind="forbidden", line="v12", at=reason, judged=judged, unit="plugs", refused=known,
-        source="house rule under every school: never allowed",
-    )  # fmt: skip
+        "forbidden",
+        "v12",
+        reason,
+        judged,
+        "plugs",
+        "house rule under every school: never allowed",
+        refused=known,
+    )
 
 
-def reach(at: str, way_mm: float | None, reaches_mm: float) -> Element:
+def reach(at: str, way_mm: float | None, reaches: Limit) -> Element:
     """How far a plug reaches, against the way to its socket with slack; unknown without a route."""
-    loads = scale((1.0,) * len(NO_SERIES), way_mm or 0.0)
-    judged = judge(loads, reaches_mm if way_mm is not None else None, WITHIN_GRANT)
-    return Element(
-        kind="reach", line="v12", at=at, judged=judged, unit="mm",
-        source="the case's routes; 40 mm of slack: assumption",
-    )  # fmt: skip
-
-
-def group_spike(key: str, window: str, limit_a: float, flow: Flow) -> Element:
-    """Amperes of a group in a spike against its over-current limit: beyond it it may trip, though
-    nothing is damaged, so `tight` at worst."""
-    judged = judge(flow.of("v12"), limit_a, WITHIN_GRANT, missing="v12" in flow.missing,
-                   states=RUN_STATES)  # fmt: skip
-    if judged.verdict == "over":
-        judged = judged._replace(verdict="tight")
-    return Element(
-        kind="group spike", line="v12", at=f"{key} {window}", judged=judged, unit="A",
-        source="maker's data: over-current limit",
-    )  # fmt: skip
+    judged = judge(
+        scale(_ONE, way_mm or 0.0), limits.UNKNOWN if way_mm is None else reaches, WITHIN_GRANT
+    )
+    source = "the case's routes; 40 mm of slack: assumption"
+    return Element("reach", "v12", at, judged, "mm", source)
 
 
 # -- group and house rule ------------------------------------------------------------------
@@ -296,33 +252,39 @@ def group_spike(key: str, window: str, limit_a: float, flow: Flow) -> Element:
 
 def group(key: str, limit_a: float, flow: Flow) -> Element:
     """Amperes at 12 V of a port group against its over-current limit."""
-    judged = judge(flow.of("v12"), limit_a, WITHIN_RATING, missing="v12" in flow.missing)
-    return Element(
-        kind="group", line="v12", at=key, judged=judged, unit="A",
-        source="maker's data: over-current limit",
-    )  # fmt: skip
+    limit = limits.over_current(limit_a)
+    judged = judge(flow.of("v12"), limit, WITHIN_RATING, "v12" in flow.missing)
+    return Element("group", "v12", key, judged, "A", "maker's data: over-current limit")
 
 
-def house_rule(rule: str, plugs: int, watts: Series, missing: bool) -> Element | None:
+def group_spike(key: str, window: str, limit_a: float, flow: Flow) -> Element:
+    """Amperes of a group in a spike against its over-current limit: beyond it it may trip, though
+    nothing is damaged, so `tight` at worst."""
+    limit = limits.over_current(limit_a)
+    judged = judge(flow.of("v12"), limit, WITHIN_GRANT, "v12" in flow.missing)
+    if judged.verdict == "over":
+        judged = judged._replace(verdict="tight")
+    at = f"{key} {window}"
+    return Element("group spike", "v12", at, judged, "A", "maker's data: over-current limit")
+
+
+def house_rule(rule: str, plugs: int, raised: bool, watts: Series, missing: bool) -> Element | None:
     """The house rule for a graphics cable of which two or more plugs are used; None for fewer."""
-    if plugs < 2 or rule == "by pins":
+    held = limits.chained(rule, plugs, raised)
+    if held is None:
         return None
-    if rule == "never":
-        judged = judge(scale((1.0,) * len(NO_SERIES), plugs), 1.0, WITHIN_GRANT)
-        return Element(
-            kind="house rule", line="v12", at="", judged=judged, unit="plugs",
-            source="house rule: never both plugs", refused=True,
-        )  # fmt: skip
-    judged = judge(watts, BY_PLUG_W, WITHIN_GRANT, missing=missing)
-    return Element(
-        kind="house rule", line="v12", at="", judged=judged, unit="W",
-        source="house rule: one plug's worth a cable", refused=judged.verdict == "over",
-    )  # fmt: skip
+    unit, limit = held
+    if unit == "plugs":
+        judged = judge(scale(_ONE, plugs), limit, WITHIN_GRANT)
+        source, refused = "house rule: never both plugs", True
+    else:
+        judged = judge(watts, limit, WITHIN_GRANT, missing)
+        source, refused = "house rule: one plug's worth a cable", judged.verdict == "over"
+    return Element("house rule", "v12", "", judged, unit, source, refused=refused)
 
 
 def not_worked_out(check: str) -> Element:
     """What stands for a check that broke down: unknown, never fine."""
-    return Element(
-        kind="not worked out", line="v12", at=check, judged=judge(NO_SERIES, None, WITHIN_RATING),
-        unit="A", source="no figure: the check itself broke down",
-    )  # fmt: skip
+    judged = judge(NO_SERIES, limits.UNKNOWN, WITHIN_RATING)
+    source = "no figure: the check itself broke down"
+    return Element("not worked out", "v12", check, judged, "A", source)

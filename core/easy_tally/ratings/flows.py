@@ -12,6 +12,7 @@ from ..base.series import NO_SERIES, Series, add, highs, likelies, scale
 from ..base.units import GROUND, RAIL_V, RUN_RAILS, Line, Rail
 from ..tally.demand import Carried, Demand
 from ..wiring import Feed, Input, Stretch, Wired, WiredRun
+from .limits import port_shares
 
 #: What spinning up adds, by rail.
 Surge = Mapping[Rail, Series]
@@ -134,11 +135,8 @@ class CarriedRun:
     whole: Flow
 
     def port_shares(self) -> list[float]:
-        """How its ports share what it carries: by their 12 V pins; evenly where none has any,
-        so that nothing vanishes."""
-        pins = [p.pins_12v for p in self.wired.ports]
-        whole = sum(pins)
-        return [n / whole if whole else 1 / len(pins) for n in pins]
+        """How its ports share what it carries."""
+        return port_shares(self.wired.ports)
 
 
 def input_flow(wired: Wired, carried: Carried, into: Input, at_once: int | None) -> Flow:
@@ -206,11 +204,12 @@ def group_flows(wired: Wired, runs: Iterable[CarriedRun]) -> dict[str, Flow]:
     at_once = wired.build.spin_up_at_once
     return {
         key: _GROUPS.of(
-            tuple([run for run, _ in of]), (at_once, *[share for _, share in of]),
+            tuple([run for run, _ in of]),
+            (at_once, *[share for _, share in of]),
             partial(_group_flow, of, at_once),
         )
         for key, of in found.items()
-    }  # fmt: skip
+    }
 
 
 def _group_flow(of: list[tuple[CarriedRun, float]], at_once: int | None) -> Flow:

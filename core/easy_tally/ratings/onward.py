@@ -6,24 +6,15 @@ from collections.abc import Iterator
 from dataclasses import dataclass
 from typing import NamedTuple
 
-from ..base.series import Series, add, scale
+from ..base.series import Series, add
 from ..base.units import GROUND, Line
 from ..tally.demand import Carried
 from ..things.adapters import Adapter
 from ..things.assumptions import Assumptions
 from ..wiring import Between, Feed, Wired, never_allowed, nobody_says
-from .elements import (
-    Element,
-    adapter_grant,
-    drop,
-    forbidden,
-    grants,
-    lead_pins,
-    path_mohm,
-    plug_pins,
-    wires,
-)
+from .elements import Element, adapter_grant, drop, forbidden, grants, lead_pins, plug_pins, wires
 from .flows import CarriedRun, Flow, input_flow, together
+from .limits import contacts_ohm, lost_more, wire_ohm
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -65,10 +56,15 @@ def _beyond(
     for onward in wired.onward(feed.input):
         far = mm + (0.0 if between.is_backplane else onward.plug.at_mm)
         here = Onward(
-            by=feed, before=before, between=between, lead=lead, feed=onward, mm=far,
+            by=feed,
+            before=before,
+            between=between,
+            lead=lead,
+            feed=onward,
+            mm=far,
             flow=input_flow(wired, carried, onward.input, at_once),
             share=wired.lead_share(onward, lead),
-        )  # fmt: skip
+        )
         yield here
         yield from _beyond(wired, carried, onward, here, at_once)
 
@@ -191,14 +187,15 @@ def drops_of(
     """Volts lost at each plug beyond, out and back: up to the plug in the lead (`roots`, by plug of
     the cable), on the lead's wire by all that flows there, and in the plug's own contacts. They
     are no better known than every current on the way: `missing` tells that of the cable."""
-    mohm, at_once = wired.build.assumptions.contact_mohm, wired.build.spin_up_at_once
+    assume, at_once = wired.build.assumptions, wired.build.spin_up_at_once
     by_lead = {key: list(_stretches(of, at_once)) for key, of in _by_lead(found).items()}
     lost: dict[int, Lost] = {}
     for x in found:
         before = roots[x.by.plug.key] if x.before is None else lost[id(x.before)]
         wire = by_lead.get((id(x.before), f"{x.between.key}/{x.lead}"), [])
-        here = {line: _lost_at(x, before.get(line), wire, mohm, line) for line, _, _ in
-                x.flow.lines()}  # fmt: skip
+        here = {
+            line: _lost_at(x, before.get(line), wire, assume, line) for line, _, _ in x.flow.lines()
+        }
         lost[id(x)] = here
         back = here.get(GROUND)
         for line, _, _ in x.flow.lines():
@@ -211,20 +208,15 @@ def drops_of(
 
 
 def _lost_at(
-    x: Onward, lost: Series | None, wire: list[LeadStretch], contact_mohm: float, line: Line
+    x: Onward, lost: Series | None, wire: list[LeadStretch], assume: Assumptions, line: Line
 ) -> Series | None:
     """Volts [V] lost on one line up to behind a plug's own contacts, of those lost up to its lead;
     None where a figure is missing."""
     for s in wire:
-        mohm = path_mohm(s.between, s.to_mm - s.from_mm, line)
-        if lost is None or mohm is None:
-            return None
         if s.to_mm <= x.feed.plug.at_mm:
-            lost = add(lost, scale(s.flow.of(line), mohm / 1000))
-    pins = x.feed.pins.get(line, 0)
-    if lost is None or not pins:
-        return None
-    return add(lost, scale(x.flow.of(line), contact_mohm / pins / 1000))
+            ohm = wire_ohm(s.between, s.to_mm - s.from_mm, line)
+            lost = lost_more(lost, s.flow.of(line), ohm)
+    return lost_more(lost, x.flow.of(line), contacts_ohm(x.feed.pins.get(line, 0), assume))
 
 
 # -- what is never allowed ---------------------------------------------------------------------

@@ -50,10 +50,12 @@ def profile(
             limits = [x for place in places for x in met.get((line, place), ())]
             known = [x for x in limits if x is not None]
             yield Step(
-                line=line, from_mm=start, to_mm=end,
+                line=line,
+                from_mm=start,
+                to_mm=end,
                 amps=dict(zip(RUN_STATES, likelies(loads), strict=True)),
                 limit_a=min(known) if known and len(known) == len(limits) else None,
-            )  # fmt: skip
+            )
     for s in beyond:
         yield from _through(s, found)
 
@@ -63,14 +65,18 @@ def _through(s: LeadStretch, found: list[Element]) -> Iterator[Step]:
         if line == GROUND:
             continue
         limits = [
-            _rail_limit_a(e) for e in found
+            _rail_limit_a(e)
+            for e in found
             if e.kind == "wire" and e.line == line and e.at == s.at and e.from_mm == s.from_mm
-        ]  # fmt: skip
+        ]
         yield Step(
-            line=line, from_mm=s.base_mm + s.from_mm, to_mm=s.base_mm + s.to_mm,
+            line=line,
+            from_mm=s.base_mm + s.from_mm,
+            to_mm=s.base_mm + s.to_mm,
             amps=dict(zip(RUN_STATES, likelies(loads), strict=True)),
-            limit_a=limits[0] if limits else None, through=s.between.key,
-        )  # fmt: skip
+            limit_a=limits[0] if limits else None,
+            through=s.between.key,
+        )
 
 
 def _met_at(element: Element) -> object:

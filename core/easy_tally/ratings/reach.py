@@ -6,9 +6,10 @@ from collections.abc import Iterator
 from itertools import pairwise
 
 from ..wiring import Wired
-from ..wiring.areas import SLACK_MM, place_of
+from ..wiring.areas import place_of
 from .elements import Element, reach
 from .flows import CarriedRun
+from .limits import reached, spanned, way_mm
 from .onward import Onward
 
 
@@ -27,10 +28,11 @@ def reaches(wired: Wired, run: CarriedRun, found: tuple[Onward, ...]) -> Iterato
         if area is None:
             continue
         way = routes.get(area)
-        yield reach(at, None if way is None else way + SLACK_MM, mm)
+        yield reach(at, None if way is None else way_mm(way), reached(mm))
         if way is not None and feed.cable is run.wired.cable:
             placed.append((mm, way, at))
     # Between two plugs of a chain lies at the least what their areas' routes differ by.
-    for (near, way, _), (far, further, at) in pairwise(sorted(placed)):
-        if abs(further - way) > far - near:
-            yield reach(f"{at} span", abs(further - way), far - near)
+    for near, far in pairwise(sorted(placed)):
+        between, wire = spanned(near[:2], far[:2])
+        if wire.exceeded(between):
+            yield reach(f"{far[2]} span", between, wire)

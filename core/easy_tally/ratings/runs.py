@@ -1,7 +1,7 @@
 """The checker: every run of a map, held against everything that limits it.
 
-Shares no code with the solver, so that each proves the other. `MAP_CHECKS` names every check once:
-what is not built yet too.
+It judges by the limits that the solver too judges by (`limits.py`). `MAP_CHECKS` names every check
+once: what is not built yet too.
 """
 
 from __future__ import annotations
@@ -13,11 +13,12 @@ from functools import partial
 
 from ..base.reuse import Reuse
 from ..base.rounding import percent
-from ..base.series import NO_SERIES, Series, add, scale
+from ..base.series import NO_SERIES, Series, add
 from ..base.units import GROUND, RAIL_V, Line, Window
 from ..tally.demand import Carried, demands
 from ..tally.loads import Load
 from ..tally.spikes import spiking_loads
+from ..things.assumptions import Assumptions
 from ..things.cables import Cable
 from ..things.parts import Card, Drive
 from ..things.supply import Port
@@ -31,13 +32,13 @@ from .elements import (
     group_spike,
     house_rule,
     not_worked_out,
-    path_mohm,
     plug_pins,
     port_pins,
     supply_end_pins,
     wires,
 )
 from .flows import CarriedRun, Flow, Live, carried_runs, group_flows
+from .limits import contacts_ohm, lost_more, wire_ohm
 from .onward import Onward, lead_stretches, onwards
 from .profile import Step, profile
 from .reach import reaches
@@ -166,12 +167,10 @@ def _judged_alone(wired: Wired, run: CarriedRun, carried: Carried) -> RunResult:
         verdict=found[0].judged.verdict if found else "within",
         elements=tuple(found),
         steps=tuple(profile(run, found, stretches)),
-        safety={
-            x.feed.plug.key: s for x in run.lives if (s := _safety(found, x)) is not None
-        },
+        safety={x.feed.plug.key: s for x in run.lives if (s := _safety(found, x)) is not None},
         unlimited=(),
         beyond=beyond,
-    )  # fmt: skip
+    )
 
 
 def _judged_in_groups(
@@ -182,9 +181,11 @@ def _judged_in_groups(
         for e in _find(check, ground) if check.of_groups else ():
             insort(found, e, key=_order)
     return replace(
-        alone, verdict=found[0].judged.verdict if found else "within", elements=tuple(found),
+        alone,
+        verdict=found[0].judged.verdict if found else "within",
+        elements=tuple(found),
         unlimited=tuple(k for k, limit in limits.items() if limit is None),
-    )  # fmt: skip
+    )
 
 
 def _order(e: Element) -> tuple[int, bool, float]:
@@ -263,31 +264,34 @@ def _wires(g: Ground) -> Iterator[Element]:
 def _drops(g: Ground) -> Iterator[Element]:
     """Volts lost at each plug on each rail it uses: contacts and wire, out and back. They are no
     better known than every current on the way, that of ground too."""
-    run, mohm = g.run, g.wired.build.assumptions.contact_mohm
+    run, assume = g.run, g.wired.build.assumptions
     lines = {line for x in run.lives for line, _, _ in x.flow.lines()} | {GROUND}
-    wire = {line: _lost_on_wire(run, mohm, line) for line in lines}
+    wire = {line: _lost_on_wire(run, assume, line) for line in lines}
     ends = {stretch.to_mm: i for i, (stretch, _) in enumerate(run.stretches)}
     for live in run.lives:
         at = ends[live.feed.plug.at_mm]
-        back = _lost_at(live, wire[GROUND][at], mohm, GROUND)
+        back = _lost_at(live, wire[GROUND][at], assume, GROUND)
         for line, _, _ in live.flow.lines():
             if line == "ground":
                 continue
-            out = _lost_at(live, wire[line][at], mohm, line)
+            out = _lost_at(live, wire[line][at], assume, line)
             missing = GROUND in run.whole.missing
             yield drop(live.feed.plug, line, add(out, back) if out and back else None, missing)
     if g.beyond:
-        roots, missing = _roots(run, wire, ends, mohm), GROUND in run.whole.missing
+        roots, missing = _roots(run, wire, ends, assume), GROUND in run.whole.missing
         yield from onward.drops_of(g.wired, g.beyond, roots, missing)
 
 
 def _roots(
-    run: CarriedRun, wire: dict[Line, list[Series | None]], ends: dict[float, int], mohm: float
+    run: CarriedRun,
+    wire: dict[Line, list[Series | None]],
+    ends: dict[float, int],
+    assume: Assumptions,
 ) -> dict[str, onward.Lost]:
     """Volts lost by line up to behind each plug of the cable."""
     return {
         live.feed.plug.key: {
-            line: _lost_at(live, wire[line][ends[live.feed.plug.at_mm]], mohm, line)
+            line: _lost_at(live, wire[line][ends[live.feed.plug.at_mm]], assume, line)
             for line, _, _ in live.flow.lines()
         }
         for live in run.lives
@@ -306,13 +310,11 @@ def _groups(g: Ground) -> Iterator[Element]:
 def _house_rule(g: Ground) -> Iterator[Element]:
     chained = sum(x.feed.mated in ("pcie8", "pcie6") for x in g.run.lives)
     rule = g.wired.build.house_rules.chained_graphics
-    if rule == "as delivered":
-        raised = any(
-            isinstance(p := x.feed.input.part, Card) and p.power_limit > 1 for x in g.run.lives
-        )
-        rule = "never" if raised else "by pins"
+    raised = any(
+        isinstance(p := x.feed.input.part, Card) and p.power_limit > 1 for x in g.run.lives
+    )
     whole = g.run.whole
-    found = house_rule(rule, chained, whole.watts(), "v12" in whole.missing)
+    found = house_rule(rule, chained, raised, whole.watts(), "v12" in whole.missing)
     if found is not None:
         yield found
 
@@ -349,32 +351,27 @@ def _limit_a(wired: Wired, key: str) -> float | None:
     return next((g.limit_a for g in groups if g.key == key), None)
 
 
-def _lost_on_wire(run: CarriedRun, contact_mohm: float, line: Line) -> list[Series | None]:
+def _lost_on_wire(run: CarriedRun, assume: Assumptions, line: Line) -> list[Series | None]:
     """Volts [V] lost on one line (rail or ground) from the supply to the end of each stretch,
     the supply-end contacts included; None from where a figure is missing."""
     cable = run.wired.cable
-    near = cable.supply_end.pins.of(line) if cable.needs else 0
     lost: Series | None = NO_SERIES
-    if near:
-        lost = scale(run.whole.of(line), contact_mohm / near / 1000)
-    elif cable.needs:
-        lost = None
+    if cable.needs:
+        lost = lost_more(
+            lost, run.whole.of(line), contacts_ohm(cable.supply_end.pins.of(line), assume)
+        )
     found: list[Series | None] = []
     for stretch, flow in run.stretches:
-        mohm = path_mohm(cable, stretch.to_mm - stretch.from_mm, line)
-        if lost is not None:
-            more = None if mohm is None else scale(flow.of(line), mohm / 1000)
-            lost = None if more is None else add(lost, more)
+        ohm = wire_ohm(cable, stretch.to_mm - stretch.from_mm, line)
+        lost = lost_more(lost, flow.of(line), ohm)
         found.append(lost)
     return found
 
 
-def _lost_at(live: Live, wire: Series | None, contact_mohm: float, line: Line) -> Series | None:
+def _lost_at(live: Live, wire: Series | None, assume: Assumptions, line: Line) -> Series | None:
     """Volts [V] lost on one line up to behind a plug's own contacts."""
-    far = live.feed.pins.get(line, 0)
-    if not far or wire is None:
-        return None
-    return add(wire, scale(live.flow.of(line), contact_mohm / far / 1000))
+    ohm = contacts_ohm(live.feed.pins.get(line, 0), assume)
+    return lost_more(wire, live.flow.of(line), ohm)
 
 
 def kept_off(feed: Feed) -> bool:

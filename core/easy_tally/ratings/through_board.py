@@ -23,6 +23,7 @@ from ..things.parts import ON_HEADER, Board, Card, Header, OnHeader, Part
 from ..wiring import Carrier, Feed, Input, Wired
 from .elements import plug_pins
 from .flows import Flow
+from .limits import UNKNOWN, Limit
 from .verdicts import Judgement, judge
 
 
@@ -100,13 +101,19 @@ def _of_main(
             causes = [x for x in own if e.line in (x.rail, GROUND)]
             judged = e.judged
             if e.line == "v5sb":
-                judged = judge(series, judged.rated, WITHIN_RATING, states=TALLY_STATES)
+                judged = judge(series, Limit(judged.rated), WITHIN_RATING, states=TALLY_STATES)
             found.append(
                 BoardElement(
-                    kind="main plug pins", line=e.line, at=main.at.socket, judged=judged, unit="A",
-                    part=main.part.key, field="sockets", causes=_largest(wired, causes),
+                    kind="main plug pins",
+                    line=e.line,
+                    at=main.at.socket,
+                    judged=judged,
+                    unit="A",
+                    part=main.part.key,
+                    field="sockets",
+                    causes=_largest(wired, causes),
                 )
-            )  # fmt: skip
+            )
     return tuple(found)
 
 
@@ -121,10 +128,15 @@ def _nothing_feeds(wired: Wired, loads: tuple[Load, ...]) -> Iterator[BoardEleme
             series = add(series, scale(load.run_amps(), load.count))
     board = wired.board
     yield BoardElement(
-        kind="main plug pins", line="v12", at="", judged=judge(series, None, WITHIN_RATING),
-        unit="A", part=board.key if board else "", field="sockets" if board else "",
+        kind="main plug pins",
+        line="v12",
+        at="",
+        judged=judge(series, UNKNOWN, WITHIN_RATING),
+        unit="A",
+        part=board.key if board else "",
+        field="sockets" if board else "",
         causes=_largest(wired, own),
-    )  # fmt: skip
+    )
 
 
 def _plug_in(wired: Wired, main: Input) -> tuple[Plug, Carrier, str, dict[str, int]]:
@@ -160,12 +172,18 @@ def _slots(wired: Wired, loads: tuple[Load, ...]) -> Iterator[BoardElement]:
             missing = any(x.missing for x in alike)
             v12 = _watts([x for x in alike if x.rail == "v12"])
             for series, limit, always in ((v12, most_12v, True), (_watts(alike), most, False)):
-                judged = judge(series, limit, WITHIN_GRANT, missing=missing)
+                judged = judge(series, Limit(limit), WITHIN_GRANT, missing)
                 if always or judged.verdict == "over":
                     yield BoardElement(
-                        kind="slot", line="v12", at=part.slot or "", judged=judged, unit="W",
-                        part=part.key, field="slot_w", causes=(part.name,),
-                    )  # fmt: skip
+                        kind="slot",
+                        line="v12",
+                        at=part.slot or "",
+                        judged=judged,
+                        unit="W",
+                        part=part.key,
+                        field="slot_w",
+                        causes=(part.name,),
+                    )
 
 
 def _watts(loads: list[Load]) -> Series:
@@ -218,11 +236,16 @@ def _each_header(
         line: Line = "v5" if header.kind == "lights-5v" else "v12"
         found.append(
             BoardElement(
-                kind="header", line=line, at=at[1], judged=judge(series, limit, WITHIN_GRANT),
-                unit="A", part=at[0], causes=_largest(wired, causes[at]),
+                kind="header",
+                line=line,
+                at=at[1],
+                judged=judge(series, Limit(limit), WITHIN_GRANT),
+                unit="A",
+                part=at[0],
+                causes=_largest(wired, causes[at]),
                 field="headers" if isinstance(wired.parts[at[0]], Board) else "outputs",
             )
-        )  # fmt: skip
+        )
     return tuple(found)
 
 
@@ -233,9 +256,15 @@ def _no_header(part: Part, own: list[Load]) -> BoardElement:
         series = add(series, scale(load.run_amps(), load.count))
     line: Line = "v5" if any(x.rail == "v5" for x in own) else "v12"
     return BoardElement(
-        kind="header", line=line, at="", judged=judge(series, None, WITHIN_GRANT), unit="A",
-        part=part.key, field="headers", causes=(part.name,),
-    )  # fmt: skip
+        kind="header",
+        line=line,
+        at="",
+        judged=judge(series, UNKNOWN, WITHIN_GRANT),
+        unit="A",
+        part=part.key,
+        field="headers",
+        causes=(part.name,),
+    )
 
 
 def _hub_loads(wired: Wired, loads: list[Load]) -> dict[str, list[Load]]:

@@ -10,8 +10,9 @@ import math
 from typing import Literal, NamedTuple
 
 from ..base.rounding import TOLERANCE
-from ..base.series import Series, highs, likelies, scale
+from ..base.series import Series, likelies, scale
 from ..base.units import RUN_STATES, State
+from .limits import Limit
 
 Verdict = Literal["over", "unknown", "tight", "within"]
 #: Worst first.
@@ -55,67 +56,84 @@ def rank(verdict: Verdict, share: float | None) -> tuple[int, float]:
 
 def judge(
     loads: Series,
-    limit: float | None,
+    limit: Limit,
     within_to: float,
-    start_factor: float = 1.0,
     missing: bool = False,
     states: tuple[State, ...] = RUN_STATES,
-    each: float = 1.0,
 ) -> Judgement:
-    """Hold `each` part of the load in each of `states` against one limit.
+    """Hold a load in each of `states` against one limit.
 
-    `start_factor` is what the element stands for the seconds of a start; a load above the
-    continuous limit is then `tight` at best. A missing figure makes `unknown` of all but `over`.
+    A load above the continuous limit that holds at start is `tight` at best. A missing figure
+    makes `unknown` of all but `over`.
     """
-    if limit is not None and not missing and max(loads) * each <= limit * within_to:
-        return _within(loads, limit, start_factor, states, each)
-    best: Judgement | None = None
-    for state, likely, high in zip(states, likelies(loads), highs(loads), strict=True):
-        likely, high = likely * each, high * each
-        if limit is None:
-            found = Judgement(
-                verdict="unknown", state=state, load=likely, limit=None, share=None, rated=None,
-                whole=loads, each=each,
-            )  # fmt: skip
-            if best is None or likely > best.load:
-                best = found
-            continue
-        allowed = limit * start_factor if state == "start" else limit
-        share = likely / allowed if allowed > 0 else (None if likely > 0 else 0.0)
-        verdict, only_at_high, at_start_only = _verdict(
-            likely, high, allowed, limit, within_to, missing
-        )
-        # Where nothing carries it no load has a share: then the largest load governs.
-        if best is None or (*rank(verdict, share), -likely) < (
-            *rank(best.verdict, best.share),
-            -best.load,
-        ):
-            best = Judgement(
-                verdict=verdict, state=state, load=likely, limit=allowed, share=share,
-                rated=limit, whole=loads, each=each, only_at_high=only_at_high,
-                at_start_only=at_start_only,
-            )  # fmt: skip
-    if best is None:
-        raise ValueError("loads of at least one state")
-    return best
+    if limit.rated is None:
+        return _unknown(loads, limit.each, states)
+    if not missing and max(loads) * limit.each <= limit.rated * within_to:
+        return _within(loads, limit, limit.rated, states)
+    judged = (
+        _in_state(loads, limit, limit.rated, within_to, missing, state, i)
+        for i, state in enumerate(states)
+    )
+    # Where nothing carries it no load has a share: then the largest load governs.
+    return min(judged, key=lambda j: (*rank(j.verdict, j.share), -j.load))
 
 
-def _within(
-    loads: Series, limit: float, start_factor: float, states: tuple[State, ...], each: float
-) -> Judgement:
+def _unknown(loads: Series, each: float, states: tuple[State, ...]) -> Judgement:
+    likely = likelies(loads)
+    most = max(likely)
+    return Judgement(
+        verdict="unknown",
+        state=states[likely.index(most)],
+        load=most * each,
+        limit=None,
+        share=None,
+        rated=None,
+        whole=loads,
+        each=each,
+    )
+
+
+def _within(loads: Series, limit: Limit, rated: float, states: tuple[State, ...]) -> Judgement:
     """The common case, where no state comes near the limit: only the largest share is wanted."""
-    eased = likely = likelies(loads)
-    if start_factor != 1.0:
-        # Start is the last of the states; there the limit is eased, as good as less load.
-        eased = (*likely[:-1], likely[-1] / start_factor)
+    likely = likelies(loads)
+    eased = limit.eased(likely)
     most = max(eased)
     i = eased.index(most)
-    allowed = limit * start_factor if i == len(eased) - 1 else limit
-    share = most * each / limit if limit > 0 else 0.0
+    allowed = rated * limit.at_start if i == len(eased) - 1 else rated
+    share = most * limit.each / rated if rated > 0 else 0.0
     return Judgement(
-        verdict="within", state=states[i], load=likely[i] * each, limit=allowed, share=share,
-        rated=limit, whole=loads, each=each,
-    )  # fmt: skip
+        verdict="within",
+        state=states[i],
+        load=likely[i] * limit.each,
+        limit=allowed,
+        share=share,
+        rated=rated,
+        whole=loads,
+        each=limit.each,
+    )
+
+
+def _in_state(
+    loads: Series, limit: Limit, rated: float, within_to: float, missing: bool, state: State, i: int
+) -> Judgement:
+    likely, high = loads[3 * i + 1] * limit.each, loads[3 * i + 2] * limit.each
+    allowed = rated * limit.at_start if state == "start" else rated
+    share = likely / allowed if allowed > 0 else (None if likely > 0 else 0.0)
+    verdict, only_at_high, at_start_only = _verdict(
+        likely, high, allowed, rated, within_to, missing
+    )
+    return Judgement(
+        verdict=verdict,
+        state=state,
+        load=likely,
+        limit=allowed,
+        share=share,
+        rated=rated,
+        whole=loads,
+        each=limit.each,
+        only_at_high=only_at_high,
+        at_start_only=at_start_only,
+    )
 
 
 def _verdict(

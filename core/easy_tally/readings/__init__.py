@@ -2,15 +2,7 @@
 
 from __future__ import annotations
 
-from .answer import (
-    ChannelWords,
-    HeldAnswer,
-    answer,
-    band,
-    channel_words,
-    one_card,
-    one_plug,
-)
+from .answer import ChannelWords, HeldAnswer, answer, band, channel_words, one_card, one_plug
 from .calibrate import Settled, settle
 from .channels import (
     METERED,
@@ -31,9 +23,38 @@ from .stats import Stats, stats
 from .wording import say
 
 __all__ = [
-    "METERED", "UNIT_WORDS", "Against", "Channel", "ChannelWords", "Drawn", "Floats",
-    "Held", "HeldAnswer", "Instrument", "Limit", "Named", "Read", "Readings",
-    "Settled", "Stats", "Typed", "answer", "band", "channel_words", "channels_of", "drawn",
-    "hold", "instrument_of", "of_typed", "one_card", "one_plug", "parse", "recognise", "say",
-    "settle", "settled", "stats", "words",
-]  # fmt: skip
+    "METERED",
+    "UNIT_WORDS",
+    "Against",
+    "Channel",
+    "ChannelWords",
+    "Drawn",
+    "Floats",
+    "Held",
+    "HeldAnswer",
+    "Instrument",
+    "Limit",
+    "Named",
+    "Read",
+    "Readings",
+    "Settled",
+    "Stats",
+    "Typed",
+    "answer",
+    "band",
+    "channel_words",
+    "channels_of",
+    "drawn",
+    "hold",
+    "instrument_of",
+    "of_typed",
+    "one_card",
+    "one_plug",
+    "parse",
+    "recognise",
+    "say",
+    "settle",
+    "settled",
+    "stats",
+    "words",
+]

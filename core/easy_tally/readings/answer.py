@@ -120,9 +120,13 @@ def _span(n: Named) -> NamedAnswer:
 def _said(a: Analysis, f: Read) -> ReadingSaid:
     text, look = say(a.wired, f)
     return ReadingSaid(
-        id=f.id, severity=f.severity, channel=str(f.channel),
-        state=STATE_NAMES[f.state] if f.state else "", text=text, look=look,
-    )  # fmt: skip
+        id=f.id,
+        severity=f.severity,
+        channel=str(f.channel),
+        state=STATE_NAMES[f.state] if f.state else "",
+        text=text,
+        look=look,
+    )
 
 
 def band(against: Against, c: Channel, state: State) -> ReadingBand:
@@ -131,18 +135,31 @@ def band(against: Against, c: Channel, state: State) -> ReadingBand:
     limit = against.limit(c)
     low, likely, high = span if span else (None, None, None)
     return ReadingBand(
-        channel=str(c), state=state, low=low, likely=likely, high=high,
-        least=limit.least if limit else None, most=limit.most if limit else None,
-    )  # fmt: skip
+        channel=str(c),
+        state=state,
+        low=low,
+        likely=likely,
+        high=high,
+        least=limit.least if limit else None,
+        most=limit.most if limit else None,
+    )
 
 
 def _figures(against: Against, x: Stats) -> ChannelFigures:
     c = x.channel
     return ChannelFigures(
-        channel=str(c), words=words(against.a.wired, c), instrument=instrument_of(c),
-        unit=UNIT_WORDS[c.unit], state=x.state, mean=x.mean, high=x.high, top=x.top,
-        worst=x.worst, settle_s=x.settle_s, band=band(against, c, x.state),
-    )  # fmt: skip
+        channel=str(c),
+        words=words(against.a.wired, c),
+        instrument=instrument_of(c),
+        unit=UNIT_WORDS[c.unit],
+        state=x.state,
+        mean=x.mean,
+        high=x.high,
+        top=x.top,
+        worst=x.worst,
+        settle_s=x.settle_s,
+        band=band(against, c, x.state),
+    )
 
 
 def _plugs(against: Against, held: Held, worst_first: bool) -> tuple[PlugBars, ...]:

@@ -19,9 +19,12 @@ from .stats import Stats
 
 #: How well instruments read, as a share of the reading. Source: assumptions, of usual ones.
 ACCURACY: dict[Instrument, float] = {
-    "wall meter": 0.02, "supply telemetry": 0.05, "connector meter": 0.02, "multimeter": 0.01,
+    "wall meter": 0.02,
+    "supply telemetry": 0.05,
+    "connector meter": 0.02,
+    "multimeter": 0.01,
     "card": 0.05,
-}  # fmt: skip
+}
 _NOTE = 400
 
 
@@ -130,9 +133,14 @@ def _most(known: list[Stats]) -> tuple[float, float]:
 
 
 def _of_part(
-    part: Part, field: str, read: tuple[float, float], by: Instrument, day: str,
-    factor: float, unit: str = "W",
-) -> Settled:  # fmt: skip
+    part: Part,
+    field: str,
+    read: tuple[float, float],
+    by: Instrument,
+    day: str,
+    factor: float,
+    unit: str = "W",
+) -> Settled:
     now: Figure | None = getattr(part, field)
     then = _figure(read, factor, by, day, now, unit)
     edit = ChangePart(part=part.key, changes={field: then.model_dump()})
@@ -159,10 +167,12 @@ def _figure(
         else "assumed"
     )
     return Figure(
-        low=round(mean * (1 - off), 3), likely=round(mean, 3),
-        high=round(max(high, mean) * (1 + off), 3), origin="measured",
+        low=round(mean * (1 - off), 3),
+        likely=round(mean, 3),
+        high=round(max(high, mean) * (1 + off), 3),
+        origin="measured",
         note=f"{by}, {day}. Before: {was}"[:_NOTE],
-    )  # fmt: skip
+    )
 
 
 def _supply(a: Analysis, held: Held, day: str) -> Iterator[Settled]:
@@ -188,6 +198,11 @@ def _supply(a: Analysis, held: Held, day: str) -> Iterator[Settled]:
     last = points[max(points)]
     then = Figure(low=last, likely=last, high=last, origin="measured", note=f"wall meter, {day}")
     yield Settled(
-        of="", field="efficiency", now=None, then=then, unit="", instrument="wall meter",
+        of="",
+        field="efficiency",
+        now=None,
+        then=then,
+        unit="",
+        instrument="wall meter",
         edit=ChangeSupply(changes=changes),
-    )  # fmt: skip
+    )

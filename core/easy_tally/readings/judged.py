@@ -169,9 +169,15 @@ def _uneven(g: _Ground) -> Iterator[Read]:
             feed = g.a.wired.feeds.get(ref)
             usual = g.a.build.assumptions.worst_pin_16pin if feed and feed.mated == "16pin" else 1.1
             numbers = {
-                "mean": mean, "worst": means[top], "share": share, "pin": float(top),
-                "value": share, "limit": usual, "low": means[low], "low pin": float(low),
-            }  # fmt: skip
+                "mean": mean,
+                "worst": means[top],
+                "share": share,
+                "pin": float(top),
+                "value": share,
+                "limit": usual,
+                "low": means[low],
+                "low pin": float(low),
+            }
             c = Channel(ref, f"pin{top}", "a")
             if means[low] < NEXT_TO_NOTHING * mean:
                 away = Channel(ref, f"pin{low}", "a")
@@ -197,11 +203,18 @@ def _lost(g: _Ground) -> Iterator[Read]:
         supply = g.at(state, Channel("dc", c.rail, "v"))
         feed = g.a.wired.feeds.get(c.at)
         drop = next(
-            (e for run in g.a.runs for e in run.elements
-             if feed and run.wired.cable.key == feed.cable.key
-             and e.kind == "drop" and e.at == feed.plug.key and e.line == c.rail),
+            (
+                e
+                for run in g.a.runs
+                for e in run.elements
+                if feed
+                and run.wired.cable.key == feed.cable.key
+                and e.kind == "drop"
+                and e.at == feed.plug.key
+                and e.line == c.rail
+            ),
             None,
-        )  # fmt: skip
+        )
         if supply is None or drop is None or drop.judged.limit is None:
             continue
         run: State = "full" if state == "short" else state
@@ -224,9 +237,12 @@ def _tally(g: _Ground) -> Iterator[Read]:
             continue
         low, high = band.low * (1 - METER_SHARE), band.high * (1 + METER_SHARE)
         numbers = {
-            "value": x.mean, "limit": band.likely, "low": band.low, "high": band.high,
+            "value": x.mean,
+            "limit": band.likely,
+            "low": band.low,
+            "high": band.high,
             "likely": band.likely,
-        }  # fmt: skip
+        }
         floor = 0.1 if c.unit == "a" else 1.0
         if x.mean > high + floor:
             yield Read(id="above tally", severity="tight", channel=c, state=state, numbers=numbers)
@@ -246,10 +262,12 @@ def _dead(g: _Ground) -> Iterator[Read]:
             if band is None or band.likely < 1.0 or whole > 0.1 * band.likely:
                 continue
             yield Read(
-                id="carries nothing", severity="over", channel=Channel(ref, "v12", "a"),
+                id="carries nothing",
+                severity="over",
+                channel=Channel(ref, "v12", "a"),
                 state=state,
                 numbers={"value": whole, "expected": band.likely, "limit": band.likely},
-            )  # fmt: skip
+            )
 
 
 def _coded(g: _Ground) -> Iterator[Read]:
@@ -270,10 +288,12 @@ def _coded(g: _Ground) -> Iterator[Read]:
             near = [w for w in grants if abs(watts - w) <= AS_CODED * w]
             if near and watts < BELOW_TALLY * band.likely * RAIL_V["v12"]:
                 yield Read(
-                    id="as coded", severity="tight", channel=Channel(ref, "v12", "w"),
+                    id="as coded",
+                    severity="tight",
+                    channel=Channel(ref, "v12", "w"),
                     state=state,
                     numbers={"value": watts, "limit": near[0], "expected": band.likely * 12.0},
-                )  # fmt: skip
+                )
 
 
 def _efficiency(g: _Ground) -> Iterator[Read]:
@@ -297,9 +317,12 @@ def _efficiency(g: _Ground) -> Iterator[Read]:
         numbers |= {"limit": curve}
         below = found < curve - BELOW_CURVE
         yield Read(
-            id="below curve" if below else "efficiency", severity="tight" if below else "note",
-            channel=c, state=state, numbers=numbers,
-        )  # fmt: skip
+            id="below curve" if below else "efficiency",
+            severity="tight" if below else "note",
+            channel=c,
+            state=state,
+            numbers=numbers,
+        )
 
 
 # -- what was not measured ----------------------------------------------------------------------
@@ -359,6 +382,13 @@ def _not_held(g: _Ground) -> Iterator[Read]:
 
 
 RULES: tuple[Callable[[_Ground], Iterator[Read]], ...] = (
-    _limits, _uneven, _dead, _coded, _lost, _tally, _efficiency, _unmeasured,
+    _limits,
+    _uneven,
+    _dead,
+    _coded,
+    _lost,
+    _tally,
+    _efficiency,
+    _unmeasured,
     _not_held,
-)  # fmt: skip
+)

@@ -41,10 +41,15 @@ def stats(r: Readings, channel: Channel, named: Named) -> Stats | None:
     low = channel.unit == "v"
     high, top = np.percentile(known, (5, 0.1) if low else (95, 99.9))
     return Stats(
-        channel=channel, state=named.state, mean=float(known.mean()), high=float(high),
-        top=float(top), worst=float(known.min() if low else known.max()), samples=len(known),
+        channel=channel,
+        state=named.state,
+        mean=float(known.mean()),
+        high=float(high),
+        top=float(top),
+        worst=float(known.min() if low else known.max()),
+        samples=len(known),
         settle_s=float(times[at] - times[0]),
-    )  # fmt: skip
+    )
 
 
 def all_stats(r: Readings, named: tuple[Named, ...]) -> dict[tuple[State, Channel], Stats]:

@@ -8,7 +8,24 @@ from .machine import Contacts, Wear, heating_w, lagged, rise_k_per_w, shares, to
 from .running import CONTACT_TAU_S, Running, Scene
 
 __all__ = [
-    "CONTACT_TAU_S", "FAULT_KINDS", "FAULT_WORDS", "Contacts", "Fault", "FaultKind", "Planted",
-    "Running", "Scene", "Wear", "heating_w", "lagged", "lines", "places", "plant", "read_first",
-    "read_line", "rise_k_per_w", "shares", "together_mohm",
-]  # fmt: skip
+    "CONTACT_TAU_S",
+    "FAULT_KINDS",
+    "FAULT_WORDS",
+    "Contacts",
+    "Fault",
+    "FaultKind",
+    "Planted",
+    "Running",
+    "Scene",
+    "Wear",
+    "heating_w",
+    "lagged",
+    "lines",
+    "places",
+    "plant",
+    "read_first",
+    "read_line",
+    "rise_k_per_w",
+    "shares",
+    "together_mohm",
+]

@@ -20,9 +20,15 @@ from .machine import OPEN, PART_SEATED, TIRED
 from .running import Running, Scene
 
 FaultKind = Literal[
-    "part-seated", "open pin", "tired contact", "pinched bend", "chained", "wrong code",
-    "missing lead", "hub state",
-]  # fmt: skip
+    "part-seated",
+    "open pin",
+    "tired contact",
+    "pinched bend",
+    "chained",
+    "wrong code",
+    "missing lead",
+    "hub state",
+]
 FAULT_KINDS: tuple[FaultKind, ...] = get_args(FaultKind)
 FAULT_WORDS: dict[FaultKind, str] = {
     "part-seated": "its plug is not pushed home",
@@ -239,12 +245,22 @@ def _hub_state(a: Analysis, fault: Fault, scene: Scene, rng: np.random.Generator
 
 _Places = Callable[[Against], Iterator[str]]
 _PLACES: dict[FaultKind, _Places] = {
-    "part-seated": _metered, "open pin": _metered, "tired contact": _metered,
-    "pinched bend": _metered, "chained": _chainable, "wrong code": _codes,
-    "missing lead": _second_leads, "hub state": _hubs,
-}  # fmt: skip
+    "part-seated": _metered,
+    "open pin": _metered,
+    "tired contact": _metered,
+    "pinched bend": _metered,
+    "chained": _chainable,
+    "wrong code": _codes,
+    "missing lead": _second_leads,
+    "hub state": _hubs,
+}
 _PLANT: dict[FaultKind, Callable[[Analysis, Fault, Scene, np.random.Generator], Planted]] = {
-    "part-seated": _part_seated, "open pin": _open, "tired contact": _tired,
-    "pinched bend": _pinched, "chained": _chain, "wrong code": _wrong_code,
-    "missing lead": _missing_lead, "hub state": _hub_state,
-}  # fmt: skip
+    "part-seated": _part_seated,
+    "open pin": _open,
+    "tired contact": _tired,
+    "pinched bend": _pinched,
+    "chained": _chain,
+    "wrong code": _wrong_code,
+    "missing lead": _missing_lead,
+    "hub state": _hub_state,
+}

@@ -114,8 +114,10 @@ def contacts_of(
     own = own_wire_mohm(against, feed)
     return Contacts(
         contact_mohm=tuple(float(new * s * f) for s, f in zip(scatter, factors, strict=True)),
-        wire_mohm=tuple(own + m for m in more), new_mohm=new, rated_a=rated,
-    )  # fmt: skip
+        wire_mohm=tuple(own + m for m in more),
+        new_mohm=new,
+        rated_a=rated,
+    )
 
 
 def own_wire_mohm(against: Against, feed: Feed) -> float:

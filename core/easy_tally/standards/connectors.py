@@ -15,9 +15,21 @@ SocketKind = Literal[
 SOCKET_KINDS: tuple[SocketKind, ...] = get_args(SocketKind)
 
 PlugKind = Literal[
-    "atx20+4", "atx24", "atx20", "aux6", "eps4+4", "eps8", "eps4",
-    "pcie6+2", "pcie8", "pcie6", "16pin", "sata", "per4", "fdd4",
-]  # fmt: skip
+    "atx20+4",
+    "atx24",
+    "atx20",
+    "aux6",
+    "eps4+4",
+    "eps8",
+    "eps4",
+    "pcie6+2",
+    "pcie8",
+    "pcie6",
+    "16pin",
+    "sata",
+    "per4",
+    "fdd4",
+]
 
 #: Which part of a plug is mated: all of it, its marked half, or the loose rest.
 Half = Literal["whole", "marked", "loose"]

@@ -19,9 +19,12 @@ class Face(NamedTuple):
 
 #: Form → width and height of its face [mm].
 FACES: dict[SupplyForm, Face] = {
-    "ATX": Face(150, 86), "SFX": Face(125, 63.5), "SFX-L": Face(125, 63.5),
-    "TFX": Face(85, 65), "Flex ATX": Face(81.5, 40.5),
-}  # fmt: skip
+    "ATX": Face(150, 86),
+    "SFX": Face(125, 63.5),
+    "SFX-L": Face(125, 63.5),
+    "TFX": Face(85, 65),
+    "Flex ATX": Face(81.5, 40.5),
+}
 
 #: From slot to slot [mm]. Source: ATX specification.
 SLOT_PITCH_MM = 20.32

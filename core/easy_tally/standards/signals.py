@@ -20,9 +20,13 @@ SIGNAL_WORDS: dict[SignalKind, tuple[str, str]] = {
 }
 #: Kind → the field of a board or a card that holds how many there are.
 SIGNAL_FIELDS: dict[SignalKind, str] = {
-    "sata": "sata_ports", "m2": "m2_slots", "usb2": "usb2_headers", "usb3": "usb3_headers",
-    "usb-c": "usbc_headers", "audio": "audio_headers",
-}  # fmt: skip
+    "sata": "sata_ports",
+    "m2": "m2_slots",
+    "usb2": "usb2_headers",
+    "usb3": "usb3_headers",
+    "usb-c": "usbc_headers",
+    "audio": "audio_headers",
+}
 #: Kind → the field of a case that holds how many of its front leads need one.
 FRONT_FIELDS: dict[SignalKind, str] = {
     "usb2": "front_usb2",

@@ -5,8 +5,24 @@ from __future__ import annotations
 from ..base.rounding import exceeds
 
 COMMON_W: tuple[int, ...] = (
-    300, 350, 400, 450, 500, 550, 600, 650, 700, 750, 800, 850, 1000, 1200, 1300, 1600, 2000,
-)  # fmt: skip
+    300,
+    350,
+    400,
+    450,
+    500,
+    550,
+    600,
+    650,
+    700,
+    750,
+    800,
+    850,
+    1000,
+    1200,
+    1300,
+    1600,
+    2000,
+)
 
 #: A supply is too big when its rating is over this many times the needed size. Source: assumption.
 TOO_BIG = 2.0

@@ -9,6 +9,19 @@ from .kits import Kit, Source, ranked
 from .sizing import Sizing, SizingRule, size
 
 __all__ = [
-    "SUPPLY_CHECKS", "Asked", "Candidate", "Kit", "Offered", "Sizing", "SizingRule", "Source",
-    "SupplyCheck", "SupplyResult", "asked_of", "check_supply", "compare", "ranked", "size",
-]  # fmt: skip
+    "SUPPLY_CHECKS",
+    "Asked",
+    "Candidate",
+    "Kit",
+    "Offered",
+    "Sizing",
+    "SizingRule",
+    "Source",
+    "SupplyCheck",
+    "SupplyResult",
+    "asked_of",
+    "check_supply",
+    "compare",
+    "ranked",
+    "size",
+]

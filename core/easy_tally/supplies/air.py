@@ -54,9 +54,10 @@ def moved(wired: Wired) -> Moved:
             missing.append(Missing("part", part.key, "blows"))
     into, out, either = ways["in"], ways["out"], ways[None]
     return Moved(
-        least=max(into, out, (into + out + either) / 2), most=max(into, out) + either,
+        least=max(into, out, (into + out + either) / 2),
+        most=max(into, out) + either,
         missing=tuple(missing),
-    )  # fmt: skip
+    )
 
 
 def airflow(wired: Wired, tally: Tally, case: Case) -> Iterator[FitCheck]:
@@ -74,8 +75,11 @@ def airflow(wired: Wired, tally: Tally, case: Case) -> Iterator[FitCheck]:
     if total.missing and status == "pass":
         status = "unknown"
     yield FitCheck(
-        id="airflow", status=status, load=need, limit=fans.least, unit="m³/h",
+        id="airflow",
+        status=status,
+        load=need,
+        limit=fans.least,
+        unit="m³/h",
         missing=fans.missing if status == "unknown" else (),
-        more={"heat_w": heat, "most": fans.most,
-              "rise": wired.build.assumptions.air_rise_degc},
-    )  # fmt: skip
+        more={"heat_w": heat, "most": fans.most, "rise": wired.build.assumptions.air_rise_degc},
+    )

@@ -21,12 +21,17 @@ from ..wiring import Input
 #: What is counted as one kind of lead, and the sockets that it is counted for. The wider kind
 #: first: what is short of it is not told again of the narrower.
 LEADS: tuple[tuple[str, frozenset[SocketKind]], ...] = (
-    ("board", frozenset({"atx24", "atx20"})), ("auxiliary", frozenset({"aux6"})),
-    ("processor", frozenset({"eps8", "eps4"})), ("8-pin processor", frozenset({"eps8"})),
-    ("card", frozenset({"pcie8", "pcie6"})), ("8-pin card", frozenset({"pcie8"})),
-    ("16-pin", frozenset({"16pin"})), ("SATA", frozenset({"sata"})),
-    ("4-pin peripheral", frozenset({"per4"})), ("floppy", frozenset({"fdd4"})),
-)  # fmt: skip
+    ("board", frozenset({"atx24", "atx20"})),
+    ("auxiliary", frozenset({"aux6"})),
+    ("processor", frozenset({"eps8", "eps4"})),
+    ("8-pin processor", frozenset({"eps8"})),
+    ("card", frozenset({"pcie8", "pcie6"})),
+    ("8-pin card", frozenset({"pcie8"})),
+    ("16-pin", frozenset({"16pin"})),
+    ("SATA", frozenset({"sata"})),
+    ("4-pin peripheral", frozenset({"per4"})),
+    ("floppy", frozenset({"fdd4"})),
+)
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -60,9 +65,10 @@ def leads(
     counts (the house rule *never*). Cables of another pinout family count for nothing."""
     sockets = Counter([i.socket.kind for i in needed])
     return _LEADS.of(
-        (supply, *cables), (frozenset(sockets.items()), one_each, eps4_in_eps8),
+        (supply, *cables),
+        (frozenset(sockets.items()), one_each, eps4_in_eps8),
         partial(_leads, supply, cables, sockets, one_each, eps4_in_eps8),
-    )  # fmt: skip
+    )
 
 
 def _leads(

@@ -13,6 +13,7 @@ from typing import Literal
 from ..base.rounding import exceeds
 from ..base.series import Span, add, scale
 from ..base.units import RAIL_V, RAILS, TALLY_STATES, WINDOWS, Rail, State, Window
+from ..ratings.limits import Limit
 from ..ratings.verdicts import Judgement, Verdict, judge
 from ..standards.margins import WITHIN_GRANT
 from ..standards.sizes import COMMON_W, TOO_BIG
@@ -70,7 +71,7 @@ def check_supply(supply: Supply, asked: Asked) -> SupplyResult:
         checks=tuple(checks),
         share={s: asked.tally.total.at(s).likely / rated if rated else None for s in TALLY_STATES},
         rides=tuple(_rides(supply, asked)),
-    )  # fmt: skip
+    )
 
 
 def _find(check: CheckOfSupply, supply: Supply, asked: Asked) -> list[SupplyCheck]:
@@ -117,7 +118,7 @@ def _rating(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
     """The rating against everything that the build draws for longer than a spike."""
     total = asked.tally.total
     judged = judge(
-        total.watts, supply.rated_w, WITHIN_GRANT, missing=bool(total.missing), states=TALLY_STATES
+        total.watts, Limit(supply.rated_w), WITHIN_GRANT, bool(total.missing), TALLY_STATES
     )
     yield _judged("rating", judged, "W")
 
@@ -129,11 +130,9 @@ def _rails(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
         loads, missing = scale(drawn.watts, 1 / RAIL_V[rail]), bool(drawn.missing)
         rated: float | None = getattr(supply, f"{rail}_a")
         if not missing and not any(loads):
-            yield SupplyCheck(
-                id="rail", status="pass", load=0.0, limit=rated, unit="A", rail=rail
-            )  # fmt: skip
+            yield SupplyCheck(id="rail", status="pass", load=0.0, limit=rated, unit="A", rail=rail)
             continue
-        judged = judge(loads, rated, WITHIN_GRANT, missing=missing, states=TALLY_STATES)
+        judged = judge(loads, Limit(rated), WITHIN_GRANT, missing, TALLY_STATES)
         yield _judged("rail", judged, "A", rail)
 
 
@@ -141,9 +140,12 @@ def _combined(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
     """Watts of 5 V and 3.3 V together."""
     v5, v3v3 = asked.tally.by_rail["v5"], asked.tally.by_rail["v3v3"]
     judged = judge(
-        add(v5.watts, v3v3.watts), supply.combined_w, WITHIN_GRANT,
-        missing=bool(v5.missing or v3v3.missing), states=TALLY_STATES,
-    )  # fmt: skip
+        add(v5.watts, v3v3.watts),
+        Limit(supply.combined_w),
+        WITHIN_GRANT,
+        bool(v5.missing or v3v3.missing),
+        TALLY_STATES,
+    )
     yield _judged("combined", judged, "W")
 
 
@@ -155,12 +157,14 @@ def _rides(supply: Supply, asked: Asked) -> Iterator[Ride]:
     v12_w = None if supply.v12_a is None else supply.v12_a * RAIL_V["v12"]
     for i, w in enumerate(WINDOWS):
         yield Ride(
-            window=w, total=found.total[w], v12=found.v12[w],
+            window=w,
+            total=found.total[w],
+            v12=found.v12[w],
             rides=None if ride is None or rated is None else rated * ride[i],
             rides_v12=None if ride is None or v12_w is None else v12_w * ride[i],
             worst=asked.worst.total[w] if asked.worst else None,
             worst_v12=asked.worst.v12[w] if asked.worst else None,
-        )  # fmt: skip
+        )
 
 
 def _spikes(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
@@ -184,9 +188,15 @@ def _spikes(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
         status = "unknown"
     high = status == "pass" and any(exceeds(s.high, most) for s, most, _ in held)
     yield SupplyCheck(
-        id="spikes", status="warn" if high else status, load=span.likely, limit=limit, unit="W",
-        only_at_high=high, window=window, more={"design": supply.design},
-    )  # fmt: skip
+        id="spikes",
+        status="warn" if high else status,
+        load=span.likely,
+        limit=limit,
+        unit="W",
+        only_at_high=high,
+        window=window,
+        more={"design": supply.design},
+    )
 
 
 def _too_big(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
@@ -222,12 +232,21 @@ SUPPLY_CHECKS: tuple[CheckOfSupply, ...] = (
 )
 
 _STATUS: dict[Verdict, CheckStatus] = {
-    "over": "fail", "unknown": "unknown", "tight": "warn", "within": "pass",
-}  # fmt: skip
+    "over": "fail",
+    "unknown": "unknown",
+    "tight": "warn",
+    "within": "pass",
+}
 
 
 def _judged(id: str, judged: Judgement, unit: CheckUnit, rail: Rail | None = None) -> SupplyCheck:
     return SupplyCheck(
-        id=id, status=_STATUS[judged.verdict], load=judged.load, limit=judged.rated, unit=unit,
-        rail=rail, state=judged.state, only_at_high=judged.only_at_high,
-    )  # fmt: skip
+        id=id,
+        status=_STATUS[judged.verdict],
+        load=judged.load,
+        limit=judged.rated,
+        unit=unit,
+        rail=rail,
+        state=judged.state,
+        only_at_high=judged.only_at_high,
+    )

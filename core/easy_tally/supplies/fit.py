@@ -115,9 +115,14 @@ def _within_room(
     missing = own if fits else (*own, *room.missing)
     status = _held(long, room.most, missing)
     return FitCheck(
-        id=id, part=card.key, status=status, load=long, missing=missing,
-        limit=room.least if room.least is not None else room.most, more=more,
-    )  # fmt: skip
+        id=id,
+        part=card.key,
+        status=status,
+        load=long,
+        missing=missing,
+        limit=room.least if room.least is not None else room.most,
+        more=more,
+    )
 
 
 # -- height and the plugs ------------------------------------------------------------------------
@@ -131,9 +136,13 @@ def card_height(wired: Wired, case: Case) -> Iterator[FitCheck]:
             (case.card_height_mm is None, Missing("case", "", "card_height_mm")),
         )
         yield FitCheck(
-            id="card-height", part=card.key, load=card.height_mm, limit=case.card_height_mm,
-            status=_held(card.height_mm, case.card_height_mm, missing), missing=missing,
-        )  # fmt: skip
+            id="card-height",
+            part=card.key,
+            load=card.height_mm,
+            limit=case.card_height_mm,
+            status=_held(card.height_mm, case.card_height_mm, missing),
+            missing=missing,
+        )
 
 
 class PlugRoom(NamedTuple):
@@ -148,8 +157,9 @@ def plug_room(wired: Wired, card: Card) -> PlugRoom | None:
     """The most that any plug of a card takes; None where it has no socket."""
     found = [
         _plug_takes(wired, f"{card.key}#{n}/{s.key}", s.kind)
-        for n in range(1, card.count + 1) for s in card.sockets
-    ]  # fmt: skip
+        for n in range(1, card.count + 1)
+        for s in card.sockets
+    ]
     return max(found, default=None)
 
 
@@ -205,33 +215,44 @@ def _fits_with(
     wired: Wired, own: float | None, room: float | None, takes: PlugRoom
 ) -> tuple[str, ...]:
     """Names of the 16-pin cables in the build with which the plug has room."""
-    if own is None or room is None or not takes.straight_mm or not exceeds(
-        own + takes.takes_mm, room
-    ):  # fmt: skip
+    if (
+        own is None
+        or room is None
+        or not takes.straight_mm
+        or not exceeds(own + takes.takes_mm, room)
+    ):
         return ()
-    plugged = [(c.name, p.straight_mm) for c in wired.build.cables for p in c.plugs
-               if p.kind == "16pin"]  # fmt: skip
+    plugged = [
+        (c.name, p.straight_mm) for c in wired.build.cables for p in c.plugs if p.kind == "16pin"
+    ]
     return tuple(
-        name for name, straight in plugged
+        name
+        for name, straight in plugged
         if not exceeds(own + room_of(wired, straight).takes_mm, room)
-    )  # fmt: skip
+    )
 
 
 def support(wired: Wired, case: Case) -> Iterator[FitCheck]:
     """Whether a heavy card is held up: small ones need no support."""
     for card in cards_of(wired):
         small = (
-            card.length_mm is not None and not exceeds(card.length_mm, LONG_CARD_MM)
-            and card.covers is not None and card.covers < THICK_CARD
-        )  # fmt: skip
+            card.length_mm is not None
+            and not exceeds(card.length_mm, LONG_CARD_MM)
+            and card.covers is not None
+            and card.covers < THICK_CARD
+        )
         if card.use == "plain" or (card.support is None and small):
             continue
         missing = _lacks((card.support is None, Missing("part", card.key, "support")))
         status: CheckStatus = "unknown" if missing else "pass"
         yield FitCheck(
-            id="support", part=card.key, status="warn" if card.support == "needed" else status,
-            missing=missing, unit="", more={"support": card.support},
-        )  # fmt: skip
+            id="support",
+            part=card.key,
+            status="warn" if card.support == "needed" else status,
+            missing=missing,
+            unit="",
+            more={"support": card.support},
+        )
 
 
 # -- slots ---------------------------------------------------------------------------------------
@@ -251,9 +272,14 @@ def slots(wired: Wired, case: Case) -> Iterator[FitCheck]:
     clash = _clash(wired, cards, case.slots)
     status: CheckStatus = "fail" if clash else _held(known, limit, missing)
     yield FitCheck(
-        id="slots", status=status, load=known, limit=limit, unit="places", missing=missing,
+        id="slots",
+        status=status,
+        load=known,
+        limit=limit,
+        unit="places",
+        missing=missing,
         more={"clash": clash},
-    )  # fmt: skip
+    )
 
 
 def places_of(wired: Wired, card: Card) -> range | None:
@@ -288,9 +314,13 @@ def beside_hot(wired: Wired, case: Case) -> Iterator[FitCheck]:
     beside = next((c.name for c, p in placed if own.stop in p), "")
     tight = own.stop in taken and spare > 0
     yield FitCheck(
-        id="free-place", part=card.key, status="warn" if tight else "pass", unit="places",
-        load=float(spare), more={"beside": beside},
-    )  # fmt: skip
+        id="free-place",
+        part=card.key,
+        status="warn" if tight else "pass",
+        unit="places",
+        load=float(spare),
+        more={"beside": beside},
+    )
 
 
 # -- radiators and drives --------------------------------------------------------------------------
@@ -317,9 +347,10 @@ def _radiator(cooler: Cooler, case: Case, size: float) -> FitCheck:
     long = [r for r in places if r.up_to_mm >= size]
     thick = None if cooler.thick_mm is None else cooler.thick_mm + FAN_MM
     sure = [
-        r for r in long
+        r
+        for r in long
         if thick is not None and r.room_mm is not None and not exceeds(thick, r.room_mm)
-    ]  # fmt: skip
+    ]
     maybe = [r for r in long if thick is None or r.room_mm is None]
     missing: tuple[Missing, ...] = ()
     if not sure and maybe:
@@ -330,13 +361,16 @@ def _radiator(cooler: Cooler, case: Case, size: float) -> FitCheck:
     sides: list[Side] = [r.side for r in (sure or maybe or long or places)]
     short = not long
     return FitCheck(
-        id="radiator", part=cooler.key, missing=missing,
+        id="radiator",
+        part=cooler.key,
+        missing=missing,
         status="pass" if sure else "unknown" if maybe else "fail",
         load=size if short else thick,
-        limit=max((float(r.up_to_mm) for r in places), default=None) if short
+        limit=max((float(r.up_to_mm) for r in places), default=None)
+        if short
         else max((r.room_mm for r in long if r.room_mm is not None), default=None),
         more={"sides": tuple(sides), "side": cooler.side, "by": "size" if short else "thickness"},
-    )  # fmt: skip
+    )
 
 
 def bays(wired: Wired, case: Case) -> Iterator[FitCheck]:
@@ -346,17 +380,25 @@ def bays(wired: Wired, case: Case) -> Iterator[FitCheck]:
     small = sum(d.count for d in drives if d.form == "2.5")
     for id, load, limit, lacks in (
         ("bays-35", large, case.bays_35, ("bays_35",)),
-        ("bays-25", small, _small_bays(case, large),
-         tuple(n for n in ("bays_35", "bays_25") if getattr(case, n) is None)),
-    ):  # fmt: skip
+        (
+            "bays-25",
+            small,
+            _small_bays(case, large),
+            tuple(n for n in ("bays_35", "bays_25") if getattr(case, n) is None),
+        ),
+    ):
         if not load:
             continue
         missing = tuple(Missing("case", "", n) for n in lacks) if limit is None else ()
         most = None if limit is None else float(limit)
         yield FitCheck(
-            id=id, status=_held(float(load), most, missing), load=float(load), limit=most,
-            unit="bays", missing=missing,
-        )  # fmt: skip
+            id=id,
+            status=_held(float(load), most, missing),
+            load=float(load),
+            limit=most,
+            unit="bays",
+            missing=missing,
+        )
 
 
 def _small_bays(case: Case, large: int) -> int | None:
@@ -391,9 +433,11 @@ def supply_fan(wired: Wired, case: Case) -> Iterator[FitCheck]:
     rule = build.house_rules.supply_fan
     against = way != "as it stands" and rule not in ("by the case", way)
     yield FitCheck(
-        id="supply-fan", status="warn" if against else "pass", unit="",
+        id="supply-fan",
+        status="warn" if against else "pass",
+        unit="",
         more={"way": way, "why": why, "rule": rule},
-    )  # fmt: skip
+    )
 
 
 def _fan_way(case: Case, vent: bool, filtered: bool, stands_on: str | None) -> tuple[str, str]:

@@ -11,25 +11,12 @@ from typing import Any
 
 from ..base.rounding import exceeds
 from ..base.units import State
-from ..standards.efficiency import (
-    HOLD_UP_80_MS,
-    HOLD_UP_FULL_MS,
-    HOLD_UP_SHARE,
-    OLD_YEARS,
-)
+from ..standards.efficiency import HOLD_UP_80_MS, HOLD_UP_FULL_MS, HOLD_UP_SHARE, OLD_YEARS
 from ..standards.sizes import QUIET_SHARE
 from ..things.supply import Supply
 from .asked import Asked, CheckStatus, SupplyCheck
 from .box import leads
-from .energy import (
-    circuit_w,
-    efficiency_at,
-    heat_btu_h,
-    mains_a,
-    points_of,
-    wall_by_state,
-    year,
-)
+from .energy import circuit_w, efficiency_at, heat_btu_h, mains_a, points_of, wall_by_state, year
 from .room import PLUG_ROOM_MM, out_of_reach
 
 #: Over this part of the watts on 5 V and 3.3 V a build is one for an old supply; over this part on
@@ -83,15 +70,16 @@ def ports(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
         yield SupplyCheck(id="ports", status="unknown", missing=("ports",))
         return
     counts = leads(
-        supply, asked.cables, needed, eps4_in_eps8=asked.wired.eps4_in_eps8,
+        supply,
+        asked.cables,
+        needed,
+        eps4_in_eps8=asked.wired.eps4_in_eps8,
         one_each=asked.wired.build.house_rules.chained_graphics == "never",
-    )  # fmt: skip
+    )
     short = [c for c in counts if c.short]
     # A narrower kind says nothing new where its wider one is short.
     told = [c for c in short if not any(w.kind in c.kind and w is not c for w in short)]
-    yield SupplyCheck(
-        id="ports", status="fail" if told else "pass", more={"short": tuple(told)}
-    )  # fmt: skip
+    yield SupplyCheck(id="ports", status="fail" if told else "pass", more={"short": tuple(told)})
 
 
 def form(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
@@ -137,9 +125,13 @@ def length(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
         )
         return
     yield SupplyCheck(
-        id="length", status="fail" if exceeds(long or 0.0, room or 0.0) else "pass", load=long,
-        limit=room, unit="mm", more={"plugs": plugs},
-    )  # fmt: skip
+        id="length",
+        status="fail" if exceeds(long or 0.0, room or 0.0) else "pass",
+        load=long,
+        limit=room,
+        unit="mm",
+        more={"plugs": plugs},
+    )
 
 
 def reach(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
@@ -158,9 +150,11 @@ def reach(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
         return
     areas = ", ".join(unknown)
     yield SupplyCheck(
-        id="reach", status="unknown" if unknown else "pass", missing=("case",) if unknown else (),
+        id="reach",
+        status="unknown" if unknown else "pass",
+        missing=("case",) if unknown else (),
         more={"area": areas},
-    )  # fmt: skip
+    )
 
 
 # -- how it lives ------------------------------------------------------------------------------
@@ -189,15 +183,22 @@ def quiet(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
     )
     if missing or load is None or limit is None:
         yield SupplyCheck(
-            id="quiet", status="unknown", load=load, limit=limit, missing=missing,
+            id="quiet",
+            status="unknown",
+            load=load,
+            limit=limit,
+            missing=missing,
             more={"degc": supply.fan_off_degc},
-        )  # fmt: skip
+        )
         return
     loud = exceeds(load, max(limit, QUIET_SHARE))
     yield SupplyCheck(
-        id="quiet", status=_by_what_is_known(asked, "warn" if loud else "pass"), load=load,
-        limit=limit, more={"stands": not exceeds(load, limit)},
-    )  # fmt: skip
+        id="quiet",
+        status=_by_what_is_known(asked, "warn" if loud else "pass"),
+        load=load,
+        limit=limit,
+        more={"stands": not exceeds(load, limit)},
+    )
 
 
 def lacks_for_wall(supply: Supply, asked: Asked) -> tuple[str, ...]:
@@ -231,9 +232,13 @@ def efficiency(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
         "own": "measured" if supply.efficiency else "grade",
     }
     yield SupplyCheck(
-        id="efficiency", status=_by_what_is_known(asked, "pass"), load=wall["full"], unit="W",
-        state="full", more=more,
-    )  # fmt: skip
+        id="efficiency",
+        status=_by_what_is_known(asked, "pass"),
+        load=wall["full"],
+        unit="W",
+        state="full",
+        more=more,
+    )
 
 
 def cost(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
@@ -245,10 +250,15 @@ def cost(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
         return
     found = year(wall, place)
     yield SupplyCheck(
-        id="cost", status=_by_what_is_known(asked, "pass"), load=found.kwh,
-        more={"price": found.cost, "currency": place.currency,
-              "bands": len({b.name for b in place.tariff})},
-    )  # fmt: skip
+        id="cost",
+        status=_by_what_is_known(asked, "pass"),
+        load=found.kwh,
+        more={
+            "price": found.cost,
+            "currency": place.currency,
+            "bands": len({b.name for b in place.tariff}),
+        },
+    )
 
 
 def mains(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
@@ -268,9 +278,13 @@ def mains(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
     limit = circuit_w(place.mains_v, place.breaker_a)
     status = _by_what_is_known(asked, "fail" if exceeds(load, limit) else "pass")
     yield SupplyCheck(
-        id="mains", status=status, load=load, limit=limit, unit="W",
+        id="mains",
+        status=status,
+        load=load,
+        limit=limit,
+        unit="W",
         more=more | {"breaker_a": place.breaker_a, "other_w": place.other_w},
-    )  # fmt: skip
+    )
 
 
 def hold_up(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
@@ -294,10 +308,13 @@ def hold_up(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
     if stated is None:  # by the load, too
         status = _by_what_is_known(asked, status)
     yield SupplyCheck(
-        id="hold-up", status=status, load=transfer,
-        limit=limit, unit="ms",
+        id="hold-up",
+        status=status,
+        load=transfer,
+        limit=limit,
+        unit="ms",
         more={"by": "stated" if stated is not None else "design", "design": supply.design},
-    )  # fmt: skip
+    )
 
 
 def _hold_up_full_ms(design: str | None) -> float:

@@ -87,9 +87,15 @@ def _card(
     y, h = (top - 1) * SLOT_PITCH_MM, (card.covers or 1) * SLOT_PITCH_MM - THIN_MM
     bad = bool({(c, card.key) for c in ("card-length", "slots")} & collides)
     side = Shape(
-        view="side", kind="card", x=0, y=y, w=card.length_mm or 0, h=h, label=card.name,
+        view="side",
+        kind="card",
+        x=0,
+        y=y,
+        w=card.length_mm or 0,
+        h=h,
+        label=card.name,
         collides=bad,
-    )  # fmt: skip
+    )
     if card.length_mm is not None:
         yield side
     front = None
@@ -107,14 +113,26 @@ def _card(
     straight = takes.takes_mm - bend
     label = f"plug, {straight:g} mm"
     yield replace(
-        base, kind="plug", x=base.w, w=straight, y=y + h / 3, h=max(h / 3, THIN_MM), label=label,
+        base,
+        kind="plug",
+        x=base.w,
+        w=straight,
+        y=y + h / 3,
+        h=max(h / 3, THIN_MM),
+        label=label,
         collides=bad,
-    )  # fmt: skip
+    )
     if bend:
         yield replace(
-            base, kind="bend", x=base.w + straight, w=bend, y=y + h / 3, h=h, label="bend",
+            base,
+            kind="bend",
+            x=base.w + straight,
+            w=bend,
+            y=y + h / 3,
+            h=h,
+            label="bend",
             collides=bad,
-        )  # fmt: skip
+        )
 
 
 def _radiator(case: Case, cooler: Cooler, bad: bool) -> Iterator[Shape]:
@@ -123,16 +141,28 @@ def _radiator(case: Case, cooler: Cooler, bad: bool) -> Iterator[Shape]:
         return
     if cooler.side == "front":
         body = Shape(
-            view="side", kind="radiator", x=room - cooler.thick_mm, y=-cooler.radiator_mm / 2,
-            w=cooler.thick_mm, h=cooler.radiator_mm, label=cooler.name, collides=bad,
-        )  # fmt: skip
+            view="side",
+            kind="radiator",
+            x=room - cooler.thick_mm,
+            y=-cooler.radiator_mm / 2,
+            w=cooler.thick_mm,
+            h=cooler.radiator_mm,
+            label=cooler.name,
+            collides=bad,
+        )
         yield body
         yield replace(body, kind="fans", x=room, w=FAN_MM, label="")
     elif cooler.side == "top":
         body = Shape(
-            view="side", kind="radiator", x=0, y=_TOP, w=cooler.radiator_mm, h=cooler.thick_mm,
-            label=cooler.name, collides=bad,
-        )  # fmt: skip
+            view="side",
+            kind="radiator",
+            x=0,
+            y=_TOP,
+            w=cooler.radiator_mm,
+            h=cooler.thick_mm,
+            label=cooler.name,
+            collides=bad,
+        )
         yield body
         yield replace(body, kind="fans", y=_TOP + cooler.thick_mm, h=FAN_MM, label="")
 
@@ -157,26 +187,41 @@ def _supply(
         return
     high = FACES[supply.form].height_mm
     body = Shape(
-        view="side", kind="supply", x=0, y=deep + GAP_MM, w=supply.length_mm, h=high,
-        label=supply.name, collides=("length", "") in collides,
-    )  # fmt: skip
+        view="side",
+        kind="supply",
+        x=0,
+        y=deep + GAP_MM,
+        w=supply.length_mm,
+        h=high,
+        label=supply.name,
+        collides=("length", "") in collides,
+    )
     yield body
     if supply.modular != "not":
         yield replace(body, kind="supply plugs", x=supply.length_mm, w=PLUG_ROOM_MM, label="plugs")
     if case.supply_length_mm is not None:
         yield replace(
-            body, kind="limit", x=case.supply_length_mm, w=0, collides=False,
+            body,
+            kind="limit",
+            x=case.supply_length_mm,
+            w=0,
+            collides=False,
             label=f"room for it {case.supply_length_mm:g} mm",
-        )  # fmt: skip
+        )
 
 
 def _limits(case: Case, deep: float) -> Iterator[Shape]:
     for view, at, label in (
-        ("side", case.card_length_mm, "front"), ("front", case.card_height_mm, "side panel"),
-    ):  # fmt: skip
+        ("side", case.card_length_mm, "front"),
+        ("front", case.card_height_mm, "side panel"),
+    ):
         if at is not None:
             yield Shape(
-                view="side" if view == "side" else "front", kind="limit", x=at,
-                y=_TOP if view == "side" else -THIN_MM, w=0,
-                h=deep - (_TOP if view == "side" else -THIN_MM), label=f"{label} {at:g} mm",
-            )  # fmt: skip
+                view="side" if view == "side" else "front",
+                kind="limit",
+                x=at,
+                y=_TOP if view == "side" else -THIN_MM,
+                w=0,
+                h=deep - (_TOP if view == "side" else -THIN_MM),
+                label=f"{label} {at:g} mm",
+            )

@@ -48,9 +48,7 @@ def ride_through(
     """Multiples of the rating that a supply rides through in the four windows. Of a design that is
     not known what any rides through: the least of each window."""
     a = assume
-    classic = (
-        a.ride_classic_0_1ms, a.ride_classic_1ms, a.ride_classic_10ms, a.ride_classic_100ms
-    )  # fmt: skip
+    classic = (a.ride_classic_0_1ms, a.ride_classic_1ms, a.ride_classic_10ms, a.ride_classic_100ms)
     newer = RIDE_LARGE_16PIN if rated_w > LARGE_W and has_16pin else RIDE_3X
     if design is None:
         return tuple(map(min, classic, newer))
@@ -94,7 +92,10 @@ def size(wired: Wired, total: Sum, spikes: dict[Window, Span], supply: Supply | 
     return Sizing(
         rules=tuple(
             SizingRule(
-                id=r.id, watts=r.watts, binding=r.binding, governs=r.id == governing,
+                id=r.id,
+                watts=r.watts,
+                binding=r.binding,
+                governs=r.id == governing,
                 missing=r.missing,
             )
             for r in rules
@@ -102,7 +103,7 @@ def size(wired: Wired, total: Sum, spikes: dict[Window, Span], supply: Supply | 
         needed=needed,
         pick_w=next_common_w(needed.likely) if needed else None,
         at_least_w=max([*_known_needs(wired, total), *(w.likely for _, w in binding)]),
-    )  # fmt: skip
+    )
 
 
 def next_size_w(

@@ -64,10 +64,17 @@ def mover(wired: Wired, loads: tuple[Load, ...], found: Tally, sizing: Sizing) -
     ends_of: tuple[Bound, Bound] = ("low", "high")
     low, high = (_pick_at(wired, rest, found.total, part, key[1], end) for end in ends_of)
     return Mover(
-        part=part.key, name=part.name, field=key[1], figure=figure_words(part, key[1]),
-        assumed=guessed, low_w=span.low, high_w=span.high, pick_w=sizing.pick_w,
-        pick_low_w=low, pick_high_w=high,
-    )  # fmt: skip
+        part=part.key,
+        name=part.name,
+        field=key[1],
+        figure=figure_words(part, key[1]),
+        assumed=guessed,
+        low_w=span.low,
+        high_w=span.high,
+        pick_w=sizing.pick_w,
+        pick_low_w=low,
+        pick_high_w=high,
+    )
 
 
 def figure_words(part: Part, field: str) -> str:

@@ -8,5 +8,14 @@ from .spikes import Spikes, spikes
 from .sums import PATHS, Tally, tally
 
 __all__ = [
-    "PATHS", "Carried", "Demand", "Load", "Spikes", "Tally", "demands", "loads", "spikes", "tally",
-]  # fmt: skip
+    "PATHS",
+    "Carried",
+    "Demand",
+    "Load",
+    "Spikes",
+    "Tally",
+    "demands",
+    "loads",
+    "spikes",
+    "tally",
+]

@@ -17,13 +17,14 @@ from ..things.parts import Card, Part
 #: Kind → (figure that is the lower, figure that is the higher).
 _PAIRS: dict[str, tuple[tuple[str, str], ...]] = {
     "processor": (
-        ("package_idle_w", "package_w"), ("package_w", "package_short_w"),
+        ("package_idle_w", "package_w"),
+        ("package_w", "package_short_w"),
         ("package_idle_w", "package_short_w"),
     ),
     "card": (("idle_w", "board_power_w"),),
     "m2": (("idle_w", "full_w"),),
     "drive": (("run_12v_a", "start_12v_a"), ("run_5v_a", "start_5v_a")),
-}  # fmt: skip
+}
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

@@ -119,7 +119,7 @@ def demands(wired: Wired, loads: tuple[Load, ...]) -> Carried:
         },
         only_ways=frozenset([ref for by in came for ref in by.only_ways]),
         adrift=tuple([x for by in came for x in by.adrift]),
-    )  # fmt: skip
+    )
 
 
 def _comes(wired: Wired, load: Load) -> _Came:

@@ -148,9 +148,14 @@ def _needs(wired: Wired) -> dict[SignalKind, list[Item]]:
             n = getattr(case, field)
             if n != 0:
                 found[kind].append(
-                    Item(of="case", name=f"{case.name}, front", low=n or 0,
-                         high=math.inf if n is None else n, field=field)
-                )  # fmt: skip
+                    Item(
+                        of="case",
+                        name=f"{case.name}, front",
+                        low=n or 0,
+                        high=math.inf if n is None else n,
+                        field=field,
+                    )
+                )
     if supply is not None and supply.telemetry_lead:
         found["usb2"].append(
             Item(of="supply", name=supply.name, low=1, high=1, field="telemetry_lead")
@@ -173,9 +178,12 @@ def _items(
         low, high, field = each(kind)
         if high:
             item = Item(
-                key=part.key, name=part.name, low=low * part.count, high=high * part.count,
+                key=part.key,
+                name=part.name,
+                low=low * part.count,
+                high=high * part.count,
                 field=field,
-            )  # fmt: skip
+            )
             found.append((kind, item))
     return tuple(found)
 

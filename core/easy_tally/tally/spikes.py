@@ -58,9 +58,10 @@ def worst_spikes(wired: Wired, loads: tuple[Load, ...], usual: Spikes) -> Spikes
 
 def _may_be_worse(card: Card) -> bool:
     return (
-        card.use == "graphics" and card.spike_factors is None
+        card.use == "graphics"
+        and card.spike_factors is None
         and any(s.kind == "16pin" for s in card.sockets)
-    )  # fmt: skip
+    )
 
 
 def spikes(wired: Wired, loads: tuple[Load, ...]) -> Spikes:
@@ -184,12 +185,17 @@ def spike_rows(wired: Wired, loads: tuple[Load, ...]) -> tuple[SpikeRow, ...]:
     """The rows that add up to the spikes: every load at full, then what goes above it."""
     rows = [
         SpikeRow(
-            part=x.part, count=x.count, rail=x.rail, field=x.field,
-            formula=f"{x.formula}, at full", assumed=x.assumed, missing=x.missing,
+            part=x.part,
+            count=x.count,
+            rail=x.rail,
+            field=x.field,
+            formula=f"{x.formula}, at full",
+            assumed=x.assumed,
+            missing=x.missing,
             watts=dict.fromkeys(WINDOWS, x.net.full.times(x.count)),
         )
         for x in loads
-    ]  # fmt: skip
+    ]
     above = Together(wired, loads).above
     for (key, _), own in above.items():
         watts = {w: _share(above, own, i, w) for i, w in enumerate(WINDOWS)}
@@ -275,7 +281,11 @@ def processor_factors(
         return part.spike_factors, (1.0,) * len(WINDOWS)
     a = assume
     return (
-        (a.spike_sustained_0_1ms, a.spike_sustained_1ms, a.spike_sustained_10ms,
-         a.spike_sustained_100ms),
+        (
+            a.spike_sustained_0_1ms,
+            a.spike_sustained_1ms,
+            a.spike_sustained_10ms,
+            a.spike_sustained_100ms,
+        ),
         (a.spike_short_0_1ms, a.spike_short_1ms, a.spike_short_10ms, a.spike_short_100ms),
-    )  # fmt: skip
+    )

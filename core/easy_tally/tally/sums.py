@@ -149,6 +149,14 @@ def _row_of(load: Load, part: Part, path: Path, surging: int) -> Row:
     if surging:
         watts = add(watts, only_at("start", load.surge.times(surging), TALLY_STATES))
     return Row(
-        part=load.part, name=part.name, count=load.count, rail=load.rail, path=path, watts=watts,
-        field=load.field, formula=load.formula, assumed=load.assumed, missing=load.missing,
-    )  # fmt: skip
+        part=load.part,
+        name=part.name,
+        count=load.count,
+        rail=load.rail,
+        path=path,
+        watts=watts,
+        field=load.field,
+        formula=load.formula,
+        assumed=load.assumed,
+        missing=load.missing,
+    )

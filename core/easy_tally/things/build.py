@@ -43,8 +43,7 @@ class Build(Model):
         Field(ge=1, le=64, description="disks that spin up at a time; none: all at once"),
     ] = None
     none_here: Annotated[
-        tuple[Topic, ...],
-        Field(max_length=20, description="what the build is known not to have"),
+        tuple[Topic, ...], Field(max_length=20, description="what the build is known not to have")
     ] = ()
     case: Case | None = None
     place: Place = Place()

@@ -10,8 +10,16 @@ from ..base.declared import Model, Name, Note, Rating, rated
 from ..standards.forms import Side, SupplyForm
 
 #: Where sockets lie, as a cable is routed to them.
-Area = Literal["main plug", "processor", "card", "board extra", "3.5-inch bays", "2.5-inch places",
-               "optical bay", "fans and hubs"]  # fmt: skip
+Area = Literal[
+    "main plug",
+    "processor",
+    "card",
+    "board extra",
+    "3.5-inch bays",
+    "2.5-inch places",
+    "optical bay",
+    "fans and hubs",
+]
 
 
 class Vent(Model):

@@ -12,13 +12,15 @@ from .parts import Card, Drive, Part
 #: Assumption of a drive's figure, by its form; a 2.5-inch drive takes nothing at 12 V.
 _DRIVES: dict[str, dict[str, str]] = {
     "3.5": {
-        "run_12v_a": "disk35_12v_a", "run_5v_a": "disk35_5v_a",
-        "start_12v_a": "disk35_start_12v_a", "start_5v_a": "disk35_start_5v_a",
+        "run_12v_a": "disk35_12v_a",
+        "run_5v_a": "disk35_5v_a",
+        "start_12v_a": "disk35_start_12v_a",
+        "start_5v_a": "disk35_start_5v_a",
     },
     "2.5": {"run_5v_a": "drive25_5v_a"},
     "optical": {"run_12v_a": "optical_12v_a", "run_5v_a": "optical_5v_a"},
     "floppy": {"run_12v_a": "floppy_12v_a", "run_5v_a": "floppy_5v_a"},
-}  # fmt: skip
+}
 
 
 def default_name(part: Part, field: str) -> str | None:

@@ -8,14 +8,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 from functools import cache
 
-from ..standards.connectors import (
-    CONNECTORS,
-    PLUGS,
-    Half,
-    PlugKind,
-    SocketKind,
-    grant_12v_w,
-)
+from ..standards.connectors import CONNECTORS, PLUGS, Half, PlugKind, SocketKind, grant_12v_w
 
 
 @dataclass(frozen=True, slots=True)
@@ -53,9 +46,7 @@ def fit(plug: PlugKind, half: Half, socket: SocketKind, eps4_in_eps8: bool = Fal
         return Fit(True, as_kind)
     if as_kind == "atx20" and socket == "atx24":
         return Fit(
-            True,
-            "atx20",
-            warning="A 20-pin plug in a 24-pin socket: one 12 V pin instead of two.",
+            True, "atx20", warning="A 20-pin plug in a 24-pin socket: one 12 V pin instead of two."
         )
     if as_kind == "eps4" and socket == "eps8":
         if eps4_in_eps8:

@@ -12,8 +12,8 @@ from ..base.reuse import Reuse
 from .parts import Board, Drive, Fan, Part, UsbLoad
 
 Topic = Literal[
-    "cooling", "fans", "storage", "usb", "pump", "lights", "second-lead", "extras", "front-panel",
-]  # fmt: skip
+    "cooling", "fans", "storage", "usb", "pump", "lights", "second-lead", "extras", "front-panel"
+]
 
 
 @dataclass(frozen=True, slots=True)
@@ -61,35 +61,54 @@ def _extras(part: Part) -> bool:
 #: In the order in which they weigh. Source: what builds are found to lack at the bench.
 FORGOTTEN: dict[Topic, Forgettable] = {
     "cooling": Forgettable(
-        "processor cooling", "The cooler's own fan and pump draw, and hang on a header or a plug.",
-        True, _cools, only_with="processor",
+        "processor cooling",
+        "The cooler's own fan and pump draw, and hang on a header or a plug.",
+        True,
+        _cools,
+        only_with="processor",
     ),
-    "fans": Forgettable("fans", "Count those that came in the case.", True,
-        lambda p: isinstance(p, Fan) and not _cools(p)),
+    "fans": Forgettable(
+        "fans",
+        "Count those that came in the case.",
+        True,
+        lambda p: isinstance(p, Fan) and not _cools(p),
+    ),
     "storage": Forgettable(
-        "storage", "What it starts from, and where the data goes.", True, _stores,
+        "storage", "What it starts from, and where the data goes.", True, _stores
     ),
     "usb": Forgettable(
-        "USB", "Keyboard, mouse, receivers, cameras: what hangs on the board's ports.", True,
+        "USB",
+        "Keyboard, mouse, receivers, cameras: what hangs on the board's ports.",
+        True,
         _is("usb"),
     ),
     "pump": Forgettable(
-        "a pump", "Of a loop, or of a liquid cooler.", False, _is("pump", "cooler")),
+        "a pump", "Of a loop, or of a liquid cooler.", False, _is("pump", "cooler")
+    ),
     "lights": Forgettable(
-        "lights and their hub", "Strips, lit fans, and what feeds them.", False, _is("strip")),
+        "lights and their hub", "Strips, lit fans, and what feeds them.", False, _is("strip")
+    ),
     "second-lead": Forgettable(
-        "a second processor lead", "Many boards have a second socket beside the first.", False,
-        _second_lead, only_with="board",
+        "a second processor lead",
+        "Many boards have a second socket beside the first.",
+        False,
+        _second_lead,
+        only_with="board",
     ),
     "extras": Forgettable(
-        "the board's extra sockets", "A 6-pin or a peripheral socket near the slots.", False,
-        _extras, only_with="board",
+        "the board's extra sockets",
+        "A 6-pin or a peripheral socket near the slots.",
+        False,
+        _extras,
+        only_with="board",
     ),
     "front-panel": Forgettable(
-        "the front panel", "Its USB ports, a card reader, a screen.", False,
+        "the front panel",
+        "Its USB ports, a card reader, a screen.",
+        False,
         lambda p: isinstance(p, UsbLoad) and "front" in p.name.lower(),
     ),
-}  # fmt: skip
+}
 #: Topics that a part speaks of, by it.
 _SPOKEN: Reuse[frozenset[Topic]] = Reuse(400)
 
@@ -106,6 +125,7 @@ def unspoken(parts: tuple[Part, ...], none_here: tuple[Topic, ...]) -> tuple[Top
     kinds = {"", *(p.kind for p in parts)}
     spoken = {t for p in parts for t in _SPOKEN.of((p,), None, partial(_spoken_by, p))}
     return tuple(
-        t for t, f in FORGOTTEN.items()
+        t
+        for t, f in FORGOTTEN.items()
         if f.only_with in kinds and t not in spoken and t not in none_here
-    )  # fmt: skip
+    )

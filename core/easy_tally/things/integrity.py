@@ -10,17 +10,7 @@ from ..standards.connectors import PLUGS, PlugKind, SocketKind
 from .adapters import Adapter, Backplane, Extension
 from .cables import Cable, Connection, Run, SocketRef
 from .fits import fit
-from .parts import (
-    HEADER_WORDS,
-    ON_HEADER,
-    Board,
-    Card,
-    Header,
-    Hub,
-    M2Drive,
-    OnHeader,
-    Part,
-)
+from .parts import HEADER_WORDS, ON_HEADER, Board, Card, Header, Hub, M2Drive, OnHeader, Part
 from .supply import Port, Supply, port_takes
 
 if TYPE_CHECKING:

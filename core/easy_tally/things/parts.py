@@ -39,8 +39,11 @@ class Socket(Model):
 
 HeaderKind = Literal["fan", "pump", "lights-5v", "lights-12v"]
 HEADER_WORDS: dict[HeaderKind, str] = {
-    "fan": "fan", "pump": "pump", "lights-5v": "5 V lights", "lights-12v": "12 V lights",
-}  # fmt: skip
+    "fan": "fan",
+    "pump": "pump",
+    "lights-5v": "5 V lights",
+    "lights-12v": "12 V lights",
+}
 
 
 class Header(Model):
@@ -230,8 +233,7 @@ class Card(_Signals, _Socketed):
         Field(description="whether its weight asks for a support"),
     ] = None
     plugs_face: Annotated[
-        Literal["side panel", "front"],
-        Field(description="where its plugs stand out to"),
+        Literal["side panel", "front"], Field(description="where its plugs stand out to")
     ] = "side panel"
 
     @model_validator(mode="after")
@@ -419,14 +421,36 @@ class Other(_Socketed):
 
 
 Part = Annotated[
-    Processor | Board | Card | Memory | M2Drive | Drive | Fan | Pump | Cooler | LightStrip | Hub
-    | UsbLoad | Other,
+    Processor
+    | Board
+    | Card
+    | Memory
+    | M2Drive
+    | Drive
+    | Fan
+    | Pump
+    | Cooler
+    | LightStrip
+    | Hub
+    | UsbLoad
+    | Other,
     Field(discriminator="kind"),
-]  # fmt: skip
+]
 PART_KINDS: tuple[type[_Part], ...] = (
-    Processor, Board, Card, Memory, M2Drive, Drive, Fan, Pump, Cooler, LightStrip, Hub,
-    UsbLoad, Other,
-)  # fmt: skip
+    Processor,
+    Board,
+    Card,
+    Memory,
+    M2Drive,
+    Drive,
+    Fan,
+    Pump,
+    Cooler,
+    LightStrip,
+    Hub,
+    UsbLoad,
+    Other,
+)
 #: Kinds that may hang on a header.
 OnHeader = Fan | Pump | Cooler | LightStrip | Hub
 ON_HEADER = (Fan, Pump, Cooler, LightStrip, Hub)

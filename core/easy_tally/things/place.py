@@ -79,9 +79,13 @@ class Place(Model):
     ] = None
     begins_h: Annotated[
         float,
-        Field(ge=0, lt=24, description="when a day's work begins: everyday use, then full, idle, "
-              "asleep, off", json_schema_extra={"unit": "h"}),
-    ] = 8  # fmt: skip
+        Field(
+            ge=0,
+            lt=24,
+            description="when a day's work begins: everyday use, then full, idle, asleep, off",
+            json_schema_extra={"unit": "h"},
+        ),
+    ] = 8
     price_kwh: Rating = rated("price of a kilowatt-hour, as written on the bill", "", 100)
     tariff: Annotated[
         tuple[Band, ...],
@@ -91,9 +95,13 @@ class Place(Model):
     breaker_a: Rating = rated("breaker of the circuit", "A", 200, zero=False)
     other_w: Annotated[
         float,
-        Field(ge=0, le=20000, description="what else hangs on the circuit",
-              json_schema_extra={"unit": "W"}),
-    ] = 0  # fmt: skip
+        Field(
+            ge=0,
+            le=20000,
+            description="what else hangs on the circuit",
+            json_schema_extra={"unit": "W"},
+        ),
+    ] = 0
     ups_transfer_ms: Rating = rated("time that a UPS takes to step in", "ms", 1000)
     stands_on: Annotated[
         Literal["table", "hard floor", "carpet"] | None, Field(description="what it stands on")

@@ -44,9 +44,10 @@ def same(build: Build, like: Build | None = None) -> Build:
     things = tuple([t for name in _LISTS for t in (*fields[name], None)])
     beside = tuple([getattr(build, name) for name in _BESIDE])
     return _BUILDS.of(
-        (*things, *(fields[name] for name in _SINGLE)), beside,
+        (*things, *(fields[name] for name in _SINGLE)),
+        beside,
         lambda: build.model_copy(update=fields),
-    )  # fmt: skip
+    )
 
 
 def connected(thing: _M, connections: tuple[Connection, ...]) -> _M:

@@ -17,6 +17,15 @@ from .exercises import (
 )
 
 __all__ = [
-    "EXERCISES", "OWN", "Choice", "Exercise", "Judged", "choices", "judge", "of_own", "planted",
-    "readings_and_held", "seen",
-]  # fmt: skip
+    "EXERCISES",
+    "OWN",
+    "Choice",
+    "Exercise",
+    "Judged",
+    "choices",
+    "judge",
+    "of_own",
+    "planted",
+    "readings_and_held",
+    "seen",
+]

@@ -9,16 +9,7 @@ from ..base.arrays import np
 from ..base.errors import BadInput, NotThere
 from ..findings import Analysis
 from ..readings import METERED, Channel, Held, Readings, channels_of, hold, instrument_of, say
-from ..simulate import (
-    FAULT_KINDS,
-    FAULT_WORDS,
-    Fault,
-    FaultKind,
-    Planted,
-    Scene,
-    places,
-    plant,
-)
+from ..simulate import FAULT_KINDS, FAULT_WORDS, Fault, FaultKind, Planted, Scene, places, plant
 
 #: Machines by the names that exercises call them by; which files they are is the caller's.
 Machine = str
@@ -71,10 +62,11 @@ def _rows() -> tuple[Exercise, ...]:
         ("heron", "pinched bend", 4, 0.5, 0.04, _FEW),
     )
     return tuple(
-        Exercise(number=i, machine=m, kind=k, place=p, seed=100 + i, severity=s, spread=w,
-                 instruments=of)
+        Exercise(
+            number=i, machine=m, kind=k, place=p, seed=100 + i, severity=s, spread=w, instruments=of
+        )
         for i, (m, k, p, s, w, of) in enumerate(rows, 1)
-    )  # fmt: skip
+    )
 
 
 EXERCISES: tuple[Exercise, ...] = _rows()
@@ -91,9 +83,14 @@ def of_own(a: Analysis, seed: int) -> Exercise:
     kind = kinds[int(rng.integers(len(kinds)))]
     place = int(rng.integers(len(places(a, kind))))
     return Exercise(
-        number=OWN, machine="", kind=kind, place=place, seed=seed,
-        severity=float(rng.uniform(0.5, 1.0)), spread=0.02,
-    )  # fmt: skip
+        number=OWN,
+        machine="",
+        kind=kind,
+        place=place,
+        seed=seed,
+        severity=float(rng.uniform(0.5, 1.0)),
+        spread=0.02,
+    )
 
 
 def planted(a: Analysis, e: Exercise) -> Planted:
@@ -124,8 +121,9 @@ def choices(a: Analysis) -> tuple[Choice, ...]:
     at = {r for k in FAULT_KINDS for r in places(a, k)}
     ports = {
         f.input.ref: " and ".join(p.label for p in run.ports)
-        for run in a.wired.runs for f in run.feeds
-    }  # fmt: skip
+        for run in a.wired.runs
+        for f in run.feeds
+    }
     return tuple(
         Choice(ref=r, words=a.wired.words(r), port=ports.get(r, ""))
         for r, f in a.wired.feeds.items()
@@ -152,9 +150,12 @@ def judge(a: Analysis, e: Exercise, of: Planted, held: Held, joint: str, reason:
         raise BadInput([("reason", f"one of {', '.join(FAULT_KINDS)}", reason[:60])])
     words = " and ".join(a.wired.words(r) for r in of.joints)
     return Judged(
-        right_joint=joint in of.joints, right_reason=reason == of.fault.kind,
-        joint=words, reason=FAULT_WORDS[of.fault.kind], numbers=tuple(_shows(a, of, held)),
-    )  # fmt: skip
+        right_joint=joint in of.joints,
+        right_reason=reason == of.fault.kind,
+        joint=words,
+        reason=FAULT_WORDS[of.fault.kind],
+        numbers=tuple(_shows(a, of, held)),
+    )
 
 
 def _shows(a: Analysis, of: Planted, held: Held) -> list[str]:

@@ -8,7 +8,20 @@ from .offers import Offer, Offers, first_offer, offers_for_plug, offers_for_sock
 from .wired import Carrier, Feed, Input, Stretch, Wired, WiredRun
 
 __all__ = [
-    "Between", "Carrier", "Feed", "Input", "Offer", "Offers", "Stretch", "Wired", "WiredRun",
-    "first_offer", "never_allowed", "never_made", "nobody_says", "offers_for_plug",
-    "offers_for_socket", "unsaid",
-]  # fmt: skip
+    "Between",
+    "Carrier",
+    "Feed",
+    "Input",
+    "Offer",
+    "Offers",
+    "Stretch",
+    "Wired",
+    "WiredRun",
+    "first_offer",
+    "never_allowed",
+    "never_made",
+    "nobody_says",
+    "offers_for_plug",
+    "offers_for_socket",
+    "unsaid",
+]

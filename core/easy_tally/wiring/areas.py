@@ -21,9 +21,11 @@ def area_of(part: Owner, kind: SocketKind) -> Area:
         return "card"
     if isinstance(part, Drive):
         return {
-            "3.5": "3.5-inch bays", "2.5": "2.5-inch places", "optical": "optical bay",
+            "3.5": "3.5-inch bays",
+            "2.5": "2.5-inch places",
+            "optical": "optical bay",
             "floppy": "3.5-inch bays",
-        }[part.form]  # type: ignore[return-value]  # fmt: skip
+        }[part.form]  # type: ignore[return-value]
     return "fans and hubs"
 
 

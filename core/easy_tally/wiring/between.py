@@ -75,31 +75,50 @@ def between_of(of: Adapter | Extension | Backplane) -> Between:
 def _adapter(of: Adapter) -> Between:
     leads = tuple(lead.key for lead in of.leads)
     return Between(
-        key=of.key, name=of.name, of=of,
-        sockets=tuple(_socket(x.key, x.kind, x.pins_12v) for x in of.leads), plugs=of.plugs,
-        fed_by={p.key: leads for p in of.plugs}, gauge=of.gauge, conductors=_known(of.conductors),
-        insulation_degc=of.insulation_degc, connections=of.connections,
-    )  # fmt: skip
+        key=of.key,
+        name=of.name,
+        of=of,
+        sockets=tuple(_socket(x.key, x.kind, x.pins_12v) for x in of.leads),
+        plugs=of.plugs,
+        fed_by={p.key: leads for p in of.plugs},
+        gauge=of.gauge,
+        conductors=_known(of.conductors),
+        insulation_degc=of.insulation_degc,
+        connections=of.connections,
+    )
 
 
 def _extension(of: Extension) -> Between:
     kind = PLUGS[of.kind].whole
     plug = Plug(key=PLUG, kind=of.kind, at_mm=of.length_mm)
     return Between(
-        key=of.key, name=of.name, of=of, sockets=(_socket(LEAD, kind),), plugs=(plug,),
-        fed_by={PLUG: (LEAD,)}, gauge=of.gauge, conductors=_known(of.conductors),
-        insulation_degc=of.insulation_degc, connections=of.connections,
-    )  # fmt: skip
+        key=of.key,
+        name=of.name,
+        of=of,
+        sockets=(_socket(LEAD, kind),),
+        plugs=(plug,),
+        fed_by={PLUG: (LEAD,)},
+        gauge=of.gauge,
+        conductors=_known(of.conductors),
+        insulation_degc=of.insulation_degc,
+        connections=of.connections,
+    )
 
 
 def _backplane(of: Backplane) -> Between:
     bays = {bay: (i.key,) for i in of.inputs for bay in i.bays}
     return Between(
-        key=of.key, name=of.name, of=of,
+        key=of.key,
+        name=of.name,
+        of=of,
         sockets=tuple(_socket(i.key, i.kind) for i in of.inputs),
-        plugs=tuple(Plug(key=bay, kind="sata", at_mm=_AT_BAY_MM) for bay in bays), fed_by=bays,
-        gauge=None, conductors=None, insulation_degc=None, connections=of.connections,
-    )  # fmt: skip
+        plugs=tuple(Plug(key=bay, kind="sata", at_mm=_AT_BAY_MM) for bay in bays),
+        fed_by=bays,
+        gauge=None,
+        conductors=None,
+        insulation_degc=None,
+        connections=of.connections,
+    )
 
 
 def _known(pins: RailPins) -> RailPins | None:

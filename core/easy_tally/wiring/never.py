@@ -118,8 +118,10 @@ def never(of: Between) -> Breach | None:
         return None
     alone = (
         Path("", (s.kind, PLUGS[p.kind].whole), (Step(of, s.key, of.key),))
-        for s in of.sockets for p in of.plugs if s.key in of.fed_by[p.key]
-    )  # fmt: skip
+        for s in of.sockets
+        for p in of.plugs
+        if s.key in of.fed_by[p.key]
+    )
     return next((b for path in alone for b in _of_path(path)), None)
 
 
@@ -138,9 +140,11 @@ def _moulded(of: Between) -> bool:
 def may_be_moulded(of: Between) -> bool:
     """Whether it is an adapter from 4-pin to SATA of which nobody says if it is moulded."""
     return (
-        isinstance(of.of, Adapter) and of.of.moulded is None
-        and any(s.kind == "per4" for s in of.sockets) and any(p.kind == "sata" for p in of.plugs)
-    )  # fmt: skip
+        isinstance(of.of, Adapter)
+        and of.of.moulded is None
+        and any(s.kind == "per4" for s in of.sockets)
+        and any(p.kind == "sata" for p in of.plugs)
+    )
 
 
 # -- a map -------------------------------------------------------------------------------------
@@ -152,8 +156,11 @@ _Uses = Callable[[Carrier, Plug], list[tuple[SocketKind, Input]]]
 def never_allowed(wired: Wired, run: WiredRun) -> tuple[str, ...]:
     """Why a run, with all that it is plugged into, is never allowed; empty where it is."""
     keyed = (f for f in (*run.feeds, *wired.beyond(run)) if f.half == "loose")
-    found = [f"{PLUGS[f.plug.kind].loose_words} in {wired.words(f.input.ref)}: by its keying only "
-             "the marked half fits there" for f in keyed]  # fmt: skip
+    found = [
+        f"{PLUGS[f.plug.kind].loose_words} in {wired.words(f.input.ref)}: by its keying only "
+        "the marked half fits there"
+        for f in keyed
+    ]
     if any(f.input.between for f in run.feeds):
         found += [b.words for b in breaches(_paths_of(run.cable, _as_plugged(wired)))]
     return tuple(dict.fromkeys(found))

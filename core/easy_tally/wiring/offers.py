@@ -166,12 +166,18 @@ def _offer(wired: Wired, cable: Carrier, plug: Plug, half: Half, into: Input) ->
         else:
             ports = tuple(p.key for p in free)
     return Offer(
-        cable=cable.key, cable_name=cable.name, plug=plug.key, half=half, socket=into.ref,
-        at=into.at, ports=ports,
+        cable=cable.key,
+        cable_name=cable.name,
+        plug=plug.key,
+        half=half,
+        socket=into.ref,
+        at=into.at,
+        ports=ports,
         text=_text(wired, cable, plug, half, ports),
         note="" if reason else _note(wired, cable, plug, into, answer.warning),
-        reason=reason, spare=run is None and isinstance(cable, Cable),
-    )  # fmt: skip
+        reason=reason,
+        spare=run is None and isinstance(cable, Cable),
+    )
 
 
 def _text(wired: Wired, cable: Carrier, plug: Plug, half: Half, ports: tuple[str, ...]) -> str:

@@ -119,9 +119,12 @@ class Wired:
         def made() -> WiredRun:
             by_distance = sorted(feeds, key=lambda f: f.plug.at_mm)
             return WiredRun(
-                run=run, cable=cable, ports=ports, feeds=tuple(by_distance),
+                run=run,
+                cable=cable,
+                ports=ports,
+                feeds=tuple(by_distance),
                 stretches=tuple(_stretches(by_distance)),
-            )  # fmt: skip
+            )
 
         return _RUNS.of((run, cable, *ports, feeds), None, made)
 
@@ -412,10 +415,15 @@ def _feeds(
         mated = answer.mated or into.socket.kind
         found.append(
             Feed(
-                input=into, cable=carrier, plug=plug, connection=connection, mated=mated,
-                pins=pins_wired(mated, plug, into.socket), warning=answer.warning,
+                input=into,
+                cable=carrier,
+                plug=plug,
+                connection=connection,
+                mated=mated,
+                pins=pins_wired(mated, plug, into.socket),
+                warning=answer.warning,
             )
-        )  # fmt: skip
+        )
     return tuple(found)
 
 

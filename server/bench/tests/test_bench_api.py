@@ -153,10 +153,12 @@ class Photos(ApiCase):
         place.add_itxt("XML:com.adobe.xmp", "<x>53.07 N</x>")
         plain = Image.new("RGB", (40, 30), "teal")
         for options in (
-            {"format": "JPEG", "comment": b"53.07 N"}, {"format": "PNG", "pnginfo": place},
+            {"format": "JPEG", "comment": b"53.07 N"},
+            {"format": "PNG", "pnginfo": place},
             {"format": "JPEG", "exif": b"Exif\0\0MM\0*\0\0\0\x08\xff\xff53.07 N"},
-            {"format": "WEBP", "xmp": b"53.07 N"}, {"format": "JPEG", "xmp": b"53.07 N"},
-        ):  # fmt: skip
+            {"format": "WEBP", "xmp": b"53.07 N"},
+            {"format": "JPEG", "xmp": b"53.07 N"},
+        ):
             out = io.BytesIO()
             plain.save(out, **options)
             answer = self.send(out.getvalue() + b"<script>53.07 N</script>")
@@ -200,8 +202,10 @@ class Photos(ApiCase):
     def test_pixels_are_bounded_before_they_are_decoded(self) -> None:
         for kind, options in (
             ("progressive JPEG", {"format": "JPEG", "progressive": True}),
-            ("PNG", {"format": "PNG"}), ("WebP", {"format": "WEBP"}), ("JPEG", {"format": "JPEG"}),
-        ):  # fmt: skip
+            ("PNG", {"format": "PNG"}),
+            ("WebP", {"format": "WEBP"}),
+            ("JPEG", {"format": "JPEG"}),
+        ):
             out = io.BytesIO()
             Image.new("RGB", (90, 70), "teal").save(out, **options)
             most = dict.fromkeys(photos.MOST_PIXELS, 6_000)
@@ -223,9 +227,7 @@ class Photos(ApiCase):
         before = sorted(photos.folder().iterdir())
         with patch.object(Path, "write_bytes", side_effect=full), self.assertLogs("easy_tally"):
             self.assertEqual(self.send(self._picture()).status_code, 507)
-        with (
-            patch.object(Photo.objects, "create", side_effect=full), self.assertLogs("easy_tally"),
-        ):  # fmt: skip
+        with patch.object(Photo.objects, "create", side_effect=full), self.assertLogs("easy_tally"):
             self.assertEqual(self.send(self._picture()).status_code, 507)
         self.assertEqual(sorted(photos.folder().iterdir()), before)
 

@@ -16,9 +16,15 @@ from builds import actions, results
 from builds.tests.support import HERON, ROOT
 
 ARGUMENTS = [
-    "--headless", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run",
-    "--disable-background-networking", "--disable-component-update", "--disable-sync",
-]  # fmt: skip
+    "--headless",
+    "--no-sandbox",
+    "--disable-gpu",
+    "--disable-quic",
+    "--no-first-run",
+    "--disable-background-networking",
+    "--disable-component-update",
+    "--disable-sync",
+]
 
 #: Text that an ancestor cuts off, and texts that lie on one another.
 LAYOUT = (Path(__file__).parent / "layout.js").read_text(encoding="utf-8")

@@ -197,9 +197,18 @@ class Phones(BrowserCase):
         page = self.window(viewport={"width": 360, "height": 760})
         key = self.heron()
         stations = (
-            "parts", "parts?at=card-2", "parts/catalogue", "supply", "supply/compare",
-            "supply/fit", "supply/energy", "loom", "bench", "drawer", "rules",
-        )  # fmt: skip
+            "parts",
+            "parts?at=card-2",
+            "parts/catalogue",
+            "supply",
+            "supply/compare",
+            "supply/fit",
+            "supply/energy",
+            "loom",
+            "bench",
+            "drawer",
+            "rules",
+        )
         for station in stations:
             self.go(key, station, page)
             page.wait_for_load_state("networkidle")

@@ -150,10 +150,12 @@ class FromNothing(BrowserCase):
         page.get_by_role("link", name="Loom").focus()
         page.keyboard.press("Enter")
         for ref, offer in (
-            ("board#1/main", "board/main"), ("board#1/cpu-1", "processor-1/a"),
-            ("card#1/a", "graphics-1/a"), ("card#1/b", "graphics-1/b"),
+            ("board#1/main", "board/main"),
+            ("board#1/cpu-1", "processor-1/a"),
+            ("card#1/a", "graphics-1/a"),
+            ("card#1/b", "graphics-1/b"),
             ("disk#1/power", "sata-1/p1"),
-        ):  # fmt: skip
+        ):
             self._feed_by_keys(page, ref, offer)
         lane = page.locator("[data-lane=graphics-1]")
         expect(lane).to_have_attribute("data-verdict", "over")

@@ -108,8 +108,14 @@ class TwoWindows(ApiCase):
 
     def test_plugs_of_one_chain_go_in_from_both(self) -> None:
         key = self.open()["key"]
-        self.act(key, 1, type="connect", cable="sata-1", plug="p3",
-                 socket={"part": "disk", "instance": 3, "socket": "power"})  # fmt: skip
+        self.act(
+            key,
+            1,
+            type="connect",
+            cable="sata-1",
+            plug="p3",
+            socket={"part": "disk", "instance": 3, "socket": "power"},
+        )
         status, _ = self.act(key, 1, type="park", cable="sata-1", plug="p1")
         self.assertEqual(status, 200)
 

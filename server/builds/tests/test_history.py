@@ -113,9 +113,7 @@ class OneHistory(TestCase):
     def test_two_runs_that_change_at_once_come_back_at_once(self) -> None:
         """Each stays in its place: what is kept is put together without reading the document."""
         row = heron()
-        first, second = (
-            SocketRef(part="card-2", instance=1, socket=s) for s in ("a", "b")
-        )  # fmt: skip
+        first, second = (SocketRef(part="card-2", instance=1, socket=s) for s in ("a", "b"))
         act(row, edits.Connect(cable="graphics-1", plug="a", socket=first))
         act(row, edits.Connect(cable="graphics-2", plug="a", socket=second))
         before = _file(row)
@@ -193,7 +191,9 @@ class AcrossProcesses(TransactionTestCase):
         name = str(connection.settings_dict["NAME"])
         done = subprocess.run(
             [sys.executable, str(ROOT / "server/manage.py"), "shell", "--no-imports", "-c", code],
-            capture_output=True, text=True, check=True,
+            capture_output=True,
+            text=True,
+            check=True,
             env=os.environ | {"EASY_TALLY_DB": name, "EASY_TALLY_TESTING": "1"},
-        )  # fmt: skip
+        )
         return done.stdout

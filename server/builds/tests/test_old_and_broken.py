@@ -106,9 +106,12 @@ class OldDatabase(unittest.TestCase):
             manage = [sys.executable, str(ROOT / "server/manage.py")]
             subprocess.run([*manage, "migrate", "-v0"], env=env, check=True, capture_output=True)
             ran = subprocess.run(
-                [*manage, "shell", "--no-imports", "-c", WORK], env=env, check=True,
-                capture_output=True, text=True,
-            )  # fmt: skip
+                [*manage, "shell", "--no-imports", "-c", WORK],
+                env=env,
+                check=True,
+                capture_output=True,
+                text=True,
+            )
         found = json.loads(ran.stdout.splitlines()[-1])
         self.assertEqual((found["same"], found["fans"], found["note"]), (True, [3], "Edited"))
         self.assertEqual(found["room"], 30)
@@ -129,9 +132,12 @@ class OldDatabase(unittest.TestCase):
                 for command in (["migrate", "-v0"], ["integrity"]):
                     subprocess.run([*manage, *command], env=env, check=True, capture_output=True)
                 ran = subprocess.run(
-                    [*manage, "shell", "--no-imports", "-c", WALK], env=env, check=True,
-                    capture_output=True, text=True,
-                )  # fmt: skip
+                    [*manage, "shell", "--no-imports", "-c", WALK],
+                    env=env,
+                    check=True,
+                    capture_output=True,
+                    text=True,
+                )
                 found = json.loads(ran.stdout.splitlines()[-1])
                 self.assertGreater(found["steps"], 60)
                 self.assertEqual((found["differ"], found["version"]), ([], found["as_it_was"]))

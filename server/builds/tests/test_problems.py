@@ -122,9 +122,10 @@ class Bounds(ApiCase):
 
     def test_lines_lists_and_files(self) -> None:
         for path, text, said in (
-            ("/entry", '"' * 501, "500"), ("/entries", "fan\n" * 401, "400 lines"),
+            ("/entry", '"' * 501, "500"),
+            ("/entries", "fan\n" * 401, "400 lines"),
             ("/entries", "x" * 501, "500 characters"),
-        ):  # fmt: skip
+        ):
             status, found = self.call("post", path, {"text": text})
             self.assertEqual(status, 422, path)
             self.assertIn(said, found["detail"])
@@ -132,8 +133,9 @@ class Bounds(ApiCase):
     def test_numbers_and_brackets_without_end_name_their_place(self) -> None:
         for text, said in (
             ('{"version": ' + "9" * 4301 + "}", "line 1, column 13"),
-            ("[" * 100_000, "line 1, column 201"), ('{"name": "\\ud800"}', "name"),
-        ):  # fmt: skip
+            ("[" * 100_000, "line 1, column 201"),
+            ('{"name": "\\ud800"}', "name"),
+        ):
             status, found = self.call("post", "/builds/open", {"text": text})
             self.assertEqual((status, found["problems"][0]["field"]), (422, said))
 
@@ -187,15 +189,22 @@ class Odd(ApiCase):
         key = built["key"]
         for odd in ("\\ud800", "\\u0000", "\\u001b", "a\\r=1+1", "\\u2028", "\\uffff"):
             for path, body in (
-                (f"/builds/{key}/actions", '{"base_version": 1, "action": {"type": "change build", '
-                 '"changes": {"note": "%s"}}}'),
-                (f"/builds/{key}/preview", '{"action": {"type": "change build", "changes": '
-                 '{"note": "%s"}}}'),
-                ("/builds", '{"name": "%s"}'), ("/entry", '{"text": "%s"}'),
-                ("/entries", '{"text": "%s"}'), ("/drawer", '{"kind": "cable", "name": "%s"}'),
+                (
+                    f"/builds/{key}/actions",
+                    '{"base_version": 1, "action": {"type": "change build", '
+                    '"changes": {"note": "%s"}}}',
+                ),
+                (
+                    f"/builds/{key}/preview",
+                    '{"action": {"type": "change build", "changes": {"note": "%s"}}}',
+                ),
+                ("/builds", '{"name": "%s"}'),
+                ("/entry", '{"text": "%s"}'),
+                ("/entries", '{"text": "%s"}'),
+                ("/drawer", '{"kind": "cable", "name": "%s"}'),
                 (f"/builds/{key}/bench", '{"entries": [{"uid": "1", "step": "%s"}]}'),
                 ("/builds/open", '{"text": "%s"}'),
-            ):  # fmt: skip
+            ):
                 answer = self.client.post(
                     f"/api/v1{path}", body % odd, content_type="application/json"
                 )

@@ -106,8 +106,11 @@ class DoneTogether(TransactionTestCase):
         self.assertEqual(sorted(self.runs[2:]), [[2], [3], [7]])
 
     def test_another_thing_does_not_wait(self) -> None:
-        other = next(n for n in range(100) if self.together.one_at_a_time(n)
-                     is not self.together.one_at_a_time("a"))  # fmt: skip
+        other = next(
+            n
+            for n in range(100)
+            if self.together.one_at_a_time(n) is not self.together.one_at_a_time("a")
+        )
         asked = [lambda: self.together.do("a", 1), lambda: self.together.do(other, 2)]
         found = _at_once(asked, self.begin, lambda n: len(self.runs) == n + 1)
         self.assertEqual(found, ["a 1 of 1", f"{other} 2 of 1"])
@@ -163,9 +166,12 @@ class EditsAtOnce(TransactionTestCase):
     def test_each_is_a_change_of_its_own_and_all_are_worked_out_at_most_twice(self) -> None:
         before = store.read(self._now())
         found = self._edits(
-            _called("card-1", "Left"), _watts("card-2", 290), _called("disk", "Disks"),
-            _called("fan", "Fans"), edits.RemovePart(part="usb"),
-        )  # fmt: skip
+            _called("card-1", "Left"),
+            _watts("card-2", 290),
+            _called("disk", "Disks"),
+            _called("fan", "Fans"),
+            edits.RemovePart(part="usb"),
+        )
         self.assertEqual([type(f) for f in found], [actions.Written] * 5)
         self.assertLessEqual(len(self.worked), 2)
         now = self._now()
@@ -179,9 +185,11 @@ class EditsAtOnce(TransactionTestCase):
 
     def test_the_second_of_two_that_change_the_same_is_told_of_the_first(self) -> None:
         found = self._edits(
-            _called("fan", "Before"), _watts("card-1", 311), _watts("card-1", 290),
+            _called("fan", "Before"),
+            _watts("card-1", 311),
+            _watts("card-1", 290),
             _called("card-1", "Left"),
-        )  # fmt: skip
+        )
         self.assertIsInstance(found[2], StaleEdit)
         ((path, mine, theirs),) = found[2].conflicts
         self.assertEqual(path, "part:card-1/board_power_w")
@@ -190,9 +198,12 @@ class EditsAtOnce(TransactionTestCase):
 
     def test_all_are_told_what_they_changed_between_them(self) -> None:
         found = self._edits(
-            _called("fan", "Before"), _watts("card-1", 311), _called("card-1", "Left"),
-            edits.RemovePart(part="usb"), _called("fan", "Before"),
-        )  # fmt: skip
+            _called("fan", "Before"),
+            _watts("card-1", 311),
+            _called("card-1", "Left"),
+            edits.RemovePart(part="usb"),
+            _called("fan", "Before"),
+        )
         told = {t["entity"]: t["after"] for t in found[1].changed}
         self.assertEqual(told.keys() - {"part:fan"}, {"part:card-1", "part:usb"})
         self.assertIsNone(told["part:usb"])
@@ -220,19 +231,29 @@ class EditsAtOnce(TransactionTestCase):
 _DISK_3 = SocketRef(part="disk", instance=3, socket="power")
 #: Some that go well together, some that are refused, some of which the second collides.
 _POOL: list[edits.Edit] = [
-    _called("card-1", "Left"), _called("fan", "Fans"), _called("fan", "Blowers"),
-    _watts("card-1", 311), _watts("card-1", 290), _watts("card-2", 305),
-    edits.ChangeBuild(changes={"note": "edited"}), edits.ChangeBuild(changes={"name": "H2"}),
-    edits.RemovePart(part="usb"), edits.RemovePart(part="strip"), edits.RemovePart(part="disk"),
-    edits.RemovePart(part="disk", release=True), edits.RemovePart(part="nothing"),
+    _called("card-1", "Left"),
+    _called("fan", "Fans"),
+    _called("fan", "Blowers"),
+    _watts("card-1", 311),
+    _watts("card-1", 290),
+    _watts("card-2", 305),
+    edits.ChangeBuild(changes={"note": "edited"}),
+    edits.ChangeBuild(changes={"name": "H2"}),
+    edits.RemovePart(part="usb"),
+    edits.RemovePart(part="strip"),
+    edits.RemovePart(part="disk"),
+    edits.RemovePart(part="disk", release=True),
+    edits.RemovePart(part="nothing"),
     edits.AddPart.model_validate({"part": {"kind": "fan", "key": "new", "name": "New"}}),
     edits.AddPart.model_validate({"part": {"kind": "fan", "key": "usb", "name": "Not USB"}}),
     edits.Connect(cable="sata-1", plug="p3", socket=_DISK_3),
     edits.Connect(cable="sata-2", plug="p3", socket=_DISK_3),
-    edits.Park(cable="sata-1", plug="p1"), edits.Unplug(cable="sixteen-1"),
-    edits.RemoveCable(cable="graphics-3"), edits.RemoveCable(cable="peripheral-1"),
+    edits.Park(cable="sata-1", plug="p1"),
+    edits.Unplug(cable="sixteen-1"),
+    edits.RemoveCable(cable="graphics-3"),
+    edits.RemoveCable(cable="peripheral-1"),
     edits.ChangePart(part="disk", changes={"count": 5}),
-]  # fmt: skip
+]
 
 
 class AsOneByOne(TransactionTestCase):

@@ -16,9 +16,18 @@ class Types(unittest.TestCase):
         with tempfile.TemporaryDirectory() as folder:
             out = Path(folder, "schema.ts")
             subprocess.run(
-                ["npx", "--no-install", "openapi-typescript", "../docs/openapi.json",
-                 "--default-non-nullable=false", "-o", str(out)],
-                cwd=ROOT / "web", check=True, capture_output=True,
-            )  # fmt: skip
+                [
+                    "npx",
+                    "--no-install",
+                    "openapi-typescript",
+                    "../docs/openapi.json",
+                    "--default-non-nullable=false",
+                    "-o",
+                    str(out),
+                ],
+                cwd=ROOT / "web",
+                check=True,
+                capture_output=True,
+            )
             committed = (ROOT / "web/src/api/schema.ts").read_text(encoding="utf-8")
             self.assertEqual(out.read_text(encoding="utf-8"), committed)

@@ -13,9 +13,12 @@ class Units(unittest.TestCase):
     def test_each_of_them(self) -> None:
         """Run them by themselves with `npx vitest` in web/."""
         ran = subprocess.run(
-            ["npm", "run", "--silent", "test"], cwd=ROOT / "web", capture_output=True, text=True,
+            ["npm", "run", "--silent", "test"],
+            cwd=ROOT / "web",
+            capture_output=True,
+            text=True,
             check=False,
-        )  # fmt: skip
+        )
         start = ran.stdout.find("{")
         self.assertGreaterEqual(start, 0, ran.stderr[-2000:])
         found = [

@@ -189,9 +189,14 @@ class Files(ApiCase):
         self.assertEqual(status, 422)
         self.assertEqual(
             problem["problems"],
-            [{"field": "line 4, power W", "required": "a number of W, or low/likely/high",
-              "got": "'lots'"}],
-        )  # fmt: skip
+            [
+                {
+                    "field": "line 4, power W",
+                    "required": "a number of W, or low/likely/high",
+                    "got": "'lots'",
+                }
+            ],
+        )
         self.assertEqual(OwnPart.objects.count(), 0)
 
     def test_a_shipped_entry_is_not_changed(self) -> None:

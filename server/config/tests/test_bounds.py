@@ -32,12 +32,16 @@ class Bounds(unittest.TestCase):
     def test_by_what_it_is_for(self) -> None:
         photos, readings = "/api/v1/builds/k/photos", "/api/v1/builds/k/readings/file"
         for path, length, token, code in (
-            ("/api/v1/builds", 9_000_000, True, 0), ("/api/v1/builds", 9_000_001, True, 413),
-            (photos, 12_000_000, True, 0), (photos, 12_100_001, True, 413),
-            (readings, 400_000_000, True, 0), (readings, 401_000_001, True, 413),
-            (readings, 65_536, False, 0), (readings, 65_537, False, 413),
+            ("/api/v1/builds", 9_000_000, True, 0),
+            ("/api/v1/builds", 9_000_001, True, 413),
+            (photos, 12_000_000, True, 0),
+            (photos, 12_100_001, True, 413),
+            (readings, 400_000_000, True, 0),
+            (readings, 401_000_001, True, 413),
+            (readings, 65_536, False, 0),
+            (readings, 65_537, False, 413),
             ("/", 400_000_000, False, 413),
-        ):  # fmt: skip
+        ):
             with self.subTest(path=path, length=length, token=token):
                 self.assertEqual(self.code(path, length, token), code)
 

@@ -28,7 +28,7 @@ class Putting(ApiCase):
             ({"kind": "supply", "slug": "marram-850", "count": 2}, "a count of 1"),
             ({"text": "sata 400mm", "since": 1890}, "1990"),
             ({"text": "sata 400mm", "standing": "looked at"}, "a supply, to be looked at"),
-        ):  # fmt: skip
+        ):
             status, problem = self.put(**body)
             self.assertEqual((status, text in problem["detail"]), (422, True), problem)  # type: ignore[operator]
         self.assertEqual(self.put(slug="nothing")[0], 404)
@@ -68,7 +68,7 @@ class Using(ApiCase):
     def builds(self) -> list[str]:
         return next(
             t["builds"] for t in self.call("get", "/drawer")[1] if t["thing"]["key"] == self.thing
-        )  # fmt: skip
+        )
 
     def test_one_build_at_a_time_whatever_is_undone(self) -> None:
         self.assertEqual(self.take(self.curlew)[0], 200)
@@ -105,8 +105,12 @@ class Using(ApiCase):
     def test_loose_cables_of_its_family_come_with_it(self) -> None:
         self.call("post", "/drawer", {"kind": "cable", "slug": "saltern-a-graphics", "count": 2})
         _, written = self.take(self.curlew)
-        names = [e["value"]["name"] for e in written["changed"] if e["entity"].startswith("cable:")  # type: ignore[attr-defined]
-                 and e["value"]]  # fmt: skip
+        names = [
+            e["value"]["name"]
+            for e in written["changed"]
+            if e["entity"].startswith("cable:")  # type: ignore[attr-defined]
+            and e["value"]
+        ]
         self.assertEqual(names.count("Graphics cable, single"), 2)
         free = [t["free"] for t in self.call("get", "/drawer")[1]]
         self.assertEqual(free, [0, 0])

@@ -35,16 +35,92 @@ from keeping import copies
 
 ROOT = Path(__file__).resolve().parent.parent.parent.parent
 _WORDS = (
-    "fan", "card", "2x8pin", "16pin", "450w", "disk", "x5", "1:4", "0", "0w", "limit:1w", "-1",
-    "8w", "slot:75w", "short", "ddr5", "nan", "inf", "1e999", "1e-9", "½", "×", "°", "²", "٣",
+    "fan",
+    "card",
+    "2x8pin",
+    "16pin",
+    "450w",
+    "disk",
+    "x5",
+    "1:4",
+    "0",
+    "0w",
+    "limit:1w",
+    "-1",
+    "8w",
+    "slot:75w",
+    "short",
+    "ddr5",
+    "nan",
+    "inf",
+    "1e999",
+    "1e-9",
+    "½",
+    "×",
+    "°",
+    "²",
+    "٣",
     "\u202e",
-    "peripheral", "sata", "eps", "=", ":", "::", "x", "(", ")", '"', "''", "…", ",", ";", "|", "\t",
-    "99999999999999999999", "0x10", "1_000", "mm", "awg", "\ud800", "\x00", "a" * 300, "a:b:c", "@",
-    "key:", "name:", "#", "%", "\\", "{}", "{0}", "%s", "port", "ports", "rail", "v12", "rail:",
-)  # fmt: skip
-_BYTES = (b"\x00", b"\xff", b"\r", b"\n", b",", b";", b'"', b"nan", b"inf", b"1e999", b"-",
-          b"\t", b"\xc3", b"=1+1", b"99999999999999999999", b"12:99", b"#",
-          b"2026-13-45 25:61")  # fmt: skip
+    "peripheral",
+    "sata",
+    "eps",
+    "=",
+    ":",
+    "::",
+    "x",
+    "(",
+    ")",
+    '"',
+    "''",
+    "…",
+    ",",
+    ";",
+    "|",
+    "\t",
+    "99999999999999999999",
+    "0x10",
+    "1_000",
+    "mm",
+    "awg",
+    "\ud800",
+    "\x00",
+    "a" * 300,
+    "a:b:c",
+    "@",
+    "key:",
+    "name:",
+    "#",
+    "%",
+    "\\",
+    "{}",
+    "{0}",
+    "%s",
+    "port",
+    "ports",
+    "rail",
+    "v12",
+    "rail:",
+)
+_BYTES = (
+    b"\x00",
+    b"\xff",
+    b"\r",
+    b"\n",
+    b",",
+    b";",
+    b'"',
+    b"nan",
+    b"inf",
+    b"1e999",
+    b"-",
+    b"\t",
+    b"\xc3",
+    b"=1+1",
+    b"99999999999999999999",
+    b"12:99",
+    b"#",
+    b"2026-13-45 25:61",
+)
 
 
 class Reader(NamedTuple):
@@ -118,11 +194,15 @@ def _bent_bytes(content: bytes, rng: random.Random) -> bytes:
     for _ in range(rng.randint(1, 4)):
         at = rng.randint(0, len(content))
         to = min(len(content), at + rng.randint(0, 60))
-        content = rng.choice((
-            content[:at] + rng.choice(_BYTES) + content[at:], content[:at] + content[to:],
-            content[:to] + content[at:to] + content[to:], content[:at],
-            content[:at] + bytes([rng.randrange(256)]) + content[at + 1 :],
-        ))  # fmt: skip
+        content = rng.choice(
+            (
+                content[:at] + rng.choice(_BYTES) + content[at:],
+                content[:at] + content[to:],
+                content[:to] + content[at:to] + content[to:],
+                content[:at],
+                content[:at] + bytes([rng.randrange(256)]) + content[at + 1 :],
+            )
+        )
     return content
 
 
@@ -165,11 +245,25 @@ def _history() -> str:
         part = now["parts"][0]
         then = part | {"name": f"Other {i}"}
         images = [{"entity": f"part:{part['key']}", "at": 0, "before": part, "after": then}]
-        changes.append({"title": f"change {i}", "at": "2026-11-30T20:15:00+00:00",
-                        "format_version": 1, "images": images})  # fmt: skip
+        changes.append(
+            {
+                "title": f"change {i}",
+                "at": "2026-11-30T20:15:00+00:00",
+                "format_version": 1,
+                "images": images,
+            }
+        )
         now["parts"][0] = then
-    return json.dumps({"format": history.FORMAT, "version": 1, "head": 3, "build": now,
-                       "places": {}, "changes": changes})  # fmt: skip
+    return json.dumps(
+        {
+            "format": history.FORMAT,
+            "version": 1,
+            "head": 3,
+            "build": now,
+            "places": {},
+            "changes": changes,
+        }
+    )
 
 
 def _histories(rng: random.Random) -> Iterator[str]:
@@ -177,17 +271,21 @@ def _histories(rng: random.Random) -> Iterator[str]:
 
 
 def _readings() -> Readings:
-    columns = {Channel("wall", "", "w"): np.array([100.0, 101, 99]),
-               Channel("card-1#1/power", "v12", "a"): np.array([1.0, np.nan, 3])}  # fmt: skip
+    columns = {
+        Channel("wall", "", "w"): np.array([100.0, 101, 99]),
+        Channel("card-1#1/power", "v12", "a"): np.array([1.0, np.nan, 3]),
+    }
     return Readings(times=np.array([0.0, 1, 2]), columns=columns, began="2026-11-30T20:15:00")
 
 
 _CSV = (
-    "t,wall (W)\n0,100\n1,101\n2,99\n", "Zeit (s);wall.w\n0,0;100,5\n1,0;101\n",
+    "t,wall (W)\n0,100\n1,101\n2,99\n",
+    "Zeit (s);wall.w\n0,0;100,5\n1,0;101\n",
     "time,state,wall.w\n2026-11-30 20:15:00,idle,100\n2026-11-30 20:15:01,full,200\n",
     "time,wall (kW),12 V (V)\n20:15:00,0.1,12.01\n20:15:01,0.2,12.02\n",
-    "elapsed (ms)\tpin 1 (A)\n0\t1\n100\t1.1\n", "date,wall\n26/11/2026 8:15:00 pm,100 W\n",
-)  # fmt: skip
+    "elapsed (ms)\tpin 1 (A)\n0\t1\n100\t1.1\n",
+    "date,wall\n26/11/2026 8:15:00 pm,100 W\n",
+)
 
 
 def _streams(rng: random.Random) -> Iterator[tuple[str, str]]:
@@ -268,9 +366,7 @@ def _drawer(rng: random.Random) -> Iterator[tuple[str, str]]:
 
 def _take_history(text: str) -> None:
     """All of a history's reading, without the writing."""
-    with (
-        patch.object(history.actions, "prepare"), patch.object(history, "incoming", _Stop),
-    ):  # fmt: skip
+    with patch.object(history.actions, "prepare"), patch.object(history, "incoming", _Stop):
         try:
             history.take(None, text)  # type: ignore[arg-type]
         except _Stopped:
@@ -290,8 +386,9 @@ class _Stop:
 
 
 def _job_texts() -> list[str]:
-    job = jobs.MapAsked(called="a map", document=_file("demo/builds/dunlin.tally.json"), year=2026,
-                        what="all")  # fmt: skip
+    job = jobs.MapAsked(
+        called="a map", document=_file("demo/builds/dunlin.tally.json"), year=2026, what="all"
+    )
     answer = '{"state":"done","answer":null,"error":""}'
     return [job.model_dump_json(), answer]
 
@@ -322,4 +419,4 @@ READERS: dict[str, Reader] = {
     "archives": Reader(lambda rng: _bent_files(_archive())(rng), _read_archive),
     "photos": Reader(lambda rng: _bent_files(*_pictures())(rng), _read_photo),
     "jobs": Reader(lambda rng: _bent_files(*_job_texts())(rng), _read_job),
-}  # fmt: skip
+}

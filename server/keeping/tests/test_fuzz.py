@@ -16,9 +16,10 @@ from keeping.tests import fuzzing
 class Fuzz(unittest.TestCase):
     def test_no_input_is_a_fault(self) -> None:
         with (
-            tempfile.TemporaryDirectory() as folder, override_settings(VAR=Path(folder)),
+            tempfile.TemporaryDirectory() as folder,
+            override_settings(VAR=Path(folder)),
             warnings.catch_warnings(),
-        ):  # fmt: skip
+        ):
             warnings.simplefilter("ignore")
             for name in fuzzing.READERS:
                 for fault in fuzzing.faults(name, seed=1, count=120):

@@ -149,10 +149,13 @@ class Keeping(TransactionTestCase):
 
     def test_what_is_left_over_is_no_damage_and_is_taken_away_when_asked(self) -> None:
         left = [
-            self._old(photos.folder() / "stray.jpg"), self._old(rows.folder() / "stray.rows"),
-            self._old(rows.folder() / "stray.upload"), self._old(rows.folder() / "stray.part"),
-            self._old(photos.folder() / "stray.part"), self._old(self.var / "probe.17"),
-        ]  # fmt: skip
+            self._old(photos.folder() / "stray.jpg"),
+            self._old(rows.folder() / "stray.rows"),
+            self._old(rows.folder() / "stray.upload"),
+            self._old(rows.folder() / "stray.part"),
+            self._old(photos.folder() / "stray.part"),
+            self._old(self.var / "probe.17"),
+        ]
         (rows.folder() / "young.upload").write_bytes(b"")  # its row may come yet
         with connection.cursor() as at:
             at.execute("PRAGMA foreign_keys=OFF")
@@ -219,10 +222,20 @@ class Keeping(TransactionTestCase):
         with ZipFile(self.file) as opened:
             about = json.loads(opened.read(copies.LIST))
         lists: tuple[Any, ...] = (
-            [], None, 7, "x", {}, about | {"files": []}, about | {"files": {"a": 1}},
-            about | {"missing": 5}, about | {"files": {}}, about | {"format": 2},
-            about | {"made": ["x"]}, about | {"more": 1}, about | {"format": float("nan")},
-        )  # fmt: skip
+            [],
+            None,
+            7,
+            "x",
+            {},
+            about | {"files": []},
+            about | {"files": {"a": 1}},
+            about | {"missing": 5},
+            about | {"files": {}},
+            about | {"format": 2},
+            about | {"made": ["x"]},
+            about | {"more": 1},
+            about | {"format": float("nan")},
+        )
         for odd in lists:
             with ZipFile(self.file, "w") as out:
                 out.writestr(copies.LIST, json.dumps(odd))

@@ -64,10 +64,11 @@ class Sets(ReadingsCase):
 
     def test_what_can_not_be_typed(self) -> None:
         for rows_, said in (
-            ([], "1 to 500"), ([["wall.w", "full", -1]], "nothing or more"),
+            ([], "1 to 500"),
+            ([["wall.w", "full", -1]], "nothing or more"),
             ([["no#1/x.v12.v", "full", 1]], "channel of this build"),
             ([["x", "full", 1]], "channel"),
-        ):  # fmt: skip
+        ):
             status, found = self.call("post", f"{self.at}/typed", {"rows": rows_})
             self.assertEqual(status, 422)
             self.assertIn(said, str(found))
@@ -106,8 +107,10 @@ class Sets(ReadingsCase):
         _, held = self.call("put", f"{at}/named", spans)
         self.assertEqual([(n["state"], n["recognised"]) for n in held["named"]], [("full", False)])
         self.assertEqual(held["verdict"], "unknown")
-        for bad in ([{"from_s": 5, "to_s": 5, "state": "full"}],
-                    [*spans, {"from_s": 100, "to_s": 300, "state": "idle"}]):  # fmt: skip
+        for bad in (
+            [{"from_s": 5, "to_s": 5, "state": "full"}],
+            [*spans, {"from_s": 100, "to_s": 300, "state": "idle"}],
+        ):
             status, _ = self.call("put", f"{at}/named", bad)
             self.assertEqual(status, 422)
         text = self.client.get(f"/api/v1{at}/file.csv").getvalue().decode()  # type: ignore[attr-defined]
@@ -158,8 +161,11 @@ class Sets(ReadingsCase):
         self.assertEqual(one["origin"], "simulated")
         figure = one["edit"]["changes"]["idle_w"]
         self.assertIn("simulated card", figure["note"])
-        lie = {"type": "change part", "part": "card-2",
-               "changes": {"idle_w": figure | {"origin": "measured"}}}  # fmt: skip
+        lie = {
+            "type": "change part",
+            "part": "card-2",
+            "changes": {"idle_w": figure | {"origin": "measured"}},
+        }
         now = {"type": "change part", "part": "card-2", "changes": {"idle_w": figure}}
         _, then = self.act(self.built["key"], then["version"], **now)
         status, problem = self.act(self.built["key"], then["version"], **lie)
@@ -197,11 +203,15 @@ class Files(ReadingsCase):
 
     def test_numbers_that_do_not_end_are_said_with_their_line(self) -> None:
         for text, left in (
-            ("t,wall (W)\nnan,1\n0,100\n1,101\n", 2), ("t,wall (W)\n0,100\ninf,1\n2,101\n", 2),
-            ("t,wall (W)\n0,100\n1,1e999\n2,101\n", 2), ("t,wall (W)\n0,100\n1,inf\n2,101\n", 2),
-            ("t,wall (W)\n5,100\n4,101\n6,99\n", 2), ("t,wall (W)\n-inf,1\n0,100\n", 1),
-            ("t,wall (kW)\n0,100\n1,1e308\n", 1), ("t,12 V (V)\n0,12\n1,nan\n", 2),
-        ):  # fmt: skip
+            ("t,wall (W)\nnan,1\n0,100\n1,101\n", 2),
+            ("t,wall (W)\n0,100\ninf,1\n2,101\n", 2),
+            ("t,wall (W)\n0,100\n1,1e999\n2,101\n", 2),
+            ("t,wall (W)\n0,100\n1,inf\n2,101\n", 2),
+            ("t,wall (W)\n5,100\n4,101\n6,99\n", 2),
+            ("t,wall (W)\n-inf,1\n0,100\n", 1),
+            ("t,wall (kW)\n0,100\n1,1e308\n", 1),
+            ("t,12 V (V)\n0,12\n1,nan\n", 2),
+        ):
             _, job = self.send(text)
             row = self.call("get", f"{self.at}/{job['taken']}")[1]
             self.assertEqual((job["state"], row["samples"]), ("done", left), text)
@@ -221,8 +231,13 @@ class Files(ReadingsCase):
             self.assertEqual(status, 200)
             states = {s["key"]: s["state"] for s in found["sets"]}
             self.assertEqual((states[bad["key"]], states[good["key"]]), ("damaged", "whole"))
-            for what in ("held", "settled", "series?channels=wall.w", "file.csv",
-                         "picture.svg?channels=wall.w"):  # fmt: skip
+            for what in (
+                "held",
+                "settled",
+                "series?channels=wall.w",
+                "file.csv",
+                "picture.svg?channels=wall.w",
+            ):
                 answer = self.client.get(f"/api/v1{self.at}/{bad['key']}/{what}")
                 self.assertEqual(answer.status_code, 422, what)
             self.assertEqual(self.call("delete", f"{self.at}/{bad['key']}")[0], 200)

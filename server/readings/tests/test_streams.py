@@ -172,9 +172,11 @@ class Streams(TransactionTestCase):
         for name in ("name", "fault", "at", "address"):
             body = json.dumps({"simulated": True, name: "x" * 100_000})
             answer = self.client.post(
-                f"/api/v1/builds/{self.build.key}/readings/stream", body,
-                content_type="application/json", headers={"X-CSRFToken": "a" * 32},
-            )  # fmt: skip
+                f"/api/v1/builds/{self.build.key}/readings/stream",
+                body,
+                content_type="application/json",
+                headers={"X-CSRFToken": "a" * 32},
+            )
             self.assertEqual(answer.status_code, 422, name)
         self.assertEqual(Taken.objects.count(), 0)
 

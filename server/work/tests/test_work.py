@@ -63,12 +63,20 @@ class Worked(unittest.TestCase):
                 "print(subprocess.Popen([sys.executable, '-m', 'work.worker']).pid, flush=True)\n"
                 "time.sleep(60)\n"
             )
-            env = {"EASY_TALLY_BROKER": str(self.file), "PYTHONPATH": str(SERVER), "HOME": "/nope",
-                   "EASY_TALLY_VAR": "/dev/null/nowhere", "PATH": ""}  # fmt: skip
+            env = {
+                "EASY_TALLY_BROKER": str(self.file),
+                "PYTHONPATH": str(SERVER),
+                "HOME": "/nope",
+                "EASY_TALLY_VAR": "/dev/null/nowhere",
+                "PATH": "",
+            }
             parent = subprocess.Popen(
-                [sys.executable, "-c", starts], cwd=elsewhere, env=env, text=True,
+                [sys.executable, "-c", starts],
+                cwd=elsewhere,
+                env=env,
+                text=True,
                 stdout=subprocess.PIPE,
-            )  # fmt: skip
+            )
             assert parent.stdout is not None
             pid = int(parent.stdout.readline())
             try:
@@ -97,8 +105,16 @@ class Worked(unittest.TestCase):
         self.assertEqual(said.stdout.strip(), "[]")
 
     def test_what_is_no_job_is_answered_with_a_sentence_or_passed_over(self) -> None:
-        for text in ("", "null", "[]", "{}", '{"kind": "map"}', "[" * 100_000, HERON,
-                     asked().model_dump_json().replace('"what":"all"', '"what":"rm"')):  # fmt: skip
+        for text in (
+            "",
+            "null",
+            "[]",
+            "{}",
+            '{"kind": "map"}',
+            "[" * 100_000,
+            HERON,
+            asked().model_dump_json().replace('"what":"all"', '"what":"rm"'),
+        ):
             token = self.at.ask(text)
             work_on(self.at, token)
             self.assertEqual(self.answer_of(token).state, "failed", text[:40])
@@ -153,8 +169,9 @@ class Worked(unittest.TestCase):
         token = self.at.ask(asked().model_dump_json())
         with (
             patch.object(self.at, "wanted", side_effect=Unreachable("cut off")),
-            patch("work.worker._HOLDS_S", 0.0), patch("work.jobs.Desk.LOOK_S", 0.0),
-        ):  # fmt: skip
+            patch("work.worker._HOLDS_S", 0.0),
+            patch("work.jobs.Desk.LOOK_S", 0.0),
+        ):
             work_on(self.at, token)
         self.assertEqual(self.answer_of(token).state, "stopped")
 
@@ -205,8 +222,13 @@ class Formats(unittest.TestCase):
         self.assertEqual(came.answer, ANSWER.dump_python(map_it(build, stock=stock), mode="json"))
 
     def test_rules_and_a_build_that_breaks_down(self) -> None:
-        job = RulesAsked(called="", document=HERON, year=2026, rule="chained_graphics",
-                         positions=["by pins", "nonsense"])  # fmt: skip
+        job = RulesAsked(
+            called="",
+            document=HERON,
+            year=2026,
+            rule="chained_graphics",
+            positions=["by pins", "nonsense"],
+        )
         found = do(job, Desk(lambda w: None, lambda: True))
         self.assertEqual((found.state, found.answer), ("done", {"by pins": (0, 10)}))
         with patch("work.jobs.map_it", side_effect=MemoryError), self.assertLogs("work.jobs"):

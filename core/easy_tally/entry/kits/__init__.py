@@ -9,6 +9,16 @@ from .loose import read_loose, say_loose
 from .supplies import SUPPLY_WORDS, read_kit_lines, read_supply, say_supply
 
 __all__ = [
-    "CASE_WORDS", "SUPPLY_WORDS", "Unread", "read_cable", "read_case_line", "read_kit_lines",
-    "read_loose", "read_supply", "say_cable", "say_case", "say_loose", "say_supply",
-]  # fmt: skip
+    "CASE_WORDS",
+    "SUPPLY_WORDS",
+    "Unread",
+    "read_cable",
+    "read_case_line",
+    "read_kit_lines",
+    "read_loose",
+    "read_supply",
+    "say_cable",
+    "say_case",
+    "say_loose",
+    "say_supply",
+]

@@ -19,32 +19,68 @@ from .lines import Unread, made, number, one_of
 
 #: Word of a plug → its kind. Longer ones first: `20+4` before `4`.
 _PLUG_WORDS: dict[str, PlugKind] = {
-    "20+4": "atx20+4", "24": "atx24", "20": "atx20", "aux6": "aux6", "aux": "aux6",
-    "auxiliary": "aux6", "4+4": "eps4+4", "cpu8": "eps8", "cpu4": "eps4", "6+2": "pcie6+2",
-    "pcie8": "pcie8", "pcie6": "pcie6", "16": "16pin", "12v-2x6": "16pin", "sata": "sata",
-    "peripheral": "per4", "4": "per4", "floppy": "fdd4",
-}  # fmt: skip
+    "20+4": "atx20+4",
+    "24": "atx24",
+    "20": "atx20",
+    "aux6": "aux6",
+    "aux": "aux6",
+    "auxiliary": "aux6",
+    "4+4": "eps4+4",
+    "cpu8": "eps8",
+    "cpu4": "eps4",
+    "6+2": "pcie6+2",
+    "pcie8": "pcie8",
+    "pcie6": "pcie6",
+    "16": "16pin",
+    "12v-2x6": "16pin",
+    "sata": "sata",
+    "peripheral": "per4",
+    "4": "per4",
+    "floppy": "fdd4",
+}
 #: Which cable it is, by the word in front of its plugs; the plug where none is said.
 _CABLES: dict[str, PlugKind] = {
-    "board": "atx20+4", "processor": "eps4+4", "cpu": "eps4+4", "card": "pcie6+2",
-    "graphics": "pcie6+2", "drive": "sata",
-}  # fmt: skip
+    "board": "atx20+4",
+    "processor": "eps4+4",
+    "cpu": "eps4+4",
+    "card": "pcie6+2",
+    "graphics": "pcie6+2",
+    "drive": "sata",
+}
 _NEEDS: dict[str, tuple[PortKind, ...]] = {
-    "atx": ("board-a", "board-b"), "eps": ("processor",), "pcie": ("graphics",),
-    "16pin": ("16pin",), "sata": ("drive",), "per4": ("drive",), "fdd4": ("drive",), "aux6": (),
-}  # fmt: skip
+    "atx": ("board-a", "board-b"),
+    "eps": ("processor",),
+    "pcie": ("graphics",),
+    "16pin": ("16pin",),
+    "sata": ("drive",),
+    "per4": ("drive",),
+    "fdd4": ("drive",),
+    "aux6": (),
+}
 _NAMES = {
-    "atx": "Board cable", "eps": "Processor cable", "pcie": "Graphics cable",
-    "16pin": "16-pin cable", "sata": "SATA cable", "per4": "4-pin cable", "fdd4": "Floppy cable",
+    "atx": "Board cable",
+    "eps": "Processor cable",
+    "pcie": "Graphics cable",
+    "16pin": "16-pin cable",
+    "sata": "SATA cable",
+    "per4": "4-pin cable",
+    "fdd4": "Floppy cable",
     "aux6": "Auxiliary cable",
-}  # fmt: skip
+}
 _KEYS = {
-    "atx": "board", "eps": "processor", "pcie": "graphics", "16pin": "sixteen",
-    "per4": "peripheral", "fdd4": "floppy",
-}  # fmt: skip
+    "atx": "board",
+    "eps": "processor",
+    "pcie": "graphics",
+    "16pin": "sixteen",
+    "per4": "peripheral",
+    "fdd4": "floppy",
+}
 _CODES: dict[str, Sense] = {
-    "600": "both_grounded", "450": "sense1_grounded", "300": "sense0_grounded", "150": "joined",
-}  # fmt: skip
+    "600": "both_grounded",
+    "450": "sense1_grounded",
+    "300": "sense0_grounded",
+    "150": "joined",
+}
 _RAILS = {"12v": "v12", "5v": "v5", "3.3v": "v3v3", "5vsb": "v5sb", "ground": "ground"}
 _MOST = 12
 
@@ -95,8 +131,10 @@ def read_cable(line: str, family: str) -> tuple[int, Cable]:
         "needs": () if fixed else own.needs if needs is None else needs.split("+"),
         "supply_end": _end(ends) if ends else {} if fixed else _usual_end(own),
         "conductors": read_pins(wires) if wires else own.pins,
-        "gauge": gauge, "plugs": plugs, "insulation_degc": insulation,
-    }  # fmt: skip
+        "gauge": gauge,
+        "plugs": plugs,
+        "insulation_degc": insulation,
+    }
     words.nothing_left()
     return count, made(Cable, fields)
 
@@ -242,9 +280,13 @@ def read_plugs(text: str) -> list[dict[str, Any]]:
 
 #: Word → field of a plug, in the long form.
 _PLUG_MORE = {
-    "grade": "grade", "pins": "pins_12v", "amps": "contact_a", "sense": "sense",
-    "straight": "straight_mm", "matings": "matings",
-}  # fmt: skip
+    "grade": "grade",
+    "pins": "pins_12v",
+    "amps": "contact_a",
+    "sense": "sense",
+    "straight": "straight_mm",
+    "matings": "matings",
+}
 
 
 def read_pins(text: str) -> dict[str, int]:

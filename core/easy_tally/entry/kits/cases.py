@@ -71,16 +71,21 @@ CASE_WORDS: tuple[Word, ...] = (
     Word("brackets", "brackets", "", several(_form), listed(str)),
     numbers("supply-room", "supply_length_mm", "mm"),
     Word("supply-at", "supply_at", "", one_of("bottom", "top", "front")),
-    numbers("card-room", "card_length_mm", "mm"), numbers("panel", "card_height_mm", "mm"),
-    _count("slots", "slots"), _count("bays-35", "bays_35"), _count("bays-25", "bays_25"),
-    _count("usb2-leads", "front_usb2"), _count("usb3-leads", "front_usb3"),
-    _count("usbc-leads", "front_usbc"), _count("audio-leads", "front_audio"),
+    numbers("card-room", "card_length_mm", "mm"),
+    numbers("panel", "card_height_mm", "mm"),
+    _count("slots", "slots"),
+    _count("bays-35", "bays_35"),
+    _count("bays-25", "bays_25"),
+    _count("usb2-leads", "front_usb2"),
+    _count("usb3-leads", "front_usb3"),
+    _count("usbc-leads", "front_usbc"),
+    _count("audio-leads", "front_audio"),
     numbers("feet", "feet_mm", "mm"),
     Word("vents", "vents", "", several(_vent), listed(_say_vent)),
     Word("radiators", "radiators", "", several(_radiator), listed(_say_radiator)),
     Word("routes", "routes", "", several(_route), listed(_say_route)),
     Word("note", "note"),
-)  # fmt: skip
+)
 
 
 def read_case_line(line: str) -> Case:

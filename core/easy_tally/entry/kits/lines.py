@@ -84,7 +84,7 @@ def one_of(*choices: str) -> Callable[[str], str]:
             raise ValueError(f"one of {', '.join(choices)}")
         return found
 
-    return read  # fmt: skip
+    return read
 
 
 def several(read: Callable[[str], Any]) -> Callable[[str], tuple[Any, ...]]:
@@ -166,4 +166,4 @@ def line_of(name: str, values: Mapping[str, str]) -> str:
     def said(text: str) -> str:
         return text if re.fullmatch(r'[^\s"]+', text) else quoted(text)
 
-    return " ".join([quoted(name), *(f"{w}:{said(v)}" for w, v in values.items())])  # fmt: skip
+    return " ".join([quoted(name), *(f"{w}:{said(v)}" for w, v in values.items())])

@@ -48,20 +48,24 @@ def _say_code(c: CodeAt) -> str:
 
 
 _WIRES: tuple[Word, ...] = (
-    Word("key", "key"), Word("awg", "gauge", "", whole, str),
+    Word("key", "key"),
+    Word("awg", "gauge", "", whole, str),
     Word("wires", "conductors", "", read_pins, say_pins),
-    numbers("insulation", "insulation_degc", "°C"), Word("note", "note"),
-)  # fmt: skip
+    numbers("insulation", "insulation_degc", "°C"),
+    Word("note", "note"),
+)
 ADAPTER_WORDS: tuple[Word, ...] = (
     Word("leads", "leads", "", several(_lead), listed(_say_lead)),
     Word("plugs", "plugs", "", read_plugs, listed(say_plug)),
     Word("codes", "codes", "", several(_code), listed(_say_code)),
-    Word("moulded", "moulded", "", yes, said_yes), *_WIRES,
-)  # fmt: skip
-EXTENSION_WORDS: tuple[Word, ...] = (
-    Word("kind", "kind", "", one_of(*get_args(PlugKind))), numbers("length", "length_mm", "mm"),
+    Word("moulded", "moulded", "", yes, said_yes),
     *_WIRES,
-)  # fmt: skip
+)
+EXTENSION_WORDS: tuple[Word, ...] = (
+    Word("kind", "kind", "", one_of(*get_args(PlugKind))),
+    numbers("length", "length_mm", "mm"),
+    *_WIRES,
+)
 _form = one_of(*get_args(SupplyForm))
 BRACKET_WORDS: tuple[Word, ...] = (
     Word("form", "form", "", _form),
@@ -70,9 +74,10 @@ BRACKET_WORDS: tuple[Word, ...] = (
 
 Loose = Adapter | Extension | Bracket
 _KINDS: dict[str, tuple[type[Any], tuple[Word, ...]]] = {
-    "adapter": (Adapter, ADAPTER_WORDS), "extension": (Extension, EXTENSION_WORDS),
+    "adapter": (Adapter, ADAPTER_WORDS),
+    "extension": (Extension, EXTENSION_WORDS),
     "bracket": (Bracket, BRACKET_WORDS),
-}  # fmt: skip
+}
 
 
 def read_loose(kind: str, line: str) -> Loose:

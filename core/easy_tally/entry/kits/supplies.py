@@ -34,21 +34,34 @@ from .lines import (
 
 #: Kind → circuits and 12 V pins of a port as usual. Source: the usual panels of the field.
 _USUAL_PORT: dict[PortKind, tuple[int, int]] = {
-    "board-a": (18, 1), "board-b": (10, 1), "processor": (8, 4), "graphics": (8, 3),
-    "processor-graphics": (8, 4), "16pin": (12, 6), "drive": (6, 1),
-}  # fmt: skip
+    "board-a": (18, 1),
+    "board-b": (10, 1),
+    "processor": (8, 4),
+    "graphics": (8, 3),
+    "processor-graphics": (8, 4),
+    "16pin": (12, 6),
+    "drive": (6, 1),
+}
 _LETTER: dict[PortKind, str] = {
-    "board-a": "B", "board-b": "B", "processor": "P", "graphics": "G", "processor-graphics": "C",
-    "16pin": "H", "drive": "D",
-}  # fmt: skip
+    "board-a": "B",
+    "board-b": "B",
+    "processor": "P",
+    "graphics": "G",
+    "processor-graphics": "C",
+    "16pin": "H",
+    "drive": "D",
+}
 #: As a box says it → the kind of port. The wider before the narrower.
 _PORT_WORDS: tuple[tuple[str, PortKind], ...] = (
     (r"(?:processor|cpu) ?(?:or|/|\+|and) ?(?:graphics|card|pcie)", "processor-graphics"),
     (r"(?:graphics|card|pcie) ?(?:or|/|\+|and) ?(?:processor|cpu)", "processor-graphics"),
-    (r"processor|cpu", "processor"), (r"graphics|card|pcie", "graphics"),
-    (r"16[- ]?pin|12v-2x6", "16pin"), (r"drive|sata(?: ?/ ?peripheral)?|peripheral", "drive"),
-    (r"board b", "board-b"), (r"board(?: a)?|24[- ]?pin", "board-a"),
-)  # fmt: skip
+    (r"processor|cpu", "processor"),
+    (r"graphics|card|pcie", "graphics"),
+    (r"16[- ]?pin|12v-2x6", "16pin"),
+    (r"drive|sata(?: ?/ ?peripheral)?|peripheral", "drive"),
+    (r"board b", "board-b"),
+    (r"board(?: a)?|24[- ]?pin", "board-a"),
+)
 
 
 def _point(text: str) -> dict[str, float]:
@@ -75,8 +88,9 @@ def _say_group(g: PortGroup) -> str:
 def _port(text: str) -> dict[str, Any]:
     match = re.fullmatch(
         r"(?:([a-z0-9-]+)\|)?([^=|]+)=([a-z0-9-]+)@([0-9])\.([0-9]{1,2})(?:!([0-9]+)/([0-9]+))?"
-        r"(?:!([a-z0-9-]+))?", text,
-    )  # fmt: skip
+        r"(?:!([a-z0-9-]+))?",
+        text,
+    )
     if match is None:
         raise ValueError("label=kind@row.column, then !circuits/12 V pins and !group where known")
     key, label, kind, row, column, circuits, pins, group = match.groups()
@@ -84,10 +98,15 @@ def _port(text: str) -> dict[str, Any]:
     if usual is None:
         raise ValueError(f"a port of one of {', '.join(_USUAL_PORT)}")
     return {
-        "key": key or label.lower(), "label": label.replace("_", " "), "kind": kind,
-        "row": int(row), "column": int(column), "circuits": int(circuits or usual[0]),
-        "pins_12v": int(pins or usual[1]), "group": group,
-    }  # fmt: skip
+        "key": key or label.lower(),
+        "label": label.replace("_", " "),
+        "kind": kind,
+        "row": int(row),
+        "column": int(column),
+        "circuits": int(circuits or usual[0]),
+        "pins_12v": int(pins or usual[1]),
+        "group": group,
+    }
 
 
 def _say_port(p: Port) -> str:
@@ -99,12 +118,17 @@ def _say_port(p: Port) -> str:
 
 #: Every word of a supply; the columns of its CSV.
 SUPPLY_WORDS: tuple[Word, ...] = (
-    numbers("rated", "rated_w", "W"), numbers("12v", "v12_a", "A"), numbers("5v", "v5_a", "A"),
-    numbers("3.3v", "v3v3_a", "A"), numbers("standby", "v5sb_a", "A"),
-    numbers("minus-12v", "vneg12_a", "A"), numbers("minus-5v", "vneg5_a", "A"),
+    numbers("rated", "rated_w", "W"),
+    numbers("12v", "v12_a", "A"),
+    numbers("5v", "v5_a", "A"),
+    numbers("3.3v", "v3v3_a", "A"),
+    numbers("standby", "v5sb_a", "A"),
+    numbers("minus-12v", "vneg12_a", "A"),
+    numbers("minus-5v", "vneg5_a", "A"),
     numbers("combined", "combined_w", "W"),
     Word("design", "design", "", one_of("3.1", "3.0", "classic")),
-    Word("form", "form", "", one_of(*get_args(SupplyForm))), numbers("length", "length_mm", "mm"),
+    Word("form", "form", "", one_of(*get_args(SupplyForm))),
+    numbers("length", "length_mm", "mm"),
     Word("modular", "modular", "", one_of("fully", "semi", "not")),
     Word("regulation", "regulation", "", one_of("independent", "group")),
     Word("grade", "grade", "", one_of(*get_args(Grade))),
@@ -112,20 +136,27 @@ SUPPLY_WORDS: tuple[Word, ...] = (
     Word("fan-stands-to", "fan_off_share", "%", percent, said_percent),
     numbers("fan-stands-to-temp", "fan_off_degc", "°C"),
     Word("fan-side", "fan_side", "", one_of("wide", "end", "none")),
-    numbers("hold-up", "hold_up_ms", "ms"), Word("made", "made", "", whole),
-    Word("telemetry", "telemetry_lead", "", yes, said_yes), Word("family", "family"),
+    numbers("hold-up", "hold_up_ms", "ms"),
+    Word("made", "made", "", whole),
+    Word("telemetry", "telemetry_lead", "", yes, said_yes),
+    Word("family", "family"),
     Word("groups", "groups", "", several(_group), listed(_say_group)),
-    Word("ports", "ports", "", several(_port), listed(_say_port)), Word("note", "note"),
-)  # fmt: skip
+    Word("ports", "ports", "", several(_port), listed(_say_port)),
+    Word("note", "note"),
+)
 _N = r"([0-9]+(?:[.,][0-9]+)?)"
 _A = r" ?a(?:mps?)?\b"
 #: As a box or a label says it → the line's own words.
 _SAID: tuple[tuple[str, str], ...] = (
-    (r"\bsfx[- ]l\b", " form:SFX-L "), (r"\bsfx\b", " form:SFX "), (r"\btfx\b", " form:TFX "),
+    (r"\bsfx[- ]l\b", " form:SFX-L "),
+    (r"\bsfx\b", " form:SFX "),
+    (r"\btfx\b", " form:TFX "),
     (r"\bflex(?:[- ]atx)?\b", ' form:"Flex ATX" '),
     (r"\b(?:atx )?(?:design |revision )?(3\.[01])\b(?! ?[va])", r" design:\1 "),
-    (r"\bclassic(?: design)?\b", " design:classic "), (r"\batx\b", " form:ATX "),
-    (r"\b(fully|semi|not)[- ]modular\b", r" modular:\1 "), (r"\bnon[- ]modular\b", " modular:not "),
+    (r"\bclassic(?: design)?\b", " design:classic "),
+    (r"\batx\b", " form:ATX "),
+    (r"\b(fully|semi|not)[- ]modular\b", r" modular:\1 "),
+    (r"\bnon[- ]modular\b", " modular:not "),
     (r"\b(independent|group)(?:ly|-|ed)? ?(?:regulat\w+|rails?)\b", r" regulation:\1 "),
     (rf"\b({'|'.join(get_args(Grade))})(?: grade)?\b", r" grade:\1 "),
     (rf"\b(?:5 ?v ?sb|\+5 ?vsb|standby)[: @]*{_N}{_A}", r" standby:\1 "),
@@ -136,14 +167,16 @@ _SAID: tuple[tuple[str, str], ...] = (
     (rf"\bcombined[: ]*{_N} ?w\b", r" combined:\1 "),
     (rf"\bhold[- ]?up[: ]*{_N} ?ms\b", r" hold-up:\1 "),
     (rf"\bfan (?:off|stands|stops)(?: to| up to| until| below)? {_N} ?%", r" fan-stands-to:\1 "),
-    (rf"\bfan (?:off|stands|stops)(?: to| up to| until| below)? {_N} ?°c\b",
-     r" fan-stands-to-temp:\1 "),
+    (
+        rf"\bfan (?:off|stands|stops)(?: to| up to| until| below)? {_N} ?°c\b",
+        r" fan-stands-to-temp:\1 ",
+    ),
     (r"\b(?:made|built)(?: in)? ([12][0-9]{3})\b", r" made:\1 "),
     (r"\btelemetry(?: lead)?\b(?!:)", " telemetry:yes "),
     (rf"(?<![\w.]){_N} ?mm(?: long)?\b", r" length:\1 "),
     (rf"(?<![\w.:]){_N} ?w(?:atts?)?\b", r" rated:\1 "),
     (r"\bfamily ([^\s\",;:]+)", r" family:\1 "),
-)  # fmt: skip
+)
 
 
 def read_supply(line: str) -> Supply:
@@ -204,9 +237,16 @@ def _ports_said(line: str) -> tuple[list[dict[str, Any]], str]:
             label = f"{letter}{numbers[letter]}"
             circuits, pins = _USUAL_PORT[kind]
             found.append(
-                {"key": label.lower(), "label": label, "kind": kind, "row": len(found) // 20,
-                 "column": len(found) % 20, "circuits": circuits, "pins_12v": pins}
-            )  # fmt: skip
+                {
+                    "key": label.lower(),
+                    "label": label,
+                    "kind": kind,
+                    "row": len(found) // 20,
+                    "column": len(found) % 20,
+                    "circuits": circuits,
+                    "pins_12v": pins,
+                }
+            )
         return " "
 
     rest = re.sub(pattern, take, line, flags=re.IGNORECASE)
@@ -286,5 +326,4 @@ def say_supply(supply: Supply) -> str:
     return line_of(supply.name, values)
 
 
-__all__ = ["SUPPLY_WORDS", "read_kit_lines", "read_supply",
-           "say_supply", "supply_of"]  # fmt: skip
+__all__ = ["SUPPLY_WORDS", "read_kit_lines", "read_supply", "say_supply", "supply_of"]

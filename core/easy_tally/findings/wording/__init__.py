@@ -28,11 +28,28 @@ from .signals import (
 from .supply import check_words, rule_words
 
 __all__ = [
-    "FIT_WORDS", "Said", "board_cause", "board_title", "check_words", "effect_words",
-    "element_cause", "element_formula", "element_title", "fit_words", "kind_words", "lacks",
-    "measure_words", "mover_words", "plug_warning", "remedy_words", "rule_words", "run_cause",
-    "said", "way_words", "who_needs",
-]  # fmt: skip
+    "FIT_WORDS",
+    "Said",
+    "board_cause",
+    "board_title",
+    "check_words",
+    "effect_words",
+    "element_cause",
+    "element_formula",
+    "element_title",
+    "fit_words",
+    "kind_words",
+    "lacks",
+    "measure_words",
+    "mover_words",
+    "plug_warning",
+    "remedy_words",
+    "rule_words",
+    "run_cause",
+    "said",
+    "way_words",
+    "who_needs",
+]
 
 
 class Said(NamedTuple):
@@ -148,9 +165,9 @@ def _one_group(a: Analysis, f: Finding, cause: Any) -> Said:
     name = f"the processor sockets of {name}" if path else name
     said = (
         f"The cables of {name} stand in {n} port groups; your house rule keeps them in one."
-        if rule == "keep together" else
-        f"The cables of {name} stand in one port group; your house rule spreads them."
-    )  # fmt: skip
+        if rule == "keep together"
+        else f"The cables of {name} stand in one port group; your house rule spreads them."
+    )
     return Said(_part_name(a, part), said)
 
 
@@ -211,16 +228,31 @@ def _broke_down(a: Analysis, f: Finding, cause: Any) -> Said:
 
 _Words = Callable[[Analysis, Finding, Any], Said]
 _BY_ID: dict[str, _Words] = {
-    "build.empty": _empty, "part.no-figure": _no_figure, "part.contradiction": _contradiction,
-    "part.no-way-in": _no_way_in, "part.unfed": _part_unfed, "drive.kept-off": _kept_off,
-    "card.slot-share-ignored": _slot_ignored, "supply.none": _no_supply,
+    "build.empty": _empty,
+    "part.no-figure": _no_figure,
+    "part.contradiction": _contradiction,
+    "part.no-way-in": _no_way_in,
+    "part.unfed": _part_unfed,
+    "drive.kept-off": _kept_off,
+    "card.slot-share-ignored": _slot_ignored,
+    "supply.none": _no_supply,
     "supply.contradiction": _label,
-    "supply.unknown": _supply_unknown, "fit.unknown": _fit_unknown,
-    "rule.adapter_16pin": _adapter, "rule.port_groups": _one_group, "rule.fans": _fans,
-    "group.no-limit": _group, "socket.unfed": _unfed, "check.broke-down": _broke_down,
+    "supply.unknown": _supply_unknown,
+    "fit.unknown": _fit_unknown,
+    "rule.adapter_16pin": _adapter,
+    "rule.port_groups": _one_group,
+    "rule.fans": _fans,
+    "group.no-limit": _group,
+    "socket.unfed": _unfed,
+    "check.broke-down": _broke_down,
     "signal.unknown": _signal_unknown,
-    "signal.keep-free": _keep_free, "signal.speeds": _speeds,
-}  # fmt: skip
+    "signal.keep-free": _keep_free,
+    "signal.speeds": _speeds,
+}
 _BY_FAMILY: dict[str, _Words] = {
-    "supply": _supply, "run": _run, "board": _board, "signal": _signal, "fit": _fit,
-}  # fmt: skip
+    "supply": _supply,
+    "run": _run,
+    "board": _board,
+    "signal": _signal,
+    "fit": _fit,
+}

@@ -10,23 +10,40 @@ from ...things.parts import Part
 
 #: A missing measure, as its sentence says it.
 MEASURES: dict[str, str] = {
-    "length_mm": "length", "height_mm": "height above the slot", "covers": "slot places it covers",
-    "support": "whether it needs a support", "side": "where it is mounted",
-    "thick_mm": "radiator’s thickness", "radiator_mm": "radiator’s size",
-    "flow_m3h": "air it moves", "blows": "which way it blows",
-    "card_length_mm": "room for a card’s length", "card_height_mm": "slot to side panel",
-    "slots": "slot places", "radiators": "places for radiators", "bays_35": "3.5-inch bays",
-    "bays_25": "2.5-inch places", "supply_at": "where its supply stands",
-    "feet_mm": "room under its bottom", "fan_side": "where its fan is",
+    "length_mm": "length",
+    "height_mm": "height above the slot",
+    "covers": "slot places it covers",
+    "support": "whether it needs a support",
+    "side": "where it is mounted",
+    "thick_mm": "radiator’s thickness",
+    "radiator_mm": "radiator’s size",
+    "flow_m3h": "air it moves",
+    "blows": "which way it blows",
+    "card_length_mm": "room for a card’s length",
+    "card_height_mm": "slot to side panel",
+    "slots": "slot places",
+    "radiators": "places for radiators",
+    "bays_35": "3.5-inch bays",
+    "bays_25": "2.5-inch places",
+    "supply_at": "where its supply stands",
+    "feet_mm": "room under its bottom",
+    "fan_side": "where its fan is",
     "stands_on": "what it stands on",
-}  # fmt: skip
+}
 #: What each check is called in a list.
 FIT_WORDS: dict[str, str] = {
-    "card-length": "card length", "card-height": "card height", "plug-room": "room for the plugs",
-    "slots": "slot places", "free-place": "a free place", "support": "a support for the card",
-    "radiator": "radiator", "bays-35": "3.5-inch bays", "bays-25": "2.5-inch places",
-    "supply-fan": "the supply’s fan", "airflow": "air",
-}  # fmt: skip
+    "card-length": "card length",
+    "card-height": "card height",
+    "plug-room": "room for the plugs",
+    "slots": "slot places",
+    "free-place": "a free place",
+    "support": "a support for the card",
+    "radiator": "radiator",
+    "bays-35": "3.5-inch bays",
+    "bays-25": "2.5-inch places",
+    "supply-fan": "the supply’s fan",
+    "airflow": "air",
+}
 
 
 def measure_words(missing: Missing, parts: Mapping[str, Part]) -> str:
@@ -124,10 +141,18 @@ def _airflow(c: FitCheck) -> str:
 
 
 _SAYS: dict[str, Callable[[FitCheck], str]] = {
-    "card-length": _card_length, "card-height": _card_height, "plug-room": _plugs,
-    "slots": _slots, "free-place": _free_place, "support": _support, "radiator": _radiator,
-    "bays-35": _bays, "bays-25": _bays, "supply-fan": _supply_fan, "airflow": _airflow,
-}  # fmt: skip
+    "card-length": _card_length,
+    "card-height": _card_height,
+    "plug-room": _plugs,
+    "slots": _slots,
+    "free-place": _free_place,
+    "support": _support,
+    "radiator": _radiator,
+    "bays-35": _bays,
+    "bays-25": _bays,
+    "supply-fan": _supply_fan,
+    "airflow": _airflow,
+}
 
 
 def fit_words(check: FitCheck, parts: Mapping[str, Part]) -> str:

@@ -11,11 +11,16 @@ from ...supplies.box import LeadCount
 
 #: What a check lacks, as its sentence says it.
 LACKS: dict[str, str] = {
-    "regulation": "how it regulates its rails", "ports": "its ports and cables",
-    "form": "its form", "case": "the case’s own figure", "length_mm": "its length",
-    "rated_w": "its rating", "fan_off_share": "when its fan stands", "grade": "its efficiency",
+    "regulation": "how it regulates its rails",
+    "ports": "its ports and cables",
+    "form": "its form",
+    "case": "the case’s own figure",
+    "length_mm": "its length",
+    "rated_w": "its rating",
+    "fan_off_share": "when its fan stands",
+    "grade": "its efficiency",
     "hold_up_ms": "its hold-up",
-}  # fmt: skip
+}
 
 
 def lacks(missing: tuple[str, ...]) -> str:
@@ -56,9 +61,11 @@ def _form(c: SupplyCheck) -> str:
     form, case, takes, bracket = (c.more[k] for k in ("form", "case", "takes", "bracket"))
     if c.status == "fail":
         said = f"form: {form}; {case} takes {takes}"
-        return f"{said}, and {bracket.name} holds {bracket.form} in {bracket.place}" if (
-            bracket
-        ) else said  # fmt: skip
+        return (
+            f"{said}, and {bracket.name} holds {bracket.form} in {bracket.place}"
+            if (bracket)
+            else said
+        )
     if c.status == "warn":
         return f"form: {form}, in {case} by a bracket, which is yet to be had"
     by = f" by {bracket.name}" if bracket and form not in takes.split(", ") else ""
@@ -143,14 +150,25 @@ def _age(c: SupplyCheck) -> str:
 
 
 _SAYS: dict[str, Callable[[SupplyCheck], str]] = {
-    "regulation": _regulation, "ports": _ports, "form": _form, "length": _length,
-    "reach": _reach, "share": _share, "quiet": _quiet, "efficiency": _efficiency, "cost": _cost,
-    "mains": _mains, "hold-up": _hold_up, "age": _age,
-}  # fmt: skip
+    "regulation": _regulation,
+    "ports": _ports,
+    "form": _form,
+    "length": _length,
+    "reach": _reach,
+    "share": _share,
+    "quiet": _quiet,
+    "efficiency": _efficiency,
+    "cost": _cost,
+    "mains": _mains,
+    "hold-up": _hold_up,
+    "age": _age,
+}
 _NOT_THERE: dict[str, str] = {
-    "form": "form: no case is chosen", "length": "length: no case is chosen",
-    "reach": "reach: no case, or no cables", "age": "age: the year it was made is not told",
-}  # fmt: skip
+    "form": "form: no case is chosen",
+    "length": "length: no case is chosen",
+    "reach": "reach: no case, or no cables",
+    "age": "age: the year it was made is not told",
+}
 
 
 def living_words(check: SupplyCheck) -> str | None:

@@ -37,10 +37,15 @@ def processor(part: Processor, wired: Wired) -> Iterator[Load]:
     formula = f"package ÷ regulator efficiency {efficiency:g}"
     spans = _known_part(part) if stated is None else _package(part, stated, assume)
     yield load(
-        part, rail, feed, spans.times(1 / efficiency), field="package_w",
+        part,
+        rail,
+        feed,
+        spans.times(1 / efficiency),
+        field="package_w",
         formula="no figure" if stated is None else formula,
-        assumed=stated is None or stated.is_assumed, missing=stated is None,
-    )  # fmt: skip
+        assumed=stated is None or stated.is_assumed,
+        missing=stated is None,
+    )
 
 
 def _package(part: Processor, stated: Figure, assume: Assumptions) -> PerState:
@@ -73,16 +78,19 @@ def board(part: Board, assume: Assumptions) -> Iterator[Load]:
     for rail, field, figure, usual in rows:
         full, idle, assumed = full_and_idle(figure, usual, assume.board_idle_share.span())
         spans = states(full, idle, assume.everyday_board)
-        yield load(
-            part, rail, "board", spans, field=field, formula="own draw", assumed=assumed
-        )  # fmt: skip
+        yield load(part, rail, "board", spans, field=field, formula="own draw", assumed=assumed)
     standby, assumed = or_assumed(part.standby_w, assume.board_standby_w.span())
     # Awake, what the board takes from standby is within its own draw above.
     asleep = NOTHING._replace(sleep=standby)
     yield load(
-        part, "v5sb", "board", asleep, field="standby_w", formula="asleep, from standby",
+        part,
+        "v5sb",
+        "board",
+        asleep,
+        field="standby_w",
+        formula="asleep, from standby",
         assumed=assumed,
-    )  # fmt: skip
+    )
 
 
 def memory(part: Memory, assume: Assumptions) -> Iterator[Load]:
@@ -92,9 +100,14 @@ def memory(part: Memory, assume: Assumptions) -> Iterator[Load]:
     )
     rail: Rail = "v5" if part.generation == "ddr5" else "v12"
     yield load(
-        part, rail, "board", states(full, idle, assume.everyday_memory), field="module_w",
-        formula="one module", assumed=assumed,
-    )  # fmt: skip
+        part,
+        rail,
+        "board",
+        states(full, idle, assume.everyday_memory),
+        field="module_w",
+        formula="one module",
+        assumed=assumed,
+    )
 
 
 def m2(part: M2Drive, assume: Assumptions) -> Iterator[Load]:
@@ -103,9 +116,14 @@ def m2(part: M2Drive, assume: Assumptions) -> Iterator[Load]:
         part.full_w, assume.m2_w.span(), assume.m2_idle_share.span(), part.idle_w
     )
     yield load(
-        part, "v3v3", "board", states(full, idle, assume.everyday_m2), field="full_w",
-        formula="at 3.3 V", assumed=assumed,
-    )  # fmt: skip
+        part,
+        "v3v3",
+        "board",
+        states(full, idle, assume.everyday_m2),
+        field="full_w",
+        formula="at 3.3 V",
+        assumed=assumed,
+    )
 
 
 def usb(part: UsbLoad, assume: Assumptions) -> Iterator[Load]:
@@ -116,15 +134,25 @@ def usb(part: UsbLoad, assume: Assumptions) -> Iterator[Load]:
         full = part.draw_w.span()
         spans = states(full, full.by(assume.usb_idle_share.span()), assume.everyday_other)
         yield load(
-            part, "v5", "board", spans, field="draw_w", formula="in use, at 5 V",
+            part,
+            "v5",
+            "board",
+            spans,
+            field="draw_w",
+            formula="in use, at 5 V",
             assumed=part.draw_w.is_assumed,
-        )  # fmt: skip
+        )
     asleep, assumed = or_assumed(part.asleep_w, assume.usb_asleep_w.span())
     if asleep.high > 0:
         yield load(
-            part, "v5sb", "board", NOTHING._replace(sleep=asleep), field="asleep_w",
-            formula="asleep, from standby", assumed=assumed,
-        )  # fmt: skip
+            part,
+            "v5sb",
+            "board",
+            NOTHING._replace(sleep=asleep),
+            field="asleep_w",
+            formula="asleep, from standby",
+            assumed=assumed,
+        )
 
 
 _OTHER_RAILS: tuple[Rail, ...] = ("v12", "v5", "v3v3", "v5sb", "vneg12", "vneg5")
@@ -144,6 +172,11 @@ def other(part: Other, assume: Assumptions) -> Iterator[Load]:
         # Standby and the negative rails come through the main plug alone.
         feed: Feed = "own" if part.sockets and rail in ("v12", "v5", "v3v3") else "board"
         yield load(
-            part, rail, feed, spans, field=f"{rail}_w", formula=f"at {RAIL_WORDS[rail]}",
+            part,
+            rail,
+            feed,
+            spans,
+            field=f"{rail}_w",
+            formula=f"at {RAIL_WORDS[rail]}",
             assumed=figure.is_assumed,
-        )  # fmt: skip
+        )

@@ -68,23 +68,40 @@ def _loads(
     assumed = figure.is_assumed
     formula = f"board power × {part.power_limit:g}" if part.power_limit != 1 else "board power"
     yield load(
-        part, "v12", "slot", _carried(drawn, {k: s.slot_12v for k, s in splits.items()}),
-        net=drawn.times(usual.slot_12v), field="slot_w" if part.sockets else "board_power_w",
-        formula="share of the slot at 12 V", instances=instances,
+        part,
+        "v12",
+        "slot",
+        _carried(drawn, {k: s.slot_12v for k, s in splits.items()}),
+        net=drawn.times(usual.slot_12v),
+        field="slot_w" if part.sockets else "board_power_w",
+        formula="share of the slot at 12 V",
+        instances=instances,
         assumed=assumed or (part.slot_w is None and bool(part.sockets)),
-    )  # fmt: skip
+    )
     if any(s.slot_3v3 for s in splits.values()):
         yield load(
-            part, "v3v3", "slot", _carried(drawn, {k: s.slot_3v3 for k, s in splits.items()}),
-            net=drawn.times(usual.slot_3v3), field="slot_w", instances=instances,
-            formula="share of the slot at 3.3 V", assumed=assumed,
-        )  # fmt: skip
+            part,
+            "v3v3",
+            "slot",
+            _carried(drawn, {k: s.slot_3v3 for k, s in splits.items()}),
+            net=drawn.times(usual.slot_3v3),
+            field="slot_w",
+            instances=instances,
+            formula="share of the slot at 3.3 V",
+            assumed=assumed,
+        )
     if part.sockets:
         yield load(
-            part, "v12", "own", _carried(drawn, {k: s.rest for k, s in splits.items()}),
-            net=drawn.times(usual.rest), field="board_power_w", instances=instances,
-            formula=f"{formula} − share of the slot", assumed=assumed,
-        )  # fmt: skip
+            part,
+            "v12",
+            "own",
+            _carried(drawn, {k: s.rest for k, s in splits.items()}),
+            net=drawn.times(usual.rest),
+            field="board_power_w",
+            instances=instances,
+            formula=f"{formula} − share of the slot",
+            assumed=assumed,
+        )
 
 
 def _states(part: Card, power: Span, assume: Assumptions) -> PerState:
@@ -109,11 +126,15 @@ def _splits(
     stated = part.slot_w is not None and share is not None
     return {
         (b, s): split(
-            getattr(power, b), None if share is None else getattr(share, s),
-            granted_w=granted_w, lanes=lanes, raised=not stated,
+            getattr(power, b),
+            None if share is None else getattr(share, s),
+            granted_w=granted_w,
+            lanes=lanes,
+            raised=not stated,
         )
-        for b in BOUNDS for s in BOUNDS
-    }  # fmt: skip
+        for b in BOUNDS
+        for s in BOUNDS
+    }
 
 
 def split(

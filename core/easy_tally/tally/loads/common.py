@@ -101,9 +101,16 @@ def load(
     return Load(
         part=part.key,
         instances=tuple(range(1, part.count + 1)) if instances is None else instances,
-        rail=rail, feed=feed, spans=spans, net=net or spans, field=field, formula=formula,
-        assumed=assumed, missing=missing, surge=surge,
-    )  # fmt: skip
+        rail=rail,
+        feed=feed,
+        spans=spans,
+        net=net or spans,
+        field=field,
+        formula=formula,
+        assumed=assumed,
+        missing=missing,
+        surge=surge,
+    )
 
 
 def nothing_known(part: Part, rail: Rail, feed: Feed, field: str) -> Load:
@@ -118,9 +125,13 @@ def states(full: Span, idle: Span, duty: float, start: Span | None = None) -> Pe
     what does not spin up idles."""
     everyday = Span(*(i + duty * (f - i) for i, f in zip(idle, full, strict=True)))
     return PerState(
-        sleep=ZERO, idle=idle, everyday=everyday, full=full,
-        start=idle if start is None else start, short=full,
-    )  # fmt: skip
+        sleep=ZERO,
+        idle=idle,
+        everyday=everyday,
+        full=full,
+        start=idle if start is None else start,
+        short=full,
+    )
 
 
 class Known(NamedTuple):

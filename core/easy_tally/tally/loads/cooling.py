@@ -43,9 +43,14 @@ def strip(part: LightStrip, assume: Assumptions) -> Iterator[Load]:
     rail: Rail = "v5" if part.volts == 5 else "v12"
     spans = states(full, idle, assume.everyday_lights).times(part.volts)
     yield load(
-        part, rail, _feed(part), spans, field="rated_a",
-        formula=f"rated amps × {part.volts} V", assumed=assumed,
-    )  # fmt: skip
+        part,
+        rail,
+        _feed(part),
+        spans,
+        field="rated_a",
+        formula=f"rated amps × {part.volts} V",
+        assumed=assumed,
+    )
 
 
 def _feed(part: OnHeader) -> Feed:
@@ -74,6 +79,11 @@ def _electronics(part: OnHeader, field: str, figure: Figure | None, assume: Assu
     )
     feed = _feed(part)
     return load(
-        part, "v5" if feed == "own" else "v12", feed, states(full, idle, assume.everyday_lights),
-        field=field, formula="its own electronics", assumed=assumed,
-    )  # fmt: skip
+        part,
+        "v5" if feed == "own" else "v12",
+        feed,
+        states(full, idle, assume.everyday_lights),
+        field=field,
+        formula="its own electronics",
+        assumed=assumed,
+    )

@@ -28,10 +28,15 @@ def drive(part: Drive, assume: Assumptions, staggered: bool) -> Iterator[Load]:
         amps = states(run, idle, assume.everyday_drive, run if staggered else start)
         surge = Span(*(max(s - r, 0.0) for s, r in zip(start, run, strict=True)))
         yield load(
-            part, rail, "own", amps.times(RAIL_V[rail]), field=f"run_{volts}_a",
-            formula=f"amps × {RAIL_V[rail]:g} V", assumed=assumed,
+            part,
+            rail,
+            "own",
+            amps.times(RAIL_V[rail]),
+            field=f"run_{volts}_a",
+            formula=f"amps × {RAIL_V[rail]:g} V",
+            assumed=assumed,
             surge=surge.times(RAIL_V[rail]) if staggered else ZERO,
-        )  # fmt: skip
+        )
 
 
 class _Amps(NamedTuple):

@@ -1,8 +1,7 @@
-"""What limits a cable with all that it feeds, worked out for the solver.
+"""What limits a cable with all that it feeds, as the solver walks it.
 
-It stands on the same tables as the checker and on none of its code: each proves the other. Only
-three things are asked here: is anything over, how many elements are not known, and what is the
-worst share of any.
+It judges with the checker's own limits (`ratings/limits.py`), and asks three things only: is
+anything over, how many elements are not known, and what is the worst share of any.
 """
 
 from __future__ import annotations
@@ -10,10 +9,9 @@ from __future__ import annotations
 from collections.abc import Mapping
 from itertools import pairwise
 
-from ..base.rounding import TOLERANCE
 from ..base.units import LINES
-from ..standards.connectors import CONNECTORS, SENSE_GRANT_W, Sense
-from ..standards.contacts import contact_limit_a
+from ..ratings import limits
+from ..standards.connectors import Sense
 from ..things.adapters import Adapter
 from ..things.cables import Cable
 from ..things.supply import Port
@@ -22,9 +20,6 @@ from .draws import Draw, together
 from .sums import Sum, Use
 from .targets import Beyond, Target
 from .volts import drops
-
-#: Watts that each lead of an adapter counts on. Source: PCI Express CEM, 8-pin.
-_LEAD_W = 150.0
 
 
 def judge(sum_: Sum, cable: Cable, uses: tuple[Use, ...], rule: str, has_case: bool) -> Draw:
@@ -68,31 +63,18 @@ def alone(sum_: Sum, cable: Cable, u: Use) -> Sum:
 
 
 def _supply_end(sum_: Sum, cable: Cable, whole: Draw) -> None:
-    if cable.needs:
-        end_of = cable.supply_end
-        kind = "16pin" if cable.needs == ("16pin",) else "port"
-        each = contact_limit_a(kind, end_of.circuits, cable.gauge, end_of.grade)
-        pins: dict[str, int] = {line: end_of.pins.of(line) for line in LINES}
-        sum_.contacts(pins, each, kind, whole, cable.insulation_degc)
+    one = limits.supply_end_contact(cable, sum_.assume)
+    if one is not None:
+        sum_.contacts(one, {line: cable.supply_end.pins.of(line) for line in LINES}, whole)
 
 
 def ports_held(sum_: Sum, cable: Cable, ports: tuple[Port, ...], whole: Draw) -> None:
     """12 V pins of each port."""
-    for port, share in zip(ports, port_shares(ports), strict=True):
-        wired = cable.supply_end.pins.v12 if len(ports) == 1 else port.pins_12v
-        kind = "16pin" if port.kind == "16pin" else "port"
-        each = contact_limit_a(kind, port.circuits, cable.gauge, cable.supply_end.grade)
+    for port, share in zip(ports, limits.port_shares(ports), strict=True):
         if share > 0:
-            pins = {"v12": min(port.pins_12v, wired)}
-            part = whole.share(share)
-            sum_.contacts(pins, each, kind, part, cable.insulation_degc, ("v12",))
-
-
-def port_shares(ports: tuple[Port, ...]) -> list[float]:
-    """How several ports share a run: by their 12 V pins, evenly where none has any."""
-    pins = [p.pins_12v for p in ports]
-    whole = sum(pins)
-    return [n / whole if whole else 1 / len(pins) for n in pins]
+            pins = {"v12": limits.port_pins_12v(port, ports, cable)}
+            one = limits.port_contact(port, cable, sum_.assume)
+            sum_.contacts(one, pins, whole.share(share), ("v12",))
 
 
 def _forbidden(sum_: Sum, uses: tuple[Use, ...]) -> None:
@@ -119,12 +101,9 @@ def paths(uses: tuple[Use, ...]) -> list[Path]:
 
 def _lead(sum_: Sum, target: Target, pins: Mapping[str, int]) -> None:
     """Pins of a lead of something in between."""
-    of = target.of
-    circuits = CONNECTORS[target.kind].circuits
-    each = contact_limit_a(target.kind, circuits, of.gauge if of else None, "standard")
-    if target.kind == "16pin" and each is None:
-        return
-    sum_.contacts(pins, each, target.kind, target.draw, of.insulation_degc if of else None)
+    one = limits.lead_contact(target.kind, target.of, sum_.assume) if target.of else None
+    if one is not None:
+        sum_.contacts(one, pins, target.draw)
 
 
 # -- what stands in between, and reach ---------------------------------------------------------
@@ -157,13 +136,8 @@ def _beyond(sum_: Sum, b: Beyond, code: Code) -> None:
 
 def _adapter_grant(sum_: Sum, b: Beyond, target: Target) -> None:
     """What an adapter's 16-pin plug may give a card: by its code and the leads plugged in."""
-    of, code = b.of.of, None
-    if isinstance(of, Adapter) and of.codes:
-        code = float(max((c.watts for c in of.codes if c.leads <= b.leads), default=0))
-    elif b.plug.sense is not None:
-        code = SENSE_GRANT_W[b.plug.sense, target.version]
-    limit = None if code is None else min(code, _LEAD_W * b.leads)
-    sum_.watts(target.draw, limit)
+    if isinstance(b.of.of, Adapter):
+        sum_.watts(target.draw, limits.coded_w(b.of.of, b.plug, b.leads, target.version))
 
 
 def lead_wires(sum_: Sum, beyond: tuple[Beyond, ...]) -> None:
@@ -183,8 +157,9 @@ def _reaches(sum_: Sum, uses: tuple[Use, ...]) -> None:
         if u.target.placed and u.target.way_mm is not None:
             placed.append((u.plug.at_mm, u.target.way_mm))
     placed.sort()
-    for (near, way), (far, further) in pairwise(placed):
-        if abs(further - way) > (far - near) * TOLERANCE:
+    for near, far in pairwise(placed):
+        between, wire = limits.spanned(near, far)
+        if wire.exceeded(between):
             sum_.refuse("reach")
 
 
@@ -192,7 +167,7 @@ def _reach(sum_: Sum, target: Target, mm: float) -> None:
     if target.placed:
         if target.way_mm is None:
             sum_.unknown += 1
-        elif target.way_mm + target.slack_mm > mm * TOLERANCE:
+        elif limits.reached(mm).exceeded(limits.way_mm(target.way_mm)):
             sum_.refuse("reach")
     for b in target.beyond:
         if not b.is_bay:
