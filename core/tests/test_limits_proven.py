@@ -12,7 +12,6 @@ from typing import Any
 from unittest import mock
 
 from easy_tally.base.errors import NotDecided
-from easy_tally.findings import forget
 from easy_tally.mapping import solve
 from easy_tally.ratings import limits
 from easy_tally.ratings.limits import Contact, Limit
@@ -82,9 +81,7 @@ def _put_wrong(of: Callable[..., Any], wrong: Callable[[Any], Any]) -> Iterator[
         for name, module in list(sys.modules.items()):
             if name.startswith("easy_tally.") and getattr(module, of.__name__, None) is of:
                 stack.enter_context(mock.patch.object(module, of.__name__, other))
-        forget()
         yield
-    forget()
 
 
 def _found_out() -> bool:
@@ -134,6 +131,4 @@ class EachLimitIsHeldByWhatStandsOutside(unittest.TestCase):
                 self.subTest(name),
                 mock.patch.object(of, name, lambda *a, own=own, wrong=wrong: wrong(own(*a))),
             ):
-                forget()
                 self.assertTrue(_found_out())
-        forget()

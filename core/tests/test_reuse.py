@@ -3,13 +3,14 @@ and redo, the one is the other, to the last digit."""
 
 from __future__ import annotations
 
+import ast
 import random
 import unittest
 from collections.abc import Callable
 from pathlib import Path
 
 from easy_tally.base.errors import EasyTallyError
-from easy_tally.base.reuse import Reuse
+from easy_tally.base.memory import NO_MEMORY, Memory
 from easy_tally.editing import (
     ChangeBetween,
     ChangeBuild,
@@ -24,7 +25,7 @@ from easy_tally.editing import (
     SwapPlugs,
 )
 from easy_tally.files import build_file
-from easy_tally.findings import Report, analyse, compact, forget, report
+from easy_tally.findings import Report, analyse, compact, report
 from easy_tally.things import Build, PortGroup, same
 from easy_tally.things.adapters import Adapter, Backplane, BackplaneInput, Extension
 from easy_tally.things.cables import Connection
@@ -232,30 +233,29 @@ class Edits(unittest.TestCase):
     def test_kept_is_anew_over_edits_undo_and_redo(self) -> None:
         for seed in range(56):
             rng = random.Random(seed)
+            memory = Memory(64_000_000 if seed % 3 else 300_000)
             b = _machine(seed)
             builds, kept = [b], []
             for _ in range(5):
                 made = _edited(builds[-1], rng)
                 # As the server does with every second: equal things made one.
-                builds.append(same(made, builds[-1]) if seed % 2 else made)
+                builds.append(same(made, memory, builds[-1]) if seed % 2 else made)
             # Forth, back as undo goes, and forth again.
             order = [*builds, *reversed(builds), *builds]
-            forget()
-            kept = [self._whole(x) for x in order]
+            kept = [self._whole(x, memory) for x in order]
             for i, x in enumerate(builds):
-                forget()
-                fresh = self._whole(x)
+                fresh = self._whole(x, NO_MEMORY)
                 for j, y in enumerate(order):
                     if y is x:
                         self.assertEqual(kept[j], fresh, f"seed {seed}, build {i}")
 
     def test_runs_that_an_edit_does_not_touch_are_the_same(self) -> None:
         b = build_file.read((ROOT / "demo/training/heron.tally.json").read_text(encoding="utf-8"))
-        forget()
-        before = analyse(b, 2026)
+        memory = Memory(64_000_000)
+        before = analyse(b, 2026, memory)
         figure = {"low": 200, "likely": 210, "high": 220}
         edit = ChangePart(part="card-1", changes={"board_power_w": figure})
-        after = analyse(edit.apply(b), 2026)
+        after = analyse(edit.apply(b), 2026, memory)
         fed = {f.cable.key for f in after.wired.feeds.values() if f.input.at.part == "card-1"}
         for was, now in zip(before.runs, after.runs, strict=True):
             key = now.wired.cable.key
@@ -269,13 +269,13 @@ class Edits(unittest.TestCase):
         # Without port groups, by which runs have to do with each other too.
         ports = [p.model_copy(update={"group": None}) for p in supply().ports]
         b = ChangeSupply(changes={"groups": [], "ports": ports}).apply(_in_between())
-        forget()
-        before = analyse(b, 2026)
+        memory = Memory(64_000_000)
+        before = analyse(b, 2026, memory)
         for key, changes, same_runs in (
             ("cage", {"note": "by the fan"}, {"g1", "g2", "g3"}),
             ("adapter-1", {"gauge": 18}, {"g3", "sata"}),
         ):
-            after = analyse(ChangeBetween(key=key, changes=changes).apply(b), 2026)
+            after = analyse(ChangeBetween(key=key, changes=changes).apply(b), 2026, memory)
             for was, now in zip(before.runs, after.runs, strict=True):
                 cable = now.wired.cable.key
                 self.assertEqual(now is was, cable in same_runs, f"{key}: {cable}")
@@ -288,61 +288,80 @@ class Edits(unittest.TestCase):
             cables=(graphics_cable("one", 1), graphics_cable("two", 1)),
             runs=(run("one", "g1", a="card#1/a"), run("two", "g2", a="card#1/b")),
         )
+        memory = Memory(64_000_000)
         group = PortGroup(key="g", label="Left rail", limit_a=20)
-        first = compact(analyse(ChangeSupply(changes={"groups": [group]}).apply(b)))
+        edit = ChangeSupply(changes={"groups": [group]})
+        first = compact(analyse(edit.apply(b), None, memory))
         renamed = ChangeSupply(changes={"groups": [group.model_copy(update={"label": "Right"})]})
-        then = compact(analyse(renamed.apply(b)))
+        then = compact(analyse(renamed.apply(b), None, memory))
         for said, label in ((first, "Left rail"), (then, "Right")):
             for lane in said.lanes:
                 self.assertIn(f"Port group {label}: ", lane.cause)
 
-    def _whole(self, b: Build) -> Report:
-        a = analyse(b, 2026)
+    def _whole(self, b: Build, memory: Memory) -> Report:
+        a = analyse(b, 2026, memory)
         # What is published, and below it every element and who it is of.
         for judged, wired in zip(a.runs, a.wired.runs, strict=True):
             self.assertIs(judged.wired, wired)
         return report(a)
 
 
+def _made(number: int, thing: object) -> list[object]:
+    """A result that takes some bytes, another one each time that it is made."""
+    return [thing, number, bytes(1_000)]
+
+
 class Kept(unittest.TestCase):
-    def setUp(self) -> None:
-        self.made: list[str] = []
-        self.reuse: Reuse[str] = Reuse(2)
-
-    def _ask(self, *asked: tuple[object, object]) -> None:
-        for thing, more in asked:
-            self.reuse.of((thing,), more, lambda more=more: self._make(str(more)))  # type: ignore[misc,arg-type]
-
-    def _make(self, what: str) -> str:
-        self.made.append(what)
-        return what
-
     def test_by_identity_and_an_equal_rest(self) -> None:
-        one, like = [1], [1]
-        self._ask((one, 0), (one, 0), (like, 0), (one, 1), (one, 0))
-        self.assertEqual(self.made, ["0", "0", "1"])
+        memory, one, like = Memory(1_000_000), [1], [1]
+        first = memory.of(_made, (one,), (0,))
+        self.assertIs(memory.of(_made, (one,), (0,)), first)
+        self.assertIsNot(memory.of(_made, (like,), (0,)), first)
+        self.assertIsNot(memory.of(_made, (one,), (1,)), first)
 
-    def test_what_was_not_asked_for_goes(self) -> None:
+    def test_it_makes_of_what_is_in_the_key(self) -> None:
         one = [1]
-        # 0 and 1 are the old once both are there; 2 and 3 push them out; what is asked for stays.
-        self._ask((one, 0), (one, 1), (one, 2), (one, 1), (one, 3), (one, 1), (one, 0))
-        self.assertEqual(self.made, ["0", "1", "2", "3", "0"])
+        self.assertEqual(Memory(1_000_000).of(_made, (one,), (7,))[:2], [one, 7])
+        self.assertEqual(NO_MEMORY.of(_made, (one,), (7,))[:2], [one, 7])
 
-    def test_with_room_for_more_none_of_a_large_build_goes(self) -> None:
-        """Five, walked over twice, where two are usual; without room each is made twice."""
-        one, walk = [1], range(5)
-        self.reuse.room(5)
-        self._ask(*[(one, i) for i in (*walk, *walk)])
-        self.assertEqual(self.made, ["0", "1", "2", "3", "4"])
-        self.made.clear()
-        self.reuse.forget()
-        self.reuse.room(1)  # a small build again
-        self._ask(*[(one, i) for i in (*walk, *walk)])
-        self.assertEqual(self.made, ["0", "1", "2", "3", "4"] * 2)
+    def test_it_stays_within_its_bytes_and_what_was_not_asked_for_goes(self) -> None:
+        """Each result takes some 1.5 kB; 30 kB are not enough for forty."""
+        memory, one = Memory(30_000), [1]
+        first = memory.of(_made, (one,), (0,))
+        for n in range(40):
+            memory.of(_made, (one,), (n,))
+            self.assertIs(memory.of(_made, (one,), (0,)), first)  # asked for all the time
+            self.assertLess(memory.bytes_kept, 33_000)
+        self.assertGreater(memory.bytes_kept, 10_000)
+        again = memory.of(_made, (one,), (1,))
+        self.assertIsNot(memory.of(_made, (one,), (0,)), again)
+        for n in range(2, 40):
+            memory.of(_made, (one,), (n,))
+        self.assertIsNot(memory.of(_made, (one,), (0,)), first)
+
+    def test_what_a_result_takes_is_counted_without_what_is_there_anyway(self) -> None:
+        memory, one = Memory(1_000_000), [bytes(50_000)]
+        memory.of(_made, (one,), (0,))
+        self.assertLess(memory.bytes_kept, 3_000)
+
+    def test_of_equal_things_the_first(self) -> None:
+        memory, one, like = Memory(1_000_000), [1], [1]
+        self.assertIs(memory.first(one, "one", 100), one)
+        self.assertIs(memory.first(like, "one", 100), one)
+        self.assertIs(NO_MEMORY.first(like, "one", 100), like)
 
     def test_forgotten_is_made_anew(self) -> None:
-        one = [1]
-        self._ask((one, 0))
-        forget()
-        self._ask((one, 0))
-        self.assertEqual(self.made, ["0", "0"])
+        memory, one = Memory(1_000_000), [1]
+        first = memory.of(_made, (one,), (0,))
+        memory.forget()
+        self.assertEqual(memory.bytes_kept, 0)
+        self.assertIsNot(memory.of(_made, (one,), (0,)), first)
+
+    def test_nothing_is_kept_in_a_module(self) -> None:
+        """Whoever analyses owns the memory."""
+        for file in sorted((ROOT / "core/easy_tally").rglob("*.py")):
+            for node in ast.parse(file.read_text(encoding="utf-8")).body:
+                text = ast.unparse(node)
+                kept = "lru_cache" in text or "@cache\n" in text or " = Memory(" in text
+                self.assertFalse(kept and not text.startswith(("def", "class")), file)
+                self.assertNotIn("functools import cache\n", text + "\n")

@@ -20,7 +20,7 @@ from easy_tally.base import problems_of
 from easy_tally.catalogue import used_of, without
 from easy_tally.editing import ChangeBuild, Edit
 from easy_tally.files import build_file
-from easy_tally.things import FORMAT_VERSION, HouseRules, same
+from easy_tally.things import FORMAT_VERSION, HouseRules
 from owners.models import Owner
 from owners.thrown import in_bin
 from pydantic import ValidationError
@@ -101,7 +101,7 @@ def prepare(owner: Owner, build: Build) -> None:
 
 
 def _with_what_is_free(owner: Owner, build: Build) -> Build:
-    return same(without(build, drawer.taken(owner, used_of(build))))
+    return results.same_as(without(build, drawer.taken(owner, used_of(build))))
 
 
 def _create(owner: Owner, build: Build) -> models.Build:
@@ -160,7 +160,7 @@ def bring_back(owner: Owner, key: str) -> models.Build:
 def preview(owner: Owner, key: str, edit: Edit) -> Build:
     """The build as `edit` would make it. Writes nothing."""
     before = results.current(find(owner, key))
-    return same(edit.apply(before), before)
+    return results.same_as(edit.apply(before), before)
 
 
 @dataclass(frozen=True)
@@ -256,7 +256,7 @@ def _look(row: models.Build, asked: list[_Asked]) -> _Look:
 
 def _looked_at(a: _Asked, before: Build, meanwhile: Meanwhile) -> tuple[Build, list[Touched]]:
     try:
-        after = same(a.edit.apply(before), before)
+        after = results.same_as(a.edit.apply(before), before)
     except Refused:
         # Somebody else's plug in the way is a collision, not a rule of the job.
         meanwhile.check(a.base_version, [], before, a.edit)
@@ -353,7 +353,7 @@ def _step(
         meanwhile.check(base_version, touched, before, None)
         meanwhile.add(touched)
         try:
-            after = same(store.with_touched(before, touched), before)
+            after = results.same_as(store.with_touched(before, touched), before)
         except ValidationError as error:
             field, required, got = problems_of(error)[0]
             why = f"{field} needs {required}, got {got}"

@@ -3,21 +3,19 @@
 from __future__ import annotations
 
 from collections import OrderedDict
-from functools import partial
 from threading import Lock
 from typing import NamedTuple
 
+from config.memory import memory
 from django.utils import timezone
 from easy_tally import Analysis, Build, analyse, compact
-from easy_tally.base import Reuse
 from easy_tally.findings import Compact
-from easy_tally.findings import forget as forget_all
 from easy_tally.things import same
 
 from builds import models, store
 
-#: Builds that are kept, and results, of large ones fewer: at least so many of the last.
-_MOST, _MOST_WORKED, _MOST_LARGE = 64, 16, 3
+#: Builds that are kept.
+_MOST = 64
 _At = tuple[int, int]
 
 
@@ -37,20 +35,20 @@ _small: set[str] = set()
 #: Builds with the version that an edit made: then there is nothing that could be redone.
 at_the_end: dict[int, int] = {}
 _lock = Lock()
-#: What was worked out, by the build itself: a preview that is made, a step that is taken back.
-_WORKED: Reuse[Worked] = Reuse(_MOST_WORKED)
-_LARGE: Reuse[Worked] = Reuse(_MOST_LARGE)
 
 
 def work_out(build: Build) -> Worked:
     """Compute everything about a build, or what was computed of this very one."""
-    year = timezone.now().year
-    kept = _WORKED if build.sockets_in_all() <= _SMALL else _LARGE
-    return kept.of((build,), year, partial(_work_out, build, year))
+    return memory.of(_work_out, (build,), (timezone.now().year,))
 
 
-def _work_out(build: Build, year: int) -> Worked:
-    found = analyse(build, year)
+def same_as(build: Build, like: Build | None = None) -> Build:
+    """An equal build, made of things that were there before wherever they are equal."""
+    return same(build, memory, like)
+
+
+def _work_out(year: int, build: Build) -> Worked:
+    found = analyse(build, year, memory)
     return Worked(found, compact(found))
 
 
@@ -70,7 +68,7 @@ def current(row: models.Build) -> Build:
         build = _builds.get(at)
     if build is None:
         try:
-            build = same(store.read(row))
+            build = same_as(store.read(row))
         except store.Unreadable:
             # The list says so from now on, instead of what it kept of it.
             models.Card.objects.filter(build_id=row.pk).delete()
@@ -101,4 +99,4 @@ def forget() -> None:
         _builds.clear()
         _small.clear()
         at_the_end.clear()
-    forget_all()
+    memory.forget()

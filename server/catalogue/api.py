@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from typing import Annotated, Any
 
+from config.memory import memory
 from django.http import HttpRequest, HttpResponse
 from easy_tally.catalogue import FIGURE_WORDS, CatalogueEntry, lacks
 from easy_tally.entry import parse, parse_list, read_case_line, understood
@@ -105,7 +106,7 @@ def template(request: HttpRequest) -> HttpResponse:
 @router.post("/catalogue/preview", response=schemas.ChangesOut, operation_id="previewCatalogue")
 def preview(request: HttpRequest, body: schemas.FileIn) -> dict[str, Any]:
     """What a CSV file would change, line by line. Writes nothing."""
-    return {"changes": parts.preview(owner_of(request), parts_csv.read(body.text))}
+    return {"changes": parts.preview(owner_of(request), parts_csv.read(body.text, memory))}
 
 
 @router.post("/catalogue/file", response=schemas.ChangesOut, operation_id="takeCatalogue")

@@ -4,14 +4,14 @@ from __future__ import annotations
 
 import re
 from datetime import datetime
-from functools import lru_cache, partial
+from functools import lru_cache
 from itertools import count
 
+from config.memory import memory
 from config.writing import writing
 from django.conf import settings
 from django.db.models import Count, Max, OuterRef, Q, Subquery, Sum
 from easy_tally import BadFile, BadInput, NotThere, Refused
-from easy_tally.base import Reuse
 from easy_tally.catalogue import CatalogueEntry, said_count, search, search_text
 from easy_tally.files import parts_csv
 from easy_tally.things import Part, ties
@@ -29,7 +29,7 @@ MOST_OWN = 5_000
 def shipped() -> dict[str, CatalogueEntry]:
     """Every entry that ships, by slug; read once."""
     text = (settings.CATALOGUE / "parts.csv").read_text(encoding="utf-8")
-    rows = parts_csv.read(text)
+    rows = parts_csv.read(text, memory)
     wrong = [(f"line {r.line}, {c}", need, got) for r in rows for c, need, got in r.problems]
     if wrong:
         raise BadFile(wrong)
@@ -45,8 +45,6 @@ _Counted = tuple[int, int, int, int, datetime | None]
 #: Entries by the key of their row, with the revision that they are of.
 _Held = dict[int, tuple[int, CatalogueEntry]]
 _own: dict[int, tuple[_Counted, _Held]] = {}
-#: What entries are found by, made when somebody searches.
-_texts: Reuse[str] = Reuse(MOST_OWN)
 
 
 def _counted(owner: Owner) -> _Counted:
@@ -94,7 +92,7 @@ def _entry(row: OwnPart) -> CatalogueEntry:
 
 
 def _with_text(entry: CatalogueEntry) -> tuple[CatalogueEntry, str]:
-    return entry, _texts.of((entry,), None, partial(search_text, entry))
+    return entry, memory.of(search_text, (entry,))
 
 
 def every(owner: Owner) -> dict[str, CatalogueEntry]:
@@ -133,7 +131,7 @@ def take_file(owner: Owner, text: str) -> tuple[parts_csv.Change, ...]:
     """Take a whole CSV file in. Raises BadInput that names every wrong line; then nothing is."""
     # Read and compared before the turn to write, and written piece by piece: the largest file
     # takes seconds.
-    rows = parts_csv.read(text)
+    rows = parts_csv.read(text, memory)
     for _ in range(_TIMES):
         counted = _counted(owner)
         found = preview(owner, rows)

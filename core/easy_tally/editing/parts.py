@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from functools import lru_cache
 from typing import Annotated, Any, Literal, get_args
 
 from pydantic import Field
@@ -10,7 +9,7 @@ from pydantic import Field
 from ..base.declared import Figure, Key
 from ..base.errors import BadInput, NotThere
 from ..things.build import Build
-from ..things.parts import Part, ties
+from ..things.parts import PART_KINDS, Part, ties
 from .base import EditBase, Release
 from .valid import fresh_key, keys_of, remade, set_fields, settle
 
@@ -63,7 +62,7 @@ class ChangePart(EditBase):
         """With the fields set."""
         part = _part(build, self.part)
         changed = set_fields(part, self.changes, part.key, fixed=("key", "kind"))
-        if self.changes.keys() <= _by_itself(type(part)):
+        if self.changes.keys() <= _BY_ITSELF[type(part)]:
             return build.model_copy(update={"parts": _with(build, changed)})
         return _put(build, changed, self.release)
 
@@ -128,12 +127,14 @@ def _added(build: Build, part: Part) -> Build:
     return remade(build, key, parts=(*build.parts, part.model_copy(update={"key": key})))
 
 
-@lru_cache(maxsize=64)
-def _by_itself(kind: type[Part]) -> frozenset[str]:
-    """Fields of a part on which nothing else of a build stands: its name, its note, and figures.
-    What is plugged where holds whatever they are."""
+def _by_itself(kind: Any) -> frozenset[str]:
     figures = (n for n, f in kind.model_fields.items() if Figure in get_args(f.annotation))
     return frozenset(("name", "note", *figures))
+
+
+#: Fields of a part on which nothing else of a build stands: its name, its note, and figures. What
+#: is plugged where holds whatever they are.
+_BY_ITSELF = {kind: _by_itself(kind) for kind in PART_KINDS}
 
 
 def _with(build: Build, part: Part) -> tuple[Part, ...]:

@@ -10,7 +10,6 @@ from __future__ import annotations
 
 import re
 from dataclasses import dataclass
-from functools import lru_cache
 
 from ..standards.usual import USB_W
 from .counts import JOINED, SEVERAL, SEVERAL_OF, with_numbers
@@ -99,7 +98,7 @@ def _elsewhere(text: str) -> str:
     for known in sorted(ELSEWHERE, key=len, reverse=True):
         at_an_end = phrase.startswith(known + " ") or phrase.endswith(" " + known)
         others = set(words) - set(known.split())
-        if phrase == known or (at_an_end and not others & set(_kind_words())):
+        if phrase == known or (at_an_end and not others & set(_KIND_WORDS)):
             return ELSEWHERE[known]
     return ""
 
@@ -254,14 +253,12 @@ def _phrases(text: str, table: tuple[re.Pattern[str], dict[str, str]]) -> str:
 # -- figures -------------------------------------------------------------------------------
 
 
-@lru_cache(maxsize=1)
-def _kind_words() -> dict[str, str]:
-    return KINDS | {p: KINDS[w] for p, w in PLURALS.items()}
+_KIND_WORDS: dict[str, str] = KINDS | {p: KINDS[w] for p, w in PLURALS.items()}
 
 
 def _kind_in(text: str) -> str:
     """The kind that a text speaks of, the one that is meant or the first; or nothing."""
-    kinds = _kind_words()
+    kinds = _KIND_WORDS
     found = [kinds[w] for w in re.findall(r"(?<![\w:-])[\w.]+(?![\w:-])", text) if w in kinds]
     return MEANT.get(frozenset(found), found[0]) if found else ""
 
@@ -273,11 +270,12 @@ _KNOWN_WORD = re.compile(
 )
 
 
-@lru_cache(maxsize=1)
-def _vocabulary() -> frozenset[str]:
-    return frozenset(
-        w for w in (*_kind_words(), *FLAGS, *FIGURE_NAMES, *SOCKETS, "headers", "outputs")
-    )
+_VOCABULARY = frozenset((*_KIND_WORDS, *FLAGS, *FIGURE_NAMES, *SOCKETS, "headers", "outputs"))
+#: Words of four letters or more, by the first.
+_BY_FIRST: dict[str, list[str]] = {}
+for _word in sorted(_VOCABULARY | set(PLURALS)):
+    if len(_word) >= 4:
+        _BY_FIRST.setdefault(_word[0], []).append(_word)
 
 
 #: Words that change what a line says: never taken for a name.
@@ -361,7 +359,7 @@ def _sorted_out(text: str, line: str, kind: str, dropped: tuple[str, ...]) -> Sp
             calls += [] if name in calls else [name]
         elif bare in FIGURE_NAMES and bare in FILLERS and not re.match("[0-9]", following):
             continue  # `power` of a plug, no name of a figure
-        elif bare in _vocabulary() or bare in PLURALS or _KNOWN_WORD.fullmatch(bare):
+        elif bare in _VOCABULARY or bare in PLURALS or _KNOWN_WORD.fullmatch(bare):
             kept.append(bare)
         elif bare in FILLERS:
             continue
@@ -370,7 +368,7 @@ def _sorted_out(text: str, line: str, kind: str, dropped: tuple[str, ...]) -> Sp
         elif bare in _WEIGHTY:
             unsure.append(bare)
         elif (close := _one_letter_off(bare)) and (
-            not kind or _kind_words().get(close, kind) == kind  # no second kind by a slip
+            not kind or _KIND_WORDS.get(close, kind) == kind  # no second kind by a slip
         ):
             kept.append(close)
         elif re.fullmatch(_PLAIN, bare) and not _NO_NAME.fullmatch(bare):
@@ -406,7 +404,7 @@ def _is_name(word: str) -> bool:
     """Whether a word is none that the line knows, and no number."""
     known = (
         len(word) < 2
-        or word in _vocabulary()
+        or word in _VOCABULARY
         or word in PLURALS
         or word in FILLERS
         or word in DESCRIPTIVE
@@ -431,12 +429,11 @@ def _with_units(text: str, described: list[str]) -> str:
     return re.sub(rf"(?<![\w:/.])({N})[ -]?(?!(?:{details})\b)({units})(?![\w/:])", describe, text)
 
 
-@lru_cache(maxsize=512)
 def _one_letter_off(word: str) -> str:
     """The one known word that a word of four letters or more is a letter away from, or nothing."""
     if len(word) < 4 or not word.isalpha():
         return ""
-    found = {w for w in _vocabulary() | set(PLURALS) if len(w) >= 4 and _close(word, w)}
+    found = {w for w in _BY_FIRST.get(word[0], ()) if _close(word, w)}
     found -= {p for p in found if PLURALS.get(p) in found}
     if len(found) > 1:
         found = {w for w in found if len(w) == len(word)} or found

@@ -10,7 +10,7 @@ from ..base.series import Series, likelies
 from ..base.units import RAIL_V, RUN_STATES
 from ..findings import Analysis
 from ..findings.wording import element_title
-from ..ratings.flows import input_flow
+from ..ratings.flows import Flows
 from ..ratings.runs import RunResult
 from ..standards.connectors import PLUGS
 from ..wiring import Feed, Wired
@@ -54,8 +54,9 @@ def _rows(a: Analysis, run: RunResult) -> Iterator[tuple[str, ...]]:
     ends = [x for feed in run.wired.feeds for x in _beyond(a.wired, feed, feed, ())]
     if not ends:
         yield (cable.name, cable.family, port, "", "", "", "", "", "", *judged)
+    flows = Flows(a.wired)
     for root, through, feed in ends:
-        flow = input_flow(a.wired, a.carried, feed.input, a.build.spin_up_at_once)
+        flow = flows.into(a.carried, feed.input)
         watts = sum(_at_full(amps) * RAIL_V[rail] for rail, amps in flow.amps.items())
         missing = "≥ " if flow.missing else ""
         yield (

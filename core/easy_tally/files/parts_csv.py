@@ -11,15 +11,15 @@ import io
 import re
 from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
-from functools import lru_cache
 from typing import Literal
 
 from pydantic import ValidationError
 
 from ..base.errors import BadFile
+from ..base.memory import NO_MEMORY, Memory
 from ..base.problems import problems_of
 from ..catalogue.entries import CatalogueEntry
-from ..entry import Entry, parse, plain
+from ..entry import parse, plain
 from ..entry.lexer import NUMBER, QUOTED, quoted
 from ..entry.printer import figure_word, kind_word, more_said, sockets_said
 from ..entry.words import FIGURES, KINDS, Named, figures_of
@@ -68,6 +68,9 @@ TEMPLATE = (
     'fan "My fan" 140mm 0.18a(measured)',
 )
 
+#: What is kept of words while a file is written [bytes].
+_READ_BYTES = 8_000_000
+
 Problem = tuple[str, str, str]
 
 
@@ -98,11 +101,12 @@ class Change:
 
 def write(entries: Iterable[CatalogueEntry]) -> str:
     """The CSV of some entries."""
+    memory = Memory(_READ_BYTES)
     out = io.StringIO()
     writer = csv.DictWriter(out, COLUMNS, lineterminator="\r\n")
     writer.writeheader()
     for entry in entries:
-        writer.writerow({k: harmless(v) for k, v in cells(entry).items()})
+        writer.writerow({k: harmless(v) for k, v in cells(entry, memory).items()})
     return out.getvalue()
 
 
@@ -112,7 +116,7 @@ def template() -> str:
     return write(CatalogueEntry(slug=f"my-{p.kind}", part=p) for p in parts)
 
 
-def cells(entry: CatalogueEntry) -> dict[str, str]:
+def cells(entry: CatalogueEntry, memory: Memory = NO_MEMORY) -> dict[str, str]:
     """Column → text of one entry."""
     part = entry.part
     found = dict.fromkeys(COLUMNS, "") | {
@@ -121,7 +125,7 @@ def cells(entry: CatalogueEntry) -> dict[str, str]:
         "kind": kind_word(part),
         "name": part.name,
         "sockets": " ".join(sockets_said(part)),
-        "more": " ".join([*more_said(part), *_key(part)]),
+        "more": " ".join([*more_said(part), *_key(part, memory)]),
         "note": part.note,
     }
     for named in FIGURES[part.kind]:
@@ -133,15 +137,15 @@ def cells(entry: CatalogueEntry) -> dict[str, str]:
     return found
 
 
-def _key(part: Part) -> list[str]:
+def _key(part: Part, memory: Memory) -> list[str]:
     """The key, where the kind's words do not give it."""
     words = " ".join([kind_word(part), *sockets_said(part), *more_said(part)])
-    return [] if _usual_key(words) == part.key else [f"key:{part.key}"]
-
-
-@lru_cache(maxsize=MOST_ROWS)
-def _usual_key(words: str) -> str | None:
     # Most rows of a file are of few kinds: what they are called is read once for all alike.
+    usual = memory.of(_usual_key, (), (words,))
+    return [] if usual == part.key else [f"key:{part.key}"]
+
+
+def _usual_key(words: str) -> str | None:
     said = plain(words).part
     return None if said is None else said.key
 
@@ -149,8 +153,9 @@ def _usual_key(words: str) -> str | None:
 # -- reading -------------------------------------------------------------------------------
 
 
-def read(text: str) -> tuple[Row, ...]:
-    """Every row of a file. Raises BadFile where the file as a whole can't be read."""
+def read(text: str, memory: Memory = NO_MEMORY) -> tuple[Row, ...]:
+    """Every row of a file; of lines that were read before what `memory` has. Raises BadFile where
+    the file as a whole can't be read."""
     reader = rows_of(text, MOST_CHARACTERS)
     rows: list[Row] = []
     columns: list[str] | None = None
@@ -160,7 +165,7 @@ def read(text: str) -> tuple[Row, ...]:
             if columns is None:
                 columns = _columns(values)
             elif any(v.strip() for v in values):
-                rows.append(_row(reader.line_num, columns, values, seen))
+                rows.append(_row(reader.line_num, columns, values, seen, memory))
             if len(rows) > MOST_ROWS:
                 raise BadFile([("file", f"at most {MOST_ROWS:,} rows", "more")])
     except csv.Error as error:
@@ -185,13 +190,9 @@ def _columns(values: list[str]) -> list[str]:
     return columns
 
 
-@lru_cache(maxsize=MOST_ROWS)
-def _said(line: str) -> Entry:
-    # A file is looked at first and taken then: the second time nothing of it is read anew.
-    return plain(line)
-
-
-def _row(line: int, columns: list[str], values: list[str], seen: dict[str, int]) -> Row:
+def _row(
+    line: int, columns: list[str], values: list[str], seen: dict[str, int], memory: Memory
+) -> Row:
     if len(values) > len(columns):
         got = f"{len(values)} cells"
         return Row(line, values[0][:60], None, (("row", f"at most {len(columns)} cells", got),))
@@ -205,7 +206,8 @@ def _row(line: int, columns: list[str], values: list[str], seen: dict[str, int])
     seen.setdefault(slug, line)
     if problems:
         return Row(line, slug, None, tuple(problems))
-    said = _said(_line(found))
+    # A file is looked at first and taken then: the second time nothing of it is read anew.
+    said = memory.of(plain, (), (_line(found),))
     if said.part is None:
         got = ", ".join(said.unknown) or said.question
         return Row(line, slug, None, (("row", "words of the entry line", got[:200]),))
@@ -269,11 +271,15 @@ def changes(
 ) -> tuple[Change, ...]:
     """What the rows of a file would do to one's own entries, line by line. Shipped entries are
     left as they are: a row that would change one is wrong."""
-    return tuple(_change(row, own, shipped) for row in rows)
+    memory = Memory(_READ_BYTES)
+    return tuple(_change(row, own, shipped, memory) for row in rows)
 
 
 def _change(
-    row: Row, own: Mapping[str, CatalogueEntry], shipped: Mapping[str, CatalogueEntry]
+    row: Row,
+    own: Mapping[str, CatalogueEntry],
+    shipped: Mapping[str, CatalogueEntry],
+    memory: Memory,
 ) -> Change:
     if row.entry is None:
         return Change(row.line, row.slug, "", "wrong", problems=row.problems)
@@ -283,7 +289,7 @@ def _change(
         return Change(row.line, row.slug, name, "new")
     if before.part == row.entry.part:
         return Change(row.line, row.slug, name, "same")
-    old, new = cells(before), cells(row.entry)
+    old, new = cells(before, memory), cells(row.entry, memory)
     # A revision is counted here, not by the file.
     columns = tuple((c, old[c], new[c]) for c in COLUMNS if c != "revision" and old[c] != new[c])
     if not columns:

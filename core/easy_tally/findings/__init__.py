@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from ..base.reuse import forget
 from .analysis import analyse
 from .facts import Analysis
 from .finding import SEVERITY_WORDS, TO_MEND, Finding, Remedy, Subject
@@ -61,7 +60,6 @@ __all__ = [
     "effects",
     "exit_status",
     "fit_answer",
-    "forget",
     "judged",
     "map_goals",
     "map_it",

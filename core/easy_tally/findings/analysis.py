@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from dataclasses import replace
 
+from ..base.memory import NO_MEMORY, Memory
 from ..ratings.runs import carried_in_spikes, check_runs
 from ..ratings.through_board import through_board
 from ..supplies.checks import check_supply
@@ -19,10 +20,11 @@ from .facts import Analysis
 from .register import findings
 
 
-def analyse(build: Build, year: int | None = None) -> Analysis:
+def analyse(build: Build, year: int | None = None, memory: Memory = NO_MEMORY) -> Analysis:
     """Compute everything about a build: wiring, loads, tally, supply, runs, board, findings; what
-    depends on age by the `year` that it is."""
-    wired = Wired(build)
+    depends on age by the `year` that it is. What of it was worked out before is taken from
+    `memory`, and left there."""
+    wired = Wired(build, memory)
     loads = loads_of(wired)
     tally = tally_of(wired, loads)
     spiking = spikes(wired, loads)
@@ -35,7 +37,7 @@ def analyse(build: Build, year: int | None = None) -> Analysis:
         sizing=size(wired, tally.total, spiking.total, build.supply),
         supply=None,
         carried=carried,
-        runs=check_runs(wired, carried, carried_in_spikes(wired, loads)),
+        runs=check_runs(wired, carried, carried_in_spikes(wired, loads, carried)),
         board=through_board(wired, loads, carried),
         signals=signals(wired),
         year=year,

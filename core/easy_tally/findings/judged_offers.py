@@ -42,11 +42,12 @@ def _judged(a: Analysis, offer: Offer) -> tuple[Offer, tuple[int, float]]:
         ports=offer.ports or None,
     )
     try:
-        wired = Wired(edit.apply(a.build))
+        wired = Wired(edit.apply(a.build), a.wired.memory)
     except EasyTallyError:
         return offer, (9, 0.0)
     loads = loads_of(wired)
-    runs = check_runs(wired, demands(wired, loads), carried_in_spikes(wired, loads))
+    carried = demands(wired, loads)
+    runs = check_runs(wired, carried, carried_in_spikes(wired, loads, carried))
     ways = {c.key for c in wired.cables_to(offer.socket)} | {offer.cable}
     worst = min((_rank(r) for r in runs if r.wired.cable.key in ways), default=(3, 0.0))
     run = next((r for r in runs if r.wired.cable.key in ways and _rank(r) == worst), None)

@@ -38,7 +38,7 @@ def figures(a: Analysis) -> Iterator[Finding]:
 
 def contradicting(a: Analysis) -> Iterator[Finding]:
     """Figures of which the lower is the higher: used as they stand, and said."""
-    for c in contradictions(a.build):
+    for c in contradictions(a.build, a.wired.memory):
         at = Subject(of="part", key=c.part.key, field=c.field)
         yield Finding(
             id="part.contradiction",

@@ -41,7 +41,7 @@ def effects(a: Analysis, after: int = 0) -> Iterator[Effect]:
     for rule, value in every[after:]:
         now = getattr(a.build.house_rules, rule) == value
         edit = ChangeBuild(house_rules={rule: value})
-        then = a if now else analyse(edit.apply(a.build), a.year)
+        then = a if now else analyse(edit.apply(a.build), a.year, a.wired.memory)
         yield Effect(
             rule=rule,
             value=value,

@@ -10,10 +10,8 @@ import math
 from collections import Counter
 from collections.abc import Callable
 from dataclasses import replace
-from functools import partial
 
 from ..base.declared import Figure
-from ..base.reuse import Reuse
 from ..base.rounding import percent
 from ..base.series import Series, Span, scale, span_at
 from ..base.units import RAIL_V, RUN_STATES, TALLY_STATES, WINDOWS, Origin, State
@@ -28,7 +26,7 @@ from ..supplies.asked import SupplyCheck
 from ..supplies.uncertainty import mover
 from ..tally.signals import SignalCount
 from ..tally.spikes import SpikeRow, Spikes, spike_rows
-from ..tally.sums import Path, Row, Sum, Tally
+from ..tally.sums import Path, Row, Sum
 from ..things.cables import Plug
 from ..things.forgotten import FORGOTTEN, unspoken
 from ..things.parts import Part
@@ -84,7 +82,7 @@ def compact(a: Analysis) -> Compact:
         by_rail={r: _amounts(s) for r, s in a.tally.by_rail.items()},
         rail_amps={r: _amounts(s, 1 / RAIL_V[r]) for r, s in a.tally.by_rail.items()},
         by_path={p: _amounts(s) for p, s in a.tally.by_path.items()},
-        parts=_part_watts(a.tally),
+        parts=_part_watts(a),
         sizing=sizing_answer(a),
         supply=supply_answer(a.build.supply, a.supply) if a.build.supply and a.supply else None,
         sockets=_sockets(a),
@@ -95,7 +93,7 @@ def compact(a: Analysis) -> Compact:
         mend=mend,
         notes=tuple(_mend(a, f) for f in a.findings if f.severity == "note"),
         not_checked=_not_checked(a),
-        signals=_signals(a),
+        signals=tuple(_signal(c) for c in a.signals.counts),
         unspoken=open_topics,
     )
 
@@ -181,16 +179,8 @@ def _strip(a: Analysis, open_topics: tuple[UnspokenAnswer, ...]) -> Strip:
 def _unspoken(a: Analysis) -> tuple[UnspokenAnswer, ...]:
     return tuple(
         UnspokenAnswer(id=t, words=(f := FORGOTTEN[t]).words, look=f.look, draws=f.draws)
-        for t in unspoken(a.build.parts, a.build.none_here)
+        for t in unspoken(a.build.parts, a.build.none_here, a.wired.memory)
     )
-
-
-#: Signal ports of a kind, by their count.
-_SIGNALS: Reuse[SignalAnswer] = Reuse(200)
-
-
-def _signals(a: Analysis) -> tuple[SignalAnswer, ...]:
-    return tuple([_SIGNALS.of((c,), None, partial(_signal, c)) for c in a.signals.counts])
 
 
 def _signal(c: SignalCount) -> SignalAnswer:
@@ -240,17 +230,9 @@ def _amount(span: Span, missing: tuple[str, ...] = ()) -> Amount:
     return Amount(low=span.low, likely=span.likely, high=span.high, missing=missing)
 
 
-#: Amounts by their sum, and what it is multiplied by; how many there are beside those of parts.
-_AMOUNTS: Reuse[Amounts] = Reuse(400)
-_OTHERS = 50
-
-
 def _amounts(drawn: Sum, factor: float = 1.0) -> Amounts:
-    def made() -> Amounts:
-        watts = drawn.watts if factor == 1.0 else scale(drawn.watts, factor)
-        return _each_state(watts, drawn.missing)
-
-    return _AMOUNTS.of((drawn,), factor, made)
+    watts = drawn.watts if factor == 1.0 else scale(drawn.watts, factor)
+    return _each_state(watts, drawn.missing)
 
 
 def _each_state(watts: Series, missing: tuple[str, ...]) -> Amounts:
@@ -323,22 +305,15 @@ def _row(row: Row, wired: Wired) -> RowAnswer:
     )
 
 
-#: What parts draw in the answer, by their sums.
-_PARTS: Reuse[PartWatts] = Reuse(500)
+def _part_watts(a: Analysis) -> tuple[PartWatts, ...]:
+    assumed = {(r.part, r.path) for r in a.tally.rows if r.assumed}
+    kept = a.wired.memory.of
+    return tuple(
+        kept(_watts_of, (drawn,), (*at, at in assumed)) for at, drawn in a.tally.by_part.items()
+    )
 
 
-def _part_watts(tally: Tally) -> tuple[PartWatts, ...]:
-    assumed = {(r.part, r.path) for r in tally.rows if r.assumed}
-    found = []
-    _PARTS.room(len(tally.by_part))
-    _AMOUNTS.room(len(tally.by_part) + _OTHERS)
-    for at, drawn in tally.by_part.items():
-        more = (*at, at in assumed)
-        found.append(_PARTS.of((drawn,), more, partial(_watts_of, drawn, *more)))
-    return tuple(found)
-
-
-def _watts_of(drawn: Sum, part: str, path: Path, assumed: bool) -> PartWatts:
+def _watts_of(part: str, path: Path, assumed: bool, drawn: Sum) -> PartWatts:
     return PartWatts(part=part, path=path, watts=_amounts(drawn), assumed=assumed)
 
 
@@ -352,23 +327,15 @@ def _mover(a: Analysis) -> MoverAnswer | None:
 # -- the map -------------------------------------------------------------------------------
 
 
-#: Sockets in the answer, by what is plugged in, and lanes, by their runs.
-_SOCKETS: Reuse[SocketAnswer] = Reuse(800)
-_LANES: Reuse[Lane] = Reuse(150)
-
-
 def _sockets(a: Analysis) -> tuple[SocketAnswer, ...]:
     wired, needed = a.wired, a.needed
-    _SOCKETS.room(len(wired.inputs))
-    _LANES.room(len(wired.runs))
     runs = {r.cable.key: r for r in wired.runs}
     found = []
     for ref, into in wired.inputs.items():
         feed = wired.feeds.get(ref)
         ways = [runs[c.key] for c in wired.cables_to(ref)]
-        more = (ref in needed, feed is not None and feed.cable.key in wired.betweens)
-        made = partial(_socket, wired, into, feed, ways, *more)
-        found.append(_SOCKETS.of((into, feed, *ways), more, made))
+        through = feed is not None and feed.cable.key in wired.betweens
+        found.append(_socket(wired, into, feed, ways, ref in needed, through))
     return tuple(found)
 
 
@@ -430,13 +397,7 @@ def _betweens(wired: Wired) -> tuple[BetweenAnswer, ...]:
 
 
 def _lane(wired: Wired, run: RunResult) -> Lane:
-    """A run as it is drawn; the very same where nothing of it, and nothing beyond it, changed."""
-    beyond = wired.beyond(run.wired)
-    things = (run, wired.build.supply, *beyond)
-    return _LANES.of(things, None, partial(_lane_of, wired, run))
-
-
-def _lane_of(wired: Wired, run: RunResult) -> Lane:
+    """A run as it is drawn."""
     e, cable = run.governing, run.wired.cable
     return Lane(
         cable=cable.key,
@@ -447,20 +408,24 @@ def _lane_of(wired: Wired, run: RunResult) -> Lane:
         percent=run.percent,
         refused=bool(e and e.refused),
         cause=wording.run_cause(wired, run),
-        steps=tuple(
-            StepAnswer(
-                rail=s.line,
-                from_mm=s.from_mm,
-                to_mm=s.to_mm,
-                amps=_numbers(s.amps.__getitem__),
-                limit_a=_finite(s.limit_a),
-                through=s.through,
-            )
-            for s in run.steps
-        ),
+        steps=wired.memory.of(_steps, (run,)),
         plugs=tuple(_plug(wired, cable.key, p, run) for p in cable.plugs),
         onward=tuple(_onward(wired, x) for x in run.beyond),
         pinned=run.wired.run.pinned,
+    )
+
+
+def _steps(run: RunResult) -> tuple[StepAnswer, ...]:
+    return tuple(
+        StepAnswer(
+            rail=s.line,
+            from_mm=s.from_mm,
+            to_mm=s.to_mm,
+            amps=_numbers(s.amps.__getitem__),
+            limit_a=_finite(s.limit_a),
+            through=s.through,
+        )
+        for s in run.steps
     )
 
 
@@ -536,15 +501,7 @@ def _worst_first(b: BoardElement) -> tuple[int, float]:
     return rank(b.judged.verdict, b.judged.share)
 
 
-#: Limits on the way through the board, by themselves and the part that sets them.
-_BOARD: Reuse[BoardAnswer] = Reuse(300)
-
-
 def _board(wired: Wired, b: BoardElement) -> BoardAnswer:
-    return _BOARD.of((b, wired.parts.get(b.part)), None, partial(_board_of, wired, b))
-
-
-def _board_of(wired: Wired, b: BoardElement) -> BoardAnswer:
     j = b.judged
     return BoardAnswer(
         kind=b.kind,

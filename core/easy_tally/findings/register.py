@@ -117,7 +117,7 @@ CHECKS: tuple[Check, ...] = (
             family="map",
             words=c.words,
             needs="map",
-            within="map.runs" if c.find else "",
+            within="map.runs" if c.find or c.in_group else "",
         )
         for c in MAP_CHECKS
     ),

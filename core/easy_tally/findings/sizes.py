@@ -91,7 +91,7 @@ def added(a: Analysis) -> tuple[Added, ...]:
             build = ChangePart(part=part.key, changes={"power_limit": 1.0}).apply(build)
     if build is a.build:
         return ()
-    before = {r.id: r.watts for r in analyse(build, a.year).sizing.rules}
+    before = {r.id: r.watts for r in analyse(build, a.year, a.wired.memory).sizing.rules}
     found = []
     for rule in a.sizing.rules:
         was = before.get(rule.id)

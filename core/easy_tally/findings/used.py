@@ -34,7 +34,7 @@ def _uses(a: Analysis, before: tuple[RunResult, ...], name: str) -> Iterator[str
     now = getattr(a.build.assumptions, name)
     moved = a.build.assumptions.model_copy(update={name: _moved(now)})
     build = a.build.model_copy(update={"assumptions": moved})
-    wired = Wired(build)
+    wired = Wired(build, a.wired.memory)
     loads = loads_of(wired)
     if loads != a.loads:
         old = {(x.part, x.rail, x.feed): x for x in a.loads}

@@ -12,7 +12,7 @@ from ..tally.loads import loads as loads_of
 from ..things.adapters import Adapter, Extension
 from ..things.build import Build
 from ..things.cables import Connection, Run
-from ..things.same import connected, same
+from ..things.same import connected
 from ..wiring import Wired
 from .program import GOALS, Answer, Facts, GoalId, Program, Stopped
 from .realise import Laying
@@ -227,4 +227,4 @@ def applied(build: Build, found: Mapping) -> Build:
         "extensions": laid(build.extensions),
     }
     # A run that is laid as it is already is the same run, judged already.
-    return same(build.model_copy(update=changes), build)
+    return build.model_copy(update=changes)

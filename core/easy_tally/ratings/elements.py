@@ -98,11 +98,11 @@ class _Contacts(NamedTuple):
 
 def _contacts(of: _Contacts, flow: Flow, only: tuple[Line, ...] = LINES) -> Iterator[Element]:
     one = of.one
-    for line, loads, missing in flow.lines():
+    for line, _, _ in flow.lines():
         if line not in only:
             continue
         n = of.pins.get(line, 0)
-        judged = judge(loads, one.limit(n), WITHIN_RATING, missing)
+        judged = flow.judged(line, one.limit(n), WITHIN_RATING)
         terms = {"pins": float(n), "uneven": one.uneven, "derating": one.heat}
         if one.rated_a is not None:
             terms["contact_a"] = one.rated_a
@@ -158,9 +158,9 @@ def wires(
     cable: Carrier, from_mm: float, to_mm: float, flow: Flow, assume: Assumptions
 ) -> Iterator[Element]:
     """Amperes a conductor on one stretch of a cable."""
-    for line, loads, missing in flow.lines():
+    for line, _, _ in flow.lines():
         n = 1 if cable.conductors is None else cable.conductors.of(line)
-        judged = judge(loads, limits.conductor(cable, line, assume), WITHIN_RATING, missing)
+        judged = flow.judged(line, limits.conductor(cable, line, assume), WITHIN_RATING)
         yield Element(
             "wire",
             line,
@@ -253,7 +253,7 @@ def reach(at: str, way_mm: float | None, reaches: Limit) -> Element:
 def group(key: str, limit_a: float, flow: Flow) -> Element:
     """Amperes at 12 V of a port group against its over-current limit."""
     limit = limits.over_current(limit_a)
-    judged = judge(flow.of("v12"), limit, WITHIN_RATING, "v12" in flow.missing)
+    judged = flow.judged("v12", limit, WITHIN_RATING)
     return Element("group", "v12", key, judged, "A", "maker's data: over-current limit")
 
 
@@ -261,7 +261,7 @@ def group_spike(key: str, window: str, limit_a: float, flow: Flow) -> Element:
     """Amperes of a group in a spike against its over-current limit: beyond it it may trip, though
     nothing is damaged, so `tight` at worst."""
     limit = limits.over_current(limit_a)
-    judged = judge(flow.of("v12"), limit, WITHIN_GRANT, "v12" in flow.missing)
+    judged = flow.judged("v12", limit, WITHIN_GRANT)
     if judged.verdict == "over":
         judged = judged._replace(verdict="tight")
     at = f"{key} {window}"

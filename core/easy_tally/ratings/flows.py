@@ -4,18 +4,22 @@ from __future__ import annotations
 
 from collections.abc import Iterable, Mapping
 from dataclasses import dataclass, field
-from functools import partial, reduce
-from typing import Any
+from functools import reduce
+from typing import NamedTuple
 
-from ..base.reuse import Reuse
 from ..base.series import NO_SERIES, Series, add, highs, likelies, scale
 from ..base.units import GROUND, RAIL_V, RUN_RAILS, Line, Rail
 from ..tally.demand import Carried, Demand
 from ..wiring import Feed, Input, Stretch, Wired, WiredRun
-from .limits import port_shares
+from .limits import Limit, port_shares
+from .verdicts import Judgement, judge
 
-#: What spinning up adds, by rail.
-Surge = Mapping[Rail, Series]
+
+class Surge(NamedTuple):
+    """What one disk adds while it spins up, by rail; disks of the highest rank start together."""
+
+    amps: Mapping[Rail, Series]
+    rank: tuple[float, ...]
 
 
 @dataclass(slots=True)
@@ -28,14 +32,16 @@ class Flow:
     #: Without surges, and each plug's own surge: what `together` starts from.
     base: Mapping[Rail, Series] = field(default_factory=dict)
     surges: list[Surge] = field(default_factory=list)
-    #: What `lines` gave and what ground carries, until something is added: both are asked for
-    #: once for every kind of limit.
+    #: What `lines` gave, what ground carries and what was judged, until something is added: all
+    #: are asked for many times, of plugs that carry the same too.
     _lines: list[tuple[Line, Series, bool]] | None = None
     _ground: Series | None = None
+    _judged: dict[tuple[Line, Limit, float], Judgement] = field(default_factory=dict)
 
     def add(self, amps: Mapping[Rail, Series], missing: Iterable[Rail]) -> None:
         """Add what one plug carries."""
         self._lines = self._ground = None
+        self._judged.clear()
         for rail, series in amps.items():
             old = self.amps.get(rail)
             self.amps[rail] = series if old is None else add(old, series)
@@ -64,6 +70,15 @@ class Flow:
             self._lines = [x for x in every if x[2] or any(x[1])]
         return self._lines
 
+    def judged(self, line: Line, limit: Limit, within_to: float) -> Judgement:
+        """Amperes [A] on one line held against a limit."""
+        key = (line, limit, within_to)
+        found = self._judged.get(key)
+        if found is None:
+            found = judge(self.of(line), limit, within_to, line in self.missing)
+            self._judged[key] = found
+        return found
+
     def watts(self, rail: Rail = "v12") -> Series:
         """Watts [W] on one rail."""
         return scale(self.amps.get(rail, NO_SERIES), RAIL_V[rail])
@@ -76,7 +91,7 @@ class Flow:
         """A share of this flow, surges and all."""
         part = Flow(
             base={r: scale(x, factor) for r, x in self.base.items()},
-            surges=[{r: scale(x, factor) for r, x in s.items()} for s in self.surges],
+            surges=[_surge({r: scale(x, factor) for r, x in s.amps.items()}) for s in self.surges],
         )
         part.add({r: scale(x, factor) for r, x in self.amps.items()}, self.missing_rails())
         return part
@@ -84,7 +99,7 @@ class Flow:
 
 def flow_of(demand: Demand) -> Flow:
     """What one input carries; alone, it surges."""
-    flow = Flow(base=demand.amps, surges=[demand.surge] if demand.surge else [])
+    flow = Flow(base=demand.amps, surges=[_surge(demand.surge)] if demand.surge else [])
     flow.add(demand.amps, demand.missing)
     flow.add(demand.surge, ())
     return flow
@@ -96,25 +111,28 @@ def together(flows: Iterable[Flow], at_once: int | None = None) -> Flow:
     Staggered, at most `at_once` of them spin up together; which ones is the controller's choice,
     so those with the largest surges are taken.
     """
+    several = list(flows)
+    if len(several) == 1 and (at_once is None or len(several[0].surges) <= at_once):
+        return several[0]
     whole = Flow()
-    for flow in flows:
+    for flow in several:
         whole.add(flow.base, flow.missing_rails())
         whole.surges += flow.surges
-    whole.surges.sort(key=_rank, reverse=True)
+    whole.surges.sort(key=lambda s: s.rank, reverse=True)
     whole.base = dict(whole.amps)
     for surge in whole.surges[:at_once]:
-        whole.add(surge, ())
+        whole.add(surge.amps, ())
     return whole
 
 
-def _rank(surge: Surge) -> tuple[float, ...]:
-    """By watts at likely; of equal ones what adds more at 12 V, then what may add more, whichever
-    was plugged in first."""
-    watts = sum(max(likelies(amps)) * RAIL_V[rail] for rail, amps in surge.items())
-    v12 = max(likelies(surge.get("v12", NO_SERIES)))
-    most = sum(max(highs(amps)) * RAIL_V[rail] for rail, amps in surge.items())
-    least = sum(max(amps[::3]) * RAIL_V[rail] for rail, amps in surge.items())
-    return round(watts, 6), round(v12, 6), round(most, 6), least
+def _surge(amps: Mapping[Rail, Series]) -> Surge:
+    """Ranked by watts at likely; of equal ones by what adds more at 12 V, then by what may add
+    more, whichever was plugged in first."""
+    watts = sum([max(likelies(x)) * RAIL_V[rail] for rail, x in amps.items()])
+    v12 = max(likelies(amps.get("v12", NO_SERIES)))
+    most = sum([max(highs(x)) * RAIL_V[rail] for rail, x in amps.items()])
+    least = sum([max(x[::3]) * RAIL_V[rail] for rail, x in amps.items()])
+    return Surge(amps, (round(watts, 6), round(v12, 6), round(most, 6), least))
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -139,79 +157,89 @@ class CarriedRun:
         return port_shares(self.wired.ports)
 
 
-def input_flow(wired: Wired, carried: Carried, into: Input, at_once: int | None) -> Flow:
-    """What one input carries: of a socket its demand; of a lead of something in between its share
-    of all that is plugged in beyond it."""
-    if into.between is None:
-        return flow_of(carried.of(into.ref))
-    key = into.socket.key
-    beyond = (
-        input_flow(wired, carried, f.input, at_once).share(wired.lead_share(f, key))
-        for f in wired.onward(into)
-        if key in wired.leads_in_use(into.between, f.plug.key)
-    )
-    return together(beyond, at_once)
+class Flows:
+    """What inputs of one build carry, each worked out once for what it carries."""
+
+    def __init__(self, wired: Wired) -> None:
+        self.wired = wired
+        self._of_demand: dict[int, tuple[Demand, Flow]] = {}
+
+    def into(self, carried: Carried, into: Input) -> Flow:
+        """What one input carries: of a socket its demand; of a lead of something in between its
+        share of all that is plugged in beyond it."""
+        wired, kept = self.wired, self.wired.memory.of
+        if into.between is None:
+            demand = carried.of(into.ref)
+            known = self._of_demand.get(id(demand))
+            if known is None:
+                known = self._of_demand[id(demand)] = demand, kept(flow_of, (demand,))
+            return known[1]
+        key = into.socket.key
+        beyond = [
+            f for f in wired.onward(into) if key in wired.leads_in_use(into.between, f.plug.key)
+        ]
+        shares = tuple([wired.lead_share(f, key) for f in beyond])
+        flows = tuple([self.into(carried, f.input) for f in beyond])
+        return kept(_through_lead, flows, (wired.build.spin_up_at_once, shares))
 
 
-#: What flows through runs, and in groups of ports, by everything that it follows from.
-_CARRIED: Reuse[CarriedRun] = Reuse(200)
-_GROUPS: Reuse[Flow] = Reuse(150)
+def _through_lead(at_once: int | None, shares: tuple[float, ...], *flows: Flow) -> Flow:
+    return together([f.share(s) for f, s in zip(flows, shares, strict=True)], at_once)
 
 
-def carried_runs(wired: Wired, carried: Carried) -> list[CarriedRun]:
-    """What flows through every run; the very same where one carries the same."""
-    at_once = wired.build.spin_up_at_once
-    _CARRIED.room(3 * len(wired.runs))  # at rest, and in two windows of spikes
-    return [_kept_run(wired, r, carried, at_once) for r in wired.runs]
+def carried_runs(
+    flows: Flows, carried: Carried, like: list[CarriedRun] | None = None
+) -> list[CarriedRun]:
+    """What flows through every run. `like`: what does otherwise, the very same where it is so."""
+    wired = flows.wired
+    kept, at_once = wired.memory.of, (wired.build.spin_up_at_once,)
+    found = []
+    for i, run in enumerate(wired.runs):
+        of = [flows.into(carried, f.input) for f in run.feeds]
+        if like is not None and all(a is x.flow for a, x in zip(of, like[i].lives, strict=True)):
+            found.append(like[i])
+        else:
+            found.append(kept(_carried_run, (run, *of), at_once))
+    return found
 
 
-def _kept_run(wired: Wired, run: WiredRun, carried: Carried, at_once: int | None) -> CarriedRun:
-    things = (run, *_carry(run.feeds, carried), *_beyond(wired, run, carried))
-    return _CARRIED.of(things, at_once, partial(_carried_run, wired, run, carried, at_once))
-
-
-def _carry(feeds: Iterable[Feed], carried: Carried) -> list[Demand]:
-    return [carried.of(f.input.ref) for f in feeds]
-
-
-def _beyond(wired: Wired, run: WiredRun, carried: Carried) -> tuple[Any, ...]:
-    """What flows and stands beyond a run that goes into something in between, with all else that
-    feeds it: one thing may be fed by several runs and in turn feed another."""
-    beyond = wired.beyond(run)
-    return (*beyond, *_carry(beyond, carried))
-
-
-def _carried_run(wired: Wired, run: WiredRun, carried: Carried, at_once: int | None) -> CarriedRun:
-    lives = tuple(
-        Live(feed=f, flow=input_flow(wired, carried, f.input, at_once)) for f in run.feeds
-    )
+def _carried_run(at_once: int | None, run: WiredRun, *of_feeds: Flow) -> CarriedRun:
+    lives = tuple([Live(feed=f, flow=x) for f, x in zip(run.feeds, of_feeds, strict=True)])
     flows: list[tuple[Stretch, Flow]] = []
-    beyond = Flow()
+    beyond: list[Flow] = []
     for stretch in reversed(run.stretches):
         here = [x.flow for x in lives if x.feed.plug.at_mm == stretch.to_mm]
-        beyond = together([beyond, *here], at_once)
-        flows.insert(0, (stretch, beyond))
-    return CarriedRun(wired=run, lives=lives, stretches=tuple(flows), whole=beyond)
+        beyond = [together([*beyond, *here], at_once)]
+        flows.insert(0, (stretch, beyond[0]))
+    return CarriedRun(
+        wired=run, lives=lives, stretches=tuple(flows), whole=beyond[0] if beyond else Flow()
+    )
 
 
-def group_flows(wired: Wired, runs: Iterable[CarriedRun]) -> dict[str, Flow]:
-    """What each port group carries, its disks staggered over the whole group."""
-    found: dict[str, list[tuple[CarriedRun, float]]] = {}
-    for run in runs:
+def group_flows(
+    wired: Wired,
+    runs: list[CarriedRun],
+    like: tuple[list[CarriedRun], Mapping[str, Flow]] | None = None,
+) -> dict[str, Flow]:
+    """What each port group carries, its disks staggered over the whole group. `like`: runs of the
+    same wiring with what groups carry by them."""
+    of_group: dict[str, list[tuple[CarriedRun, float]]] = {}
+    other: set[str] = set()
+    for i, run in enumerate(runs):
         for port, share in zip(run.wired.ports, run.port_shares(), strict=True):
             if port.group is not None:
-                found.setdefault(port.group, []).append((run, share))
-    at_once = wired.build.spin_up_at_once
+                of_group.setdefault(port.group, []).append((run, share))
+                if like is None or like[0][i] is not run:
+                    other.add(port.group)
+    kept, at_once = wired.memory.of, wired.build.spin_up_at_once
     return {
-        key: _GROUPS.of(
-            tuple([run for run, _ in of]),
-            (at_once, *[share for _, share in of]),
-            partial(_group_flow, of, at_once),
-        )
-        for key, of in found.items()
+        key: kept(_group_flow, tuple([r for r, _ in of]), (at_once, tuple([s for _, s in of])))
+        if like is None or key in other
+        else like[1][key]
+        for key, of in of_group.items()
     }
 
 
-def _group_flow(of: list[tuple[CarriedRun, float]], at_once: int | None) -> Flow:
-    flows = (run.whole if share == 1 else run.whole.share(share) for run, share in of)
+def _group_flow(at_once: int | None, shares: tuple[float, ...], *runs: CarriedRun) -> Flow:
+    flows = (r.whole if s == 1 else r.whole.share(s) for r, s in zip(runs, shares, strict=True))
     return together(flows, at_once)

@@ -203,7 +203,7 @@ def lost_more(
     missing on the way."""
     if lost is None or ohm is None:
         return None
-    return tuple([v + a * ohm for v, a in zip(lost, amps, strict=True)])
+    return tuple([v + a * ohm for v, a in zip(lost, amps)])  # noqa: B905 - thousands of times
 
 
 def drop_v(rail: Rail) -> Limit:

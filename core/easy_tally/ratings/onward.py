@@ -11,9 +11,9 @@ from ..base.units import GROUND, Line
 from ..tally.demand import Carried
 from ..things.adapters import Adapter
 from ..things.assumptions import Assumptions
-from ..wiring import Between, Feed, Wired, never_allowed, nobody_says
+from ..wiring import Between, Feed
 from .elements import Element, adapter_grant, drop, forbidden, grants, lead_pins, plug_pins, wires
-from .flows import CarriedRun, Flow, input_flow, together
+from .flows import CarriedRun, Flow, Flows, together
 from .limits import contacts_ohm, lost_more, wire_ohm
 
 
@@ -21,7 +21,8 @@ from .limits import contacts_ohm, lost_more, wire_ohm
 class Onward:
     """A plug of something in between, on the way of a run: `by` the feed into the lead by which the
     run comes, `before` the plug of something in between that this feed is, `flow` all that the plug
-    carries, `share` of it by this lead, `mm` its distance from the supply along the whole way."""
+    carries, `share` of it by this lead, one of `leads` that are plugged in; `mm` its distance from
+    the supply along the whole way."""
 
     by: Feed
     before: Onward | None
@@ -30,6 +31,7 @@ class Onward:
     feed: Feed
     flow: Flow
     share: float
+    leads: int
     mm: float
 
     @property
@@ -38,58 +40,74 @@ class Onward:
         return f"{self.between.key}/{self.feed.plug.key}"
 
 
-def onwards(wired: Wired, run: CarriedRun, carried: Carried) -> Iterator[Onward]:
+def onwards(flows: Flows, run: CarriedRun, carried: Carried) -> Iterator[Onward]:
     """Every plug of what stands in between on the way of a run."""
-    at_once = wired.build.spin_up_at_once
     for live in run.lives:
-        yield from _beyond(wired, carried, live.feed, None, at_once)
+        yield from _beyond(flows, carried, live.feed, None)
 
 
-def _beyond(
-    wired: Wired, carried: Carried, feed: Feed, before: Onward | None, at_once: int | None
-) -> Iterator[Onward]:
-    between = feed.input.between
+def _beyond(flows: Flows, carried: Carried, feed: Feed, before: Onward | None) -> Iterator[Onward]:
+    wired, between = flows.wired, feed.input.between
     if between is None:
         return
     lead = feed.input.socket.key
     mm = feed.plug.at_mm if before is None else before.mm
     for onward in wired.onward(feed.input):
         far = mm + (0.0 if between.is_backplane else onward.plug.at_mm)
-        here = Onward(
-            by=feed,
-            before=before,
-            between=between,
-            lead=lead,
-            feed=onward,
-            mm=far,
-            flow=input_flow(wired, carried, onward.input, at_once),
-            share=wired.lead_share(onward, lead),
+        leads = len(wired.leads_in_use(between, onward.plug.key))
+        here = wired.memory.of(
+            _onward,
+            (feed, before, between, onward, flows.into(carried, onward.input)),
+            (lead, wired.lead_share(onward, lead), leads, far),
         )
         yield here
-        yield from _beyond(wired, carried, onward, here, at_once)
+        yield from _beyond(flows, carried, onward, here)
 
 
-def grants_of(wired: Wired, found: tuple[Onward, ...]) -> Iterator[Element]:
+def _onward(
+    lead: str,
+    share: float,
+    leads: int,
+    mm: float,
+    by: Feed,
+    before: Onward | None,
+    between: Between,
+    feed: Feed,
+    flow: Flow,
+) -> Onward:
+    return Onward(
+        by=by,
+        before=before,
+        between=between,
+        lead=lead,
+        feed=feed,
+        flow=flow,
+        share=share,
+        leads=leads,
+        mm=mm,
+    )
+
+
+def grants_of(found: tuple[Onward, ...]) -> Iterator[Element]:
     """What the standard grants the sockets beyond, and what an adapter is coded for."""
     for x in found:
         if x.feed.mated == "16pin":
             # What its sense contacts say goes on to the card's own socket, and is judged there.
             if x.feed.input.between is None:
-                yield _coded(wired, x)._replace(at=x.at)
+                yield _coded(x)._replace(at=x.at)
             continue
         for e in grants(x.feed.plug, x.feed.mated, x.feed.input.socket, x.flow):
             yield e._replace(at=x.at)
 
 
-def _coded(wired: Wired, x: Onward) -> Element:
+def _coded(x: Onward) -> Element:
     """What a card's 16-pin socket is granted, by the nearest on the way that says a code: an
     adapter, an extension, or the cable; those in between hand it on."""
     socket, at = x.feed.input.socket, x
     while True:
         of, plug = at.between.of, at.feed.plug
         if isinstance(of, Adapter):
-            leads = len(wired.leads_in_use(at.between, plug.key))
-            return adapter_grant(plug, of, leads, socket.version, x.flow)
+            return adapter_grant(plug, of, at.leads, socket.version, x.flow)
         if plug.sense is None:
             plug = at.by.plug
         if plug.sense is not None or at.before is None:
@@ -105,18 +123,20 @@ def plug_pins_of(found: tuple[Onward, ...], assume: Assumptions) -> Iterator[Ele
             yield e._replace(at=x.at)
 
 
-def lead_pins_of(wired: Wired, run: CarriedRun, found: tuple[Onward, ...]) -> Iterator[Element]:
+def lead_pins_of(
+    assume: Assumptions, run: CarriedRun, found: tuple[Onward, ...]
+) -> Iterator[Element]:
     """Pins of the leads that a run goes into."""
-    assume = wired.build.assumptions
     for by, of, flow in _leads(run, found):
         socket = by.input.socket
         for e in lead_pins(socket, by.pins, of, flow, assume):
             yield e._replace(at=f"{of.key}/{socket.key}")
 
 
-def wires_of(wired: Wired, found: tuple[Onward, ...]) -> Iterator[Element]:
+def wires_of(
+    assume: Assumptions, at_once: int | None, found: tuple[Onward, ...]
+) -> Iterator[Element]:
     """Wires of the leads that a run goes into, stretch by stretch."""
-    assume, at_once = wired.build.assumptions, wired.build.spin_up_at_once
     for s in lead_stretches(found, at_once):
         for e in wires(s.between, s.from_mm, s.to_mm, s.flow, assume):
             yield e._replace(at=s.at)
@@ -182,12 +202,15 @@ Lost = dict[Line, Series | None]
 
 
 def drops_of(
-    wired: Wired, found: tuple[Onward, ...], roots: dict[str, Lost], missing: bool
+    assume: Assumptions,
+    at_once: int | None,
+    found: tuple[Onward, ...],
+    roots: dict[str, Lost],
+    missing: bool,
 ) -> Iterator[Element]:
     """Volts lost at each plug beyond, out and back: up to the plug in the lead (`roots`, by plug of
     the cable), on the lead's wire by all that flows there, and in the plug's own contacts. They
     are no better known than every current on the way: `missing` tells that of the cable."""
-    assume, at_once = wired.build.assumptions, wired.build.spin_up_at_once
     by_lead = {key: list(_stretches(of, at_once)) for key, of in _by_lead(found).items()}
     lost: dict[int, Lost] = {}
     for x in found:
@@ -222,9 +245,9 @@ def _lost_at(
 # -- what is never allowed ---------------------------------------------------------------------
 
 
-def forbidden_of(wired: Wired, run: CarriedRun) -> Iterator[Element]:
+def forbidden_of(never: tuple[str, ...], unsaid: tuple[str, ...]) -> Iterator[Element]:
     """Ways of feeding that are never allowed, and those that may be such."""
-    for reason in never_allowed(wired, run.wired):
+    for reason in never:
         yield forbidden(reason)
-    for reason in nobody_says(wired, run.wired):
+    for reason in unsaid:
         yield forbidden(reason, known=False)

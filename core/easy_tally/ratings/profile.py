@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import math
-from collections.abc import Iterator
+from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 
 from ..base.series import likelies
@@ -28,7 +28,7 @@ class Step:
 
 
 def profile(
-    run: CarriedRun, found: list[Element], beyond: tuple[LeadStretch, ...] = ()
+    run: CarriedRun, found: Sequence[Element], beyond: tuple[LeadStretch, ...] = ()
 ) -> Iterator[Step]:
     """The staircase along the cable and through the leads beyond, each step against the tightest
     limit that the same current meets."""
@@ -60,7 +60,7 @@ def profile(
         yield from _through(s, found)
 
 
-def _through(s: LeadStretch, found: list[Element]) -> Iterator[Step]:
+def _through(s: LeadStretch, found: Sequence[Element]) -> Iterator[Step]:
     for line, loads, _ in s.flow.lines():
         if line == GROUND:
             continue

@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterator
 from itertools import pairwise
 
-from ..wiring import Wired
+from ..things.case import Case
 from ..wiring.areas import place_of
 from .elements import Element, reach
 from .flows import CarriedRun
@@ -13,10 +13,9 @@ from .limits import reached, spanned, way_mm
 from .onward import Onward
 
 
-def reaches(wired: Wired, run: CarriedRun, found: tuple[Onward, ...]) -> Iterator[Element]:
+def reaches(case: Case | None, run: CarriedRun, found: tuple[Onward, ...]) -> Iterator[Element]:
     """How far each plug of a run reaches, that of what stands in between along the whole way.
     Nothing without a case; unknown where it states no route."""
-    case = wired.build.case
     if case is None:
         return
     routes = {r.area: r.length_mm for r in case.routes}

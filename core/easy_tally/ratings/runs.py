@@ -8,10 +8,9 @@ from __future__ import annotations
 
 from bisect import insort
 from collections.abc import Callable, Iterator, Mapping
-from dataclasses import dataclass, field, replace
-from functools import partial
+from dataclasses import dataclass, replace
+from typing import NamedTuple, TypeVar
 
-from ..base.reuse import Reuse
 from ..base.rounding import percent
 from ..base.series import NO_SERIES, Series, add
 from ..base.units import GROUND, RAIL_V, Line, Window
@@ -20,9 +19,11 @@ from ..tally.loads import Load
 from ..tally.spikes import spiking_loads
 from ..things.assumptions import Assumptions
 from ..things.cables import Cable
+from ..things.case import Case
 from ..things.parts import Card, Drive
+from ..things.rules import HouseRules
 from ..things.supply import Port
-from ..wiring import Feed, Wired, WiredRun
+from ..wiring import Feed, Wired, WiredRun, never_allowed, nobody_says
 from . import onward
 from .elements import (
     Element,
@@ -37,12 +38,14 @@ from .elements import (
     supply_end_pins,
     wires,
 )
-from .flows import CarriedRun, Flow, Live, carried_runs, group_flows
+from .flows import CarriedRun, Flow, Flows, Live, carried_runs, group_flows
 from .limits import contacts_ohm, lost_more, wire_ohm
 from .onward import Onward, lead_stretches, onwards
 from .profile import Step, profile
 from .reach import reaches
-from .verdicts import Verdict, rank
+from .verdicts import VERDICTS, Verdict, rank
+
+_T = TypeVar("_T")
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -53,14 +56,25 @@ class RunResult:
     groups it is in whose limit is not known: a note, since few makers state it.
     """
 
-    wired: WiredRun
+    carried: CarriedRun
     verdict: Verdict
     elements: tuple[Element, ...]
-    steps: tuple[Step, ...]
     safety: dict[str, float]
     unlimited: tuple[str, ...]
     #: Plugs of adapters, extensions and backplanes on its way.
     beyond: tuple[Onward, ...] = ()
+    at_once: int | None = None
+
+    @property
+    def wired(self) -> WiredRun:
+        """The run itself."""
+        return self.carried.wired
+
+    @property
+    def steps(self) -> tuple[Step, ...]:
+        """Its current profile."""
+        stretches = tuple(lead_stretches(self.beyond, self.at_once))
+        return tuple(profile(self.carried, self.elements, stretches))
 
     @property
     def ports(self) -> tuple[Port, ...]:
@@ -78,18 +92,36 @@ class RunResult:
         return percent(self.elements[0].judged.share) if self.elements else 0
 
 
+class Told(NamedTuple):
+    """What is told of a run from outside it: how many disks spin up at once, why it is never
+    allowed, and why it may be."""
+
+    at_once: int | None
+    never: tuple[str, ...]
+    unsaid: tuple[str, ...]
+
+
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Ground:
     """What a check of a run stands on."""
 
-    wired: Wired
     run: CarriedRun
-    #: What each group of ports carries; empty where a run is judged by itself.
-    groups: Mapping[str, Flow] = field(default_factory=dict)
+    told: Told
+    assume: Assumptions
+    rules: HouseRules
+    case: Case | None
     #: Plugs of adapters, extensions and backplanes on its way.
     beyond: tuple[Onward, ...] = ()
-    #: What each group carries in the spikes of 10 and 100 ms.
-    spikes: Mapping[Window, Mapping[str, Flow]] = field(default_factory=dict)
+
+
+class GroupFlows(NamedTuple):
+    """A group of ports that a run is in: its limit [A], what it carries, and what it does in the
+    spikes of 10 and 100 ms."""
+
+    key: str
+    limit_a: float | None
+    flow: Flow
+    spikes: Mapping[Window, Flow]
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -98,22 +130,25 @@ class MapCheck:
 
     id: str
     words: str
-    find: Callable[[Ground], Iterator[Element]] | None
-    #: Whether it looks at the groups of ports, and so at the other runs in them.
-    of_groups: bool = False
+    find: Callable[[Ground], Iterator[Element]] | None = None
+    #: What it finds in a group of ports that a run is in, and so of the other runs in it.
+    in_group: Callable[[GroupFlows], Iterator[Element]] | None = None
 
 
 #: Windows in which a group's over-current limit may trip. Source: model, section 4.
 _SLOW: tuple[Window, ...] = ("10", "100")
 
 
-def carried_in_spikes(wired: Wired, loads: tuple[Load, ...]) -> dict[Window, Carried]:
-    """What inputs carry in slow spikes; nothing where no group has a limit to hold it against."""
+def carried_in_spikes(
+    wired: Wired, loads: tuple[Load, ...], carried: Carried
+) -> dict[Window, Carried]:
+    """What inputs carry in slow spikes; nothing where no group has a limit to hold it against.
+    `carried` is what they do without."""
     supply = wired.build.supply
     limited = supply is not None and any(g.limit_a is not None for g in supply.groups)
     if not limited or not wired.runs:
         return {}
-    return {w: demands(wired, spiking_loads(wired, loads, w)) for w in _SLOW}
+    return {w: demands(wired, spiking_loads(wired, loads, w), carried) for w in _SLOW}
 
 
 def check_runs(
@@ -121,86 +156,100 @@ def check_runs(
 ) -> tuple[RunResult, ...]:
     """Judge every run of a build with what its inputs carry, in the order of its runs; `spiking` is
     what they carry in a spike, by window (`carried_in_spikes`)."""
-    for kept in (_ALONE, _IN_GROUPS):
-        kept.room(len(wired.runs))
-    runs = carried_runs(wired, carried)
+    flows = Flows(wired)
+    runs = carried_runs(flows, carried)
     groups = group_flows(wired, runs)
-    spikes = {w: group_flows(wired, carried_runs(wired, of)) for w, of in spiking.items()}
-    return tuple([_judged(wired, r, carried, groups, spikes) for r in runs])
-
-
-#: Runs judged by themselves, and with the groups of ports that they are in.
-_ALONE: Reuse[RunResult] = Reuse(100)
-_IN_GROUPS: Reuse[RunResult] = Reuse(100)
+    spikes = {}
+    for w, of in spiking.items():
+        spiking_runs = carried_runs(flows, of, runs)
+        spikes[w] = group_flows(wired, spiking_runs, (runs, groups))
+    return tuple([_judged(flows, r, carried, groups, spikes) for r in runs])
 
 
 def _judged(
-    wired: Wired,
+    flows_of: Flows,
     run: CarriedRun,
     carried: Carried,
     groups: Mapping[str, Flow],
     spikes: Mapping[Window, Mapping[str, Flow]],
 ) -> RunResult:
     """A run judged; the very same as before where nothing that it follows from is another."""
-    build, own = wired.build, _groups_of(run)
-    stands = (build.assumptions, build.house_rules, build.case)
-    # All that stands in between is in `run` already, where any of it is on its way.
-    made_alone = partial(_judged_alone, wired, run, carried)
-    alone = _ALONE.of((run, *stands), build.spin_up_at_once, made_alone)
+    wired = flows_of.wired
+    build, kept = wired.build, wired.memory.of
+    beyond = tuple(onwards(flows_of, run, carried)) if wired.betweens else ()
+    told = Told(
+        build.spin_up_at_once, never_allowed(wired, run.wired), nobody_says(wired, run.wired)
+    )
+    things = (run, build.assumptions, build.house_rules, build.case, *beyond)
+    alone = kept(_judged_alone, things, (told,))
+    own = _groups_of(run)
     if not own:
         return alone
     limits = tuple([_limit_a(wired, k) for k in own])
-    flows = [of[k] for of in (groups, *spikes.values()) for k in own]
-    ground = Ground(wired=wired, run=run, groups=groups, spikes=spikes)
-    made = partial(_judged_in_groups, ground, alone, dict(zip(own, limits, strict=True)))
-    return _IN_GROUPS.of((alone, *flows), (limits, tuple(spikes)), made)
+    flows = [of[k] for k in own for of in (groups, *spikes.values())]
+    return kept(_judged_in_groups, (alone, *flows), (tuple(own), limits, tuple(spikes)))
 
 
-def _judged_alone(wired: Wired, run: CarriedRun, carried: Carried) -> RunResult:
-    beyond = tuple(onwards(wired, run, carried)) if wired.betweens else ()
-    ground = Ground(wired=wired, run=run, beyond=beyond)
-    found = [e for check in MAP_CHECKS if not check.of_groups for e in _find(check, ground)]
+def _judged_alone(
+    told: Told,
+    run: CarriedRun,
+    assume: Assumptions,
+    rules: HouseRules,
+    case: Case | None,
+    *beyond: Onward,
+) -> RunResult:
+    ground = Ground(run=run, told=told, assume=assume, rules=rules, case=case, beyond=beyond)
+    found = [e for c in MAP_CHECKS if c.find for e in _find(c.words, c.find, ground)]
     found.sort(key=_order)
-    stretches = tuple(lead_stretches(beyond, wired.build.spin_up_at_once))
     return RunResult(
-        wired=run.wired,
+        carried=run,
         verdict=found[0].judged.verdict if found else "within",
         elements=tuple(found),
-        steps=tuple(profile(run, found, stretches)),
         safety={x.feed.plug.key: s for x in run.lives if (s := _safety(found, x)) is not None},
         unlimited=(),
         beyond=beyond,
+        at_once=told.at_once,
     )
 
 
 def _judged_in_groups(
-    ground: Ground, alone: RunResult, limits: dict[str, float | None]
+    keys: tuple[str, ...],
+    limits: tuple[float | None, ...],
+    windows: tuple[Window, ...],
+    alone: RunResult,
+    *flows: Flow,
 ) -> RunResult:
-    found = list(alone.elements)
-    for check in MAP_CHECKS:
-        for e in _find(check, ground) if check.of_groups else ():
-            insort(found, e, key=_order)
+    """`flows`: of each group in turn, what it carries, and what it does in each of the windows."""
+    each, found = 1 + len(windows), list(alone.elements)
+    if alone.wired.feeds:
+        for i, (key, limit_a) in enumerate(zip(keys, limits, strict=True)):
+            whole, *spiking = flows[i * each : (i + 1) * each]
+            group = GroupFlows(key, limit_a, whole, dict(zip(windows, spiking, strict=True)))
+            for c in MAP_CHECKS:
+                for e in _find(c.words, c.in_group, group) if c.in_group else ():
+                    insort(found, e, key=_order)
     return replace(
         alone,
         verdict=found[0].judged.verdict if found else "within",
         elements=tuple(found),
-        unlimited=tuple(k for k, limit in limits.items() if limit is None),
+        unlimited=tuple(k for k, a in zip(keys, limits, strict=True) if a is None),
     )
 
 
 def _order(e: Element) -> tuple[int, bool, float]:
     """Worst first. A reach that does is no share of anything that wears or heats: behind."""
     worst, share = rank(e.judged.verdict, e.judged.share)
-    return worst, e.kind == "reach" and e.judged.verdict == "within", share
+    return worst, worst == _LAST and e.kind == "reach", share
 
 
-def _find(check: MapCheck, ground: Ground) -> list[Element]:
-    if check.find is None:
-        return []
+_LAST = len(VERDICTS) - 1
+
+
+def _find(words: str, find: Callable[[_T], Iterator[Element]], ground: _T) -> list[Element]:
     try:
-        return list(check.find(ground))
+        return list(find(ground))
     except Exception:  # noqa: BLE001 - a check that breaks down is unknown, whatever broke
-        return [not_worked_out(check.words)]
+        return [not_worked_out(words)]
 
 
 # -- the checks ----------------------------------------------------------------------------
@@ -212,59 +261,54 @@ def _grants(g: Ground) -> Iterator[Element]:
         # What its sense contacts say goes on to the card's own socket, and is judged there.
         if f.input.between is None or f.mated != "16pin":
             yield from grants(f.plug, f.mated, f.input.socket, live.flow)
-    yield from onward.grants_of(g.wired, g.beyond)
+    yield from onward.grants_of(g.beyond)
 
 
 def _plug_pins(g: Ground) -> Iterator[Element]:
     for live in g.run.lives:
         f = live.feed
-        assume = g.wired.build.assumptions
-        yield from plug_pins(f.plug, f.mated, f.pins, f.cable, live.flow, assume)
-    yield from onward.plug_pins_of(g.beyond, g.wired.build.assumptions)
+        yield from plug_pins(f.plug, f.mated, f.pins, f.cable, live.flow, g.assume)
+    yield from onward.plug_pins_of(g.beyond, g.assume)
 
 
 def _lead_pins(g: Ground) -> Iterator[Element]:
-    yield from onward.lead_pins_of(g.wired, g.run, g.beyond)
+    yield from onward.lead_pins_of(g.assume, g.run, g.beyond)
 
 
 def _forbidden(g: Ground) -> Iterator[Element]:
-    yield from onward.forbidden_of(g.wired, g.run)
+    yield from onward.forbidden_of(g.told.never, g.told.unsaid)
 
 
 def _reach(g: Ground) -> Iterator[Element]:
-    yield from reaches(g.wired, g.run, g.beyond)
+    yield from reaches(g.case, g.run, g.beyond)
 
 
-def _group_spikes(g: Ground) -> Iterator[Element]:
-    if not g.run.lives:
-        return
-    for key in _groups_of(g.run):
-        limit = _limit_a(g.wired, key)
-        for window, flows in g.spikes.items():
-            if limit is not None:
-                yield group_spike(key, window, limit, flows[key])
+def _group_spikes(g: GroupFlows) -> Iterator[Element]:
+    for window, flow in g.spikes.items():
+        if g.limit_a is not None:
+            yield group_spike(g.key, window, g.limit_a, flow)
 
 
 def _supply_end_pins(g: Ground) -> Iterator[Element]:
-    yield from supply_end_pins(g.run.wired.cable, g.run.whole, g.wired.build.assumptions)
+    yield from supply_end_pins(g.run.wired.cable, g.run.whole, g.assume)
 
 
 def _port_pins(g: Ground) -> Iterator[Element]:
-    run, assume = g.run, g.wired.build.assumptions
+    run, assume = g.run, g.assume
     yield from port_pins(run.wired.cable, run.wired.ports, run.port_shares(), run.whole, assume)
 
 
 def _wires(g: Ground) -> Iterator[Element]:
-    cable, assume = g.run.wired.cable, g.wired.build.assumptions
+    cable, assume = g.run.wired.cable, g.assume
     for stretch, flow in g.run.stretches:
         yield from wires(cable, stretch.from_mm, stretch.to_mm, flow, assume)
-    yield from onward.wires_of(g.wired, g.beyond)
+    yield from onward.wires_of(assume, g.told.at_once, g.beyond)
 
 
 def _drops(g: Ground) -> Iterator[Element]:
     """Volts lost at each plug on each rail it uses: contacts and wire, out and back. They are no
     better known than every current on the way, that of ground too."""
-    run, assume = g.run, g.wired.build.assumptions
+    run, assume = g.run, g.assume
     lines = {line for x in run.lives for line, _, _ in x.flow.lines()} | {GROUND}
     wire = {line: _lost_on_wire(run, assume, line) for line in lines}
     ends = {stretch.to_mm: i for i, (stretch, _) in enumerate(run.stretches)}
@@ -279,7 +323,7 @@ def _drops(g: Ground) -> Iterator[Element]:
             yield drop(live.feed.plug, line, add(out, back) if out and back else None, missing)
     if g.beyond:
         roots, missing = _roots(run, wire, ends, assume), GROUND in run.whole.missing
-        yield from onward.drops_of(g.wired, g.beyond, roots, missing)
+        yield from onward.drops_of(assume, g.told.at_once, g.beyond, roots, missing)
 
 
 def _roots(
@@ -298,18 +342,14 @@ def _roots(
     }
 
 
-def _groups(g: Ground) -> Iterator[Element]:
-    if not g.run.lives:
-        return
-    for key in _groups_of(g.run):
-        limit = _limit_a(g.wired, key)
-        if limit is not None:
-            yield group(key, limit, g.groups[key])
+def _groups(g: GroupFlows) -> Iterator[Element]:
+    if g.limit_a is not None:
+        yield group(g.key, g.limit_a, g.flow)
 
 
 def _house_rule(g: Ground) -> Iterator[Element]:
     chained = sum(x.feed.mated in ("pcie8", "pcie6") for x in g.run.lives)
-    rule = g.wired.build.house_rules.chained_graphics
+    rule = g.rules.chained_graphics
     raised = any(
         isinstance(p := x.feed.input.part, Card) and p.power_limit > 1 for x in g.run.lives
     )
@@ -327,14 +367,12 @@ MAP_CHECKS: tuple[MapCheck, ...] = (
     MapCheck(id="port-pins", words="pins of the ports", find=_port_pins),
     MapCheck(id="wire", words="wires", find=_wires),
     MapCheck(id="drop", words="volts lost", find=_drops),
-    MapCheck(id="group", words="port groups", find=_groups, of_groups=True),
+    MapCheck(id="group", words="port groups", in_group=_groups),
     MapCheck(id="house-rule", words="house rule for chained plugs", find=_house_rule),
     MapCheck(id="lead-pins", words="leads of adapters and extensions", find=_lead_pins),
     MapCheck(id="forbidden", words="what is never allowed", find=_forbidden),
     MapCheck(id="reach", words="reach along the routes", find=_reach),
-    MapCheck(
-        id="group-spike", words="spikes against port groups", find=_group_spikes, of_groups=True
-    ),
+    MapCheck(id="group-spike", words="spikes against port groups", in_group=_group_spikes),
 )
 
 

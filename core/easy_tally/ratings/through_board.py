@@ -6,17 +6,15 @@ Judged before any cable is laid: a main socket without a plug is taken to get a 
 
 from __future__ import annotations
 
-from collections.abc import Iterator
+from collections.abc import Iterable, Iterator
 from dataclasses import dataclass
-from functools import partial
 from typing import Literal
 
-from ..base.reuse import Reuse
 from ..base.series import NO_SERIES, NO_TALLY, Series, add, scale
 from ..base.units import GROUND, RAIL_V, TALLY_STATES, Line
 from ..standards.connectors import PINS, SLOT_W, PlugKind
 from ..standards.margins import WITHIN_GRANT, WITHIN_RATING
-from ..tally.demand import Carried, Demand
+from ..tally.demand import Carried
 from ..tally.loads import Load
 from ..things.cables import Cable, Plug
 from ..things.parts import ON_HEADER, Board, Card, Header, OnHeader, Part
@@ -66,10 +64,6 @@ def by_board(load: Load, wired: Wired) -> bool:
     return load.feed in ("slot", "board")
 
 
-#: Elements of the main plug, by what comes through it.
-_MAIN: Reuse[tuple[BoardElement, ...]] = Reuse(60)
-
-
 def _main_plug(
     wired: Wired, main: Input, loads: tuple[Load, ...], carried: Carried
 ) -> tuple[BoardElement, ...]:
@@ -77,16 +71,6 @@ def _main_plug(
     demand = carried.by_input.get(main.ref)
     if demand is None:
         return ()
-    own = [x for x in loads if x.rail == "v5sb" or by_board(x, wired)]
-    names = tuple([wired.parts[x.part].name for x in own])
-    made = partial(_of_main, wired, main, own, demand)
-    things = (main, wired.feeds.get(main.ref), demand, wired.build.assumptions, *own)
-    return _MAIN.of(things, names, made)
-
-
-def _of_main(
-    wired: Wired, main: Input, loads: list[Load], demand: Demand
-) -> tuple[BoardElement, ...]:
     found = []
     plug, cable, mated, pins = _plug_in(wired, main)
     awake, standby = Flow(), Flow()
@@ -150,7 +134,7 @@ def _plug_in(wired: Wired, main: Input) -> tuple[Plug, Carrier, str, dict[str, i
     return plug, cable, kind, PINS[kind] | {"v12": wired.pins_12v(main)}
 
 
-def _standby_amps(loads: list[Load]) -> Series:
+def _standby_amps(loads: Iterable[Load]) -> Series:
     """Amperes [A] at 5 V standby in every state of the tally, sleep first."""
     amps = NO_TALLY
     for load in loads:
@@ -193,17 +177,11 @@ def _watts(loads: list[Load]) -> Series:
     return total
 
 
-#: Elements of the headers, by what hangs on them and what it hangs on.
-_HEADERS: Reuse[tuple[BoardElement, ...]] = Reuse(60)
-
-
 def _headers(wired: Wired, loads: tuple[Load, ...]) -> tuple[BoardElement, ...]:
     """Amperes on every header of the board and of hubs, against its own limit."""
     parts = [p for p in wired.build.parts if isinstance(p, ON_HEADER)]
     keys = {p.key for p in parts}
-    own = [x for x in loads if x.part in keys]
-    made = partial(_each_header, wired, parts, own)
-    return _HEADERS.of((wired.board, *parts, *own), len(parts), made)
+    return _each_header(wired, parts, [x for x in loads if x.part in keys])
 
 
 def _each_header(

@@ -166,7 +166,7 @@ def _chained(a: Analysis, ref: str) -> Analysis | None:
             try:
                 bare = Park(cable=feed.cable.key, plug=feed.plug.key).apply(a.build)
                 put = Connect(cable=beside.cable.key, plug=plug.key, socket=feed.connection.socket)
-                return analyse(put.apply(bare), a.year)
+                return analyse(put.apply(bare), a.year, a.wired.memory)
             except EasyTallyError:
                 continue
     return None

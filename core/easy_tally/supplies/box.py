@@ -9,9 +9,8 @@ from __future__ import annotations
 from collections import Counter
 from collections.abc import Iterable
 from dataclasses import dataclass
-from functools import partial
 
-from ..base.reuse import Reuse
+from ..base.memory import NO_MEMORY, Memory
 from ..standards.connectors import PlugKind, SocketKind
 from ..things.cables import Cable
 from ..things.fits import goes_into
@@ -48,11 +47,6 @@ class LeadCount:
         return max(0, self.needed - self.there)
 
 
-#: Counts of leads, by the supply and its cables; by the kinds of sockets that need one, and how
-#: many of each; and by what goes into what.
-_LEADS: Reuse[tuple[LeadCount, ...]] = Reuse(100)
-
-
 def leads(
     supply: Supply,
     cables: tuple[Cable, ...],
@@ -60,31 +54,28 @@ def leads(
     *,
     one_each: bool,
     eps4_in_eps8: bool = False,
+    memory: Memory = NO_MEMORY,
 ) -> tuple[LeadCount, ...]:
     """Count leads of each kind that something needs. `one_each`: of a graphics cable one plug
     counts (the house rule *never*). Cables of another pinout family count for nothing."""
-    sockets = Counter([i.socket.kind for i in needed])
-    return _LEADS.of(
-        (supply, *cables),
-        (frozenset(sockets.items()), one_each, eps4_in_eps8),
-        partial(_leads, supply, cables, sockets, one_each, eps4_in_eps8),
-    )
+    sockets = frozenset(Counter([i.socket.kind for i in needed]).items())
+    return memory.of(_leads, (supply, *cables), (sockets, one_each, eps4_in_eps8))
 
 
 def _leads(
-    supply: Supply,
-    cables: tuple[Cable, ...],
-    sockets: Counter[SocketKind],
+    sockets: frozenset[tuple[SocketKind, int]],
     one_each: bool,
     eps4_in_eps8: bool,
+    supply: Supply,
+    *cables: Cable,
 ) -> tuple[LeadCount, ...]:
     own = [c for c in cables if c.family == supply.family]
     found = []
     for kind, of in LEADS:
-        asked = {k: n for k, n in sockets.items() if k in of}
+        asked = {k: n for k, n in sockets if k in of}
         if not asked:
             continue
-        gains = {c.key: _plugs_for(c, frozenset(asked), eps4_in_eps8) for c in own}
+        gains = _gains(own, frozenset(asked), eps4_in_eps8)
         if one_each and of <= {"pcie8", "pcie6"}:
             gains = {key: min(n, 1) for key, n in gains.items()}
         useful = [c for c in own if gains[c.key]]
@@ -94,9 +85,12 @@ def _leads(
     return tuple(found)
 
 
-def _plugs_for(cable: Cable, kinds: frozenset[SocketKind], eps4_in_eps8: bool) -> int:
-    """How many sockets of some kinds a cable feeds; a 4+4-pin plug may go into two of 4 pins."""
-    return sum(_sockets_of(p.kind, kinds, eps4_in_eps8) for p in cable.plugs)
+def _gains(cables: list[Cable], kinds: frozenset[SocketKind], eps4_in_eps8: bool) -> dict[str, int]:
+    """How many sockets of some kinds each cable feeds, by its key; a 4+4-pin plug may go into two
+    of 4 pins."""
+    plugs = {p.kind for c in cables for p in c.plugs}
+    each = {k: _sockets_of(k, kinds, eps4_in_eps8) for k in plugs}
+    return {c.key: sum([each[p.kind] for p in c.plugs]) for c in cables}
 
 
 def _sockets_of(plug: PlugKind, kinds: frozenset[SocketKind], eps4_in_eps8: bool) -> int:

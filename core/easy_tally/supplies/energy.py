@@ -3,11 +3,10 @@
 from __future__ import annotations
 
 from collections.abc import Mapping
-from functools import partial
 from itertools import pairwise
 from typing import NamedTuple
 
-from ..base.reuse import Reuse
+from ..base.memory import NO_MEMORY, Memory
 from ..base.units import State
 from ..standards.efficiency import (
     BTU_H_PER_W,
@@ -130,18 +129,19 @@ class Billed(NamedTuple):
 
 #: A part of a stretch under one price, before anything is drawn: state, hours, band, price.
 _Cut = tuple[State, float, float, str, float | None]
-_CUT: Reuse[tuple[_Cut, ...]] = Reuse(70)
 
 
-def billed(place: Place, day: Day, wall: Mapping[State, float]) -> tuple[Billed, ...]:
+def billed(
+    place: Place, day: Day, wall: Mapping[State, float], memory: Memory = NO_MEMORY
+) -> tuple[Billed, ...]:
     """A day's stretches cut where the price changes."""
-    cut = _CUT.of((place,), day, partial(_cut, place, day))
     return tuple(
-        [Billed(s, start, end, wall[s], band, price) for s, start, end, band, price in cut]
+        Billed(s, start, end, wall[s], band, price)
+        for s, start, end, band, price in memory.of(_cut, (place,), (day,))
     )
 
 
-def _cut(place: Place, day: Day) -> tuple[_Cut, ...]:
+def _cut(day: Day, place: Place) -> tuple[_Cut, ...]:
     bands = [(*span, b) for b in place.tariff for span in b.on(day)]
     found: list[_Cut] = []
     for s in day_of(place, day):
@@ -161,9 +161,9 @@ class Year(NamedTuple):
     cost: float | None
 
 
-def year(wall: Mapping[State, float], place: Place) -> Year:
+def year(wall: Mapping[State, float], place: Place, memory: Memory = NO_MEMORY) -> Year:
     """A year of weeks alike: 365 days, by the hours a day in each state and the tariff."""
-    week = [b for day in WEEK for b in billed(place, day, wall)]
+    week = [b for day in WEEK for b in billed(place, day, wall, memory)]
     weeks = DAYS / len(WEEK)
     kwh = sum(b.kwh for b in week) * weeks
     costs = [None if b.price is None else b.kwh * b.price for b in week]

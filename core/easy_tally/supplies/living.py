@@ -75,6 +75,7 @@ def ports(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
         needed,
         eps4_in_eps8=asked.wired.eps4_in_eps8,
         one_each=asked.wired.build.house_rules.chained_graphics == "never",
+        memory=asked.wired.memory,
     )
     short = [c for c in counts if c.short]
     # A narrower kind says nothing new where its wider one is short.
@@ -248,7 +249,7 @@ def cost(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
         lacks = lacks_for_wall(supply, asked)
         yield SupplyCheck(id="cost", status="unknown", missing=lacks)
         return
-    found = year(wall, place)
+    found = year(wall, place, asked.wired.memory)
     yield SupplyCheck(
         id="cost",
         status=_by_what_is_known(asked, "pass"),

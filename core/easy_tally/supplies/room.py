@@ -4,7 +4,6 @@ from __future__ import annotations
 
 from collections.abc import Iterable
 
-from ..base.reuse import Reuse
 from ..standards.connectors import SocketKind
 from ..things.cables import Cable
 from ..things.case import Area, Case
@@ -16,20 +15,12 @@ from ..wiring.areas import SLACK_MM, place_of
 PLUG_ROOM_MM = 25.0
 
 
-#: The longest plugs of some cables [mm], by the kind of socket.
-_LONGEST: Reuse[float | None] = Reuse(200)
-
-
 def _longest_mm(cables: tuple[Cable, ...], kind: SocketKind, eps4_in_eps8: bool) -> float | None:
     """How far the plug that reaches furthest is of those that go into a kind of socket [mm]; None
     where none does."""
-
-    def found() -> float | None:
-        plugs = (p for c in cables for p in c.plugs)
-        fitting = [p.at_mm for p in plugs if goes_into(p.kind, kind, eps4_in_eps8)]
-        return max(fitting, default=None)
-
-    return _LONGEST.of(cables, (kind, eps4_in_eps8), found)
+    plugs = (p for c in cables for p in c.plugs)
+    fitting = [p.at_mm for p in plugs if goes_into(p.kind, kind, eps4_in_eps8)]
+    return max(fitting, default=None)
 
 
 def out_of_reach(
@@ -38,6 +29,7 @@ def out_of_reach(
     """Areas that no cable's plug reaches, as (area, way with slack, longest plug) [mm], and those
     whose route is not known. A socket that no plug fits is told by the count of leads."""
     routes = {r.area: r.length_mm for r in case.routes}
+    longest_of: dict[SocketKind, float | None] = {}
     short: dict[Area, tuple[float, float]] = {}
     unknown: list[Area] = []
     for into in needed:
@@ -47,7 +39,10 @@ def out_of_reach(
         if area not in routes:
             unknown.append(area)
             continue
-        longest = _longest_mm(cables, into.socket.kind, eps4_in_eps8)
+        kind = into.socket.kind
+        if kind not in longest_of:
+            longest_of[kind] = _longest_mm(cables, kind, eps4_in_eps8)
+        longest = longest_of[kind]
         way = routes[area] + SLACK_MM
         if longest is not None and longest < way:
             short[area] = (way, longest)

@@ -6,10 +6,9 @@ It stands here and not with the tally, since what it would settle is the size of
 from __future__ import annotations
 
 from dataclasses import dataclass
-from functools import partial, reduce
+from functools import reduce
 
 from ..base.declared import Figure
-from ..base.reuse import Reuse
 from ..base.series import ZERO, Bound, Span, add, span_at
 from ..tally.loads import Load, loads_of_part
 from ..tally.spikes import Together
@@ -59,7 +58,7 @@ def mover(wired: Wired, loads: tuple[Load, ...], found: Tally, sizing: Sizing) -
     part = wired.parts[key[0]]
     rest = _Rest(
         spikes=Together(wired, [x for x in loads if x.part != part.key]),
-        rows=sum_of([r for r in found.rows if r.part != part.key]),
+        rows=sum_of(*[r for r in found.rows if r.part != part.key]),
     )
     ends_of: tuple[Bound, Bound] = ("low", "high")
     low, high = (_pick_at(wired, rest, found.total, part, key[1], end) for end in ends_of)
@@ -91,10 +90,6 @@ class _Rest:
     rows: Sum
 
 
-#: Parts with one figure at one value.
-_CHANGED: Reuse[Part] = Reuse(100)
-
-
 def _at(part: Part, field: str, value: float) -> Part:
     return part.model_copy(update={field: Figure(low=value, likely=value, high=value)})
 
@@ -108,9 +103,7 @@ def _pick_at(
     if span is None:
         return None
     value: float = getattr(span, end)
-    own = loads_of_part(
-        _CHANGED.of((part,), (field, value), partial(_at, part, field, value)), wired
-    )
+    own = loads_of_part(_at(part, field, value), wired)
     watts = reduce(add, (r.watts for r in rows_of(wired, own)), rest.rows.watts)
     spiking = rest.spikes.windows(Together(wired, own))
     return next_size_w(wired, Sum(watts, total.missing), spiking, wired.build.supply)

@@ -4,10 +4,9 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 from dataclasses import dataclass
-from functools import partial
 
 from ..base.declared import Figure
-from ..base.reuse import Reuse
+from ..base.memory import NO_MEMORY, Memory
 from ..base.rounding import exceeds
 from ..things.assumptions import Assumptions
 from ..things.build import Build
@@ -38,16 +37,12 @@ class Contradiction:
     limit: float
 
 
-#: Contradictions, by the part and what is assumed.
-_CONTRADICTIONS: Reuse[tuple[Contradiction, ...]] = Reuse(400)
-
-
-def contradictions(build: Build) -> Iterator[Contradiction]:
+def contradictions(build: Build, memory: Memory = NO_MEMORY) -> Iterator[Contradiction]:
     """Every pair of stated figures of which the lower one is the higher."""
     assume = build.assumptions
     for part in build.parts:
         if part.kind in _PAIRS:
-            yield from _CONTRADICTIONS.of((part, assume), None, partial(_of_part, part, assume))
+            yield from memory.of(_of_part, (part, assume))
 
 
 def _of_part(part: Part, assume: Assumptions) -> tuple[Contradiction, ...]:

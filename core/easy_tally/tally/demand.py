@@ -7,12 +7,10 @@ never judged, and never forgotten.
 
 from __future__ import annotations
 
-from collections.abc import Hashable, Iterable, Mapping
+from collections.abc import Iterator, Mapping
 from dataclasses import dataclass, field
-from functools import partial
-from typing import NamedTuple
+from typing import Any, NamedTuple
 
-from ..base.reuse import Reuse
 from ..base.series import NO_SERIES, Series, add, only_at, scale
 from ..base.units import RAIL_V, RUN_RAILS, Rail
 from ..standards.connectors import grant_12v_w, share_weight
@@ -45,7 +43,7 @@ class Demand:
 NO_DEMAND = Demand()
 
 
-def _demand(shares: Iterable[Share]) -> Demand:
+def _demand(*shares: Share) -> Demand:
     """All that comes through one input together."""
     amps: dict[Rail, Series] = {}
     surge: dict[Rail, Series] = {}
@@ -77,6 +75,9 @@ class Carried:
     by_input: dict[str, Demand]
     only_ways: frozenset[str]
     adrift: tuple[Adrift, ...]
+    #: How each load came, by the load's identity, and what each input's demand is made of.
+    came: dict[int, _Came] = field(default_factory=dict, repr=False)
+    shares: dict[str, list[Share]] = field(default_factory=dict, repr=False)
 
     def of(self, ref: str) -> Demand:
         """What one input carries; nothing where nothing comes through it."""
@@ -92,58 +93,65 @@ class _Came(NamedTuple):
     adrift: tuple[Adrift, ...] = ()
 
 
-#: How loads come, by the load and the inputs that it may come through; what inputs carry, by the
-#: shares that make it up.
-_CAME: Reuse[_Came] = Reuse(800)
-_DEMANDS: Reuse[Demand] = Reuse(1_000)
-
-
-def demands(wired: Wired, loads: tuple[Load, ...]) -> Carried:
-    """Spread every load over the inputs that it comes through."""
-    _CAME.room(len(loads))
-    came, slots = [], []
+def demands(wired: Wired, loads: tuple[Load, ...], like: Carried | None = None) -> Carried:
+    """Spread every load over the inputs that it comes through. `like`: what is carried of the same
+    wiring by loads of which most are the very same."""
+    known = like.came if like else {}
+    came: dict[int, _Came] = {}
+    slots = []
     for load in loads:
         if load.feed == "slot" and load.rail == "v12":
             slots.append(load)
         elif load.rail in RUN_RAILS:
-            came.append(_comes(wired, load))
-    came.append(_slots_come(wired, slots))
+            came[id(load)] = known.get(id(load)) or _comes(wired, load)
+    came[0] = _slots_come(wired, slots)
     shares: dict[str, list[Share]] = {}
-    for by in came:
+    for by in came.values():
         for ref, share in by.shares:
             shares.setdefault(ref, []).append(share)
-    _DEMANDS.room(len(shares))
     return Carried(
-        by_input={
-            ref: _DEMANDS.of(tuple(of), None, partial(_demand, of)) for ref, of in shares.items()
-        },
-        only_ways=frozenset([ref for by in came for ref in by.only_ways]),
-        adrift=tuple([x for by in came for x in by.adrift]),
+        by_input=dict(_by_input(wired, shares, like)),
+        only_ways=frozenset([ref for by in came.values() for ref in by.only_ways]),
+        adrift=tuple([x for by in came.values() for x in by.adrift]),
+        came=came,
+        shares=shares,
     )
+
+
+def _by_input(
+    wired: Wired, shares: dict[str, list[Share]], like: Carried | None
+) -> Iterator[tuple[str, Demand]]:
+    """What each input carries; of those that the very same shares make up, the very same."""
+    alike: dict[tuple[int, ...], Demand] = {}
+    for ref, of in shares.items():
+        by = tuple(map(id, of))
+        found = alike.get(by)
+        if found is None:
+            if like is not None and tuple(map(id, like.shares.get(ref, ()))) == by:
+                found = like.by_input[ref]
+            else:
+                found = wired.memory.of(_demand, tuple(of))
+            alike[by] = found
+        yield ref, found
 
 
 def _comes(wired: Wired, load: Load) -> _Came:
     """How a load comes that is not a slot's at 12 V."""
-    part = wired.parts[load.part]
     if load.feed == "own":
+        each = wired.each_inputs_of(load.part)
         # One socket takes all, fed or not; of several those that share it.
-        more = None
-        if len(part.sockets) > 1:
-            more = _live(wired, [wired.inputs_of(load.part, n) for n in load.instances])
-        return _CAME.of((load, part), more, partial(_come_each, wired, load))
+        live = None
+        if len(wired.parts[load.part].sockets) > 1:
+            live = tuple([wired.is_live(each[n - 1]) for n in load.instances])
+        return wired.memory.of(_come_each, (load, each), (live,))
     inputs, by_pins = _inputs_of_all(wired, load)
     if inputs is None:
         return _NOT_AT_ALL
     pins = tuple([wired.pins_12v(i) for i in inputs]) if by_pins else None
-    more = (pins, _live(wired, (inputs,)))
-    return _CAME.of((load, *inputs), more, partial(_come_together, wired, load, inputs, by_pins))
+    return wired.memory.of(_come_together, (load, *inputs), (pins, wired.is_live(inputs)))
 
 
 _NOT_AT_ALL = _Came(())
-
-
-def _live(wired: Wired, inputs: Iterable[tuple[Input, ...]]) -> Hashable:
-    return tuple([i.ref in wired.live for of in inputs for i in of])
 
 
 def _inputs_of_all(wired: Wired, load: Load) -> tuple[tuple[Input, ...] | None, bool]:
@@ -157,27 +165,49 @@ def _inputs_of_all(wired: Wired, load: Load) -> tuple[tuple[Input, ...] | None, 
     return (None if wired.main is None else (wired.main,)), False
 
 
-def _come_each(wired: Wired, load: Load) -> _Came:
+def _come_each(
+    live: tuple[tuple[bool, ...], ...] | None, load: Load, each: tuple[tuple[Input, ...], ...]
+) -> _Came:
     """Each instance by its own inputs."""
     if not load.draws:
         return _NOT_AT_ALL
     amps, surge = load.run_amps(), _surge(load, 1)
-    each = [
-        _over(wired, load, (n,), wired.inputs_of(load.part, n), False, amps, surge)
-        for n in load.instances
-    ]
+    if live is None and each[0]:
+        share = Share(load.rail, amps, load.missing, surge)
+        refs = tuple([each[n - 1][0].ref for n in load.instances])
+        return _Came(tuple([(ref, share) for ref in refs]), refs)
+    found = []
+    for i, n in enumerate(load.instances):
+        ways = each[n - 1]
+        if live is not None:
+            ways = _ways_in(ways, live[i])
+        weights = [share_weight(w.socket.kind) for w in ways]
+        found.append(_over(load, (n,), each[n - 1], ways, weights, amps, surge))
     return _Came(
-        shares=tuple(s for c in each for s in c.shares),
-        only_ways=tuple(r for c in each for r in c.only_ways),
-        adrift=tuple(x for c in each for x in c.adrift),
+        shares=tuple([s for c in found for s in c.shares]),
+        only_ways=tuple([r for c in found for r in c.only_ways]),
+        adrift=tuple([x for c in found for x in c.adrift]),
     )
 
 
-def _come_together(wired: Wired, load: Load, inputs: tuple[Input, ...], by_pins: bool) -> _Came:
+def _come_together(
+    pins: tuple[int, ...] | None, live: tuple[bool, ...], load: Load, *inputs: Input
+) -> _Came:
     if not load.draws:
         return _NOT_AT_ALL
     amps = load.run_amps() if load.count == 1 else scale(load.run_amps(), load.count)
-    return _over(wired, load, load.instances, inputs, by_pins, amps, _surge(load, load.count))
+    ways = inputs if len(inputs) == 1 else _ways_in(inputs, live)
+    by_ref = dict(zip([i.ref for i in inputs], pins, strict=True)) if pins is not None else None
+    weights = [float(by_ref[w.ref]) if by_ref else share_weight(w.socket.kind) for w in ways]
+    surge = _surge(load, load.count)
+    return _over(load, load.instances, inputs, ways, weights, amps, surge)
+
+
+def _ways_in(inputs: tuple[Input, ...], live: tuple[bool, ...]) -> tuple[Input, ...]:
+    """Those of some inputs that share what comes through them: the fed ones; where none is, those
+    that are to be. None where all are optional and nothing feeds them."""
+    fed = tuple([i for i, is_fed in zip(inputs, live, strict=True) if is_fed])
+    return fed or tuple([i for i in inputs if i.socket.required])
 
 
 def _surge(load: Load, count: int) -> Series | None:
@@ -188,20 +218,17 @@ def _surge(load: Load, count: int) -> Series | None:
 
 
 def _over(
-    wired: Wired,
     load: Load,
     instances: tuple[int, ...],
     inputs: tuple[Input, ...],
-    by_pins: bool,
+    ways: tuple[Input, ...],
+    weights: list[float],
     amps: Series,
     surge: Series | None,
 ) -> _Came:
-    """What some instances draw, over those of `inputs` that it comes through."""
-    only = (inputs[0].ref,) if len(inputs) == 1 else ()
-    ways = inputs if only else wired.ways_in(inputs)
+    """What some instances draw, over the `ways` among their inputs that it comes through."""
     if not ways:
         return _Came((), (), tuple(Adrift(load=load, instance=n, inputs=inputs) for n in instances))
-    weights = [float(wired.pins_12v(i)) if by_pins else share_weight(i.socket.kind) for i in ways]
     whole = sum(weights)
     found = []
     for into, weight in zip(ways, weights, strict=True):
@@ -210,7 +237,7 @@ def _over(
             part = scale(amps, weight / whole)
             more = None if surge is None else scale(surge, weight / whole)
         found.append((into.ref, Share(load.rail, part, load.missing, more)))
-    return _Came(tuple(found), only)
+    return _Came(tuple(found), (inputs[0].ref,) if len(inputs) == 1 else ())
 
 
 def _slots_come(wired: Wired, loads: list[Load]) -> _Came:
@@ -220,18 +247,17 @@ def _slots_come(wired: Wired, loads: list[Load]) -> _Came:
     feeders = [wired.slot_feeders.get(load.part) for load in loads]
     ways = [i for i in (wired.main, *wired.extras) if i is not None]
     pins = tuple([wired.pins_12v(i) for i in ways])
-    things = (*loads, *feeders, wired.main, *wired.extras)
-    made = partial(_come_by_slots, loads, feeders, wired.main, wired.extras, pins)
-    return _CAME.of(things, pins, made)
+    things = (wired.main, *loads, *feeders, *wired.extras)
+    return wired.memory.of(_come_by_slots, things, (len(loads), pins))
 
 
 def _come_by_slots(
-    loads: list[Load],
-    feeders: list[Input | None],
-    main: Input | None,
-    extras: tuple[Input, ...],
-    pins: tuple[int, ...],
+    many: int, pins: tuple[int, ...], main: Input | None, *of: Load | Input | None
 ) -> _Came:
+    """`of`: so `many` loads, the input that feeds the slot of each, then the extras."""
+    loads: Any = of[:many]
+    feeders: Any = of[many : 2 * many]
+    extras: Any = of[2 * many :]
     found: list[tuple[str, Share]] = []
     shared, missing = NO_SERIES, False
     for load, feeder in zip(loads, feeders, strict=True):

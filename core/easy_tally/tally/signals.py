@@ -5,13 +5,10 @@ nobody states may be nothing or any number, so that a count is enough, short, or
 from __future__ import annotations
 
 import math
-from collections.abc import Callable
 from dataclasses import dataclass
-from functools import partial
 from itertools import combinations
 from typing import Literal
 
-from ..base.reuse import Reuse
 from ..standards.signals import (
     BOARD_SEES_SPEED,
     FRONT_FIELDS,
@@ -115,32 +112,21 @@ def signals(wired: Wired) -> Signals:
     return Signals(counts=counts, keep_free=keep_free, speeds=_speeds(wired))
 
 
-#: Counts, by who needs and gives.
-_COUNTS: Reuse[SignalCount] = Reuse(200)
-
-
 def _count(
     kind: SignalKind, needs: list[Item], gives: list[Item], off: tuple[int, int]
 ) -> SignalCount:
-    def made() -> SignalCount:
-        return SignalCount(kind=kind, needs=tuple(needs), gives=tuple(gives), off=dead)
-
     dead = off if kind == "sata" else (0, 0)
-    return _COUNTS.of((*needs, None, *gives), (kind, dead), made)
+    return SignalCount(kind=kind, needs=tuple(needs), gives=tuple(gives), off=dead)
 
 
 # -- what needs one ------------------------------------------------------------------------
-
-
-#: What parts need, by the part.
-_NEEDS: Reuse[tuple[tuple[SignalKind, Item], ...]] = Reuse(400)
 
 
 def _needs(wired: Wired) -> dict[SignalKind, list[Item]]:
     """What needs a port of each kind: parts in their order, then the case's front, the supply."""
     found: dict[SignalKind, list[Item]] = {kind: [] for kind in SIGNAL_FIELDS}
     for part in wired.build.parts:
-        for kind, item in _NEEDS.of((part,), None, partial(_needs_of, part)):
+        for kind, item in wired.memory.of(_needs_of, (part,)):
             found[kind].append(item)
     case, supply = wired.build.case, wired.build.supply
     if case is not None:
@@ -165,42 +151,30 @@ def _needs(wired: Wired) -> dict[SignalKind, list[Item]]:
 
 def _needs_of(part: Part) -> tuple[tuple[SignalKind, Item], ...]:
     """What all instances of one part need."""
-    return _items(part, lambda kind: _need_of(part, kind))
+    match part:
+        case Drive() if part.form != "floppy":
+            return _items(part, "sata", *_data_ports(part), "data")
+        case M2Drive():
+            return _items(part, "m2", 1, 1, "slot")
+        case Hub() | Cooler():
+            least, most = int(part.usb_lead is True), int(part.usb_lead is not False)
+            return _items(part, "usb2", least, most, "usb_lead")
+        case UsbLoad() if part.port in SIGNAL_FIELDS:
+            return _items(part, part.port, 1, 1, "port")
+        case _:
+            return ()
 
 
 def _items(
-    part: Part, each: Callable[[SignalKind], tuple[int, float, str]]
+    part: Part, kind: SignalKind, low: int, high: float, field: str
 ) -> tuple[tuple[SignalKind, Item], ...]:
-    """Of each kind so many at least and at most for one instance, by the field that says it; as
-    items of all instances, where there is any."""
-    found: list[tuple[SignalKind, Item]] = []
-    for kind in SIGNAL_FIELDS:
-        low, high, field = each(kind)
-        if high:
-            item = Item(
-                key=part.key,
-                name=part.name,
-                low=low * part.count,
-                high=high * part.count,
-                field=field,
-            )
-            found.append((kind, item))
-    return tuple(found)
-
-
-def _need_of(part: Part, kind: SignalKind) -> tuple[int, int, str]:
-    """At least, at most, of one instance, and the field that says it."""
-    match part, kind:
-        case Drive(), "sata" if part.form != "floppy":
-            return *_data_ports(part), "data"
-        case M2Drive(), "m2":
-            return 1, 1, "slot"
-        case ((Hub() | Cooler()), "usb2"):
-            return int(part.usb_lead is True), int(part.usb_lead is not False), "usb_lead"
-        case UsbLoad(), _ if part.port == kind:
-            return 1, 1, "port"
-        case _:
-            return 0, 0, ""
+    """What all instances need or give, of which one does so many at least and at most, by the field
+    that says it; empty where that is none."""
+    if not high:
+        return ()
+    many = part.count
+    item = Item(key=part.key, name=part.name, low=low * many, high=high * many, field=field)
+    return ((kind, item),)
 
 
 def _data_ports(drive: Drive) -> tuple[int, int]:
@@ -214,20 +188,16 @@ def _data_ports(drive: Drive) -> tuple[int, int]:
 # -- what gives them -----------------------------------------------------------------------
 
 
-#: What cards and hubs inside give, by the part.
-_GIVES: Reuse[tuple[tuple[SignalKind, Item], ...]] = Reuse(400)
-
-
 def _gives(wired: Wired, off: tuple[int, int]) -> dict[SignalKind, list[Item]]:
     """What gives ports of each kind: the board first, known or not; then cards, and hubs inside.
     Of SATA data ports the board gives those that are not switched `off`."""
     found: dict[SignalKind, list[Item]] = {kind: [] for kind in SIGNAL_FIELDS}
     board = wired.board
     if board is not None:
-        for kind, item in _GIVES.of((board,), off, partial(_given_by_board, board, off)):
+        for kind, item in _given_by_board(board, off):
             found[kind].append(item)
     for part in wired.build.parts:
-        for kind, item in _GIVES.of((part,), None, partial(_given_by, part)):
+        for kind, item in wired.memory.of(_given_by, (part,)):
             found[kind].append(item)
     return found
 
@@ -249,14 +219,13 @@ def _given_by(part: Part) -> tuple[tuple[SignalKind, Item], ...]:
     """What all instances of one part give. A plain card that does not say may give some; a graphics
     card gives none but what it says."""
 
-    def gift(kind: SignalKind) -> tuple[int, float, str]:
-        field = SIGNAL_FIELDS[kind]
-        if isinstance(part, Card):
-            return *_of_card(part, field), field
-        n = part.usb2_headers or 0 if isinstance(part, UsbLoad) and kind == "usb2" else 0
-        return n, n, field
-
-    return _items(part, gift)
+    if isinstance(part, Card):
+        fields = SIGNAL_FIELDS.items()
+        return tuple([x for k, f in fields for x in _items(part, k, *_of_card(part, f), f)])
+    if isinstance(part, UsbLoad):
+        n = part.usb2_headers or 0
+        return _items(part, "usb2", n, n, SIGNAL_FIELDS["usb2"])
+    return ()
 
 
 def _of_card(card: Card, field: str) -> tuple[int, float]:

@@ -11,9 +11,7 @@ from __future__ import annotations
 import math
 from collections.abc import Collection, Iterable
 from dataclasses import dataclass, replace
-from functools import partial
 
-from ..base.reuse import Reuse
 from ..base.series import Span
 from ..base.units import WINDOWS, Rail, Window
 from ..standards.excursions import CARD_WORST, SQUARED
@@ -79,10 +77,6 @@ def _both(
     return total.windows(), v12.windows()
 
 
-#: Loads in a spike, by the load, its part, what is assumed, and the window.
-_SPIKING: Reuse[Load] = Reuse(400)
-
-
 def spiking_loads(wired: Wired, loads: tuple[Load, ...], window: Window) -> tuple[Load, ...]:
     """Loads as they are in a spike: what a run takes for full is full and the excess. Most do not
     spike: they are the very same, of which all that was worked out holds."""
@@ -92,14 +86,13 @@ def spiking_loads(wired: Wired, loads: tuple[Load, ...], window: Window) -> tupl
         part = parts[load.part]
         if part.kind not in ("processor", "card") and load.spans.short == load.spans.full:
             return load
-        made = partial(_spiking, load, _more(wired, load), i)
-        return _SPIKING.of((load, part, assume), window, made)
+        return wired.memory.of(_spiking, (load, part, assume), (i,))
 
     return tuple([spiking(x) for x in loads])
 
 
-def _spiking(load: Load, more: _Excess | None, i: int) -> Load:
-    short = load.spans.full
+def _spiking(i: int, load: Load, part: Part, assume: Assumptions) -> Load:
+    more, short = _excess(False, assume, part, load), load.spans.full
     if more is not None:  # each bound goes above its own full
         above = (
             x / full if full > 0 else 0.0 for x, full in zip(more[i], load.net.full, strict=True)
@@ -165,9 +158,8 @@ def _root(above: dict[_Alike, _Above], i: int, window: Window, k: int) -> float:
     return float(sum([x.count * x.watts[i][k] for x in above.values()]))
 
 
-#: What a load goes above its full load in each window, by the load, its part, what is assumed.
+#: What a load goes above its full load in each window.
 _Excess = tuple[Span, ...]
-_EXCESS: Reuse[_Excess | None] = Reuse(300)
 
 
 def _more(wired: Wired, load: Load, worst: Collection[str] = ()) -> _Excess | None:
@@ -176,9 +168,7 @@ def _more(wired: Wired, load: Load, worst: Collection[str] = ()) -> _Excess | No
     part = wired.parts[load.part]
     if part.kind not in ("processor", "card"):
         return None
-    assume, at_worst = wired.build.assumptions, load.part in worst
-    made = partial(_excess, assume, part, load, at_worst)
-    return _EXCESS.of((load, part, assume), at_worst, made)
+    return wired.memory.of(_excess, (wired.build.assumptions, part, load), (load.part in worst,))
 
 
 def spike_rows(wired: Wired, loads: tuple[Load, ...]) -> tuple[SpikeRow, ...]:
@@ -245,7 +235,7 @@ def _list(factors: tuple[float, ...]) -> str:
     return " / ".join(f"{f:g}" for f in factors)
 
 
-def _excess(assume: Assumptions, part: Part, load: Load, at_worst: bool) -> _Excess | None:
+def _excess(at_worst: bool, assume: Assumptions, part: Part, load: Load) -> _Excess | None:
     full, short = load.net.full, load.net.short
     if at_worst:
         return _times(full, CARD_WORST)

@@ -3,9 +3,8 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
-from functools import partial
 
-from ..base.reuse import Reuse
+from ..base.memory import NO_MEMORY, Memory
 from ..base.series import NO_TALLY, Series, Span, add, only_at, span_at
 from ..base.units import RAILS, TALLY_STATES, Rail, State
 from ..things.parts import Part
@@ -58,7 +57,7 @@ class Sum:
         return span_at(self.watts, state)
 
 
-def sum_of(rows: list[Row]) -> Sum:
+def sum_of(*rows: Row) -> Sum:
     """The sum of some rows, column by column."""
     if not rows:
         return Sum()
@@ -80,25 +79,15 @@ class Tally:
     rows: tuple[Row, ...]
 
 
-#: Sums of some rows, by them.
-_SUMS: Reuse[Sum] = Reuse(500)
-
-
-def _kept(rows: list[Row]) -> Sum:
-    return _SUMS.of(tuple(rows), None, partial(sum_of, rows))
-
-
-def rows_of(wired: Wired, loads: tuple[Load, ...]) -> tuple[Row, ...]:
+def rows_of(wired: Wired, loads: tuple[Load, ...], memory: Memory = NO_MEMORY) -> tuple[Row, ...]:
     """A row for each load, in their order."""
-    _ROWS.room(len(loads))
     surging = surging_instances(wired.build.spin_up_at_once, loads)
-    return tuple([_row(load, wired, surging.get(load.part, 0)) for load in loads])
+    return tuple([_row(load, wired, surging.get(load.part, 0), memory) for load in loads])
 
 
 def tally(wired: Wired, loads: tuple[Load, ...]) -> Tally:
     """Add up `loads`. Watts are at the supply's output."""
-    _SUMS.room(len(loads))
-    rows = rows_of(wired, loads)
+    rows = rows_of(wired, loads, wired.memory)
     by_rail: dict[Rail, list[Row]] = {rail: [] for rail in RAILS}
     by_path: dict[Path, list[Row]] = {path: [] for path in PATHS}
     by_part: dict[tuple[str, Path], list[Row]] = {}
@@ -106,11 +95,12 @@ def tally(wired: Wired, loads: tuple[Load, ...]) -> Tally:
         by_rail[row.rail].append(row)
         by_path[row.path].append(row)
         by_part.setdefault((row.part, row.path), []).append(row)
+    kept = wired.memory.of
     return Tally(
-        total=sum_of(list(rows)),
-        by_rail={k: _kept(x) for k, x in by_rail.items()},
-        by_path={k: _kept(x) for k, x in by_path.items()},
-        by_part={k: _kept(x) for k, x in by_part.items()},
+        total=sum_of(*rows),
+        by_rail={k: kept(sum_of, tuple(x)) for k, x in by_rail.items()},
+        by_path={k: kept(sum_of, tuple(x)) for k, x in by_path.items()},
+        by_part={k: kept(sum_of, tuple(x)) for k, x in by_part.items()},
         rows=rows,
     )
 
@@ -135,16 +125,12 @@ def surging_instances(at_once: int | None, loads: tuple[Load, ...]) -> dict[str,
     return found
 
 
-#: Rows, by the load and the part that it is of.
-_ROWS: Reuse[Row] = Reuse(600)
-
-
-def _row(load: Load, wired: Wired, surging: int) -> Row:
+def _row(load: Load, wired: Wired, surging: int, memory: Memory) -> Row:
     part, path = wired.parts[load.part], path_of(load, wired)
-    return _ROWS.of((load, part), (path, surging), partial(_row_of, load, part, path, surging))
+    return memory.of(_row_of, (load, part), (path, surging))
 
 
-def _row_of(load: Load, part: Part, path: Path, surging: int) -> Row:
+def _row_of(path: Path, surging: int, load: Load, part: Part) -> Row:
     watts = load.net.series(load.count)
     if surging:
         watts = add(watts, only_at("start", load.surge.times(surging), TALLY_STATES))

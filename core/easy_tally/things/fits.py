@@ -6,9 +6,17 @@ Source: ATX12V design guide and PCI Express CEM pin-outs (`standards/connectors.
 from __future__ import annotations
 
 from dataclasses import dataclass
-from functools import cache
+from typing import get_args
 
-from ..standards.connectors import CONNECTORS, PLUGS, Half, PlugKind, SocketKind, grant_12v_w
+from ..standards.connectors import (
+    CONNECTORS,
+    PLUGS,
+    SOCKET_KINDS,
+    Half,
+    PlugKind,
+    SocketKind,
+    grant_12v_w,
+)
 
 
 @dataclass(frozen=True, slots=True)
@@ -28,9 +36,12 @@ _SECOND_4 = (
 )
 
 
-@cache
 def fit(plug: PlugKind, half: Half, socket: SocketKind, eps4_in_eps8: bool = False) -> Fit:
     """Tell whether `half` of `plug` goes into `socket`, and what it then counts as."""
+    return _FITS[plug, half, socket, eps4_in_eps8]
+
+
+def _fit(plug: PlugKind, half: Half, socket: SocketKind, eps4_in_eps8: bool) -> Fit:
     shape = PLUGS[plug]
     if half == "loose" and plug == "eps4+4" and socket == "eps4":
         return Fit(False, "eps4", reason=_SECOND_4)
@@ -124,3 +135,12 @@ def clash(plug: SocketKind, socket: SocketKind) -> int:
 def goes_into(plug: PlugKind, socket: SocketKind, eps4_in_eps8: bool = False) -> bool:
     """Whether a plug, or a half of it, fits a socket."""
     return fit(plug, best_half(plug, socket, eps4_in_eps8), socket, eps4_in_eps8).fits
+
+
+_FITS = {
+    (plug, half, socket, easy): _fit(plug, half, socket, easy)
+    for plug in PLUGS
+    for half in get_args(Half)
+    for socket in SOCKET_KINDS
+    for easy in (False, True)
+}

@@ -5,10 +5,9 @@ from __future__ import annotations
 import re
 from collections.abc import Callable
 from dataclasses import dataclass
-from functools import partial
 from typing import Literal
 
-from ..base.reuse import Reuse
+from ..base.memory import NO_MEMORY, Memory
 from .parts import Board, Drive, Fan, Part, UsbLoad
 
 Topic = Literal[
@@ -109,21 +108,21 @@ FORGOTTEN: dict[Topic, Forgettable] = {
         lambda p: isinstance(p, UsbLoad) and "front" in p.name.lower(),
     ),
 }
-#: Topics that a part speaks of, by it.
-_SPOKEN: Reuse[frozenset[Topic]] = Reuse(400)
 
 
 def _spoken_by(part: Part) -> frozenset[Topic]:
     return frozenset(t for t, f in FORGOTTEN.items() if f.spoken_by(part))
 
 
-def unspoken(parts: tuple[Part, ...], none_here: tuple[Topic, ...]) -> tuple[Topic, ...]:
+def unspoken(
+    parts: tuple[Part, ...], none_here: tuple[Topic, ...], memory: Memory = NO_MEMORY
+) -> tuple[Topic, ...]:
     """The topics that a build neither has parts of nor is said to be without; none of an empty
     build, which has yet to begin."""
     if not parts:
         return ()
     kinds = {"", *(p.kind for p in parts)}
-    spoken = {t for p in parts for t in _SPOKEN.of((p,), None, partial(_spoken_by, p))}
+    spoken = {t for p in parts for t in memory.of(_spoken_by, (p,))}
     return tuple(
         t
         for t, f in FORGOTTEN.items()

@@ -1,13 +1,14 @@
 """Equal things made one: what is read from tables, undone, or typed again is the very thing that
-was there before, so that all that was worked out of it holds (`base.reuse`)."""
+was there before, so that all that was worked out of it holds (`base.memory`)."""
 
 from __future__ import annotations
 
 from hashlib import blake2b
+from itertools import islice
 from typing import Any, TypeVar
 
 from ..base.declared import Model
-from ..base.reuse import Reuse
+from ..base.memory import Memory
 from .build import Build
 from .cables import Connection
 
@@ -15,15 +16,12 @@ _M = TypeVar("_M", bound=Model)
 
 _LISTS = ("parts", "cables", "adapters", "extensions", "backplanes", "runs")
 _SINGLE = ("house_rules", "assumptions", "case", "place", "bracket", "supply")
-#: Things by their text in a file: what is written alike is alike to the last digit. A digest of it
-#: stands for the text.
-_KNOWN: Reuse[Model] = Reuse(800)
-#: Builds by their things, and what they say beside them.
-_BUILDS: Reuse[Build] = Reuse(40)
+#: How many times the bytes of its text a thing takes, about.
+_TIMES = 8
 _BESIDE = tuple(n for n in Build.model_fields if n not in (*_LISTS, *_SINGLE))
 
 
-def same(build: Build, like: Build | None = None) -> Build:
+def same(build: Build, memory: Memory, like: Build | None = None) -> Build:
     """An equal build, made of things that were there before wherever they are equal, and itself one
     that was there before where it is; `like`: one that is made so already, whose things are
     known."""
@@ -33,7 +31,9 @@ def same(build: Build, like: Build | None = None) -> Build:
         if id(thing) in known:
             return thing
         text = thing.model_dump_json().encode()
-        return _KNOWN.first(thing, (type(thing), blake2b(text, digest_size=16).digest()))
+        # A digest stands for the text: what is written alike is alike to the last digit.
+        by = type(thing), blake2b(text, digest_size=16).digest()
+        return memory.first(thing, by, _TIMES * len(text))
 
     fields: dict[str, Any] = {
         name: tuple([one(t) for t in getattr(build, name)]) for name in _LISTS
@@ -41,13 +41,17 @@ def same(build: Build, like: Build | None = None) -> Build:
     for name in _SINGLE:
         thing = getattr(build, name)
         fields[name] = None if thing is None else one(thing)
-    things = tuple([t for name in _LISTS for t in (*fields[name], None)])
+    things = [t for name in _LISTS for t in fields[name]]
+    many = tuple([len(fields[name]) for name in _LISTS])
     beside = tuple([getattr(build, name) for name in _BESIDE])
-    return _BUILDS.of(
-        (*things, *(fields[name] for name in _SINGLE)),
-        beside,
-        lambda: build.model_copy(update=fields),
-    )
+    return memory.of(_build_of, (*things, *(fields[name] for name in _SINGLE)), (many, beside))
+
+
+def _build_of(many: tuple[int, ...], beside: tuple[Any, ...], *things: Any) -> Build:
+    left = iter(things)
+    fields: dict[str, Any] = dict(zip(_BESIDE, beside, strict=True))
+    fields |= {name: tuple(islice(left, n)) for name, n in zip(_LISTS, many, strict=True)}
+    return Build.model_construct(**fields, **dict(zip(_SINGLE, left, strict=True)))
 
 
 def connected(thing: _M, connections: tuple[Connection, ...]) -> _M:

@@ -6,9 +6,8 @@ from __future__ import annotations
 
 from collections.abc import Iterator, Mapping
 from dataclasses import dataclass
-from functools import partial
 
-from ..base.reuse import Reuse
+from ..base.memory import Memory
 from ..standards.connectors import PLUGS, SocketKind
 from ..standards.contacts import Gauge
 from ..things.adapters import Adapter, Backplane, Extension
@@ -49,16 +48,12 @@ class Between:
         return isinstance(self.of, Backplane)
 
 
-#: What stands in between, by what it is.
-_BETWEENS: Reuse[Between] = Reuse(200)
-
-
-def betweens(build: Build) -> Iterator[Between]:
+def betweens(build: Build, memory: Memory) -> Iterator[Between]:
     """Everything of a build that stands between a cable and a socket."""
     several: tuple[Adapter | Extension | Backplane, ...]
     several = (*build.adapters, *build.extensions, *build.backplanes)
     for of in several:
-        yield _BETWEENS.of((of,), None, partial(between_of, of))
+        yield memory.of(between_of, (of,))
 
 
 def between_of(of: Adapter | Extension | Backplane) -> Between:

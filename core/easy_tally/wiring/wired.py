@@ -9,9 +9,9 @@ from __future__ import annotations
 
 from collections.abc import Container, Iterator, Mapping
 from dataclasses import dataclass
-from functools import cached_property, partial
+from functools import cached_property
 
-from ..base.reuse import Reuse
+from ..base.memory import NO_MEMORY, Memory
 from ..standards.connectors import PINS, Half, SocketKind
 from ..things.build import Build
 from ..things.cables import Cable, Connection, Plug, Run, SocketRef
@@ -90,18 +90,17 @@ class WiredRun:
 class Wired:
     """The wiring of one build. Nothing of it changes; what is rarely asked for is made late."""
 
-    def __init__(self, build: Build) -> None:
-        self.build = build
+    def __init__(self, build: Build, memory: Memory = NO_MEMORY) -> None:
+        self.build, self.memory = build, memory
         self.parts: dict[str, Part] = {p.key: p for p in build.parts}
         self.cables: dict[str, Cable] = {c.key: c for c in build.cables}
         self.ports: dict[str, Port] = {p.key: p for p in build.supply.ports} if build.supply else {}
         self.board: Board | None = build.board()
         self.eps4_in_eps8 = self.board is not None and self.board.eps4_in_eps8
-        self.betweens: dict[str, Between] = {b.key: b for b in betweens(build)}
+        self.betweens: dict[str, Between] = {b.key: b for b in betweens(build, memory)}
         #: Of each part and of what stands in between the inputs of each instance, by its key.
         self._of_owner: dict[str, tuple[tuple[Input, ...], ...]] = {
-            o.key: _INPUTS.of((o,), None, partial(_inputs, o))
-            for o in (*build.parts, *self.betweens.values())
+            o.key: memory.of(_inputs, (o,)) for o in (*build.parts, *self.betweens.values())
         }
         self.inputs: dict[str, Input] = {
             i.ref: i for of in self._of_owner.values() for instance in of for i in instance
@@ -115,25 +114,12 @@ class Wired:
         cable = self.cables[run.cable]
         ports = tuple([self.ports[k] for k in run.ports])
         feeds = self._feeds(cable, run.connections)
-
-        def made() -> WiredRun:
-            by_distance = sorted(feeds, key=lambda f: f.plug.at_mm)
-            return WiredRun(
-                run=run,
-                cable=cable,
-                ports=ports,
-                feeds=tuple(by_distance),
-                stretches=tuple(_stretches(by_distance)),
-            )
-
-        return _RUNS.of((run, cable, *ports, feeds), None, made)
+        return self.memory.of(_wired_run, (run, cable, feeds, *ports))
 
     def _feeds(self, carrier: Carrier, connections: tuple[Connection, ...]) -> tuple[Feed, ...]:
         """What the plugs of a cable, or of something in between, are in."""
         into = [self.inputs[str(c.socket)] for c in connections]
-        easy = self.eps4_in_eps8
-        made = partial(_feeds, carrier, connections, into, easy)
-        return _FEEDS.of((carrier, connections, *into), easy, made)
+        return self.memory.of(_feeds, (carrier, connections, *into), (self.eps4_in_eps8,))
 
     # -- what stands in between ----------------------------------------------------------
 
@@ -241,11 +227,14 @@ class Wired:
         of = self._of_owner.get(part, ())
         return of[instance - 1] if instance <= len(of) else ()
 
-    def ways_in(self, inputs: tuple[Input, ...]) -> tuple[Input, ...]:
-        """Those of some inputs that share what comes through them: the fed ones; where none is,
-        those that are to be. None where all are optional and nothing feeds them."""
-        fed = tuple(i for i in inputs if i.ref in self.live)
-        return fed or tuple(i for i in inputs if i.socket.required)
+    def each_inputs_of(self, part: str) -> tuple[tuple[Input, ...], ...]:
+        """The sockets of each instance of a part."""
+        return self._of_owner[part]
+
+    def is_live(self, inputs: tuple[Input, ...]) -> tuple[bool, ...]:
+        """Of each of some inputs, whether it is fed."""
+        live = self.live
+        return tuple([i.ref in live for i in inputs])
 
     def pins_12v(self, into: Input) -> int:
         """12 V pins in use at an input: wired on both sides where a plug is in, else its own."""
@@ -385,12 +374,6 @@ def pins_wired(mated: SocketKind, plug: Plug | None, socket: Socket) -> Mapping[
     return usual | {"v12": min(usual["v12"], *wired)} if wired else usual
 
 
-#: Inputs by whose they are; what plugs are in by those and the connections; runs by all of them.
-_INPUTS: Reuse[tuple[tuple[Input, ...], ...]] = Reuse(600)
-_FEEDS: Reuse[tuple[Feed, ...]] = Reuse(400)
-_RUNS: Reuse[WiredRun] = Reuse(400)
-
-
 def _inputs(of: Owner) -> tuple[tuple[Input, ...], ...]:
     """The inputs of each instance of a part, or of what stands in between."""
     return tuple(
@@ -404,8 +387,19 @@ def _input(of: Owner, instance: int, socket: Socket) -> Input:
     return Input(ref=str(at), at=at, part=of, socket=socket)
 
 
+def _wired_run(run: Run, cable: Cable, feeds: tuple[Feed, ...], *ports: Port) -> WiredRun:
+    by_distance = sorted(feeds, key=lambda f: f.plug.at_mm)
+    return WiredRun(
+        run=run,
+        cable=cable,
+        ports=ports,
+        feeds=tuple(by_distance),
+        stretches=tuple(_stretches(by_distance)),
+    )
+
+
 def _feeds(
-    carrier: Carrier, connections: tuple[Connection, ...], inputs: list[Input], eps4_in_eps8: bool
+    eps4_in_eps8: bool, carrier: Carrier, connections: tuple[Connection, ...], *inputs: Input
 ) -> tuple[Feed, ...]:
     plugs = {p.key: p for p in carrier.plugs}
     found = []

@@ -2,11 +2,11 @@
 
 from __future__ import annotations
 
-from functools import lru_cache, partial
+from functools import lru_cache
 from typing import Any
 
+from config.memory import memory
 from django.http import HttpResponse
-from easy_tally.base import Reuse
 from easy_tally.findings import Compact
 from pydantic import TypeAdapter
 
@@ -55,13 +55,10 @@ def whole(row: Build, status: int = 200) -> HttpResponse:
     )
 
 
-#: What those are answered whose edits went in together.
-_WRITTEN: Reuse[bytes] = Reuse(2)
-
-
 def written(done: actions.Written) -> HttpResponse:
-    """What a write changed, with the new result."""
-    return _json(_WRITTEN.of((done,), None, partial(_written, done)))
+    """What a write changed, with the new result; put in words once for those whose edits went in
+    together."""
+    return _json(memory.of(_written, (done,)))
 
 
 def _written(done: actions.Written) -> bytes:

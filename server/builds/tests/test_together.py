@@ -156,7 +156,7 @@ class EditsAtOnce(TransactionTestCase):
 
         return _at_once([busy, *asked], begin, waits)[1:]
 
-    def _work_out(self, build: Any, year: int) -> results.Worked:
+    def _work_out(self, year: int, build: Any) -> results.Worked:
         self.worked.append(1)
         return results.Worked(found := results.analyse(build, year), results.compact(found))
 

@@ -5,6 +5,7 @@ from __future__ import annotations
 from typing import Any
 from unittest.mock import patch
 
+from config.memory import memory
 from django.db import connection
 from django.test import TestCase, TransactionTestCase
 from django.test.utils import CaptureQueriesContext
@@ -42,19 +43,19 @@ class LargeBuilds(TransactionTestCase):
         spied.start()
         self.addCleanup(spied.stop)
 
-    def _work_out(self, build: CoreBuild, year: int) -> results.Worked:
+    def _work_out(self, year: int, build: CoreBuild) -> results.Worked:
         self.held.append(connection.in_atomic_block)
-        return _WORK_OUT(build, year)
+        return _WORK_OUT(year, build)
 
     def test_an_edit_a_step_back_and_a_step_forth_are_worked_out_before_the_turn(self) -> None:
         owner = current_owner()
         act(self.row, _watts(311))
         act(self.row, edits.RemovePart(part="disk", release=True))
-        results._LARGE.forget()
+        memory.forget()
         for way in (actions.undo, actions.redo):
             row = Build.objects.get(pk=self.row.pk)
             way(owner, row.key, row.version)
-            results._LARGE.forget()
+            memory.forget()
         self.assertEqual(self.held, [False] * 4)
 
     def test_a_small_build_is_looked_at_once(self) -> None:

@@ -2,9 +2,11 @@
 
 from __future__ import annotations
 
-from collections.abc import Hashable, Iterator
+from collections.abc import Iterator
 
-from ...base.reuse import Reuse
+from ...base.memory import NO_MEMORY
+from ...base.memory import Memory as Kept
+from ...things.assumptions import Assumptions
 from ...things.parts import (
     Board,
     Card,
@@ -28,54 +30,56 @@ from .common import NOTHING, Feed, Load, PerState
 __all__ = ["NOTHING", "Feed", "Load", "PerState", "loads", "loads_of_part"]
 
 
-#: Loads of parts, by the part, what is assumed, and what else of the build they follow from.
-_LOADS: Reuse[tuple[Load, ...]] = Reuse(400)
-#: Loads by what they are: a part of which one figure is another still draws the rest as it did.
-_KNOWN: Reuse[Load] = Reuse(800)
-
-
 def loads(wired: Wired) -> tuple[Load, ...]:
     """Every load of a build, in the order of its parts."""
-    return tuple(load for part in wired.build.parts for load in loads_of_part(part, wired))
+    memory = wired.memory
+    return tuple([x for part in wired.build.parts for x in loads_of_part(part, wired, memory)])
 
 
-def loads_of_part(part: Part, wired: Wired) -> tuple[Load, ...]:
+def loads_of_part(part: Part, wired: Wired, memory: Kept = NO_MEMORY) -> tuple[Load, ...]:
     """Every load of one part, which may stand in the place of one of the build."""
-    build = wired.build
-    more: Hashable = build.spin_up_at_once is not None
+    things = (part, wired.build.assumptions)
     match part:
         case Processor():
-            more = wired.board is not None and not wired.processor_inputs
+            through_board = wired.board is not None and not wired.processor_inputs
+            return memory.of(_processor_loads, things, (through_board,))
         case Card():
-            each = (cards.granted_w(part, n, wired) for n in range(1, part.count + 1))
-            more = (wired.lanes_of(part), *each)
+            each = tuple([cards.granted_w(part, n, wired) for n in range(1, part.count + 1)])
+            return memory.of(_card_loads, things, (wired.lanes_of(part), each))
         case Drive():
-            pass
+            staggered = wired.build.spin_up_at_once is not None
+            return memory.of(_drive_loads, things, (staggered,))
         case _:
-            more = None
-
-    def made() -> tuple[Load, ...]:
-        return tuple([_KNOWN.first(x, x) for x in _part_loads(part, wired)])
-
-    return _LOADS.of((part, build.assumptions), more, made)
+            return memory.of(_other_loads, things)
 
 
-def _part_loads(part: Part, wired: Wired) -> Iterator[Load]:
-    """The loads of one part; of one instance each, with how many there are."""
-    assume = wired.build.assumptions
+def _processor_loads(through_board: bool, part: Processor, assume: Assumptions) -> tuple[Load, ...]:
+    return tuple(board.processor(part, assume, through_board))
+
+
+def _card_loads(
+    lanes: int, granted_w: tuple[float, ...], part: Card, assume: Assumptions
+) -> tuple[Load, ...]:
+    return tuple(cards.card(part, assume, lanes, granted_w))
+
+
+def _drive_loads(staggered: bool, part: Drive, assume: Assumptions) -> tuple[Load, ...]:
+    return tuple(drives.drive(part, assume, staggered))
+
+
+def _other_loads(part: Part, assume: Assumptions) -> tuple[Load, ...]:
+    return tuple(_loads_of(part, assume))
+
+
+def _loads_of(part: Part, assume: Assumptions) -> Iterator[Load]:
+    """Loads that follow from the part alone; of one instance each, with how many there are."""
     match part:
-        case Processor():
-            yield from board.processor(part, wired)
         case Board():
             yield from board.board(part, assume)
-        case Card():
-            yield from cards.card(part, wired)
         case Memory():
             yield from board.memory(part, assume)
         case M2Drive():
             yield from board.m2(part, assume)
-        case Drive():
-            yield from drives.drive(part, assume, wired.build.spin_up_at_once is not None)
         case Fan():
             yield from cooling.fan(part, assume)
         case Pump():

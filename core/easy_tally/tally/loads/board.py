@@ -10,7 +10,6 @@ from ...base.units import RAIL_WORDS, Rail
 from ...things.assumptions import Assumptions
 from ...things.defaults import default
 from ...things.parts import Board, M2Drive, Memory, Other, Processor, UsbLoad
-from ...wiring import Wired
 from .common import (
     NOTHING,
     Feed,
@@ -24,12 +23,10 @@ from .common import (
 )
 
 
-def processor(part: Processor, wired: Wired) -> Iterator[Load]:
+def processor(part: Processor, assume: Assumptions, through_board: bool) -> Iterator[Load]:
     """Socket watts = package ÷ regulator efficiency, at 12 V on the processor sockets; from 5 V
     through the main plug on a board that has none. A limit that is stated counts although the
     other is missing."""
-    assume = wired.build.assumptions
-    through_board = wired.board is not None and not wired.processor_inputs
     rail: Rail = "v5" if through_board else "v12"
     feed: Feed = "board" if through_board else "processor"
     efficiency = assume.regulator_efficiency_5v if through_board else assume.regulator_efficiency

@@ -32,18 +32,20 @@ class Split:
         return max(1.0 - self.slot_12v - self.slot_3v3, 0.0)
 
 
-def card(part: Card, wired: Wired) -> Iterator[Load]:
-    """One load a path. Instances whose sockets are fed otherwise are split otherwise."""
+def card(
+    part: Card, assume: Assumptions, lanes: int, granted_w: tuple[float, ...]
+) -> Iterator[Load]:
+    """One load a path. Instances whose sockets are granted other watts [W] are split otherwise."""
     if part.board_power_w is None:
         yield nothing_known(part, "v12", "slot", "board_power_w")
         if part.sockets:
             yield nothing_known(part, "v12", "own", "board_power_w")
         return
     alike: dict[float, list[int]] = {}
-    for instance in range(1, part.count + 1):
-        alike.setdefault(granted_w(part, instance, wired), []).append(instance)
+    for instance, granted in enumerate(granted_w, 1):
+        alike.setdefault(granted, []).append(instance)
     for granted, instances in alike.items():
-        yield from _loads(part, granted, tuple(instances), wired)
+        yield from _loads(part, assume, lanes, granted, tuple(instances))
 
 
 def granted_w(part: Card, instance: int, wired: Wired) -> float:
@@ -54,14 +56,12 @@ def granted_w(part: Card, instance: int, wired: Wired) -> float:
 
 
 def _loads(
-    part: Card, granted_w: float, instances: tuple[int, ...], wired: Wired
+    part: Card, assume: Assumptions, lanes: int, granted_w: float, instances: tuple[int, ...]
 ) -> Iterator[Load]:
-    assume = wired.build.assumptions
     power = taken(part, "board_power_w", assume)
     figure = part.board_power_w
     if power is None or figure is None:
         raise ValueError(f"board power of {part.key}, got none")
-    lanes = wired.lanes_of(part)
     drawn = _states(part, power, assume)
     splits = _splits(part, power, _share(part, assume), granted_w, lanes)
     usual = splits["likely", "likely"]

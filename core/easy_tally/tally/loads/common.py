@@ -28,7 +28,7 @@ class PerState(NamedTuple):
 
     def times(self, factor: float) -> PerState:
         """Scale every state."""
-        return PerState(*(s.times(factor) for s in self))
+        return PerState._make([s.times(factor) for s in self])
 
     def series(self, count: int = 1) -> Series:
         """The watts of `count` alike, as a series of the tally."""
@@ -123,7 +123,11 @@ def nothing_known(part: Part, rail: Rail, feed: Feed, field: str) -> Load:
 def states(full: Span, idle: Span, duty: float, start: Span | None = None) -> PerState:
     """Everyday lies at `duty` of the way from idle to full; asleep nothing is drawn; at power-on
     what does not spin up idles."""
-    everyday = Span(*(i + duty * (f - i) for i, f in zip(idle, full, strict=True)))
+    everyday = Span(
+        idle.low + duty * (full.low - idle.low),
+        idle.likely + duty * (full.likely - idle.likely),
+        idle.high + duty * (full.high - idle.high),
+    )
     return PerState(
         sleep=ZERO,
         idle=idle,

@@ -1,0 +1,139 @@
+"""Results kept between analyses, by the things that they were made of.
+
+An edit makes a new build of which most things are the very same objects, and nothing of ours
+changes once it is made: what was worked out of the same objects holds, and is the same object
+itself, so that what follows from it is kept as well.
+
+Whoever analyses again owns a `Memory` and hands it in; without one everything is made anew, and
+nothing is looked up. What makes a kept result is given what is in its key and nothing else, so that
+no fact can be left out of it.
+"""
+
+from __future__ import annotations
+
+import sys
+from collections.abc import Callable, Hashable
+from typing import Any, TypeVar
+
+from .declared import Model
+
+_T = TypeVar("_T")
+#: What a key with its entry takes beside the result [bytes].
+_ENTRY_BYTES = 400
+
+
+class Memory:
+    """Keeps what was asked for last, within `most_bytes` of results.
+
+    What was asked for since the last turn is the young; where it takes half of what there is it
+    becomes the old, and what was old goes. Kept by identity, with the things themselves held, so
+    that no other can come to stand in their place. Safe for threads without a lock: a result that
+    two make at once is made twice, and either holds.
+    """
+
+    def __init__(self, most_bytes: int) -> None:
+        self.most_bytes = most_bytes
+        self._young: dict[Hashable, tuple[tuple[Any, ...], Any]] = {}
+        self._old: dict[Hashable, tuple[tuple[Any, ...], Any]] = {}
+        self._young_bytes = self._old_bytes = 0
+        self._costs: dict[Hashable, _Cost] = {}
+
+    def of(
+        self, make: Callable[..., _T], things: tuple[Any, ...], plain: tuple[Hashable, ...] = ()
+    ) -> _T:
+        """`make(*plain, *things)`, made once for these very things and an equal `plain`."""
+        key = (make, plain, *map(id, things))
+        found = self._young.get(key)
+        if found is None:
+            found = self._old.get(key)
+            if found is None:
+                found = (things, make(*plain, *things))
+            self._keep(key, found)
+        return found[1]
+
+    def first(self, thing: _T, by: Hashable, takes: int) -> _T:
+        """The first thing that came with an equal `by`: of equal things the one. It `takes` so many
+        bytes."""
+        key = (by,)
+        found = self._young.get(key)
+        if found is None:
+            found = self._old.get(key) or ((), thing)
+            self._put(key, found, _ENTRY_BYTES + takes)
+        return found[1]
+
+    @property
+    def bytes_kept(self) -> int:
+        """About how much the results take that are kept now."""
+        return self._young_bytes + self._old_bytes
+
+    def forget(self) -> None:
+        """Keep nothing: what follows is made anew."""
+        self._young, self._old = {}, {}
+        self._young_bytes = self._old_bytes = 0
+
+    def _keep(self, key: tuple[Any, ...], found: tuple[tuple[Any, ...], Any]) -> None:
+        cost = self._costs.get(key[0])
+        if cost is None:
+            cost = self._costs[key[0]] = _Cost()
+        self._put(key, found, cost.of(found))
+
+    def _put(self, key: Hashable, found: tuple[tuple[Any, ...], Any], takes: int) -> None:
+        if self._young_bytes >= self.most_bytes // 2:
+            self._old, self._young = self._young, {}
+            self._old_bytes, self._young_bytes = self._young_bytes, 0
+        self._young[key] = found
+        self._young_bytes += takes
+
+
+class _NoMemory(Memory):
+    """Keeps nothing and looks nothing up."""
+
+    def of(
+        self, make: Callable[..., _T], things: tuple[Any, ...], plain: tuple[Hashable, ...] = ()
+    ) -> _T:
+        return make(*plain, *things)
+
+    def first(self, thing: _T, by: Hashable, takes: int) -> _T:
+        return thing
+
+
+#: For whoever analyses a build once.
+NO_MEMORY: Memory = _NoMemory(0)
+
+
+class _Cost:
+    """What results of one kind take: the mean of a few that are looked at, fewer and fewer."""
+
+    def __init__(self) -> None:
+        self._seen = self._looked_at = self._bytes = 0
+        self._next = 1
+
+    def of(self, found: tuple[tuple[Any, ...], Any]) -> int:
+        """Bytes that an entry takes, about."""
+        self._seen += 1
+        if self._seen == self._next:  # the first, eighth, 64th ...
+            self._next *= 8
+            things, result = found
+            self._looked_at += 1
+            seen: set[int] = set()
+            _size(things, seen)  # what is there anyway
+            self._bytes += _ENTRY_BYTES + _size(result, seen)
+        return self._bytes // self._looked_at
+
+
+def _size(thing: Any, seen: set[int]) -> int:
+    """Bytes of a thing with all that it alone holds: what was seen counts once, and what builds are
+    made of is there anyway."""
+    if id(thing) in seen or isinstance(thing, type | Model):
+        return 0
+    seen.add(id(thing))
+    found = sys.getsizeof(thing)
+    if isinstance(thing, dict):
+        found += sum(_size(k, seen) + _size(v, seen) for k, v in thing.items())
+    elif isinstance(thing, tuple | list | set | frozenset):
+        found += sum(_size(x, seen) for x in thing)
+    else:
+        names = (n for of in type(thing).__mro__ for n in getattr(of, "__slots__", ()))
+        found += sum(_size(getattr(thing, n, None), seen) for n in names if n != "__weakref__")
+        found += _size(getattr(thing, "__dict__", None), seen)
+    return found

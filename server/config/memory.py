@@ -1,0 +1,7 @@
+"""What this process keeps of what it worked out: one memory, bounded in bytes."""
+
+from __future__ import annotations
+
+from easy_tally.base import Memory
+
+memory = Memory(64_000_000)
