@@ -4,4 +4,4 @@ from __future__ import annotations
 
 from easy_tally.base import Memory
 
-memory = Memory(64_000_000)
+memory = Memory(48_000_000)

@@ -20,6 +20,8 @@ from .declared import Model
 _T = TypeVar("_T")
 #: What a key with its entry takes beside the result [bytes].
 _ENTRY_BYTES = 400
+#: Whose objects are looked into.
+_OURS = f"{__name__.partition('.')[0]}."
 
 
 class Memory:
@@ -41,7 +43,8 @@ class Memory:
     def of(
         self, make: Callable[..., _T], things: tuple[Any, ...], plain: tuple[Hashable, ...] = ()
     ) -> _T:
-        """`make(*plain, *things)`, made once for these very things and an equal `plain`."""
+        """`make(*plain, *things)`, made once for these very things and an equal `plain`. What takes
+        long to be measured says itself how much it takes, as `takes_bytes`."""
         key = (make, plain, *map(id, things))
         found = self._young.get(key)
         if found is None:
@@ -72,10 +75,18 @@ class Memory:
         self._young_bytes = self._old_bytes = 0
 
     def _keep(self, key: tuple[Any, ...], found: tuple[tuple[Any, ...], Any]) -> None:
+        told: int | None = getattr(found[1], "takes_bytes", None)
+        if told is not None:
+            self._put(key, found, told)
+            return
         cost = self._costs.get(key[0])
         if cost is None:
             cost = self._costs[key[0]] = _Cost()
-        self._put(key, found, cost.of(found))
+        self._put(key, found, cost.of(found, self._kept))
+
+    def _kept(self) -> set[int]:
+        """What is kept already, by identity."""
+        return {id(of[1]) for held in (self._young, self._old) for of in held.values()}
 
     def _put(self, key: Hashable, found: tuple[tuple[Any, ...], Any], takes: int) -> None:
         if self._young_bytes >= self.most_bytes // 2:
@@ -108,8 +119,8 @@ class _Cost:
         self._seen = self._looked_at = self._bytes = 0
         self._next = 1
 
-    def of(self, found: tuple[tuple[Any, ...], Any]) -> int:
-        """Bytes that an entry takes, about."""
+    def of(self, found: tuple[tuple[Any, ...], Any], kept: Callable[[], set[int]]) -> int:
+        """Bytes that an entry takes, about, beside what is `kept` already."""
         self._seen += 1
         if self._seen == self._next:  # the first, eighth, 64th ...
             self._next *= 8
@@ -117,13 +128,14 @@ class _Cost:
             self._looked_at += 1
             seen: set[int] = set()
             _size(things, seen)  # what is there anyway
+            seen |= kept()
             self._bytes += _ENTRY_BYTES + _size(result, seen)
         return self._bytes // self._looked_at
 
 
 def _size(thing: Any, seen: set[int]) -> int:
     """Bytes of a thing with all that it alone holds: what was seen counts once, and what builds are
-    made of is there anyway."""
+    made of is there anyway, as is what is not ours."""
     if id(thing) in seen or isinstance(thing, type | Model):
         return 0
     seen.add(id(thing))
@@ -132,7 +144,7 @@ def _size(thing: Any, seen: set[int]) -> int:
         found += sum(_size(k, seen) + _size(v, seen) for k, v in thing.items())
     elif isinstance(thing, tuple | list | set | frozenset):
         found += sum(_size(x, seen) for x in thing)
-    else:
+    elif type(thing).__module__.startswith(_OURS):
         names = (n for of in type(thing).__mro__ for n in getattr(of, "__slots__", ()))
         found += sum(_size(getattr(thing, n, None), seen) for n in names if n != "__weakref__")
         found += _size(getattr(thing, "__dict__", None), seen)
