@@ -23,7 +23,13 @@ def reference() -> schemas.ReferenceOut:
     return schemas.ReferenceOut(
         connectors=[
             schemas.ConnectorOut(
-                kind=c.kind, words=c.words, face=list(c.face), side=c.side, latch=c.latch
+                kind=c.kind,
+                words=c.words,
+                face=list(c.face),
+                side=c.side,
+                latch=c.latch,
+                coded=c.coded,
+                may_lack_pins=c.may_lack_pins,
             )
             for c in CONNECTORS.values()
         ],

@@ -210,6 +210,10 @@ class ConnectorOut(Schema):
     side: str
     #: Whether its latch stands on the side of the last row.
     latch: bool
+    #: Sense contacts say what it is granted: it comes in two versions.
+    coded: bool
+    #: Boards and cards are known that wire fewer 12 V pins of it.
+    may_lack_pins: bool
 
 
 class TemplateOut(Schema):

@@ -7,7 +7,7 @@ from dataclasses import dataclass
 from typing import Literal
 
 from ..findings import Analysis
-from ..standards.connectors import CONNECTORS, PLUGS
+from ..standards.connectors import CONNECTORS, PLUGS, is_coded, is_of
 from ..supplies.fit import room_of
 from ..things.supply import PORT_WORDS, Port
 from ..wiring import Feed, Wired, WiredRun
@@ -74,8 +74,7 @@ def port_joint(wired: Wired, run: WiredRun) -> Joint:
 
 
 def _alike(run: WiredRun) -> str:
-    kinds = {f.plug.kind for f in run.feeds}
-    if kinds & {"eps4+4", "eps8", "eps4"}:
+    if any(is_of(PLUGS[f.plug.kind].whole, "processor") for f in run.feeds):
         return "Its other end is the processor’s 4+4 plug: a card’s 6+2 cable looks alike here."
     return "Its other end is for the card: a processor’s cable looks alike here."
 
@@ -102,7 +101,7 @@ def plug_joint(a: Analysis, feed: Feed) -> Joint:
         socket=feed.input.ref,
         where=where,
         looks=tuple(_looks(a, feed)),
-        matings=plug.matings if feed.mated == "16pin" else None,
+        matings=plug.matings if is_coded(feed.mated) else None,
     )
 
 
@@ -111,23 +110,20 @@ def _labels(ports: tuple[Port, ...]) -> str:
 
 
 def _looks(a: Analysis, feed: Feed) -> Iterator[Look]:
-    mated, plug = feed.mated, feed.plug
-    if mated in ("eps8", "eps4"):
-        yield Look(id="like", text="It is the processor’s plug, 4 and 4: not a card’s 6 and 2.")
-    if mated in ("pcie8", "pcie6"):
-        yield Look(id="like", text="It is a card’s plug, 6 and 2: not the processor’s 4 and 4.")
+    of, plug = CONNECTORS[feed.mated], feed.plug
+    own = dict(of.looks)
+    if "like" in own:
+        yield Look(id="like", text=own.pop("like"))
     if PLUGS[plug.kind].marked is not None:
         yield Look(id="half", text=_half(feed))
-    if mated == "fdd4":
-        yield Look(id="one-off", text="All 4 pins are in the plug: it is not one pin off.")
-    if mated == "sata":
-        yield Look(id="key", text="The step of the plug meets the step of the socket.")
-    if mated in ("per4", "fdd4", "sata", "aux6"):
+    for name, text in own.items():
+        yield Look(id=name, text=text)
+    if of.pushed_home:
         yield Look(id="home", text="It is pushed home as far as it goes, and straight.")
     else:
         yield Look(id="clicked", text="It clicked, and its latch is over the edge.")
         yield Look(id="gap", text="There is no gap anywhere between plug and socket.")
-    if mated == "16pin":
+    if of.coded:
         mm = room_of(a.wired, plug.straight_mm).straight_mm
         yield Look(id="straight", text=f"Its cable runs straight for {mm:.0f} mm before any bend.")
     yield Look(id="pull", text="It stays when you pull gently at the plug, not at the wires.")

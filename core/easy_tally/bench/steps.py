@@ -13,6 +13,7 @@ from ..base.rounding import up
 from ..findings import Analysis
 from ..findings.of_fit import fit_checks
 from ..findings.wording.fit import fit_words
+from ..standards.connectors import CONNECTORS, is_coded, is_of
 from ..things.cables import Cable
 from ..things.parts import Board, Card, Cooler, Drive, Fan, Hub, Part, Pump, UsbLoad
 from ..wiring import Between, Feed
@@ -28,8 +29,6 @@ GROUP_WORDS: dict[Group, str] = {
     "small": "Small leads",
     "after": "Looking over and switching on",
 }
-#: Sockets of the board by the thickness of what goes there, thick first.
-_THICK = ("atx24", "atx20", "eps8", "eps4", "aux6", "pcie8", "pcie6", "per4", "sata")
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -260,13 +259,11 @@ def _way(a: Analysis, feed: Feed) -> Iterator[Feed]:
 
 def _board(a: Analysis) -> Iterator[Step]:
     feeds = _of(a, Board)
-    feeds.sort(
-        key=lambda f: _THICK.index(f.input.socket.kind) if (f.input.socket.kind in _THICK) else 0
-    )
+    feeds.sort(key=lambda f: CONNECTORS[f.input.socket.kind].thickness)
     for f in feeds:
         text = (
             ("Route it behind the tray first, then plug it.",)
-            if (f.mated in ("atx24", "atx20", "eps8", "eps4"))
+            if is_of(f.mated, "main", "processor")
             else ()
         )
         yield _joint(a, f, "board", text)
@@ -411,7 +408,7 @@ def _after(a: Analysis) -> Iterator[Step]:
         Look(id="panel", text="The side panel closes without pressing on a plug or its cable."),
         Look(id="screws", text="No screw is left over, or lies in the case."),
     ]
-    if any(f.mated == "16pin" for f in _feeds(a)):
+    if any(is_coded(f.mated) for f in _feeds(a)):
         straight = "Each 16-pin cable runs straight before its bend, and nothing pulls at it."
         looks.insert(2, Look(id="straight", text=straight))
     yield Step(id="last-look", group="after", title="A last look", looks=tuple(looks))

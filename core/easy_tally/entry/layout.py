@@ -5,6 +5,7 @@ from __future__ import annotations
 import re
 from typing import Any
 
+from ..standards.connectors import is_of, of_family
 from ..things.parts import HEADER_WORDS, Header, M2Slot, Slot, Socket
 from .lexer import figure, split_outside
 from .words import FED_EITHER_WAY, SAID_SOCKETS, SOCKET_ORDER, socket_kind
@@ -27,10 +28,10 @@ def usual_sockets(kind: str, said: list[str]) -> Fields:
         return [_socket(keys[i], k) for i, k in enumerate(kinds[:16])]
     found: Fields = []
     for stem, of, required in (
-        ("main", ("atx24", "atx20"), 16),
-        ("cpu", ("eps8", "eps4"), 1),
-        ("aux", ("aux6",), 16),
-        ("extra", ("16pin", "pcie8", "pcie6", "sata", "per4", "fdd4"), 0),
+        ("main", of_family("main"), 16),
+        ("cpu", of_family("processor"), 1),
+        ("aux", of_family("auxiliary"), 16),
+        ("extra", of_family("graphics", "drive"), 0),
     ):
         own = [k for k in kinds if k in of]
         for i, k in enumerate(own):
@@ -164,7 +165,7 @@ def socket_words(kind: str, sockets: tuple[Socket, ...], usual: tuple[str, ...])
     short = sorted((names[s.kind] for s in sockets if s.kind in names), key=SOCKET_ORDER.index)
     if short and not several and sockets == made(short):
         counted = [(short.count(w), w) for w in dict.fromkeys(short)]
-        no_cpu = kind == "board" and not any(s.kind in ("eps8", "eps4") for s in sockets)
+        no_cpu = kind == "board" and not any(is_of(s.kind, "processor") for s in sockets)
         return ["no-cpu"] * no_cpu + [f"{n}x{w}" if n > 1 else w for n, w in counted]
     if not sockets:
         return [

@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 from typing import get_args
 
-from ..standards.connectors import SocketKind
+from ..standards.connectors import CONNECTORS, Family, SocketKind
 from ..standards.forms import Side
 
 #: Word → what it says the part is. `drive` and `ssd` leave open which; they are asked about.
@@ -154,42 +154,17 @@ DETAILS: dict[str, tuple[str, tuple[str, ...]]] = {
 
 #: Word of a socket → its kind, in the order in which sockets are laid out and printed, whatever
 #: order they were said in. A board's 8- and 4-pin are the processor's.
-SOCKETS: dict[str, SocketKind] = {
-    "24pin": "atx24",
-    "20pin": "atx20",
-    "cpu8": "eps8",
-    "cpu4": "eps4",
-    "aux6": "aux6",
-    "16pin": "16pin",
-    "8pin": "pcie8",
-    "pcie8": "pcie8",
-    "6pin": "pcie6",
-    "pcie6": "pcie6",
-    "sata": "sata",
-    "4pin": "per4",
-    "peripheral": "per4",
-    "floppy4": "fdd4",
-}
+SOCKETS: dict[str, SocketKind] = {word: c.kind for c in CONNECTORS.values() for word in c.said}
 SOCKET_ORDER: tuple[str, ...] = tuple(SOCKETS)
+#: Word that says the same → the word; the name of a kind is never another on a board.
 SOCKET_SYNONYMS: dict[str, str] = {
-    "eps8": "cpu8",
-    "eps4": "cpu4",
-    "12v-2x6": "16pin",
-    "8": "8pin",
-    "6": "6pin",
-    "16": "16pin",
-    "8-pin": "8pin",
-    "6-pin": "6pin",
-    "16-pin": "16pin",
-    "4-pin": "4pin",
-    "24-pin": "24pin",
-    "20-pin": "20pin",
-    "per4": "peripheral",
-    "20+4pin": "24pin",
-    "6+2pin": "8pin",
-    "4+4pin": "cpu8",
+    word: c.said[-1] if word == c.kind else c.said[0]
+    for c in CONNECTORS.values()
+    for word in c.said_too
 }
-_ON_BOARD: dict[str, SocketKind] = {"8pin": "eps8", "4pin": "eps4"}
+_ON_BOARD: dict[str, SocketKind] = {
+    c.said_on_board: c.kind for c in CONNECTORS.values() if c.said_on_board
+}
 
 
 def socket_kind(kind: str, word: str) -> SocketKind:
@@ -211,15 +186,19 @@ def drive_socket(form: str, data: str | None) -> str:
     return "4pin" if data == "ribbon" and form != "floppy" else DRIVES[form][3]
 
 
-_DRIVE_LEADS = ("sata", "4pin", "peripheral")
+def _said_of(*families: Family) -> tuple[str, ...]:
+    return tuple(w for c in CONNECTORS.values() if c.family in families for w in c.said)
+
+
+_DRIVE_LEADS = tuple(w for w in _said_of("drive") if CONNECTORS[SOCKETS[w]].relieves)
 #: Kinds that may hang on a header. Their `4pin` is a plug or a fan header: it is asked about.
 HANG = ("fan", "pump", "cooler", "hub", "strip")
 #: Kind → words of the sockets that one may say it has; of others any, by name (`sockets:`).
 SAID_SOCKETS: dict[str, tuple[str, ...]] = {
     "board": SOCKET_ORDER,
     "other": SOCKET_ORDER,
-    "drive": (*_DRIVE_LEADS, "floppy4"),
-    "card": ("16pin", "8pin", "pcie8", "6pin", "pcie6", *_DRIVE_LEADS),
+    "drive": _said_of("drive"),
+    "card": (*_said_of("graphics"), *_DRIVE_LEADS),
     **dict.fromkeys(HANG, ("sata", "peripheral")),
 }
 #: Kinds that are asked what feeds them: nothing is usual enough to be taken.

@@ -12,14 +12,13 @@ from ..base.series import likelies
 from ..base.units import RUN_STATES
 from ..ratings.elements import Element
 from ..ratings.runs import RunResult
-from ..standards.connectors import CONNECTORS, PINS
+from ..standards.connectors import CONNECTORS, PINS, is_of
 from ..things.adapters import Extension
 from ..things.parts import Drive
 from ..wiring import Feed, Wired
 from .facts import Analysis
 from .of_rules import device_groups, group_rule
 
-_GRAPHICS = ("pcie8", "pcie6", "16pin")
 #: Elements that are no share of a rating: a reach, what is never allowed; groups stand aside.
 _ASIDE = ("group", "group spike", "reach", "forbidden")
 _EASED = ("plug pins", "supply-end pins", "port pins", "wire", "lead pins")
@@ -51,7 +50,7 @@ def map_goals(a: Analysis) -> dict[str, int]:
 
 
 def _chained(r: RunResult) -> bool:
-    plugs = {f.plug.key for f in r.wired.feeds if f.input.socket.kind in _GRAPHICS}
+    plugs = {f.plug.key for f in r.wired.feeds if is_of(f.input.socket.kind, "graphics")}
     return len(plugs) > 1
 
 

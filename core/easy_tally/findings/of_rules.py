@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterator, Sequence
 
+from ..standards.connectors import PLUGS, is_coded, is_of
 from ..things.parts import Board, Fan
 from ..wiring import Feed, Wired
 from ..wiring.offers import free_ports_for
@@ -25,14 +26,14 @@ def _adapters(a: Analysis) -> Iterator[Finding]:
         return
     wired = a.wired
     for feed in wired.feeds.values():
-        if feed.mated != "16pin" or feed.cable.key not in wired.betweens:
+        if not is_coded(feed.mated) or feed.cable.key not in wired.betweens:
             continue
         native = next(
             (
                 c
                 for c in wired.cables.values()
                 if wired.build.run(c.key) is None
-                and any(p.kind == "16pin" for p in c.plugs)
+                and any(is_coded(PLUGS[p.kind].whole) for p in c.plugs)
                 and c.family == _family(wired)
                 and free_ports_for(wired, c) is not None
             ),
@@ -103,7 +104,7 @@ def _devices(wired: Wired, feeds: Sequence[Feed]) -> Iterator[tuple[str, int, st
 
 
 def _path(part: Owner, kind: str) -> str:
-    return "processor" if isinstance(part, Board) and kind in ("eps8", "eps4") else ""
+    return "processor" if isinstance(part, Board) and is_of(kind, "processor") else ""
 
 
 def _others(wired: Wired) -> bool:

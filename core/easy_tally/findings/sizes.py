@@ -6,6 +6,7 @@ from __future__ import annotations
 from dataclasses import dataclass, replace
 
 from ..editing import ChangePart
+from ..standards.connectors import is_coded
 from ..standards.sizes import COMMON_W
 from ..supplies.asked import SupplyCheck
 from ..supplies.checks import check_supply
@@ -63,7 +64,7 @@ def _step(a: Analysis, rated_w: int, at: str) -> Step:
     )
     if now is not None:
         supply = supply.model_copy(update={"ports": now.ports})
-    elif any(i.socket.kind == "16pin" for i in a.wired.inputs.values()):
+    elif any(is_coded(i.socket.kind) for i in a.wired.inputs.values()):
         supply = supply.model_copy(update={"ports": (_SIXTEEN,)})
     sizing = size(a.wired, a.tally.total, a.spikes.total, supply)
     result = check_supply(supply, replace(a.asked, sizing=sizing, new=True))

@@ -9,11 +9,11 @@ from itertools import islice, product
 
 from ..base.rounding import up
 from ..ratings.limits import port_shares
-from ..standards.connectors import CONNECTORS, PINS, Half, SocketKind
+from ..standards.connectors import CONNECTORS, PINS, Half, SocketKind, is_of
 from ..things.cables import Cable, Plug, Run
 from ..things.fits import best_half, fit
 from ..things.supply import Port, port_takes
-from ..wiring.never import GRAPHICS, breaches
+from ..wiring.never import breaches
 from ..wiring.wired import pins_wired
 from .draws import START, Draw, Four
 from .held import alone, judge, paths, ports_held
@@ -295,7 +295,7 @@ class Columns:
             unknown=here.unknown,
             last_mm=round(max(u.plug.at_mm for u in uses)),
             start_tenths=starts,
-            chained=len({u.plug.key for u in uses if u.target.kind in GRAPHICS}) > 1,
+            chained=len({u.plug.key for u in uses if is_of(u.target.kind, "graphics")}) > 1,
             fewer=sum(has_fewer(u) for u in uses),
             groups=tuple(dict.fromkeys(p.group for p in ports if p.group is not None)),
             amps=_amps(ports, whole),

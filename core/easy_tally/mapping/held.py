@@ -11,7 +11,7 @@ from itertools import pairwise
 
 from ..base.units import LINES
 from ..ratings import limits
-from ..standards.connectors import Sense
+from ..standards.connectors import Sense, is_coded
 from ..things.adapters import Adapter
 from ..things.cables import Cable
 from ..things.supply import Port
@@ -51,7 +51,7 @@ def judge(sum_: Sum, cable: Cable, uses: tuple[Use, ...], rule: str, has_case: b
 
 def alone(sum_: Sum, cable: Cable, u: Use) -> Sum:
     """What is found of one use by itself: its grant, its pins, and all that stands beyond."""
-    if not (u.target.is_lead and u.mated == "16pin"):
+    if not (u.target.is_lead and is_coded(u.mated)):
         sum_.grants(u.mated, u.target, u.plug.sense)
     sum_.plug_pins(u, cable)
     if u.target.is_lead:
@@ -119,7 +119,7 @@ def _beyond(sum_: Sum, b: Beyond, code: Code) -> None:
         code = b
     elif b.plug.sense is not None:
         code = b.plug.sense
-    if b.mated != "16pin":
+    if not is_coded(b.mated):
         sum_.grants(b.mated, b.target, None)
     elif not b.target.is_lead:
         if isinstance(code, Beyond):

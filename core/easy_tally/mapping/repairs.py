@@ -10,13 +10,13 @@ from typing import Literal
 from ..base.errors import EasyTallyError, NotDecided
 from ..editing.taken import Added
 from ..editing.valid import keys_of
-from ..standards.connectors import SocketKind
+from ..standards.connectors import PortKind, SocketKind
 from ..things.adapters import Adapter, Extension
 from ..things.build import Build
 from ..things.cables import Cable
 from ..things.fits import goes_into
 from ..things.parts import Card
-from ..things.supply import PortKind, Supply, port_takes
+from ..things.supply import Supply, port_takes
 from ..wiring import Wired
 from .program import Facts, Stopped
 from .solve import Mapping, Wish, solve

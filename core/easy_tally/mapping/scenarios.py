@@ -8,7 +8,7 @@ from dataclasses import dataclass
 from itertools import chain, combinations_with_replacement, islice, product
 from math import comb, prod
 
-from ..standards.connectors import PINS, SocketKind
+from ..standards.connectors import CONNECTORS, PINS, SocketKind, is_of
 from ..tally.demand import Carried, demands
 from ..tally.loads import loads as loads_of
 from ..things.adapters import Adapter, Extension
@@ -17,7 +17,7 @@ from ..things.cables import Cable, Connection, Plug, Run
 from ..things.fits import best_half, fit
 from ..things.parts import Board, Card
 from ..wiring import Between, Input, Wired
-from ..wiring.wired import EXTRA, Carrier, pins_wired
+from ..wiring.wired import Carrier, pins_wired
 
 #: Scenarios that are compared at the most: beyond it nothing is decided.
 MOST_SCENARIOS = 400
@@ -200,10 +200,9 @@ def _shares(block: tuple[Input, ...], i: Input) -> bool:
         return False
     if not isinstance(i.part, Board):
         return len(block) > 1
-    mine = ("eps8", "eps4") if i.socket.kind in ("eps8", "eps4") else EXTRA
-    return i.socket.kind in mine and (
-        mine == EXTRA or sum(x.socket.kind in mine for x in block) > 1
-    )
+    if is_of(i.socket.kind, "processor"):
+        return sum(is_of(x.socket.kind, "processor") for x in block) > 1
+    return CONNECTORS[i.socket.kind].relieves
 
 
 def _carries(full: Carried, ref: str) -> bool:
@@ -288,7 +287,7 @@ def _pin_counts(wired: Wired, into: Input) -> list[int]:
     shared = (
         into in wired.processor_inputs
         or into is wired.main
-        or (isinstance(into.part, Board) and into.socket.kind in EXTRA)
+        or (isinstance(into.part, Board) and CONNECTORS[into.socket.kind].relieves)
     )
     return pins_by_plugs(wired, into) if shared else []
 
@@ -336,6 +335,7 @@ def _mated_with(kind: SocketKind, pins: int | None, eps4_in_eps8: bool) -> Socke
     """The kind of plug that has so many 12 V pins in a socket."""
     if pins is None:
         return kind
-    if kind == "eps8" and pins <= PINS["eps4"]["v12"] and eps4_in_eps8:
-        return "eps4"
-    return "atx20" if kind == "atx24" and pins <= PINS["atx20"]["v12"] else kind
+    of = CONNECTORS[kind]
+    if of.narrower is None or (of.narrower_if_allowed and not eps4_in_eps8):
+        return kind
+    return of.narrower if pins <= PINS[of.narrower]["v12"] else kind

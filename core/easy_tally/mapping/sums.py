@@ -9,7 +9,7 @@ from typing import Literal
 from ..base.units import GROUND, LINES, RAIL_V, Line
 from ..ratings import limits
 from ..ratings.limits import Contact, Limit
-from ..standards.connectors import Half, Sense, SocketKind
+from ..standards.connectors import CONNECTORS, Half, Sense, SocketKind
 from ..things.assumptions import Assumptions
 from ..things.cables import Plug
 from ..wiring import Carrier
@@ -151,7 +151,7 @@ class Sum:
 
     def house_rule(self, uses: tuple[Use, ...], whole: Draw, rule: str) -> None:
         """The rule for two and more graphics plugs of one cable."""
-        plugs = [u for u in uses if u.mated in ("pcie8", "pcie6")]
+        plugs = [u for u in uses if CONNECTORS[u.mated].chains]
         held = limits.chained(rule, len(plugs), any(u.target.raised for u in plugs))
         if held is None:
             return

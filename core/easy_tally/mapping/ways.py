@@ -9,13 +9,13 @@ from dataclasses import dataclass, field
 from itertools import count, product
 
 from ..base.units import Line
-from ..standards.connectors import Half, SocketKind
+from ..standards.connectors import PLUGS, Half, SocketKind, is_of
 from ..things.adapters import Extension
 from ..things.cables import Plug
 from ..things.fits import best_half, fit
 from ..things.parts import Socket
 from ..wiring import Between, Wired
-from ..wiring.never import GRAPHICS, Path, Step, breaches, may_be_moulded, never
+from ..wiring.never import Path, Step, breaches, may_be_moulded, never
 from ..wiring.wired import pins_wired
 from .draws import Four, together
 from .scenarios import pins_by_plugs
@@ -41,7 +41,7 @@ def pools(wired: Wired, keep: frozenset[str], apart: frozenset[str]) -> tuple[tu
         spec = b.of.model_copy(
             update={"key": "k", "name": "n", "note": "", "owned": "", "connections": ()}
         )
-        graphics = any(p.kind in ("pcie6+2", *GRAPHICS) for p in b.plugs)
+        graphics = any(is_of(PLUGS[p.kind].whole, "graphics") for p in b.plugs)
         alone = b.key in keep | apart or (len(b.sockets) > 1 and not graphics)
         alike = (type(b.of).__name__, spec.model_dump_json(), b.key if alone else "")
         found.setdefault(alike, []).append(b.key)

@@ -7,7 +7,7 @@ from collections.abc import Iterable, Iterator
 from dataclasses import dataclass, replace
 from itertools import count
 
-from ..standards.connectors import PlugKind
+from ..standards.connectors import PlugKind, is_of
 from ..tally.demand import Carried
 from ..things.build import Build
 from ..things.fits import fit, goes_into
@@ -102,9 +102,8 @@ def _devices(wired: Wired, into: Input) -> tuple[Device, ...]:
             if into.socket.key in into.between.fed_by[c.plug]
         )
         return tuple(d for i in behind for d in _devices(wired, i))
-    path = (
-        "processor" if isinstance(into.part, Board) and into.socket.kind in ("eps8", "eps4") else ""
-    )
+    own_way = isinstance(into.part, Board) and is_of(into.socket.kind, "processor")
+    path = "processor" if own_way else ""
     return ((into.at.part, into.at.instance, path),)
 
 

@@ -7,7 +7,7 @@ from typing import Literal, NamedTuple
 
 from ..base.series import NO_SERIES, Series, scale
 from ..base.units import GROUND, LINES, RAIL_V, Line, Rail
-from ..standards.connectors import CONNECTORS, SocketVersion
+from ..standards.connectors import CONNECTORS, SocketVersion, is_coded
 from ..standards.margins import WITHIN_GRANT, WITHIN_RATING
 from ..standards.wires import DROP_OVER, DROP_WITHIN
 from ..things.adapters import Adapter
@@ -77,7 +77,7 @@ def grants(plug: Plug, mated: str, socket: Socket, flow: Flow) -> Iterator[Eleme
                 yield Element("grant", line, plug.key, judged, "A", source)
     watts = limits.granted_w(mated, plug.sense, socket.version)
     if watts is not None:
-        if mated == "16pin":
+        if is_coded(mated):
             source = f"{source}, sense contacts, {socket.version} version of the socket"
         judged = judge(flow.watts(), watts, WITHIN_GRANT, "v12" in flow.missing)
         yield Element("grant", "v12", plug.key, judged, "W", source)
@@ -121,8 +121,8 @@ def plug_pins(
 
 
 def _contact_source(mated: str, circuits: int) -> str:
-    if mated in ("sata", "16pin"):
-        return CONNECTORS[mated].source
+    if mated in CONNECTORS and CONNECTORS[mated].contact_source:
+        return CONNECTORS[mated].contact_source
     return f"terminal makers' data, {circuits} circuits"
 
 

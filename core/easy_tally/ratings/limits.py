@@ -12,7 +12,7 @@ from typing import Literal, NamedTuple
 
 from ..base.rounding import TOLERANCE
 from ..base.units import RAIL_V, Line, Rail
-from ..standards.connectors import CONNECTORS, SENSE_GRANT_W, Sense, SocketVersion
+from ..standards.connectors import CONNECTORS, SENSE_GRANT_W, Sense, SocketVersion, is_coded
 from ..standards.contacts import contact_limit_a, derating
 from ..standards.wires import DROP_OVER, WIRE_MOHM_PER_M
 from ..things.adapters import Adapter
@@ -62,7 +62,7 @@ def granted_w(mated: str, sense: Sense | None, version: SocketVersion) -> Limit 
     """Watts at 12 V that a standard grants one socket, a 16-pin one by its plug's sense contacts;
     None where it grants none."""
     watts = CONNECTORS[mated].grant_w
-    if watts is None or mated != "16pin":
+    if watts is None or not is_coded(mated):
         return None if watts is None else Limit(watts)
     return UNKNOWN if sense is None else Limit(SENSE_GRANT_W[sense, version])
 
@@ -114,7 +114,7 @@ def _contact(kind: str, a: float | None, carrier: Carrier, assume: Assumptions) 
     heat = derating(
         assume.room_degc + assume.plug_air_rise_degc, assume.insulation_degc if own is None else own
     )
-    uneven = assume.worst_pin_16pin if kind == "16pin" else 1.0
+    uneven = assume.worst_pin_16pin if kind in CONNECTORS and is_coded(kind) else 1.0
     return Contact(a, heat, uneven, assume.start_factor)
 
 
@@ -165,7 +165,7 @@ def lead_contact(kind: str, of: Between, assume: Assumptions) -> Contact | None:
     """A contact of a lead of something in between: by its gauge, standard grade. None of a 16-pin
     lead without one: it is judged by the plug in it."""
     a = contact_limit_a(kind, CONNECTORS[kind].circuits, of.gauge, "standard")
-    return None if kind == "16pin" and a is None else _contact(kind, a, of, assume)
+    return None if is_coded(kind) and a is None else _contact(kind, a, of, assume)
 
 
 # -- wires ---------------------------------------------------------------------------------

@@ -8,6 +8,7 @@ from typing import NamedTuple
 
 from ..base.series import Series, add
 from ..base.units import GROUND, Line
+from ..standards.connectors import is_coded
 from ..tally.demand import Carried
 from ..things.adapters import Adapter
 from ..things.assumptions import Assumptions
@@ -91,7 +92,7 @@ def _onward(
 def grants_of(found: tuple[Onward, ...]) -> Iterator[Element]:
     """What the standard grants the sockets beyond, and what an adapter is coded for."""
     for x in found:
-        if x.feed.mated == "16pin":
+        if is_coded(x.feed.mated):
             # What its sense contacts say goes on to the card's own socket, and is judged there.
             if x.feed.input.between is None:
                 yield _coded(x)._replace(at=x.at)
@@ -111,7 +112,7 @@ def _coded(x: Onward) -> Element:
         if plug.sense is None:
             plug = at.by.plug
         if plug.sense is not None or at.before is None:
-            return next(grants(plug, "16pin", socket, x.flow))
+            return next(grants(plug, x.feed.mated, socket, x.flow))
         at = at.before
 
 

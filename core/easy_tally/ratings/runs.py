@@ -14,6 +14,7 @@ from typing import NamedTuple, TypeVar
 from ..base.rounding import percent
 from ..base.series import NO_SERIES, Series, add
 from ..base.units import GROUND, RAIL_V, Line, Window
+from ..standards.connectors import CONNECTORS, is_coded
 from ..tally.demand import Carried, demands
 from ..tally.loads import Load
 from ..tally.spikes import spiking_loads
@@ -259,7 +260,7 @@ def _grants(g: Ground) -> Iterator[Element]:
     for live in g.run.lives:
         f = live.feed
         # What its sense contacts say goes on to the card's own socket, and is judged there.
-        if f.input.between is None or f.mated != "16pin":
+        if f.input.between is None or not is_coded(f.mated):
             yield from grants(f.plug, f.mated, f.input.socket, live.flow)
     yield from onward.grants_of(g.beyond)
 
@@ -348,7 +349,7 @@ def _groups(g: GroupFlows) -> Iterator[Element]:
 
 
 def _house_rule(g: Ground) -> Iterator[Element]:
-    chained = sum(x.feed.mated in ("pcie8", "pcie6") for x in g.run.lives)
+    chained = sum(CONNECTORS[x.feed.mated].chains for x in g.run.lives)
     rule = g.rules.chained_graphics
     raised = any(
         isinstance(p := x.feed.input.part, Card) and p.power_limit > 1 for x in g.run.lives
@@ -418,7 +419,11 @@ def kept_off(feed: Feed) -> bool:
     Source: Serial ATA specification, power disable.
     """
     part = feed.input.part
-    if not isinstance(part, Drive) or not part.power_disable or feed.mated != "sata":
+    if (
+        not isinstance(part, Drive)
+        or not part.power_disable
+        or not CONNECTORS[feed.mated].keeps_off
+    ):
         return False
     if isinstance(feed.cable, Cable):
         return feed.cable.conductors.v3v3 > 0

@@ -12,7 +12,7 @@ from typing import Literal
 
 from ..base.series import NO_SERIES, NO_TALLY, Series, add, scale
 from ..base.units import GROUND, RAIL_V, TALLY_STATES, Line
-from ..standards.connectors import PINS, SLOT_W, PlugKind
+from ..standards.connectors import PINS, PLUG_OF, SLOT_W, PlugKind
 from ..standards.margins import WITHIN_GRANT, WITHIN_RATING
 from ..tally.demand import Carried
 from ..tally.loads import Load
@@ -128,7 +128,7 @@ def _plug_in(wired: Wired, main: Input) -> tuple[Plug, Carrier, str, dict[str, i
     feed: Feed | None = wired.feeds.get(main.ref)
     if feed is not None:
         return feed.plug, feed.cable, feed.mated, dict(feed.pins)
-    kind: PlugKind = "atx24" if main.socket.kind == "atx24" else "atx20"
+    kind: PlugKind = PLUG_OF[main.socket.kind]
     plug = Plug(key="main", kind=kind, at_mm=600)
     cable = Cable(key="usual", name="usual", family="usual", plugs=(plug,))
     return plug, cable, kind, PINS[kind] | {"v12": wired.pins_12v(main)}

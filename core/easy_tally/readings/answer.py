@@ -8,6 +8,7 @@ from dataclasses import dataclass
 from ..base.series import Span
 from ..base.units import STATE_NAMES, State
 from ..findings import Analysis
+from ..standards.connectors import is_coded
 from .channels import UNIT_WORDS, Channel, instrument_of, words
 from .expected import Against
 from .held import Named
@@ -218,5 +219,5 @@ def one_card(a: Analysis) -> str:
 
 def one_plug(a: Analysis) -> str:
     """The plug that `pin 1` means: the one 16-pin plug in use; none where there are several."""
-    found = [r for r, f in a.wired.feeds.items() if f.mated == "16pin"]
+    found = [r for r, f in a.wired.feeds.items() if is_coded(f.mated)]
     return found[0] if len(found) == 1 else ""

@@ -13,6 +13,7 @@ from typing import Literal
 from ..base.errors import BadInput
 from ..base.units import RAIL_V, RAIL_WORDS, Rail
 from ..findings import Analysis
+from ..standards.connectors import CONNECTORS
 from ..wiring import Wired
 
 Unit = Literal["w", "v", "a", "degc", "rpm"]
@@ -20,7 +21,7 @@ UNIT_WORDS: dict[Unit, str] = {"w": "W", "v": "V", "a": "A", "degc": "°C", "rpm
 #: What the instruments are; a reading says by which it was taken.
 Instrument = Literal["wall meter", "supply telemetry", "connector meter", "multimeter", "card"]
 #: Kinds of plugs that a meter is put in line with.
-METERED = ("16pin", "pcie8", "pcie6", "eps8", "eps4", "atx24", "atx20")
+METERED = tuple(c.kind for c in CONNECTORS.values() if c.metered)
 _TEXT = re.compile(
     r"(?P<at>wall|dc|supply|[a-z0-9][a-z0-9-]*#[0-9]{1,2}(?:/[a-z0-9-]+)?)"
     r"(?:\.(?P<what>v12|v5|v3v3|v5sb|pin[0-9]{1,2}))?\.(?P<unit>w|v|a|degc|rpm)"

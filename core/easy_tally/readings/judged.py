@@ -12,7 +12,7 @@ from ..base.rounding import TOLERANCE
 from ..base.series import span_at
 from ..base.units import RAIL_V, RUN_STATES, State
 from ..findings import Analysis
-from ..standards.connectors import SENSE_GRANT_W
+from ..standards.connectors import SENSE_GRANT_W, is_coded
 from ..supplies.energy import efficiency_at, points_of
 from .channels import METERED, Channel
 from .expected import Against
@@ -167,7 +167,7 @@ def _uneven(g: _Ground) -> Iterator[Read]:
             top, low = max(means, key=means.__getitem__), min(means, key=means.__getitem__)
             share = means[top] / mean
             feed = g.a.wired.feeds.get(ref)
-            usual = g.a.build.assumptions.worst_pin_16pin if feed and feed.mated == "16pin" else 1.1
+            usual = g.a.build.assumptions.worst_pin_16pin if feed and is_coded(feed.mated) else 1.1
             numbers = {
                 "mean": mean,
                 "worst": means[top],
@@ -275,7 +275,7 @@ def _coded(g: _Ground) -> Iterator[Read]:
     states: tuple[State, ...] = ("full", "short")
     for state in states:
         for ref, feed in g.a.wired.feeds.items():
-            if feed.mated != "16pin" or feed.input.between is not None:
+            if not is_coded(feed.mated) or feed.input.between is not None:
                 continue
             band = g.against.at_input(ref, "v12", state)
             pins = g.pins(state, ref)

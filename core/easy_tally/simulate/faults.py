@@ -13,7 +13,7 @@ from ..base.units import RAIL_V, State
 from ..editing import Connect, Park
 from ..findings import Analysis, analyse
 from ..readings import METERED, Against
-from ..standards.connectors import SENSE_GRANT_W
+from ..standards.connectors import CONNECTORS, SENSE_GRANT_W, is_coded
 from ..things.parts import Hub
 from ..wiring import Feed
 from .machine import OPEN, PART_SEATED, TIRED
@@ -149,7 +149,7 @@ def _pinched(a: Analysis, fault: Fault, scene: Scene, rng: np.random.Generator) 
 
 def _chainable(against: Against) -> Iterator[str]:
     for ref, feed in against.a.wired.feeds.items():
-        if feed.mated in ("pcie8", "pcie6") and _chained(against.a, ref) is not None:
+        if CONNECTORS[feed.mated].chains and _chained(against.a, ref) is not None:
             yield ref
 
 
@@ -183,7 +183,7 @@ def _chain(a: Analysis, fault: Fault, scene: Scene, rng: np.random.Generator) ->
 
 def _codes(against: Against) -> Iterator[str]:
     for ref, feed in against.a.wired.feeds.items():
-        if feed.mated == "16pin" and feed.input.between is None and _code(against, ref):
+        if is_coded(feed.mated) and feed.input.between is None and _code(against, ref):
             yield ref
 
 

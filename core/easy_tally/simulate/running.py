@@ -12,6 +12,7 @@ from ..base.arrays import np
 from ..base.units import RAIL_V, Rail, State
 from ..findings import Analysis
 from ..readings import Against, Channel, Floats, Named, Readings
+from ..standards.connectors import is_of
 from ..supplies.energy import points_of, wall_w
 from ..things.parts import Card
 from ..wiring import Feed
@@ -104,7 +105,7 @@ class Running:
         noise *= NOISE / max(float(noise.std()), 1e-9)
         busy = 1.0 + noise
         feed = self.feeds[ref]
-        spiky = isinstance(feed.input.part, Card) or feed.mated in ("eps8", "eps4")
+        spiky = isinstance(feed.input.part, Card) or is_of(feed.mated, "processor")
         if spiky:
             busy += DUTY * np.sign(np.sin(2 * np.pi * self.times / 7.3 + rng.uniform(0, 6.28)))
             busy *= np.where(rng.random(n) < SPIKES_A_SECOND * self.dt_s, self._spike(feed), 1.0)

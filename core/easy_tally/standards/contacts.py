@@ -5,6 +5,8 @@ from __future__ import annotations
 import math
 from typing import Literal
 
+from .connectors import CONNECTORS
+
 Grade = Literal["standard", "high"]
 Gauge = Literal[14, 16, 18, 20, 22]
 
@@ -21,13 +23,6 @@ CONTACT_A: dict[tuple[str | None, int], tuple[float, float, float, float]] = {
     ("high", 18): (11.0, 10.0, 9.0, 8.0),
 }
 
-#: Amperes a power contact of the 16-pin connector, by gauge. Source: PCI Express CEM 5.x.
-CONTACT_16PIN_A: dict[int, float] = {16: 9.2, 18: 5.5}
-
-#: Amperes a contact of the drive connectors. Sources: Serial ATA specification; terminal
-#: makers' data for the 4-pin peripheral; ATX design guide for the 4-pin floppy.
-CONTACT_DRIVE_A: dict[str, float] = {"sata": 1.5, "per4": 11.0, "fdd4": 2.0}
-
 #: Where a terminal stops, whatever its wire stands. Source: terminal makers' data.
 TERMINAL_DEGC = 105.0
 #: The rise at which the figures above were taken. Source: as above.
@@ -38,14 +33,15 @@ def contact_limit_a(kind: str, circuits: int, gauge: int | None, grade: str | No
     """Amperes [A] that one contact carries before derating, or None where no figure is known.
 
     Parameters: `kind` a connector kind or `"port"`; `circuits` contacts in the housing;
-    `gauge` [AWG]; `grade` of the terminal. Source: the tables above.
+    `gauge` [AWG]; `grade` of the terminal. Source: the tables above, and the connector's own row.
     """
-    if kind in CONTACT_DRIVE_A:
-        return CONTACT_DRIVE_A[kind]
+    of = CONNECTORS.get(kind)
+    if of is not None and of.contact_a is not None:
+        return of.contact_a
     if gauge is None:
         return None
-    if kind == "16pin":
-        return CONTACT_16PIN_A.get(gauge)
+    if of is not None and of.contact_by_gauge_a is not None:
+        return of.contact_by_gauge_a.get(gauge)
     row = CONTACT_A.get((grade, gauge))
     if row is None or not 2 <= circuits <= 24:
         return None

@@ -7,30 +7,29 @@ solver's proof takes its place.
 from __future__ import annotations
 
 from collections import Counter
-from collections.abc import Iterable
+from collections.abc import Iterable, Iterator
 from dataclasses import dataclass
 
 from ..base.memory import NO_MEMORY, Memory
-from ..standards.connectors import PlugKind, SocketKind
+from ..standards.connectors import CONNECTORS, PlugKind, PortKind, SocketKind
 from ..things.cables import Cable
 from ..things.fits import goes_into
-from ..things.supply import PortKind, Supply
+from ..things.supply import Supply
 from ..wiring import Input
+
+
+def _leads_counted() -> Iterator[tuple[str, frozenset[SocketKind]]]:
+    every = CONNECTORS.values()
+    for lead in dict.fromkeys(c.lead for c in every):
+        yield lead, frozenset(c.kind for c in every if c.lead == lead)
+        yield from (
+            (c.narrow_lead, frozenset({c.kind})) for c in every if c.lead == lead and c.narrow_lead
+        )
+
 
 #: What is counted as one kind of lead, and the sockets that it is counted for. The wider kind
 #: first: what is short of it is not told again of the narrower.
-LEADS: tuple[tuple[str, frozenset[SocketKind]], ...] = (
-    ("board", frozenset({"atx24", "atx20"})),
-    ("auxiliary", frozenset({"aux6"})),
-    ("processor", frozenset({"eps8", "eps4"})),
-    ("8-pin processor", frozenset({"eps8"})),
-    ("card", frozenset({"pcie8", "pcie6"})),
-    ("8-pin card", frozenset({"pcie8"})),
-    ("16-pin", frozenset({"16pin"})),
-    ("SATA", frozenset({"sata"})),
-    ("4-pin peripheral", frozenset({"per4"})),
-    ("floppy", frozenset({"fdd4"})),
-)
+LEADS = tuple(_leads_counted())
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -76,7 +75,7 @@ def _leads(
         if not asked:
             continue
         gains = _gains(own, frozenset(asked), eps4_in_eps8)
-        if one_each and of <= {"pcie8", "pcie6"}:
+        if one_each and all(CONNECTORS[k].chains for k in of):
             gains = {key: min(n, 1) for key, n in gains.items()}
         useful = [c for c in own if gains[c.key]]
         found.append(

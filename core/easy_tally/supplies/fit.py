@@ -11,6 +11,7 @@ from dataclasses import dataclass, field
 from typing import Any, Literal, NamedTuple
 
 from ..base.rounding import exceeds
+from ..standards.connectors import PLUGS, is_coded
 from ..standards.forms import FAN_MM, Side
 from ..things.case import Case
 from ..things.parts import Card, Cooler, Drive
@@ -167,7 +168,7 @@ def _plug_takes(wired: Wired, ref: str, kind: str) -> PlugRoom:
     assume = wired.build.assumptions
     feed = wired.feeds.get(ref)
     name = feed.cable.name if feed else ""
-    if kind != "16pin":
+    if not is_coded(kind):
         return PlugRoom(assume.plug_8pin_mm, 0.0, name)
     return room_of(wired, feed.plug.straight_mm if feed else None, name)
 
@@ -223,7 +224,10 @@ def _fits_with(
     ):
         return ()
     plugged = [
-        (c.name, p.straight_mm) for c in wired.build.cables for p in c.plugs if p.kind == "16pin"
+        (c.name, p.straight_mm)
+        for c in wired.build.cables
+        for p in c.plugs
+        if is_coded(PLUGS[p.kind].whole)
     ]
     return tuple(
         name

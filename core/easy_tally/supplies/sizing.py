@@ -8,6 +8,7 @@ from typing import Literal
 from ..base.rounding import exceeds
 from ..base.series import ZERO, Span
 from ..base.units import WINDOWS, Window
+from ..standards.connectors import is_coded
 from ..standards.excursions import JUST_LARGE_W, LARGE_W, RIDE_3X, RIDE_LARGE_16PIN
 from ..standards.sizes import FIFTH, QUIET_SHARE, next_common_w
 from ..tally.sums import Sum
@@ -64,7 +65,7 @@ def spike_need(wired: Wired, spikes: dict[Window, Span], supply: Supply | None) 
     has_16pin = (
         any(p.kind == "16pin" for p in supply.ports)
         if supply
-        else any(i.socket.kind == "16pin" for i in wired.inputs.values())
+        else any(is_coded(i.socket.kind) for i in wired.inputs.values())
     )
     design = supply.design if supply else "3.1"
     small, large = (

@@ -14,6 +14,7 @@ from dataclasses import dataclass, replace
 
 from ..base.series import Span
 from ..base.units import WINDOWS, Rail, Window
+from ..standards.connectors import is_coded
 from ..standards.excursions import CARD_WORST, SQUARED
 from ..things.assumptions import Assumptions
 from ..things.parts import Card, Part, Processor
@@ -58,7 +59,7 @@ def _may_be_worse(card: Card) -> bool:
     return (
         card.use == "graphics"
         and card.spike_factors is None
-        and any(s.kind == "16pin" for s in card.sockets)
+        and any(is_coded(s.kind) for s in card.sockets)
     )
 
 

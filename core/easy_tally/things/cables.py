@@ -7,9 +7,8 @@ from typing import Annotated, Self
 from pydantic import Field, model_validator
 
 from ..base.declared import Key, Model, Name, Note, Owned, Rating, rated
-from ..standards.connectors import Half, PlugKind, Sense
+from ..standards.connectors import Half, PlugKind, PortKind, Sense
 from ..standards.contacts import Gauge, Grade
-from .supply import PortKind
 
 
 class RailPins(Model):

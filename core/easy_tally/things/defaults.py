@@ -6,6 +6,7 @@ from typing import Any
 
 from ..base.declared import Figure
 from ..base.series import ZERO, Span
+from ..standards.connectors import is_coded
 from .assumptions import Assumptions
 from .parts import Card, Drive, Part
 
@@ -31,7 +32,7 @@ def default_name(part: Part, field: str) -> str | None:
     if isinstance(part, Card) and field == "slot_w":
         if not part.sockets:
             return None
-        has_16pin = any(s.kind == "16pin" for s in part.sockets)
+        has_16pin = any(is_coded(s.kind) for s in part.sockets)
         return "slot_share_with_16pin_w" if has_16pin else "slot_share_with_8pin_w"
     return names[0] if names else None
 

@@ -97,20 +97,19 @@ def _loose_reason(plug: PlugKind, socket: SocketKind) -> str:
 
 def _refusal(plug: PlugKind, as_kind: SocketKind, socket: SocketKind) -> str:
     have, want = CONNECTORS[as_kind], CONNECTORS[socket]
-    eps, pcie = ("eps8", "eps4"), ("pcie8", "pcie6")
-    if (as_kind in eps and socket in pcie) or (as_kind in pcie and socket in eps):
+    if have.apart_from == want.family and not (have.coded or want.coded):
         shorted = clash(as_kind, socket)
         return (
             f"{a(PLUGS[plug].words)} puts 12 V where {a(want.words, False)} socket has ground, on "
             f"{shorted} pins: a short circuit. The two look alike and are never exchanged."
         )
-    if as_kind == "sata" and socket in pcie:
+    if have.too_little_for == want.family and want.grant_w and not want.coded:
         return (
-            f"A SATA power plug is granted {have.grant_rail_a:g} A at 12 V "
-            f"({grant_12v_w('sata'):.0f} W); {a(want.words, False)} socket may "
+            f"{a(PLUGS[plug].words)} is granted {have.grant_rail_a:g} A at 12 V "
+            f"({grant_12v_w(as_kind):.0f} W); {a(want.words, False)} socket may "
             f"draw {want.grant_w:.0f} W."
         )
-    if {as_kind, socket} == {"per4", "sata"}:
+    if have.burns_moulded_to == socket or want.burns_moulded_to == as_kind:
         return (
             f"{a(PLUGS[plug].words)} has {have.circuits} contacts, {a(want.words, False)} socket "
             f"{want.circuits}. Moulded adapters between the two are known to burn."

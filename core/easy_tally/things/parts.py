@@ -11,7 +11,7 @@ from typing import Annotated, Any, Literal, Self
 from pydantic import Field, model_validator
 
 from ..base.declared import Amps, Key, Model, Name, Note, Rating, Watts, rated
-from ..standards.connectors import SocketKind, SocketVersion
+from ..standards.connectors import SocketKind, SocketVersion, is_coded
 from ..standards.forms import Side
 
 
@@ -238,7 +238,7 @@ class Card(_Signals, _Socketed):
 
     @model_validator(mode="after")
     def _spikes_fit(self) -> Self:
-        if self.spikes == "by-standard worst" and not any(s.kind == "16pin" for s in self.sockets):
+        if self.spikes == "by-standard worst" and not any(is_coded(s.kind) for s in self.sockets):
             raise ValueError("a 16-pin socket for the standard's worst spikes")
         if self.slot is not None and self.count != 1:
             raise ValueError("a count of 1 for a card whose slot is named")

@@ -9,12 +9,10 @@ from typing import Annotated, Literal, Self
 from pydantic import Field, model_validator
 
 from ..base.declared import Key, Model, Name, Note, Owned, Rating, rated
+from ..standards.connectors import PortKind
 from ..standards.efficiency import Grade
 from ..standards.forms import SupplyForm
 
-PortKind = Literal[
-    "board-a", "board-b", "processor", "graphics", "processor-graphics", "16pin", "drive"
-]
 PORT_WORDS: dict[PortKind, str] = {
     "board-a": "board A",
     "board-b": "board B",

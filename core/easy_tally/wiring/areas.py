@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from ..standards.connectors import SocketKind
+from ..standards.connectors import SocketKind, is_of
 from ..things.case import Area
 from ..things.parts import Board, Card, Drive
 from .wired import Input, Owner
@@ -14,9 +14,9 @@ SLACK_MM = 40.0
 def area_of(part: Owner, kind: SocketKind) -> Area:
     """Where in the case a socket lies."""
     if isinstance(part, Board):
-        if kind in ("atx24", "atx20"):
+        if is_of(kind, "main"):
             return "main plug"
-        return "processor" if kind in ("eps8", "eps4") else "board extra"
+        return "processor" if is_of(kind, "processor") else "board extra"
     if isinstance(part, Card):
         return "card"
     if isinstance(part, Drive):

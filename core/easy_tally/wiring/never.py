@@ -15,15 +15,12 @@ from collections.abc import Callable, Collection, Iterable, Iterator
 from dataclasses import dataclass
 from typing import Literal, NamedTuple
 
-from ..standards.connectors import CONNECTORS, PLUGS, SocketKind, grant_12v_w
+from ..standards.connectors import CONNECTORS, PLUGS, SocketKind, grant_12v_w, is_of
 from ..things.adapters import Adapter, Backplane, Extension
 from ..things.cables import Cable, Plug
 from ..things.fits import clash
 from .between import Between, between_of
 from .wired import Carrier, Feed, Input, Wired, WiredRun
-
-GRAPHICS: tuple[SocketKind, ...] = ("pcie8", "pcie6", "16pin")
-_PROCESSOR: tuple[SocketKind, ...] = ("eps8", "eps4")
 
 
 class Step(NamedTuple):
@@ -67,14 +64,17 @@ def _of_path(path: Path) -> Iterator[Breach]:
     """What is wrong with one path, whatever else its cable feeds."""
     for i, step in enumerate(path.steps):
         before, after, of = path.kinds[: i + 1], path.kinds[i + 1], step.of
-        for one, other in ((_PROCESSOR, GRAPHICS), (GRAPHICS, _PROCESSOR)):
-            if after in other and (kind := next((k for k in before if k in one), None)):
+        end = CONNECTORS[after]
+        if end.apart_from is not None:
+            kind = next((k for k in before if is_of(k, end.apart_from)), None)
+            if kind is not None:
                 yield Breach(of.key, "processor and graphics", _crossed(of, kind, after))
-        if "sata" in before and after in GRAPHICS:
-            brings = f"{grant_12v_w('sata'):.0f} W"
-            words = f"{of.name}: a SATA plug brings {brings}, a graphics socket may draw more"
+        weak = next((k for k in before if CONNECTORS[k].too_little_for == end.family), None)
+        if weak is not None:
+            brings, plug = f"{grant_12v_w(weak):.0f} W", CONNECTORS[weak].lead
+            words = f"{of.name}: a {plug} plug brings {brings}, a graphics socket may draw more"
             yield Breach(of.key, "sata to graphics", words)
-        if before[-1] == "per4" and after == "sata" and _moulded(of):
+        if CONNECTORS[before[-1]].burns_moulded_to == after and _moulded(of):
             words = f"{of.name}: moulded adapters from 4-pin to SATA are known to burn"
             yield Breach(of.key, "moulded", words)
 
@@ -99,13 +99,13 @@ def _of_cable(paths: Iterable[Path]) -> Iterator[Breach]:
         for step in path.steps:
             if isinstance(step.of.of, Adapter):
                 leads.setdefault(step.one, set()).add(step.lead)
-    graphics = [p for p in every if any(k in GRAPHICS for k in p.kinds)]
+    graphics = [p for p in every if any(is_of(k, "graphics") for k in p.kinds)]
     for path in every:
         for i, step in enumerate(path.steps):
             if not isinstance(step.of.of, Adapter):
                 continue
             shared = len(leads[step.one]) > 1
-            if not shared and any(k in GRAPHICS for k in path.kinds[i + 1 :]):
+            if not shared and any(is_of(k, "graphics") for k in path.kinds[i + 1 :]):
                 shared = any(all(s.one != step.one for s in p.steps) for p in graphics)
             if shared:
                 words = f"{step.of.name}: each of its leads needs a cable that feeds nothing else"
@@ -142,8 +142,11 @@ def may_be_moulded(of: Between) -> bool:
     return (
         isinstance(of.of, Adapter)
         and of.of.moulded is None
-        and any(s.kind == "per4" for s in of.sockets)
-        and any(p.kind == "sata" for p in of.plugs)
+        and any(
+            CONNECTORS[s.kind].burns_moulded_to == PLUGS[p.kind].whole
+            for s in of.sockets
+            for p in of.plugs
+        )
     )
 
 
@@ -276,7 +279,9 @@ def _refusal(wired: Wired, b: Breach, cable: Cable, carrier: Carrier, into: Inpu
     other = into
     if b.of in _on_the_way_of(wired, into):
         others = (f for f in wired.feeds.values() if f.cable is cable and f.input is not into)
-        other = next((f.input for f in others if f.mated in GRAPHICS or f.input.between), into)
+        other = next(
+            (f.input for f in others if is_of(f.mated, "graphics") or f.input.between), into
+        )
     shares = f"{cable.name} would feed {wired.words(other.ref)} too"
     return f"{counts}: each needs a cable of its own, and {shares}."
 

@@ -12,20 +12,13 @@ from dataclasses import dataclass
 from functools import cached_property
 
 from ..base.memory import NO_MEMORY, Memory
-from ..standards.connectors import PINS, Half, SocketKind
+from ..standards.connectors import CONNECTORS, PINS, Half, SocketKind, is_of
 from ..things.build import Build
 from ..things.cables import Cable, Connection, Plug, Run, SocketRef
 from ..things.fits import fit
 from ..things.parts import ON_HEADER, Board, Card, Header, Hub, Part, Slot, Socket
 from ..things.supply import Port
 from .between import Between, betweens
-
-#: Kinds of the board's main socket, of its processor sockets, and of those that relieve the main
-#: plug of what the slots draw. A 6-pin auxiliary relieves nothing: assumption.
-MAIN = ("atx24", "atx20")
-PROCESSOR = ("eps8", "eps4")
-EXTRA = ("pcie8", "pcie6", "sata", "per4")
-
 
 #: Whose inputs and plugs there are: of parts and of what stands in between; of cables.
 Owner = Part | Between
@@ -248,17 +241,18 @@ class Wired:
     @cached_property
     def main(self) -> Input | None:
         """The board's main socket."""
-        return next((i for i in self._board_inputs if i.socket.kind in MAIN), None)
+        return next((i for i in self._board_inputs if is_of(i.socket.kind, "main")), None)
 
     @cached_property
     def processor_inputs(self) -> tuple[Input, ...]:
         """The board's processor sockets."""
-        return tuple(i for i in self._board_inputs if i.socket.kind in PROCESSOR)
+        return tuple(i for i in self._board_inputs if is_of(i.socket.kind, "processor"))
 
     @cached_property
     def extras(self) -> tuple[Input, ...]:
         """The board's fed sockets that take slot load off its main plug."""
-        return tuple(i for i in self._board_inputs if i.socket.kind in EXTRA and i.ref in self.live)
+        relieving = (i for i in self._board_inputs if CONNECTORS[i.socket.kind].relieves)
+        return tuple(i for i in relieving if i.ref in self.live)
 
     @cached_property
     def needed(self) -> frozenset[str]:

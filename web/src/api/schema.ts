@@ -6326,6 +6326,10 @@ export interface components {
             side: string;
             /** Latch */
             latch: boolean;
+            /** Coded */
+            coded: boolean;
+            /** May Lack Pins */
+            may_lack_pins: boolean;
         };
         /**
          * FieldOut

@@ -24,7 +24,7 @@ const LETTERS: [string, string][] = [
 ];
 
 export type FaceSize = "lane" | "list" | "offer" | "open lane" | "large";
-/** Sides of a pin in px by where its face stands: of most connectors, of SATA, of the 24-pin. */
+/** Sides of a pin in px by where its face stands: of most connectors, of the widest, of wide ones. */
 const PIN_PX: Record<FaceSize, [number, number, number]> = {
   lane: [3, 2, 3],
   list: [4, 3, 3],
@@ -33,9 +33,9 @@ const PIN_PX: Record<FaceSize, [number, number, number]> = {
   large: [9, 6, 6],
 };
 
-function pinPx(kind: string, size: FaceSize): number {
-  const [usual, sata, atx24] = PIN_PX[size];
-  return kind === "sata" ? sata : kind === "atx24" ? atx24 : usual;
+function pinPx(columns: number, size: FaceSize): number {
+  const [usual, widest, wide] = PIN_PX[size];
+  return columns > 12 ? widest : columns > 10 ? wide : usual;
 }
 
 /** A connector seen into its mated face; hollow where nothing is plugged in. Drawn once: there are
@@ -49,12 +49,12 @@ export const Face = memo(function Face({
   size?: FaceSize;
   hollow?: boolean;
 }) {
-  const pin = pinPx(kind, size);
   const { data } = useQuery(referenceQuery);
   const found = data?.connectors.find((c) => c.kind === kind);
   if (!found) return null;
   const rows = found.side ? [...found.face, ` ${found.side} `] : found.face;
   const columns = Math.max(...found.face.map((r) => r.length));
+  const pin = pinPx(columns, size);
   const body = rows.length * (pin + 1) + 5;
   const [w, h] = [columns * (pin + 1) + 5, body + (found.latch ? 3 : 0)];
   const tab = Math.max(5, Math.min(w / 3, 4 * pin));

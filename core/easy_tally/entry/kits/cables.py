@@ -6,13 +6,20 @@ What a box does not say is what is usual for the plug (pins and conductors), or 
 from __future__ import annotations
 
 import re
-from dataclasses import dataclass
 from itertools import accumulate
 from typing import Any, get_args
 
-from ...standards.connectors import PINS, PLUGS, PlugKind, Sense
+from ...standards.connectors import (
+    CONNECTORS,
+    PINS,
+    PLUG_OF,
+    PLUGS,
+    Connector,
+    PlugKind,
+    Sense,
+    is_coded,
+)
 from ...things.cables import Cable, Plug, RailPins, SupplyEnd
-from ...things.supply import PortKind
 from ..lexer import QUOTED, quoted, unquoted
 from ..printer import number_word
 from .lines import Unread, made, number, one_of
@@ -20,23 +27,9 @@ from .lines import Unread, made, number, one_of
 #: Word of a plug → its kind. Longer ones first: `20+4` before `4`.
 _PLUG_WORDS: dict[str, PlugKind] = {
     "20+4": "atx20+4",
-    "24": "atx24",
-    "20": "atx20",
-    "aux6": "aux6",
-    "aux": "aux6",
-    "auxiliary": "aux6",
     "4+4": "eps4+4",
-    "cpu8": "eps8",
-    "cpu4": "eps4",
     "6+2": "pcie6+2",
-    "pcie8": "pcie8",
-    "pcie6": "pcie6",
-    "16": "16pin",
-    "12v-2x6": "16pin",
-    "sata": "sata",
-    "peripheral": "per4",
-    "4": "per4",
-    "floppy": "fdd4",
+    **{w: PLUG_OF[c.kind] for c in CONNECTORS.values() for w in c.said_of_plug},
 }
 #: Which cable it is, by the word in front of its plugs; the plug where none is said.
 _CABLES: dict[str, PlugKind] = {
@@ -46,34 +39,6 @@ _CABLES: dict[str, PlugKind] = {
     "card": "pcie6+2",
     "graphics": "pcie6+2",
     "drive": "sata",
-}
-_NEEDS: dict[str, tuple[PortKind, ...]] = {
-    "atx": ("board-a", "board-b"),
-    "eps": ("processor",),
-    "pcie": ("graphics",),
-    "16pin": ("16pin",),
-    "sata": ("drive",),
-    "per4": ("drive",),
-    "fdd4": ("drive",),
-    "aux6": (),
-}
-_NAMES = {
-    "atx": "Board cable",
-    "eps": "Processor cable",
-    "pcie": "Graphics cable",
-    "16pin": "16-pin cable",
-    "sata": "SATA cable",
-    "per4": "4-pin cable",
-    "fdd4": "Floppy cable",
-    "aux6": "Auxiliary cable",
-}
-_KEYS = {
-    "atx": "board",
-    "eps": "processor",
-    "pcie": "graphics",
-    "16pin": "sixteen",
-    "per4": "peripheral",
-    "fdd4": "floppy",
 }
 _CODES: dict[str, Sense] = {
     "600": "both_grounded",
@@ -85,26 +50,13 @@ _RAILS = {"12v": "v12", "5v": "v5", "3.3v": "v3v3", "5vsb": "v5sb", "ground": "g
 _MOST = 12
 
 
-@dataclass(frozen=True, slots=True)
-class Usual:
-    """What a cable has where nothing else is said: by the kind of its first plug."""
-
-    stem: str
-    needs: tuple[PortKind, ...]
-    circuits: int
-    pins: RailPins
-
-
-def usual(kind: PlugKind) -> Usual:
-    """What is usual: as many pins and conductors as the plug has; of a drive lead one a rail and
-    two of ground. Source: the usual cables of the field."""
-    stem = re.sub(r"^(atx|eps|pcie).*", r"\1", kind)
-    whole = PINS[PLUGS[kind].whole]
-    pins = RailPins(**whole)
-    if stem in ("sata", "per4", "fdd4"):
-        pins = RailPins(v12=1, v5=1, v3v3=int(stem == "sata"), ground=2)
-    circuits = {"atx": 18, "16pin": 12, "eps": 8, "pcie": 8}.get(stem, 6)
-    return Usual(stem, _NEEDS[stem], circuits, pins)
+def usual_pins(of: Connector) -> RailPins:
+    """Pins and conductors of a cable, usually: as many as the plug has; of a drive lead one a rail
+    and two of ground. Source: the usual cables of the field."""
+    whole = PINS[of.kind]
+    if of.family != "drive":
+        return RailPins(**whole)
+    return RailPins(v12=1, v5=1, v3v3=min(whole["v3v3"], 1), ground=2)
 
 
 # -- reading -----------------------------------------------------------------------------------
@@ -118,19 +70,20 @@ def read_cable(line: str, family: str) -> tuple[int, Cable]:
     gauge, insulation = words.number(r"([0-9]{2}) ?awg"), words.number(r"([0-9.]{2,5}) ?°?c")
     plugs = read_plugs(settings.pop("plugs")) if "plugs" in settings else words.plugs()
     kind: PlugKind = plugs[0]["kind"]
-    own = usual(kind)
-    chained = ", chained" if own.stem == "pcie" and len(plugs) > 1 else ""
+    of = CONNECTORS[PLUGS[kind].whole]
+    own = of.cable
+    chained = ", chained" if of.chains and len(plugs) > 1 else ""
     ends, wires = settings.pop("end", None), settings.pop("wires", None)
     fixed = words.flag("fixed")
     needs = settings.pop("needs", None)
     fields: dict[str, Any] = {
-        "key": settings.pop("key", _KEYS.get(own.stem, own.stem)),
+        "key": settings.pop("key", own.key),
         "family": settings.pop("family", family),
-        "name": name or _NAMES[own.stem] + chained,
+        "name": name or own.name + chained,
         "note": settings.pop("note", ""),
         "needs": () if fixed else own.needs if needs is None else needs.split("+"),
-        "supply_end": _end(ends) if ends else {} if fixed else _usual_end(own),
-        "conductors": read_pins(wires) if wires else own.pins,
+        "supply_end": _end(ends) if ends else {} if fixed else _usual_end(of),
+        "conductors": read_pins(wires) if wires else usual_pins(of),
         "gauge": gauge,
         "plugs": plugs,
         "insulation_degc": insulation,
@@ -139,9 +92,9 @@ def read_cable(line: str, family: str) -> tuple[int, Cable]:
     return count, made(Cable, fields)
 
 
-def _usual_end(own: Usual) -> dict[str, Any]:
-    grade = "high" if own.stem == "16pin" else "standard"
-    return {"circuits": own.circuits, "pins": own.pins, "grade": grade}
+def _usual_end(of: Connector) -> dict[str, Any]:
+    grade = "high" if of.coded else "standard"
+    return {"circuits": of.cable.circuits, "pins": usual_pins(of), "grade": grade}
 
 
 class _Words:
@@ -204,14 +157,13 @@ class _Words:
             raise Unread([("length", what, repr(self.line)[:60])])
         self._take(r"\bcables?\b")
         self._take(r"\b(?:each|plugs?|chained|with|of|pin)\b")
-        plugs = [
-            {"key": f"p{i + 1}", "kind": kind, "at_mm": at}
-            for i, (kind, at) in enumerate(zip(kinds, _spread(away, len(kinds)), strict=True))
-        ]
-        for plug in plugs:
-            if plug["kind"] == "16pin":
+        plugs: list[dict[str, Any]] = []
+        for i, (kind, at) in enumerate(zip(kinds, _spread(away, len(kinds)), strict=True), 1):
+            plug: dict[str, Any] = {"key": f"p{i}", "kind": kind, "at_mm": at}
+            if is_coded(PLUGS[kind].whole):
                 plug |= {"grade": "high", "sense": _CODES[code[1]] if code else None}
                 plug |= {"straight_mm": float(straight[1])} if straight else {}
+            plugs.append(plug)
         return plugs
 
     def _kinds(self) -> list[PlugKind]:
@@ -314,17 +266,17 @@ def _end(text: str) -> dict[str, Any]:
 
 def say_cable(cable: Cable) -> str:
     """The line of a cable, in the long form; it reads back to the same."""
-    own = usual(cable.plugs[0].kind)
+    of = CONNECTORS[PLUGS[cable.plugs[0].kind].whole]
     words = [quoted(cable.name), f"key:{cable.key}"]
     if not cable.needs:
         words.append("fixed")
-    elif cable.needs != own.needs:
+    elif cable.needs != of.cable.needs:
         words.append("needs:" + "+".join(cable.needs))
-    if cable.supply_end != (made(SupplyEnd, _usual_end(own)) if cable.needs else SupplyEnd()):
+    if cable.supply_end != (made(SupplyEnd, _usual_end(of)) if cable.needs else SupplyEnd()):
         end = cable.supply_end
         pins = say_pins(end.pins)
         words.append(f"end:{end.circuits}!{end.grade or '?'}" + (f"!{pins}" if pins else ""))
-    if cable.conductors != own.pins:
+    if cable.conductors != usual_pins(of):
         words.append(f"wires:{say_pins(cable.conductors) or 'ground=0'}")
     words += [f"{cable.gauge}awg"] if cable.gauge is not None else []
     if cable.insulation_degc is not None:

@@ -5,11 +5,12 @@ from __future__ import annotations
 import re
 from typing import Any, get_args
 
+from ...standards.connectors import PortKind
 from ...standards.efficiency import Grade
 from ...standards.forms import SupplyForm
 from ...things.cables import Cable, SupplyEnd
 from ...things.labels import label_problems
-from ...things.supply import EfficiencyPoint, Port, PortGroup, PortKind, Supply
+from ...things.supply import EfficiencyPoint, Port, PortGroup, Supply
 from ..printer import number_word
 from .cables import read_cable
 from .lines import (

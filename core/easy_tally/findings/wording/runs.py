@@ -7,7 +7,7 @@ from ...base.saying import counted, line_words, number
 from ...base.units import STATE_WORDS
 from ...ratings.elements import Element
 from ...ratings.runs import RunResult, kept_off
-from ...standards.connectors import SENSE_WORDS
+from ...standards.connectors import PLUGS, SENSE_WORDS, is_coded
 from ...standards.wires import DROP_OVER, DROP_WITHIN
 from ...wiring import Feed, Wired
 
@@ -136,7 +136,7 @@ def element_formula(run: RunResult, e: Element) -> str:
         parts.append(f"{counted(leads, 'lead')} plugged in, {coded}; {most}")
     elif e.kind == "grant" and e.unit == "W":
         plug = next((f.plug for f in run.wired.feeds if f.plug.key == e.at), None)
-        if plug is not None and plug.kind == "16pin":
+        if plug is not None and is_coded(PLUGS[plug.kind].whole):
             parts.append(SENSE_WORDS[plug.sense] if plug.sense else "sense coding not known")
     if judged.limit is not None and judged.rated is not None and judged.limit != judged.rated:
         parts.append(

@@ -7,16 +7,13 @@ import { Button } from "../../ui/button";
 import { Choice, NumberField, Tick } from "../../ui/fields";
 import type { SetPart } from "./set";
 
-/** Pins of the wide ones in px, so that each face fits beside its kind. */
-/** Sockets of which a board or a card may wire fewer 12 V pins than usual. */
-const WIRED = ["eps8", "pcie6", "pcie8"];
-
 type Socketed = Extract<Part, { sockets: Socket[] }>;
 
 /** The power sockets of one instance: kind, required or not, and the version of a 16-pin one. */
 export function Sockets({ part, set }: { part: Socketed; set: SetPart<Socketed> }) {
   const { data } = useQuery(referenceQuery);
   const kinds = data?.connectors.map((c) => ({ value: c.kind, words: c.words })) ?? [];
+  const of = new Map(data?.connectors.map((c) => [c.kind, c]));
   const change = (key: string, changes: Partial<Socket>) =>
     set((now) => ({ sockets: now.sockets.map((s) => (s.key === key ? { ...s, ...changes } : s)) }));
   const add = () =>
@@ -60,7 +57,7 @@ export function Sockets({ part, set }: { part: Socketed; set: SetPart<Socketed> 
               checked={s.required}
               onChange={(required) => void change(s.key, { required })}
             />
-            {s.kind === "16pin" && (
+            {of.get(s.kind)?.coded && (
               <Choice
                 label={`Version of socket ${s.key}`}
                 hideLabel
@@ -72,7 +69,7 @@ export function Sockets({ part, set }: { part: Socketed; set: SetPart<Socketed> 
                 onChange={(version) => void change(s.key, { version })}
               />
             )}
-            {WIRED.includes(s.kind) && (
+            {of.get(s.kind)?.may_lack_pins && (
               <NumberField
                 compact
                 narrow
