@@ -5,6 +5,7 @@ This is its face, and each room's `__init__` is that room's: nobody outside look
 
 from __future__ import annotations
 
+from .analysis import Analysis, analyse
 from .base.errors import (
     BadFile,
     BadInput,
@@ -14,7 +15,7 @@ from .base.errors import (
     Refused,
     WouldRelease,
 )
-from .findings import Analysis, Report, analyse, compact, exit_status, report
+from .publishing import Report, compact, exit_status, report
 from .things import Build, SocketRef
 from .wiring import Wired
 

@@ -7,8 +7,8 @@ from dataclasses import dataclass
 from itertools import product
 from typing import Any, cast
 
-from easy_tally.findings.facts import Analysis
-from easy_tally.findings.goals import map_goals
+from easy_tally.advice.goals import map_goals
+from easy_tally.analysis.facts import Analysis
 from easy_tally.mapping import GOALS, Fact
 from easy_tally.ratings import RunResult, check_runs
 from easy_tally.standards.connectors import PLUGS

@@ -4,8 +4,10 @@ from __future__ import annotations
 
 from typing import Any
 
+from easy_tally.advice import map_it
+from easy_tally.analysis import analyse
 from easy_tally.base.declared import Figure
-from easy_tally.findings import analyse, compact
+from easy_tally.publishing import MapAnswer, compact, map_answer
 from easy_tally.ratings.elements import Element
 from easy_tally.ratings.runs import RunResult
 from easy_tally.tally.demand import Demand, demands
@@ -266,3 +268,8 @@ def carried(b: Build) -> dict[str, Demand]:
 def warning_of(b: Build, index: int = 0) -> str:
     """What the first plug of a run says of how it sits."""
     return compact(analyse(b)).lanes[index].plugs[0].warning
+
+
+def map_said(*given: Any, **more: Any) -> MapAnswer:
+    """What mapping finds, in words."""
+    return map_answer(map_it(*given, **more))

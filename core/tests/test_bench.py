@@ -7,10 +7,10 @@ import unittest
 from datetime import UTC, datetime, timedelta
 from pathlib import Path
 
+from easy_tally.analysis import analyse
 from easy_tally.bench import Done, Noted, Step, joint_words, plan, sittings, steps
 from easy_tally.editing import ChangeBuild, ChangeCable
 from easy_tally.files import bench_pdf, build_file
-from easy_tally.findings import analyse
 from easy_tally.mapping import Wish, applied, solve
 from easy_tally.things.build import Build
 from hypothesis import given, settings

@@ -5,7 +5,8 @@ from __future__ import annotations
 import unittest
 from typing import Any
 
-from easy_tally.findings import analyse, compact
+from easy_tally.analysis import analyse
+from easy_tally.publishing import compact
 from easy_tally.ratings.elements import Element
 from easy_tally.ratings.runs import RunResult
 from easy_tally.things.adapters import Adapter, Backplane, BackplaneInput, CodeAt, Extension, Lead

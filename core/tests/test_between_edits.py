@@ -4,6 +4,8 @@ from __future__ import annotations
 
 import unittest
 
+from easy_tally.advice import judged
+from easy_tally.analysis import analyse
 from easy_tally.base.errors import NotThere, Refused, WouldRelease
 from easy_tally.editing import (
     AddBetween,
@@ -14,7 +16,7 @@ from easy_tally.editing import (
     RemovePart,
     SwapPlugs,
 )
-from easy_tally.findings import analyse, compact, judged
+from easy_tally.publishing import compact
 from easy_tally.things.adapters import Adapter, Lead
 from easy_tally.things.build import Build
 from easy_tally.things.cables import Connection, Plug

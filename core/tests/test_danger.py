@@ -5,11 +5,11 @@ from __future__ import annotations
 import unittest
 from typing import Any
 
+from easy_tally.analysis import analyse
 from easy_tally.base.errors import Refused
 from easy_tally.editing import AddBetween, Connect
 from easy_tally.entry.kits import read_loose
 from easy_tally.entry.kits.lines import Unread
-from easy_tally.findings import analyse, map_it
 from easy_tally.mapping import InStock, solve
 from easy_tally.things.adapters import Adapter, Extension, Lead
 from easy_tally.things.build import Build
@@ -29,6 +29,7 @@ from .helpers import (
     element_of,
     exact,
     graphics_cable,
+    map_said,
     processor,
     processor_cable,
     ref,
@@ -232,7 +233,7 @@ class NeverConnected(unittest.TestCase):
         self.assertIn("from an 8-pin graphics plug to an 8-pin processor one", found[0])
         bare = b.model_copy(update={"adapters": ()})
         stock = (InStock(thing=of, owned=True),)
-        self.assertEqual([r.id for r in map_it(bare, stock=stock).repairs], [])
+        self.assertEqual([r.id for r in map_said(bare, stock=stock).repairs], [])
         with self.assertRaisesRegex(Refused, "never plugged in"):
             apply(bare, AddBetween(thing=of))
         with self.assertRaisesRegex(Unread, "never exchanged"):

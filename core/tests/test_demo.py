@@ -6,10 +6,10 @@ import unittest
 from pathlib import Path
 
 from easy_tally import editing as edits
+from easy_tally.analysis.analyse import Analysis, analyse
 from easy_tally.base.errors import BadFile
 from easy_tally.catalogue.supplies import SupplyKit
 from easy_tally.files import build_file, kits_csv
-from easy_tally.findings.analysis import Analysis, analyse
 from easy_tally.supplies.checks import SupplyCheck
 from easy_tally.things.build import Build
 

@@ -5,14 +5,15 @@ from __future__ import annotations
 
 import unittest
 
+from easy_tally.advice import map_goals
+from easy_tally.analysis import analyse
 from easy_tally.editing import TakeMap
-from easy_tally.findings import analyse, map_goals, map_it
 from easy_tally.mapping import InStock, Mapping, Wish, solve, why_not
 from easy_tally.things.build import Build
 from easy_tally.things.cables import RailPins
 
 from .exhaustive import TooMany, best, best_part, wrong_with
-from .helpers import graphics_cable, processor_cable, sata_cable, sixteen_cable
+from .helpers import graphics_cable, map_said, processor_cable, sata_cable, sixteen_cable
 from .machines import seeds
 from .small import extension, made_up, splitter
 from .test_between import adapter
@@ -60,7 +61,7 @@ class AgainstExhaustiveSearch(unittest.TestCase):
 
     def _none(self, b: Build) -> bool:
         """What is said where there is no whole map; whether its reason could be looked at."""
-        for way in map_it(b, stock=_stock()).repairs:
+        for way in map_said(b, stock=_stock()).repairs:
             a = analyse(TakeMap.model_validate(way.edit).apply(b))
             self.assertEqual([r for r in a.needed if r not in a.wired.live], [], way.text)
             self.assertNotIn("over", [r.verdict for r in a.runs], way.text)

@@ -6,10 +6,11 @@ import unittest
 from dataclasses import replace
 from unittest.mock import patch
 
+from easy_tally.analysis import CHECKS, TO_MEND, analyse, not_built
+from easy_tally.analysis.register import findings
 from easy_tally.editing import Connect
-from easy_tally.findings import CHECKS, TO_MEND, analyse, compact, not_built, report
-from easy_tally.findings.register import findings
-from easy_tally.findings.wording import remedies, said
+from easy_tally.publishing import compact, report
+from easy_tally.publishing.wording import remedies, said
 from easy_tally.ratings import runs as runs_module
 from easy_tally.supplies import Offered, compare
 from easy_tally.supplies import checks as checks_module
@@ -53,7 +54,7 @@ class Register(unittest.TestCase):
         broken = tuple(
             replace(c, find=lambda _: 1 / 0) if c.id == "part.figures" else c for c in CHECKS
         )
-        with patch("easy_tally.findings.register.CHECKS", broken):
+        with patch("easy_tally.analysis.register.CHECKS", broken):
             found = findings(a)
         told = [f for f in found if f.id == "check.broke-down"]
         self.assertEqual([f.severity for f in told], ["unknown"])

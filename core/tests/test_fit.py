@@ -5,8 +5,9 @@ from __future__ import annotations
 import unittest
 from typing import Any
 
-from easy_tally.findings import analyse, compact, fit_answer
-from easy_tally.findings.of_fit import fit_checks
+from easy_tally.analysis import analyse
+from easy_tally.analysis.of_fit import fit_checks
+from easy_tally.publishing import compact, fit_answer
 from easy_tally.supplies.air import flow_m3h
 from easy_tally.supplies.fit import FitCheck
 from easy_tally.things.assumptions import Assumptions

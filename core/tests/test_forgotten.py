@@ -11,7 +11,7 @@ from easy_tally.catalogue import OFTEN, STARTERS
 from easy_tally.editing import ChangeBuild
 from easy_tally.entry import parse
 from easy_tally.files import print_report
-from easy_tally.findings import Compact
+from easy_tally.publishing import Compact
 from easy_tally.things import Build
 from easy_tally.things.forgotten import FORGOTTEN, Topic
 

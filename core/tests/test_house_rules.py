@@ -4,9 +4,11 @@ from __future__ import annotations
 
 import unittest
 
+from easy_tally.advice import Uses, assumption_uses, effects
+from easy_tally.analysis import analyse
 from easy_tally.base.errors import Refused
 from easy_tally.editing import Pin, PlugIn
-from easy_tally.findings import analyse, assumption_uses, effect_words, effects
+from easy_tally.publishing import effect_words, uses_words
 from easy_tally.things.build import Build
 from easy_tally.things.cables import Cable, Plug
 from easy_tally.things.parts import Fan
@@ -81,9 +83,9 @@ class WhereAssumptionsCount(unittest.TestCase):
             runs=(run("sata", "d1", p1="disk#1/power"),),
         )
         uses = dict(assumption_uses(analyse(b)))
-        self.assertEqual(uses["optical_12v_a"], ())
-        self.assertEqual(uses["wire_18awg_a"], ("1 run",))
-        self.assertEqual(uses["wire_22awg_a"], ())
+        self.assertEqual(uses["optical_12v_a"], Uses())
+        self.assertEqual(uses_words(uses["wire_18awg_a"]), ("1 run",))
+        self.assertEqual(uses["wire_22awg_a"], Uses())
 
 
 class Pinned(unittest.TestCase):

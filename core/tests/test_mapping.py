@@ -7,10 +7,11 @@ from pathlib import Path
 from typing import Any
 from unittest.mock import patch
 
+from easy_tally.advice import map_goals
+from easy_tally.analysis import analyse
 from easy_tally.base.errors import Refused
 from easy_tally.editing import TakeMap
 from easy_tally.files import build_file, print_map
-from easy_tally.findings import analyse, map_goals, map_it
 from easy_tally.mapping import (
     GOALS,
     InStock,
@@ -39,6 +40,7 @@ from .helpers import (
     disk,
     exact,
     graphics_cable,
+    map_said,
     processor,
     processor_cable,
     ref,
@@ -218,7 +220,7 @@ class ByHand(unittest.TestCase):
         self.assertIsNotNone(solve(b.model_copy(update={"runs": ()})))
         self.assertIsNone(solve(b))
         self.assertIn("keep", [f.id for f in why_not(b)])
-        said = map_it(b)
+        said = map_said(b)
         self.assertEqual(said.status, "impossible")
         self.assertTrue(any("is to stay as it is" in w for w in said.why))
 
@@ -249,10 +251,10 @@ def _optional(b: Build) -> int:
 
 class NoMap(unittest.TestCase):
     def test_nothing_to_feed_and_no_supply_have_their_own_reasons(self) -> None:
-        nothing = map_it(build(Fan(key="fan", name="Fan")))
+        nothing = map_said(build(Fan(key="fan", name="Fan")))
         self.assertEqual((nothing.status, nothing.edit), ("nothing", None))
         self.assertEqual(nothing.why, ("Nothing in this build has a socket that a cable feeds.",))
-        without = map_it(build(_board(), disk(1), cables=(board_cable(),), supply=None))
+        without = map_said(build(_board(), disk(1), cables=(board_cable(),), supply=None))
         self.assertEqual(without.status, "impossible")
         self.assertEqual(without.why, ("There is no supply to plug anything into.",))
 
@@ -272,7 +274,7 @@ class NoMap(unittest.TestCase):
             cables=(board_cable(), graphics_cable("g1", 1), graphics_cable("g2", 1)),
         )
         self.assertEqual(sorted(f.id for f in why_not(b)), ["between", "need"])
-        self.assertIn("There is 1 like Adapter to go in between.", map_it(b).why)
+        self.assertIn("There is 1 like Adapter to go in between.", map_said(b).why)
 
     def test_one_cable_short_the_facts_are_the_sockets_and_the_cables(self) -> None:
         """Three disks, one cable of two plugs: two can be fed."""
@@ -300,7 +302,7 @@ class NoMap(unittest.TestCase):
 
     def test_curlew_says_why_and_each_repair_gives_a_whole_map(self) -> None:
         b = _demo("curlew")
-        said = map_it(b)
+        said = map_said(b)
         self.assertEqual((said.status, said.unfed), ("impossible", ("Whimbrel XL · c",)))
         self.assertEqual(len(said.why), 3)
         for way in said.repairs:
@@ -401,6 +403,6 @@ class Taken(unittest.TestCase):
             edit.apply(b)
 
     def test_in_print(self) -> None:
-        text = print_map(map_it(_demo("curlew")))
+        text = print_map(map_said(_demo("curlew")))
         for words in ("Not everything can be fed.", "Together these", "Hold Whimbrel XL to"):
             self.assertIn(words, text)

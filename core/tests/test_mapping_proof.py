@@ -7,7 +7,6 @@ from unittest.mock import patch
 
 from easy_tally.base.errors import NotDecided
 from easy_tally.files import print_map
-from easy_tally.findings import map_it
 from easy_tally.mapping import columns, program, scenarios, solve, sums, ways
 from easy_tally.things.adapters import Adapter, Lead
 from easy_tally.things.build import Build
@@ -24,6 +23,7 @@ from .helpers import (
     disk,
     exact,
     graphics_cable,
+    map_said,
     processor,
     processor_cable,
     sata_cable,
@@ -121,7 +121,7 @@ class NotProven(unittest.TestCase):
             none = short.model_copy(update={"cables": short.cables[:-1]})
             with self.assertRaises(NotDecided):
                 solve(none)
-            said = map_it(none)
+            said = map_said(none)
             self.assertEqual((said.status, said.proven), ("not decided", False))
             self.assertIn("Not decided.", print_map(said))
         disks = build(

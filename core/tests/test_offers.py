@@ -4,10 +4,10 @@ from __future__ import annotations
 
 import unittest
 
+from easy_tally.advice.judged_offers import judged
+from easy_tally.analysis import analyse
 from easy_tally.base.errors import NotThere, Refused
 from easy_tally.editing import Connect
-from easy_tally.findings import analyse
-from easy_tally.findings.judged_offers import judged
 from easy_tally.ratings.verdicts import worst
 from easy_tally.things.build import Build
 from easy_tally.things.supply import PortGroup

@@ -5,9 +5,10 @@ from __future__ import annotations
 import unittest
 from typing import Any
 
+from easy_tally.analysis import Analysis, analyse
 from easy_tally.base.series import Span
-from easy_tally.findings import Analysis, analyse, compact
-from easy_tally.findings.result import Mend
+from easy_tally.publishing import compact
+from easy_tally.publishing.result import Mend
 from easy_tally.supplies.checks import SupplyCheck
 from easy_tally.tally.loads import loads
 from easy_tally.things.assumptions import Assumptions

@@ -5,10 +5,10 @@ from __future__ import annotations
 import unittest
 
 from easy_tally import editing as edits
+from easy_tally.analysis.analyse import analyse
 from easy_tally.base.errors import EasyTallyError
 from easy_tally.files import build_file
-from easy_tally.findings.analysis import analyse
-from easy_tally.findings.publish import compact
+from easy_tally.publishing.publish import compact
 from easy_tally.ratings.verdicts import VERDICTS
 from easy_tally.things.build import Build
 from easy_tally.things.cables import RailPins, SupplyEnd

@@ -6,10 +6,10 @@ from __future__ import annotations
 import unittest
 from typing import Any
 
+from easy_tally.analysis.analyse import Analysis, analyse
 from easy_tally.base.declared import Figure
 from easy_tally.entry.words import FIGURES
-from easy_tally.findings.analysis import Analysis, analyse
-from easy_tally.findings.publish import report
+from easy_tally.publishing.publish import report
 from easy_tally.ratings.verdicts import VERDICTS
 from easy_tally.things.build import Build
 from easy_tally.things.parts import (

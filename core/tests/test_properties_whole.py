@@ -7,9 +7,9 @@ import unittest
 from collections.abc import Iterator
 from typing import Any
 
+from easy_tally.analysis import TO_MEND, Analysis, analyse
 from easy_tally.base.series import span_at
 from easy_tally.base.units import RAIL_V, RUN_RAILS, RUN_STATES
-from easy_tally.findings import TO_MEND, Analysis, analyse
 from easy_tally.ratings.flows import flow_of
 from easy_tally.things.build import Build
 from easy_tally.things.cables import Cable, RailPins, Run

@@ -8,13 +8,13 @@ from pathlib import Path
 
 import jsonschema
 from easy_tally import editing as edits
+from easy_tally.analysis.analyse import analyse
 from easy_tally.base.declared import Figure
 from easy_tally.files import build_file
 from easy_tally.files.printout import print_report
-from easy_tally.findings.analysis import analyse
-from easy_tally.findings.publish import compact, exit_status, overall_of, report
-from easy_tally.findings.result import Compact, Report
 from easy_tally.mapping import applied, solve
+from easy_tally.publishing.publish import compact, exit_status, overall_of, report
+from easy_tally.publishing.result import Compact, Report
 from easy_tally.things.build import Build
 from easy_tally.things.parts import Fan, Header, UsbLoad
 from pydantic import TypeAdapter

@@ -9,9 +9,9 @@ from functools import lru_cache
 from pathlib import Path
 
 import numpy as np
+from easy_tally.analysis import Analysis, analyse
 from easy_tally.editing import ChangeCable, ChangePart, TakeMap
 from easy_tally.files import build_file
-from easy_tally.findings import Analysis, analyse, map_it
 from easy_tally.readings import (
     Against,
     Channel,
@@ -44,6 +44,8 @@ from easy_tally.things.parts import Drive
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from .helpers import map_said
+
 DEMO = Path(__file__).resolve().parents[2] / "demo/builds"
 STATES = ("idle", "everyday", "full")
 
@@ -52,7 +54,7 @@ STATES = ("idle", "everyday", "full")
 def mapped(name: str) -> Analysis:
     """A demo build with its best map, or as it is where there is none."""
     build = build_file.read((DEMO / f"{name}.tally.json").read_text(encoding="utf-8"))
-    answer = map_it(build)
+    answer = map_said(build)
     if answer.status == "mapped" and answer.edit is not None:
         build = TakeMap.model_validate(answer.edit).apply(build)
     return analyse(build, 2026)

@@ -9,6 +9,7 @@ import unittest
 from collections.abc import Callable
 from pathlib import Path
 
+from easy_tally.analysis import analyse
 from easy_tally.base.errors import EasyTallyError
 from easy_tally.base.memory import NO_MEMORY, Memory
 from easy_tally.editing import (
@@ -25,7 +26,7 @@ from easy_tally.editing import (
     SwapPlugs,
 )
 from easy_tally.files import build_file
-from easy_tally.findings import Report, analyse, compact, report
+from easy_tally.publishing import Report, compact, report
 from easy_tally.things import Build, PortGroup, same
 from easy_tally.things.adapters import Adapter, Backplane, BackplaneInput, Extension
 from easy_tally.things.cables import Connection

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import unittest
 
-from easy_tally.findings.analysis import analyse
+from easy_tally.analysis.analyse import analyse
 from easy_tally.ratings.runs import RunResult
 from easy_tally.things.build import Build
 from easy_tally.things.cables import RailPins, SupplyEnd

@@ -5,10 +5,10 @@ from __future__ import annotations
 import unittest
 from pathlib import Path
 
+from easy_tally.analysis import analyse
 from easy_tally.base import Memory
 from easy_tally.editing import ChangePart, Park
 from easy_tally.files import build_file
-from easy_tally.findings import analyse
 from easy_tally.things import Build
 from easy_tally.things import same as made_same
 

@@ -5,8 +5,9 @@ from __future__ import annotations
 import unittest
 from typing import Any
 
+from easy_tally.analysis import Analysis, Finding, analyse
 from easy_tally.editing import ChangePart, RemovePart
-from easy_tally.findings import Analysis, Finding, analyse, compact
+from easy_tally.publishing import compact
 from easy_tally.standards.signals import SIGNAL_FIELDS, SignalKind
 from easy_tally.tally.signals import SignalCount
 from easy_tally.things.build import Build

@@ -4,8 +4,9 @@ from __future__ import annotations
 
 import unittest
 
-from easy_tally.findings import analyse, compact, sizes_answer
-from easy_tally.findings.sizes import added, steps
+from easy_tally.advice.sizes import added, steps
+from easy_tally.analysis import analyse
+from easy_tally.publishing import compact, sizes_answer
 from easy_tally.things.labels import label_problems
 
 from .helpers import board, build, card, exact, supply

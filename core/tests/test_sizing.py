@@ -4,8 +4,8 @@ from __future__ import annotations
 
 import unittest
 
+from easy_tally.analysis.analyse import Analysis, analyse
 from easy_tally.base.units import TALLY_STATES
-from easy_tally.findings.analysis import Analysis, analyse
 from easy_tally.supplies.checks import SupplyCheck
 from easy_tally.things.build import Build
 from easy_tally.things.parts import Fan, Processor

@@ -6,10 +6,10 @@ import math
 import unittest
 from pathlib import Path
 
+from easy_tally.analysis.analyse import analyse
 from easy_tally.base.saying import number
 from easy_tally.base.units import WINDOWS
 from easy_tally.files import build_file
-from easy_tally.findings.analysis import analyse
 from easy_tally.supplies.sizing import ride_through
 from easy_tally.tally.loads import loads
 from easy_tally.tally.spikes import spike_rows

@@ -4,9 +4,11 @@ from __future__ import annotations
 
 import unittest
 
+from easy_tally.advice import effects, ways_to_stay
+from easy_tally.advice.stay import _does
+from easy_tally.analysis import analyse
 from easy_tally.editing import ChangeBuild, ChangePart
-from easy_tally.findings import analyse, effect_words, effects, ways_to_stay
-from easy_tally.findings.stay import _does
+from easy_tally.publishing import effect_words
 from easy_tally.things.build import Build
 
 from .helpers import (

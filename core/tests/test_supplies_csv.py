@@ -6,8 +6,9 @@ import csv
 import io
 import unittest
 
+from easy_tally.analysis import analyse
 from easy_tally.files import supplies_csv
-from easy_tally.findings import analyse, supply_answer
+from easy_tally.publishing import supply_answer
 from easy_tally.supplies import check_supply
 
 from .helpers import board, build, card, supply

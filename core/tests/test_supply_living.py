@@ -7,7 +7,8 @@ from dataclasses import replace
 from typing import Any
 from unittest.mock import patch
 
-from easy_tally.findings import Analysis, analyse, compact
+from easy_tally.analysis import Analysis, analyse
+from easy_tally.publishing import compact
 from easy_tally.standards.efficiency import GRADES
 from easy_tally.supplies import checks as checks_module
 from easy_tally.supplies.asked import SupplyCheck

@@ -5,8 +5,8 @@ from __future__ import annotations
 import unittest
 from typing import Any
 
-from easy_tally.findings.analysis import analyse
-from easy_tally.findings.publish import compact
+from easy_tally.analysis.analyse import analyse
+from easy_tally.publishing.publish import compact
 from easy_tally.ratings.through_board import BoardElement
 from easy_tally.things.build import Build
 from easy_tally.things.parts import (

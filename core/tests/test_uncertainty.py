@@ -4,9 +4,9 @@ from __future__ import annotations
 
 import unittest
 
+from easy_tally.analysis.analyse import analyse
 from easy_tally.base.declared import Figure
-from easy_tally.findings.analysis import analyse
-from easy_tally.findings.wording import mover_words
+from easy_tally.publishing.wording import mover_words
 from easy_tally.supplies.uncertainty import Mover, mover
 from easy_tally.things.build import Build
 from easy_tally.things.parts import PART_KINDS, Drive, Fan

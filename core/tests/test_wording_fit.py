@@ -5,7 +5,8 @@ from __future__ import annotations
 import unittest
 from typing import Any
 
-from easy_tally.findings import analyse, compact, fit_answer
+from easy_tally.analysis import analyse
+from easy_tally.publishing import compact, fit_answer
 from easy_tally.things.case import Case, RadiatorPlace
 from easy_tally.things.parts import Card, Cooler, Fan, Part, Slot
 from easy_tally.things.place import Place

@@ -5,9 +5,10 @@ from __future__ import annotations
 import unittest
 from typing import Any
 
+from easy_tally.analysis import analyse
 from easy_tally.editing import TakeMap
-from easy_tally.findings import MapAnswer, analyse, map_it
 from easy_tally.mapping import InStock, OtherSupply, Progress, Wish
+from easy_tally.publishing import MapAnswer
 from easy_tally.things.adapters import Extension
 from easy_tally.things.cables import RailPins
 from easy_tally.things.case import Case, Route
@@ -21,6 +22,7 @@ from .helpers import (
     card,
     disk,
     graphics_cable,
+    map_said,
     processor,
     processor_cable,
     rules,
@@ -38,7 +40,7 @@ def _mapped(
 ) -> MapAnswer:
     """A board, a processor, a card with two sockets and two disks, mapped."""
     b = build(board(), processor(), card(power), disk(2), cables=(*_REST, *cables), **more)
-    return map_it(b, Wish(), list(stock), Progress(), iter(()))
+    return map_said(b, Wish(), list(stock), Progress(), iter(()))
 
 
 class Mapped(unittest.TestCase):
@@ -207,7 +209,7 @@ class Impossible(unittest.TestCase):
         b = build(
             board(), processor(), card(320, "pcie8 pcie8 pcie8"), disk(2), cables=(*_REST, _ONE)
         )
-        answer = map_it(b, Wish(), [lies], Progress(), iter(()))
+        answer = map_said(b, Wish(), [lies], Progress(), iter(()))
         self.assertEqual(
             [r.text for r in answer.repairs if r.id == "cable"],
             ["Add 2 × X, from your drawer, in a free port."],
@@ -229,7 +231,7 @@ class Impossible(unittest.TestCase):
                 ),
             )
         )
-        answer = map_it(b, Wish(), [], Progress(), several)
+        answer = map_said(b, Wish(), [], Progress(), several)
         self.assertEqual(
             [r.text for r in answer.repairs if r.id == "supply"],
             [

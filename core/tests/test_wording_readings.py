@@ -5,8 +5,8 @@ from __future__ import annotations
 import unittest
 import xml.etree.ElementTree as ElementTree
 
+from easy_tally.analysis import analyse
 from easy_tally.files import readings_svg
-from easy_tally.findings import analyse
 from easy_tally.readings import channels_of, hold, say
 from easy_tally.simulate import Running, Scene
 

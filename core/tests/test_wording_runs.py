@@ -4,8 +4,9 @@ from __future__ import annotations
 
 import unittest
 
-from easy_tally.findings import analyse, compact, run_answer
-from easy_tally.findings.result import Mend
+from easy_tally.analysis import analyse
+from easy_tally.publishing import compact, run_answer
+from easy_tally.publishing.result import Mend
 from easy_tally.things.adapters import Adapter, Extension, Lead
 from easy_tally.things.build import Build
 from easy_tally.things.cables import Connection, Plug, RailPins

@@ -5,8 +5,9 @@ from __future__ import annotations
 import unittest
 from typing import Any
 
-from easy_tally.findings import analyse, compact
-from easy_tally.findings.result import Compact
+from easy_tally.analysis import analyse
+from easy_tally.publishing import compact
+from easy_tally.publishing.result import Compact
 from easy_tally.things.adapters import Bracket
 from easy_tally.things.case import Case, Route
 from easy_tally.things.parts import Part

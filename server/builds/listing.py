@@ -13,7 +13,7 @@ from config.writing import writing
 from django.db import DatabaseError
 from django.db.models import F
 from django.utils import timezone
-from easy_tally.findings import Overall, Strip
+from easy_tally.publishing import Overall, Strip
 from owners.models import Owner
 from pydantic import TypeAdapter
 

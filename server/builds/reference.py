@@ -6,10 +6,10 @@ from dataclasses import asdict
 from functools import lru_cache
 from typing import Any
 
+from easy_tally.analysis import SEVERITY_WORDS
 from easy_tally.base import RAIL_WORDS, STATE_NAMES, Bounds
 from easy_tally.catalogue import OFTEN, STARTERS, TEMPLATES
 from easy_tally.entry import understood
-from easy_tally.findings import SEVERITY_WORDS
 from easy_tally.standards import COMMON_W, CONNECTORS, PLUGS
 from easy_tally.tally import PATHS
 from easy_tally.things import HEADER_WORDS, PART_KINDS, PORT_WORDS, POSITIONS, PRESETS, Assumptions

@@ -9,7 +9,7 @@ from typing import NamedTuple
 from config.memory import memory
 from django.utils import timezone
 from easy_tally import Analysis, Build, analyse, compact
-from easy_tally.findings import Compact
+from easy_tally.publishing import Compact
 from easy_tally.things import same
 
 from builds import models, store

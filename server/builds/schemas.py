@@ -7,7 +7,7 @@ from typing import Annotated, Any, Literal
 
 from easy_tally import Build
 from easy_tally.editing import Edit
-from easy_tally.findings import (
+from easy_tally.publishing import (
     Compact,
     Overall,
     RowAnswer,

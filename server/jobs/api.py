@@ -9,7 +9,7 @@ from builds.models import Build
 from config.api_formats import BusyOut, busy_out
 from django.http import HttpRequest
 from easy_tally import Refused
-from easy_tally.findings import MapAnswer
+from easy_tally.publishing import MapAnswer
 from ninja import Router, Schema
 from owners.models import owner_of
 

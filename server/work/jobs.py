@@ -8,10 +8,11 @@ from collections.abc import Callable, Iterator
 from typing import Annotated, Any, Literal
 
 from easy_tally import Build, EasyTallyError, NotDecided, Wired, analyse
+from easy_tally.advice import map_it
 from easy_tally.editing import ChangeBuild, TakeSupply
 from easy_tally.files import build_file
-from easy_tally.findings import MapAnswer, map_it
 from easy_tally.mapping import InStock, Mapping, OtherSupply, Progress, Stopped, Wish, solve
+from easy_tally.publishing import MapAnswer, map_answer
 from easy_tally.supplies import Kit, Source, ranked
 from easy_tally.things import Adapter, Cable, Extension, Supply
 from pydantic import BaseModel, ConfigDict, Field, TypeAdapter, ValidationError
@@ -202,7 +203,8 @@ def _map(build: Build, asked: MapAsked, desk: Desk) -> MapAnswer:
 
     stock = [s for s in (x.came() for x in asked.stock) if s]
     progress = Progress(tell=tell, stop=desk.stop)
-    return map_it(build, wish_of(build, asked), stock, progress, _others(build, asked))
+    found = map_it(build, wish_of(build, asked), stock, progress, _others(build, asked))
+    return map_answer(found)
 
 
 def wish_of(build: Build, asked: MapAsked) -> Wish:

@@ -6,7 +6,7 @@ from collections.abc import Iterator
 from dataclasses import dataclass
 from typing import Literal
 
-from ..findings import Analysis
+from ..analysis import Analysis
 from ..standards.connectors import CONNECTORS, PLUGS, is_coded, is_of
 from ..supplies.fit import room_of
 from ..things.supply import PORT_WORDS, Port

@@ -7,7 +7,7 @@ from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
 from typing import Literal
 
-from ..findings import Analysis
+from ..analysis import Analysis
 from .joints import Joint
 from .steps import Step, steps
 

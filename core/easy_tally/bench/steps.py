@@ -9,10 +9,10 @@ from dataclasses import dataclass
 from hashlib import sha256
 from typing import Literal
 
+from ..analysis import Analysis
+from ..analysis.of_fit import fit_checks
 from ..base.rounding import up
-from ..findings import Analysis
-from ..findings.of_fit import fit_checks
-from ..findings.wording.fit import fit_words
+from ..publishing.wording.fit import fit_words
 from ..standards.connectors import CONNECTORS, is_coded, is_of
 from ..things.cables import Cable
 from ..things.parts import Board, Card, Cooler, Drive, Fan, Hub, Part, Pump, UsbLoad

@@ -5,7 +5,7 @@ from __future__ import annotations
 from html import escape
 
 from ..base.plain import without_odd
-from ..findings import Compact
+from ..publishing import Compact
 from .loom_drawing import GROUND, Box, Shape, Stroke, Words, drawing
 
 

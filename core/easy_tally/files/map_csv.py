@@ -6,10 +6,10 @@ import csv
 import io
 from collections.abc import Iterator
 
+from ..analysis import Analysis
 from ..base.series import Series, likelies
 from ..base.units import RAIL_V, RUN_STATES
-from ..findings import Analysis
-from ..findings.wording import element_title
+from ..publishing.wording import element_title
 from ..ratings.flows import Flows
 from ..ratings.runs import RunResult
 from ..standards.connectors import PLUGS

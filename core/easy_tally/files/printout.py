@@ -4,8 +4,7 @@ from __future__ import annotations
 
 from ..base.saying import number
 from ..base.units import RAIL_WORDS, TALLY_STATES
-from ..findings import Amount, Report
-from ..findings.mapped import MapAnswer
+from ..publishing import Amount, MapAnswer, Report
 
 
 def _watts(amount: Amount) -> str:

@@ -4,8 +4,8 @@ from __future__ import annotations
 
 from html import escape
 
+from ..analysis import Analysis
 from ..base.plain import without_odd
-from ..findings import Analysis
 from ..readings import UNIT_WORDS, Against, Channel, Named, Readings, band, drawn, words
 
 WIDTH, STRIP, LEFT, GAP, BUCKETS = 1000.0, 190.0, 64.0, 34.0, 800

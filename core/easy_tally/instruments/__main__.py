@@ -7,10 +7,10 @@ import argparse
 import sys
 from pathlib import Path
 
+from ..analysis import analyse
 from ..base.errors import EasyTallyError
 from ..base.units import TALLY_STATES, State
 from ..files import build_file, readings_csv
-from ..findings import analyse
 from ..readings import channels_of, parse
 from ..simulate import FAULT_KINDS, Fault, Running, Scene, places, plant
 from .serving import serve

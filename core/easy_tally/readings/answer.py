@@ -5,9 +5,9 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from ..analysis import Analysis
 from ..base.series import Span
 from ..base.units import STATE_NAMES, State
-from ..findings import Analysis
 from ..standards.connectors import is_coded
 from .channels import UNIT_WORDS, Channel, instrument_of, words
 from .expected import Against

@@ -8,10 +8,10 @@ from collections.abc import Iterator
 from dataclasses import dataclass, replace
 from typing import Any
 
+from ..analysis import Analysis
 from ..base.declared import Figure
 from ..base.units import RAIL_V, State
 from ..editing import ChangePart, ChangeSupply, Edit
-from ..findings import Analysis
 from ..things.parts import Card, Drive, Part, Processor
 from .channels import Channel, Instrument, instrument_of
 from .judged import Held

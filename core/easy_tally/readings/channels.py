@@ -10,9 +10,9 @@ from collections.abc import Iterator
 from dataclasses import dataclass
 from typing import Literal
 
+from ..analysis import Analysis
 from ..base.errors import BadInput
 from ..base.units import RAIL_V, RAIL_WORDS, Rail
-from ..findings import Analysis
 from ..standards.connectors import CONNECTORS
 from ..wiring import Wired
 

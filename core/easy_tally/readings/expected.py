@@ -7,9 +7,9 @@ from dataclasses import replace
 from functools import cached_property
 from typing import NamedTuple
 
+from ..analysis import Analysis
 from ..base.series import Span, span_at
 from ..base.units import RAIL_V, RUN_STATES, Rail, State
-from ..findings import Analysis
 from ..ratings import Element
 from ..standards.contacts import TERMINAL_DEGC
 from ..standards.margins import WITHIN_RATING

@@ -7,11 +7,11 @@ from collections.abc import Callable, Iterator, Mapping
 from dataclasses import dataclass, field, replace
 from typing import Literal
 
+from ..analysis import Analysis
 from ..base.arrays import np
 from ..base.rounding import TOLERANCE
 from ..base.series import span_at
 from ..base.units import RAIL_V, RUN_STATES, State
-from ..findings import Analysis
 from ..standards.connectors import SENSE_GRANT_W, is_coded
 from ..supplies.energy import efficiency_at, points_of
 from .channels import METERED, Channel

@@ -7,11 +7,11 @@ from collections.abc import Callable, Iterator
 from dataclasses import dataclass, replace
 from typing import Literal, get_args
 
+from ..analysis import Analysis, analyse
 from ..base.arrays import np
 from ..base.errors import EasyTallyError, NotThere
 from ..base.units import RAIL_V, State
 from ..editing import Connect, Park
-from ..findings import Analysis, analyse
 from ..readings import METERED, Against
 from ..standards.connectors import CONNECTORS, SENSE_GRANT_W, is_coded
 from ..things.parts import Hub

@@ -8,9 +8,9 @@ from collections.abc import Iterable
 from dataclasses import dataclass, field
 from functools import cached_property
 
+from ..analysis import Analysis
 from ..base.arrays import np
 from ..base.units import RAIL_V, Rail, State
-from ..findings import Analysis
 from ..readings import Against, Channel, Floats, Named, Readings
 from ..standards.connectors import is_of
 from ..supplies.energy import points_of, wall_w

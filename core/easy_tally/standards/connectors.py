@@ -45,7 +45,7 @@ PortKind = Literal[
 
 @dataclass(frozen=True, slots=True)
 class UsualCable:
-    """A cable with such plugs, where nothing else is said: its name, its key, the ports that it goes
+    """A cable with such plugs, where nothing else is said: its name, its key, the ports it goes
     into, contacts of its supply end. Source: the usual cables of the field."""
 
     name: str

@@ -5,9 +5,9 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from ..analysis import Analysis
 from ..base.arrays import np
 from ..base.errors import BadInput, NotThere
-from ..findings import Analysis
 from ..readings import METERED, Channel, Held, Readings, channels_of, hold, instrument_of, say
 from ..simulate import FAULT_KINDS, FAULT_WORDS, Fault, FaultKind, Planted, Scene, places, plant
 

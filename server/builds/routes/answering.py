@@ -7,7 +7,7 @@ from typing import Any
 
 from config.memory import memory
 from django.http import HttpResponse
-from easy_tally.findings import Compact
+from easy_tally.publishing import Compact
 from pydantic import TypeAdapter
 
 from builds import actions, results, schemas, store

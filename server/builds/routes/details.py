@@ -7,7 +7,7 @@ from typing import Any
 from django.http import HttpRequest, HttpResponse
 from easy_tally import NotThere
 from easy_tally.entry import say
-from easy_tally.findings import (
+from easy_tally.publishing import (
     RowAnswer,
     RunAnswer,
     SpikeRowAnswer,

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from django.http import HttpRequest, HttpResponse
-from easy_tally.findings import Compact
+from easy_tally.publishing import Compact
 from ninja import Router
 from owners.models import owner_of
 

@@ -4,8 +4,8 @@ from __future__ import annotations
 
 from django.http import HttpRequest, HttpResponse
 from easy_tally import BadInput, SocketRef
+from easy_tally.advice import judged
 from easy_tally.files import loom_pdf, loom_svg, map_csv
-from easy_tally.findings import judged
 from easy_tally.wiring import Offers, offers_for_plug, offers_for_socket
 from ninja import Router
 from owners.models import owner_of

@@ -5,7 +5,8 @@ from __future__ import annotations
 from typing import Any
 
 from django.http import HttpRequest
-from easy_tally.findings import assumption_uses, effect_words, effects
+from easy_tally.advice import assumption_uses, effects
+from easy_tally.publishing import effect_words, uses_words
 from easy_tally.things import HouseRules
 from ninja import Router
 from owners.models import owner_of
@@ -34,7 +35,8 @@ def uses(request: HttpRequest, key: str, after: int = 0) -> dict[str, list[str]]
     """Where each assumption counts in this build, in words. Of a large build not all come at once:
     ask for those `after` so many, until none comes."""
     a = results.analysis(actions.find(owner_of(request), key))
-    return {name: list(of) for name, of in for_a_while(assumption_uses(a, max(after, 0)))}
+    uses = for_a_while(assumption_uses(a, max(after, 0)))
+    return {name: list(uses_words(of)) for name, of in uses}
 
 
 @router.get("/house-rules", response=schemas.RulesOut, operation_id="houseRules")

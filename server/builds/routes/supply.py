@@ -6,9 +6,10 @@ from typing import Any
 
 from django.http import HttpRequest, HttpResponse
 from easy_tally import NotThere
+from easy_tally.advice import ways_to_stay
 from easy_tally.editing import TakeSupply
 from easy_tally.files import supplies_csv
-from easy_tally.findings import (
+from easy_tally.publishing import (
     FitAnswer,
     SizesAnswer,
     WeekAnswer,
@@ -16,7 +17,6 @@ from easy_tally.findings import (
     sizes_answer,
     supply_answer,
     way_words,
-    ways_to_stay,
     week_answer,
 )
 from easy_tally.supplies import Offered, asked_of

@@ -12,8 +12,8 @@ from unittest.mock import patch
 
 from builds.tests.support import HERON, ROOT, ApiCase
 from django.core.management import call_command
+from easy_tally.analysis import analyse
 from easy_tally.files import build_file
-from easy_tally.findings import analyse
 from work.exchange import GONE_S, Exchange
 from work.worker import QUEUE, work_on
 

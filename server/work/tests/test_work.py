@@ -15,9 +15,10 @@ from tempfile import TemporaryDirectory
 from typing import Any
 from unittest.mock import patch
 
+from easy_tally.advice import map_it
 from easy_tally.files import build_file, kits_csv
-from easy_tally.findings import map_it
 from easy_tally.mapping import InStock
+from easy_tally.publishing import map_answer
 from easy_tally.things import Build
 
 from work.exchange import Exchange, Unreachable, set_aside
@@ -219,7 +220,8 @@ class Formats(unittest.TestCase):
         stock = [InStock(thing=c, owned=True, free=2) for c in build.cables[:3]]
         sent = asked(stock=[Stock.of(s) for s in stock]).model_dump_json()
         came = do(MapAsked.model_validate_json(sent), Desk(lambda w: None, lambda: True))
-        self.assertEqual(came.answer, ANSWER.dump_python(map_it(build, stock=stock), mode="json"))
+        answer = map_answer(map_it(build, stock=stock))
+        self.assertEqual(came.answer, ANSWER.dump_python(answer, mode="json"))
 
     def test_rules_and_a_build_that_breaks_down(self) -> None:
         job = RulesAsked(

@@ -2,6 +2,10 @@
 
 from __future__ import annotations
 
+from ..advice.sizes import Step, added, steps
+from ..analysis.facts import Analysis
+from ..analysis.of_fit import fit_checks, subject
+from ..analysis.register import not_built
 from ..base.rounding import exceeds, percent
 from ..base.saying import number
 from ..base.series import Span
@@ -14,9 +18,6 @@ from ..supplies.side_view import side_view
 from ..things.place import WEEK
 from ..things.supply import Supply
 from . import wording
-from .facts import Analysis
-from .of_fit import fit_checks, subject
-from .register import not_built
 from .result import (
     Amount,
     CheckAnswer,
@@ -38,7 +39,6 @@ from .result_supply import (
     SpanAnswer,
     WeekAnswer,
 )
-from .sizes import Step, added, steps
 
 
 def _amount(span: Span) -> Amount:

@@ -6,15 +6,15 @@ from __future__ import annotations
 from collections.abc import Callable
 from typing import Any, NamedTuple
 
+from ...analysis.facts import Analysis
+from ...analysis.finding import Finding
 from ...base.saying import number
 from ...standards.connectors import CONNECTORS
-from ..facts import Analysis
-from ..finding import Finding
 from .board import blank_headers, board_cause, board_title
 from .fit import FIT_WORDS, fit_words, measure_words
 from .living import lacks
 from .parts import contradiction_words, mover_words
-from .remedies import effect_words, remedy_words, way_words
+from .remedies import effect_words, remedy_words, uses_words, way_words
 from .runs import element_cause, element_formula, element_title, plug_warning, run_cause, run_title
 from .signals import (
     keep_free_words,
@@ -47,6 +47,7 @@ __all__ = [
     "rule_words",
     "run_cause",
     "said",
+    "uses_words",
     "way_words",
     "who_needs",
 ]

@@ -5,6 +5,8 @@ from __future__ import annotations
 
 from dataclasses import dataclass, replace
 
+from ..analysis.analyse import analyse
+from ..analysis.facts import Analysis
 from ..editing import ChangePart
 from ..standards.connectors import is_coded
 from ..standards.sizes import COMMON_W
@@ -13,8 +15,6 @@ from ..supplies.checks import check_supply
 from ..supplies.sizing import RuleId, size
 from ..things.parts import Card
 from ..things.supply import Port, Supply
-from .analysis import analyse
-from .facts import Analysis
 
 _SIXTEEN = Port(key="h1", label="H1", kind="16pin", circuits=12, pins_12v=6)
 #: Checks that a size alone decides; the others need a supply's own figures.

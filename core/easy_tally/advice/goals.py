@@ -7,6 +7,8 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
+from ..analysis.facts import Analysis
+from ..analysis.of_rules import device_groups, group_rule
 from ..base.rounding import percent, up
 from ..base.series import likelies
 from ..base.units import RUN_STATES
@@ -16,8 +18,6 @@ from ..standards.connectors import CONNECTORS, PINS, is_of
 from ..things.adapters import Extension
 from ..things.parts import Drive
 from ..wiring import Feed, Wired
-from .facts import Analysis
-from .of_rules import device_groups, group_rule
 
 #: Elements that are no share of a rating: a reach, what is never allowed; groups stand aside.
 _ASIDE = ("group", "group spike", "reach", "forbidden")

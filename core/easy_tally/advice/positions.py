@@ -5,14 +5,14 @@ from __future__ import annotations
 from collections.abc import Iterator
 from dataclasses import dataclass
 
+from ..analysis.analyse import analyse
+from ..analysis.facts import Analysis
+from ..analysis.finding import Finding
+from ..analysis.of_fit import fit_checks
 from ..editing import ChangeBuild
 from ..supplies.checks import SupplyVerdict
 from ..supplies.fit import FitCheck
 from ..things.rules import POSITIONS
-from .analysis import analyse
-from .facts import Analysis
-from .finding import Finding
-from .of_fit import fit_checks
 
 #: Rule → the checks of room that it decides.
 _ROOM = {"straight_length": ("plug-room",), "supply_fan": ("supply-fan",)}

@@ -4,9 +4,9 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from ..analysis.finding import Of
 from ..supplies.asked import CheckStatus
 from ..supplies.side_view import Shape
-from .finding import Of
 from .result import CheckAnswer
 
 

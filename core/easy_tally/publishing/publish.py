@@ -11,6 +11,10 @@ from collections import Counter
 from collections.abc import Callable
 from dataclasses import replace
 
+from ..analysis.facts import Analysis
+from ..analysis.finding import TO_MEND, Finding, Remedy
+from ..analysis.of_board import remedy_id
+from ..analysis.register import not_built
 from ..base.declared import Figure
 from ..base.rounding import percent
 from ..base.series import Series, Span, scale, span_at
@@ -33,11 +37,7 @@ from ..things.parts import Part
 from ..wiring import Feed, Input, Wired, WiredRun
 from ..wiring.never import never
 from . import wording
-from .facts import Analysis
-from .finding import TO_MEND, Finding, Remedy
-from .of_board import remedy_id
 from .publish_supply import sizing_answer, supply_answer
-from .register import not_built
 from .result import (
     Amount,
     Amounts,

@@ -4,14 +4,15 @@ from __future__ import annotations
 
 from collections.abc import Callable, Mapping
 
+from ...advice.positions import Effect
+from ...advice.used import Uses
+from ...advice.ways import Way
+from ...analysis.facts import Analysis
+from ...analysis.finding import Remedy
 from ...base.rounding import percent
 from ...base.saying import number
 from ...supplies.fit import FitCheck, Missing
 from ...things.parts import Part
-from ..facts import Analysis
-from ..finding import Remedy
-from ..positions import Effect
-from ..ways import Way
 from .fit import fit_words, measure_words
 from .living import lacks
 
@@ -155,3 +156,15 @@ def remedy_words(remedy: Remedy, parts: Mapping[str, Part]) -> str:
         return f"Measure and enter: {'; '.join(facts)}."
     names = (lacks(remedy.names),) if remedy.id == "find-out-supply" else remedy.names
     return _WORDS[remedy.id].format(*names)
+
+
+def uses_words(of: Uses) -> tuple[str, ...]:
+    """What changes with an assumption."""
+    found = [*of.names]
+    if of.runs:
+        found.append("1 run" if of.runs == 1 else f"{of.runs} runs")
+    if of.board:
+        found.append("the board’s main plug")
+    if of.fit:
+        found.append("fit and air")
+    return tuple(found)

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from dataclasses import replace
 
+from ..analysis.facts import Analysis
 from ..base.errors import EasyTallyError
 from ..base.rounding import percent
 from ..editing import Connect
@@ -12,7 +13,6 @@ from ..ratings.verdicts import rank
 from ..tally.demand import demands
 from ..tally.loads import loads as loads_of
 from ..wiring import Offer, Offers, Wired
-from .facts import Analysis
 
 #: Offers that are judged, the first: each takes a walk over every run. Where there are more inputs
 #: than `_USUAL` they are fewer, and some always.

@@ -8,13 +8,13 @@ from typing import Any, Literal
 
 from typing_extensions import TypedDict
 
+from ..analysis.finding import Of, Severity
 from ..base.units import Origin, State, Window
 from ..ratings.verdicts import Verdict
 from ..standards.signals import SignalKind
 from ..supplies.asked import CheckStatus
 from ..supplies.checks import SupplyVerdict
 from ..things.forgotten import Topic
-from .finding import Of, Severity
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

@@ -8,14 +8,14 @@ from __future__ import annotations
 import math
 from collections.abc import Callable
 
+from ..analysis.analyse import analyse
+from ..analysis.facts import Analysis
 from ..base.errors import EasyTallyError
 from ..editing import AddCable, ChangeBuild, ChangePart, Edit
 from ..supplies.checks import OF_SIZE
 from ..things.build import Build
 from ..things.cables import Cable
 from ..things.parts import Card
-from .analysis import analyse
-from .facts import Analysis
 from .ways import Way
 
 #: The lowest power limit that a builder is offered. Source: what cards let one set.

@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections import Counter
 from collections.abc import Callable, Iterator
 
+from ...analysis.of_rules import group_rule
 from ...mapping import Fact, Move, Needed, Repair
 from ...ratings import RunResult
 from ...standards.connectors import CONNECTORS, PLUGS
@@ -14,7 +15,6 @@ from ...things.rules import POSITIONS
 from ...things.supply import PORT_WORDS
 from ...wiring import Wired
 from ...wiring.areas import SLACK_MM
-from ..of_rules import group_rule
 
 _Said = Callable[[int], str]
 

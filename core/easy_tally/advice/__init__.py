@@ -1,0 +1,24 @@
+"""Advice: what would become of a build, by a rule, a supply, a plug, a map, and ways to mend it."""
+
+from __future__ import annotations
+
+from .goals import map_goals
+from .judged_offers import judged
+from .mapped import Mapped, map_it
+from .positions import Effect, effects
+from .stay import ways_to_stay
+from .used import Uses, assumption_uses
+from .ways import Way
+
+__all__ = [
+    "Effect",
+    "Mapped",
+    "Uses",
+    "Way",
+    "assumption_uses",
+    "effects",
+    "judged",
+    "map_goals",
+    "map_it",
+    "ways_to_stay",
+]

@@ -1,0 +1,121 @@
+"""The best map of a build, or as much as can be fed, why no more can, and repairs."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable, Iterator
+from dataclasses import dataclass, replace
+from typing import Literal
+
+from ..analysis.analyse import analyse
+from ..analysis.facts import Analysis
+from ..base.errors import NotDecided
+from ..mapping import (
+    Fact,
+    InStock,
+    Mapping,
+    OtherSupply,
+    Progress,
+    Repair,
+    Stopped,
+    Wish,
+    applied,
+    repairs,
+    solve,
+    why_not,
+)
+from ..things.build import Build
+from ..wiring import Wired
+
+#: Repairs that are worked out at the most.
+MOST_REPAIRS = 6
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Mapped:
+    """What mapping found. `impossible`: `found` then feeds as much as can be, and `facts` together
+    forbid more. `not decided`: nothing was found, and not everything was looked at; `undecided`
+    says so. `nothing`: there is nothing to feed. `before` and `after` are the build as it is, where
+    anything is plugged in, and with the map."""
+
+    build: Build
+    status: Literal["mapped", "impossible", "not decided", "nothing"]
+    proven: bool
+    found: Mapping | None = None
+    facts: tuple[Fact, ...] = ()
+    undecided: str = ""
+    repairs: tuple[Repair, ...] = ()
+    before: Analysis | None = None
+    after: Analysis | None = None
+
+
+#: A wish for the best map, without anything kept.
+_ALL = Wish()
+
+
+def map_it(
+    build: Build,
+    wish: Wish = _ALL,
+    stock: Iterable[InStock] = (),
+    progress: Progress | None = None,
+    supplies: Iterable[OtherSupply] = (),
+) -> Mapped:
+    """The best map of a build; or as much as can be fed, why no more can, and repairs: by what is
+    in `stock`, or by one of some `supplies`."""
+    if not Wired(build).inputs:
+        return Mapped(build=build, status="nothing", proven=True)
+    try:
+        found = solve(build, wish, progress)
+    except NotDecided as error:
+        return _not_decided(build, wish, progress, str(error))
+    if found is not None:
+        return _with(build, found)
+    stop = progress.stop if progress else None
+    try:
+        partial = solve(build, replace(wish, partial=True), progress)
+    except NotDecided as error:
+        return Mapped(build=build, status="impossible", proven=True, undecided=str(error))
+    facts: tuple[Fact, ...] = ()
+    undecided = ""
+    try:
+        facts = why_not(build, wish.keep)
+    except NotDecided as error:  # what can be fed is laid all the same
+        undecided = str(error)
+    if partial is None:  # what stays contradicts itself: nothing can be laid
+        return Mapped(
+            build=build, status="impossible", proven=True, facts=facts, undecided=undecided
+        )
+    ways = tuple(_first(repairs(build, partial, stock, stop, supplies)))
+    return replace(_with(build, partial), facts=facts, undecided=undecided, repairs=ways)
+
+
+def _not_decided(build: Build, wish: Wish, progress: Progress | None, said: str) -> Mapped:
+    """As much as was found to be fed, where nobody knows whether all could be."""
+    try:
+        partial = solve(build, replace(wish, partial=True), progress)
+    except NotDecided:
+        partial = None
+    found = _with(build, partial) if partial is not None else None
+    if found is None:
+        return Mapped(build=build, status="not decided", proven=False, undecided=said)
+    return replace(found, status="not decided", proven=False, undecided=said)
+
+
+def _with(build: Build, found: Mapping) -> Mapped:
+    return Mapped(
+        build=build,
+        status="mapped" if found.whole else "impossible",
+        proven=found.proven,
+        found=found,
+        before=analyse(build) if build.runs else None,
+        after=analyse(applied(build, found)),
+    )
+
+
+def _first(several: Iterable[Repair]) -> Iterator[Repair]:
+    try:
+        for n, repair in enumerate(several, 1):
+            yield repair
+            if n == MOST_REPAIRS:
+                return
+    except Stopped:
+        return
