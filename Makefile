@@ -5,7 +5,7 @@ PORT ?= 8000
 STAMPS := .stamps
 WEB_SOURCES := $(shell find web/src web/public -type f 2>/dev/null) web/package.json web/package-lock.json web/vite.config.ts
 
-.PHONY: demo dev test lint screenshots bench soak fuzz worker prove web schemas clean
+.PHONY: demo dev test quick lint hooks measures wheel screenshots bench soak fuzz worker prove web schemas clean
 .DEFAULT_GOAL := demo
 
 # What the machine lacks is said before anything is installed.
@@ -55,11 +55,15 @@ dev: $(STAMPS)/python $(STAMPS)/node
 test: $(STAMPS)/python-dev $(STAMPS)/web $(STAMPS)/chromium
 	@$(MANAGE) test --noinput --parallel 2 $(if $(T),$(T),core server)
 
+# What a change touches, in under a minute: while one works.
+quick: $(STAMPS)/python-dev
+	@$(PY) tools/quick.py
+
 lint: $(STAMPS)/python-dev $(STAMPS)/node
 	.venv/bin/ruff check core server tools
 	.venv/bin/ruff format --check core server tools
-	PYTHONPATH=core .venv/bin/lint-imports --no-cache
-	cd server && ../.venv/bin/mypy --config-file ../pyproject.toml ../core/easy_tally config owners catalogue drawer builds bench jobs readings keeping work
+	PYTHONPATH=core:server .venv/bin/lint-imports --no-cache
+	cd server && ../.venv/bin/mypy --config-file ../pyproject.toml ../core/easy_tally base config owners catalogue drawer builds bench jobs readings keeping work
 	cd web && npm run --silent types && npm run --silent lint
 
 screenshots: $(STAMPS)/python-dev $(STAMPS)/web $(STAMPS)/chromium
@@ -67,6 +71,14 @@ screenshots: $(STAMPS)/python-dev $(STAMPS)/web $(STAMPS)/chromium
 
 bench: $(STAMPS)/python-dev $(STAMPS)/web $(STAMPS)/chromium
 	$(PY) tools/bench.py
+
+# What the code is like inside, row by row, beside what it is to reach.
+measures: $(STAMPS)/python-dev $(STAMPS)/node
+	$(PY) tools/measures.py
+
+# The quick half of `make lint` before each commit.
+hooks:
+	git config core.hooksPath tools/hooks
 
 # Kills, floods, idle connections, full disks: a few minutes on loopback; no part of `make test`.
 soak: $(STAMPS)/python-dev $(STAMPS)/web
@@ -90,7 +102,7 @@ prove: $(STAMPS)/python-dev
 
 # The snapshots in docs/, and the front end's types from them.
 schemas: $(STAMPS)/python $(STAMPS)/node
-	$(MANAGE) export_schemas
+	cd server && ../$(PY) -m config.snapshots
 	cd web && npm run --silent api
 
 clean:

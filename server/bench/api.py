@@ -7,9 +7,9 @@ import re
 from typing import Any, Literal
 from zipfile import ZIP_DEFLATED, ZipFile
 
+from base.writing import writing
 from builds import actions, results
 from builds.models import Build
-from config.writing import writing
 from django.http import FileResponse, HttpRequest, HttpResponse
 from easy_tally import BadInput, NotThere
 from easy_tally.bench import GROUP_WORDS, Step

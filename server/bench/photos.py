@@ -12,7 +12,7 @@ from pathlib import Path
 from threading import BoundedSemaphore, Lock
 from typing import IO
 
-from config.problems import Busy
+from base.problems import Busy
 from django.conf import settings
 from easy_tally import BadInput
 from PIL import Image, ImageFile

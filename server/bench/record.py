@@ -7,9 +7,9 @@ import io
 from collections.abc import Iterable
 from typing import Any
 
+from base.writing import writing
 from builds import results
 from builds.models import Build
-from config.writing import writing
 from django.utils.dateparse import parse_datetime
 from easy_tally import BadInput
 from easy_tally.bench import Done, Noted, Plan, Sitting, plan, sittings

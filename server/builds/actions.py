@@ -12,7 +12,7 @@ from contextlib import suppress
 from dataclasses import dataclass, field, replace
 from typing import NamedTuple
 
-from config.writing import writing
+from base.writing import writing
 from django.db import transaction
 from drawer import store as drawer
 from easy_tally import Build, EasyTallyError, Refused

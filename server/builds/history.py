@@ -8,7 +8,7 @@ import json
 from datetime import datetime
 from typing import Any
 
-from config.writing import writing
+from base.writing import writing
 from django.db import connection, transaction
 from django.utils.dateparse import parse_datetime
 from easy_tally import BadFile, BadInput, Build

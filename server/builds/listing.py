@@ -9,7 +9,7 @@ from pathlib import Path
 from typing import Any
 
 import easy_tally
-from config.writing import writing
+from base.writing import writing
 from django.db import DatabaseError
 from django.db.models import F
 from django.utils import timezone

@@ -6,7 +6,7 @@ from collections import OrderedDict
 from threading import Lock
 from typing import NamedTuple
 
-from config.memory import memory
+from base.memory import memory
 from django.utils import timezone
 from easy_tally import Analysis, Build, analyse, compact
 from easy_tally.publishing import Compact

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from typing import Annotated, Any
 
-from config.memory import memory
+from base.memory import memory
 from django.http import HttpRequest, HttpResponse
 from easy_tally.catalogue import FIGURE_WORDS, CatalogueEntry, lacks
 from easy_tally.entry import parse, parse_list, read_case_line, understood

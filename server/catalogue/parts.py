@@ -7,8 +7,8 @@ from datetime import datetime
 from functools import lru_cache
 from itertools import count
 
-from config.memory import memory
-from config.writing import writing
+from base.memory import memory
+from base.writing import writing
 from django.conf import settings
 from django.db.models import Count, Max, OuterRef, Q, Subquery, Sum
 from easy_tally import BadFile, BadInput, NotThere, Refused

@@ -2,6 +2,8 @@
 
 from typing import Any
 
+from base.formats import FiniteRenderer, PlainParser
+from base.problems import Busy, broke_down, described, of_status, problem
 from bench.api import router as bench_router
 from builds.actions import NoBuild, name_of
 from builds.collisions import StaleEdit
@@ -23,9 +25,6 @@ from ninja.security import APIKeyCookie
 from owners.models import Owner, current_owner
 from readings.api import router as readings_router
 from readings.trainer_api import router as trainer_router
-
-from config.api_formats import FiniteRenderer, PlainParser
-from config.problems import Busy, broke_down, described, of_status, problem
 
 
 class LocalOwner(APIKeyCookie):

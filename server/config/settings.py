@@ -82,13 +82,13 @@ MIDDLEWARE = [
     "django.middleware.security.SecurityMiddleware",
     "config.security.content_security_policy",
     "django.middleware.clickjacking.XFrameOptionsMiddleware",
-    "config.problems.as_problems",
+    "base.problems.as_problems",
     "config.security.known_host",
     # Files after what every answer carries.
     "whitenoise.middleware.WhiteNoiseMiddleware",
     "django.middleware.common.CommonMiddleware",
     "django.middleware.csrf.CsrfViewMiddleware",
-    "config.problems.caught",
+    "base.problems.caught",
 ]
 LOGGING = {
     "version": 1,

@@ -8,7 +8,7 @@ from collections.abc import Mapping
 from itertools import count
 from typing import Any
 
-from config.writing import writing
+from base.writing import writing
 from easy_tally import BadInput, NotThere, Refused
 from easy_tally.base import problems_of
 from easy_tally.catalogue import DrawerKind, DrawerThing

@@ -4,9 +4,9 @@ from __future__ import annotations
 
 from typing import Any, Literal
 
+from base.formats import BusyOut, busy_out
 from builds import actions
 from builds.models import Build
-from config.api_formats import BusyOut, busy_out
 from django.http import HttpRequest
 from easy_tally import Refused
 from easy_tally.publishing import MapAnswer

@@ -7,9 +7,9 @@ import logging
 from functools import lru_cache
 from typing import Any, NamedTuple
 
+from base.writing import writing
 from builds import candidates, results
 from builds.models import Build
-from config.writing import writing
 from django.conf import settings
 from django.db import transaction
 from django.utils import timezone

@@ -8,7 +8,7 @@ import time
 from collections.abc import Iterator
 from contextlib import contextmanager
 
-from config.writing import writing
+from base.writing import writing
 
 from owners.models import Owner
 

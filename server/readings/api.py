@@ -5,10 +5,10 @@ from __future__ import annotations
 from datetime import datetime
 from typing import Any
 
+from base.formats import busy_out
+from base.writing import writing
 from builds import actions, results
 from builds.models import Build
-from config.api_formats import busy_out
-from config.writing import writing
 from django.http import HttpRequest, HttpResponse, StreamingHttpResponse
 from easy_tally import Analysis, BadInput, NotThere
 from easy_tally.files import readings_csv, readings_heads, readings_svg

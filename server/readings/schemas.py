@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from typing import Annotated, Any
 
-from config.api_formats import BusyOut
+from base.formats import BusyOut
 from easy_tally.base import State
 from easy_tally.readings import ChannelWords, Drawn
 from ninja import Schema

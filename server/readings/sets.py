@@ -7,10 +7,10 @@ from collections import OrderedDict
 from threading import Lock
 from typing import Any
 
+from base.writing import writing
 from bench.models import Entry
 from builds import results
 from builds.models import Build
-from config.writing import writing
 from django.utils import timezone
 from easy_tally import BadInput, NotThere, Refused
 from easy_tally.readings import Held, Named, Readings, hold

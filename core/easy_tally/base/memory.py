@@ -86,7 +86,9 @@ class Memory:
 
     def _kept(self) -> set[int]:
         """What is kept already, by identity."""
-        return {id(of[1]) for held in (self._young, self._old) for of in held.values()}
+        # Copied in one go: another thread may put something in meanwhile.
+        entries = [*list(self._young.values()), *list(self._old.values())]
+        return {id(result) for _, result in entries}
 
     def _put(self, key: Hashable, found: tuple[tuple[Any, ...], Any], takes: int) -> None:
         if self._young_bytes >= self.most_bytes // 2:

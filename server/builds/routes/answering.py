@@ -5,7 +5,7 @@ from __future__ import annotations
 from functools import lru_cache
 from typing import Any
 
-from config.memory import memory
+from base.memory import memory
 from django.http import HttpResponse
 from easy_tally.publishing import Compact
 from pydantic import TypeAdapter

@@ -7,11 +7,11 @@ import json
 import tempfile
 from pathlib import Path
 
+from config.snapshots import snapshots
 from django.core.management import call_command
 from django.test import TestCase
 
 from builds import results
-from builds.management.commands.export_schemas import snapshots
 from builds.models import Build
 from builds.tests.support import HERON, ROOT, ApiCase
 

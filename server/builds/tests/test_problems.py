@@ -7,7 +7,7 @@ import json
 from typing import Any
 from unittest.mock import patch
 
-from config.api_formats import PlainParser
+from base.formats import PlainParser
 from django.conf import settings
 from django.db import DatabaseError, IntegrityError, OperationalError
 from django.http import HttpRequest, QueryDict

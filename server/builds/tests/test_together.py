@@ -9,7 +9,7 @@ from collections.abc import Callable
 from typing import Any
 from unittest.mock import patch
 
-from config import writing
+from base import writing
 from django.db import connection, transaction
 from django.test import TransactionTestCase
 from easy_tally import EasyTallyError
