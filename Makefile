@@ -5,7 +5,7 @@ PORT ?= 8000
 STAMPS := .stamps
 WEB_SOURCES := $(shell find web/src web/public -type f 2>/dev/null) web/package.json web/package-lock.json web/vite.config.ts
 
-.PHONY: demo dev test quick lint hooks measures wheel screenshots bench soak fuzz worker prove web schemas clean
+.PHONY: demo dev test quick lint hooks measures wheel try-wheel screenshots bench soak fuzz worker prove web schemas clean
 .DEFAULT_GOAL := demo
 
 # What the machine lacks is said before anything is installed.
@@ -105,5 +105,12 @@ schemas: $(STAMPS)/python $(STAMPS)/node
 	cd server && ../$(PY) -m config.snapshots
 	cd web && npm run --silent api
 
+# One file that installs without Node and without the repository; and a try of it as a user has it.
+wheel: $(STAMPS)/python $(STAMPS)/web
+	$(PY) tools/wheel/build.py
+
+try-wheel: wheel
+	tools/wheel/try.sh
+
 clean:
-	rm -rf $(STAMPS) .venv web/node_modules web/dist
+	rm -rf $(STAMPS) .venv web/node_modules web/dist build dist
