@@ -33,6 +33,9 @@ const QUESTIONS: [Rule, string][] = [
   ["supply_fan", "Which way the supply’s fan looks"],
 ];
 
+/** As many of them stand on the left: both columns then come to about the same length. */
+const LEFT = 4;
+
 /** Where good builders disagree, and what is assumed where a figure is missing. */
 export default function RulesPage() {
   const build = useBuild();
@@ -63,26 +66,33 @@ export default function RulesPage() {
       />
       <div className="grid max-w-[1180px] grid-cols-[minmax(0,1fr)] gap-6 px-6 pb-8 max-[700px]:px-3">
         <ForAll rules={rules} />
-        <div className="columns-2 gap-6 max-[900px]:columns-1">
-          {QUESTIONS.map(([rule, legend]) => (
-            <Question
-              key={rule}
-              legend={legend}
-              options={of(rule)}
-              value={rules[rule]}
-              onChange={(v) => void act(edit({ [rule]: v }))}
-            />
+        {/* Two columns that stay what they are: nothing moves to the other when a sentence comes in. */}
+        <div className="grid grid-cols-2 items-start gap-x-6 max-[900px]:grid-cols-1">
+          {[QUESTIONS.slice(0, LEFT), QUESTIONS.slice(LEFT)].map((questions, column) => (
+            <div key={column}>
+              {questions.map(([rule, legend]) => (
+                <Question
+                  key={rule}
+                  legend={legend}
+                  options={of(rule)}
+                  value={rules[rule]}
+                  onChange={(v) => void act(edit({ [rule]: v }))}
+                />
+              ))}
+              {column === 1 && (
+                <section>
+                  <h2 className="mb-2 text-lg font-bold">Headroom</h2>
+                  <NumberField
+                    label="Headroom over the sustained load"
+                    unit="%"
+                    value={Math.round(rules.headroom * 1000) / 10}
+                    onPreview={(v) => v !== null && preview(edit({ headroom: v / 100 }))}
+                    onCommit={(v) => act(edit({ headroom: (v ?? 0) / 100 }))}
+                  />
+                </section>
+              )}
+            </div>
           ))}
-          <section className="break-inside-avoid">
-            <h2 className="mb-2 text-lg font-bold">Headroom</h2>
-            <NumberField
-              label="Headroom over the sustained load"
-              unit="%"
-              value={Math.round(rules.headroom * 1000) / 10}
-              onPreview={(v) => v !== null && preview(edit({ headroom: v / 100 }))}
-              onCommit={(v) => act(edit({ headroom: (v ?? 0) / 100 }))}
-            />
-          </section>
         </div>
         <Assumptions />
       </div>
@@ -122,8 +132,9 @@ function ForAll({ rules }: { rules: Rules }) {
   const { say } = useWrite();
   const queries = useQueryClient();
   const { data } = useQuery(houseRulesQuery);
-  if (!data) return null;
-  const differ = (Object.keys(rules) as (keyof Rules)[]).filter((r) => rules[r] !== data.house_rules[r]);
+  // Before they are known it takes its room: what stands below does not move under a hand.
+  const known = data?.house_rules ?? rules;
+  const differ = (Object.keys(rules) as (keyof Rules)[]).filter((r) => rules[r] !== known[r]);
   const put = (everywhere: boolean | string[]) =>
     take(client.PUT("/api/v1/house-rules", { body: { house_rules: rules, everywhere } }));
   const set = async (everywhere: boolean) => {
@@ -153,9 +164,11 @@ function ForAll({ rules }: { rules: Rules }) {
       className="flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-rule pb-3"
     >
       <p className="min-w-56 flex-1 text-base">
-        {differ.length === 0
-          ? "New builds start with the same rules as this one."
-          : `New builds start with other rules: ${differ.length} of ${Object.keys(rules).length} differ.`}
+        {!data
+          ? "\u00a0"
+          : differ.length === 0
+            ? "New builds start with the same rules as this one."
+            : `New builds start with other rules: ${differ.length} of ${Object.keys(rules).length} differ.`}
       </p>
       {differ.length > 0 && <Button onClick={() => void set(false)}>Start new builds with these</Button>}
       <Button onClick={() => void set(true)}>Set these in every build</Button>
@@ -175,7 +188,7 @@ function Question({
   onChange: (v: string) => void;
 }) {
   return (
-    <section className="mb-5 break-inside-avoid">
+    <section className="mb-5">
       <h2 className="mb-2 text-lg font-bold">{legend}</h2>
       <RadioGroup label={legend} value={value} onChange={onChange}>
         {options.map((o) => (
@@ -191,7 +204,7 @@ function Question({
             <span className="min-w-0">
               <b>{o.words}</b>
               <span className="block text-sm text-ink-soft">{o.text}</span>
-              <span className="block text-sm [overflow-wrap:anywhere]">{o.effect}</span>
+              <span className="block min-h-5 text-sm [overflow-wrap:anywhere]">{o.effect}</span>
             </span>
           </Radio>
         ))}
