@@ -198,7 +198,7 @@ class WayOut(Schema):
 
     id: str
     text: str
-    edit: dict[str, Any]
+    edit: Edit
 
 
 class ConnectorOut(Schema):

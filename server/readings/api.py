@@ -383,7 +383,7 @@ def _settled(a: Analysis, x: Settled) -> dict[str, Any]:
         "instrument": f"{'simulated ' if x.then.origin == 'simulated' else ''}{x.instrument}",
         "now": (x.now.low, x.now.likely, x.now.high) if x.now else None,
         "origin": x.now.origin if x.now else "",
-        "edit": x.edit.model_dump(mode="json"),
+        "edit": x.edit,
         "then": (x.then.low, x.then.likely, x.then.high),
     }
 

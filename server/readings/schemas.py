@@ -6,6 +6,7 @@ from typing import Annotated, Any
 
 from base.formats import BusyOut
 from easy_tally.base import State
+from easy_tally.editing import Edit
 from easy_tally.readings import ChannelWords, Drawn
 from ninja import Schema
 from pydantic import Field
@@ -132,7 +133,7 @@ class SettledOut(Schema):
     then: tuple[float, float, float]
     unit: str
     instrument: str
-    edit: dict[str, Any]
+    edit: Edit
 
 
 class NamesIn(Schema):

@@ -219,8 +219,7 @@ def _mend(a: Analysis, f: Finding) -> Mend:
 
 
 def _remedy(a: Analysis, r: Remedy) -> RemedyAnswer:
-    edit = r.edit.model_dump(mode="json", exclude_none=True) if r.edit else None
-    return RemedyAnswer(id=r.id, text=wording.remedy_words(r, a.wired.parts), edit=edit)
+    return RemedyAnswer(id=r.id, text=wording.remedy_words(r, a.wired.parts), edit=r.edit)
 
 
 # -- amounts -------------------------------------------------------------------------------

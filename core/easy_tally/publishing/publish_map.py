@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
-from typing import Any, Literal
+from typing import Literal
 
 from ..advice.goals import map_goals
 from ..advice.mapped import Mapped
@@ -41,7 +41,7 @@ class RepairAnswer:
 
     id: str
     text: str
-    edit: dict[str, Any]
+    edit: TakeMap
     moves: tuple[MoveAnswer, ...]
 
 
@@ -56,7 +56,7 @@ class MapAnswer:
     goals: tuple[GoalAnswer, ...]
     moves: tuple[MoveAnswer, ...]
     bill: tuple[str, ...]
-    edit: dict[str, Any] | None
+    edit: TakeMap | None
     unfed: tuple[str, ...] = ()
     why: tuple[str, ...] = ()
     repairs: tuple[RepairAnswer, ...] = ()
@@ -113,9 +113,8 @@ def _repair(build: Build, r: Repair) -> RepairAnswer:
     )
 
 
-def _edit(found: Mapping, added: Added | None = None) -> dict[str, Any]:
-    taken = TakeMap(runs=found.runs, between=found.between, added=added or Added())
-    return taken.model_dump(mode="json")
+def _edit(found: Mapping, added: Added | None = None) -> TakeMap:
+    return TakeMap(runs=found.runs, between=found.between, added=added or Added())
 
 
 def _goal(build: Build, g: GoalValue, now: int | None, lanes: tuple[str, str]) -> GoalAnswer:

@@ -4,12 +4,13 @@ in whole percents, rounded up."""
 from __future__ import annotations
 
 from dataclasses import dataclass
-from typing import Any, Literal
+from typing import Literal
 
 from typing_extensions import TypedDict
 
 from ..analysis.finding import Of, Severity
 from ..base.units import Origin, State, Window
+from ..editing import Edit
 from ..ratings.verdicts import Verdict
 from ..standards.signals import SignalKind
 from ..supplies.asked import CheckStatus
@@ -76,7 +77,7 @@ class RemedyAnswer:
 
     id: str
     text: str
-    edit: dict[str, Any] | None = None
+    edit: Edit | None = None
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

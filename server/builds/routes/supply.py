@@ -119,10 +119,6 @@ def stay(request: HttpRequest, key: str) -> list[dict[str, Any]]:
     owner = owner_of(request)
     found = results.analysis(actions.find(owner, key))
     return [
-        {
-            "id": way.id,
-            "text": way_words(way),
-            "edit": way.edit.model_dump(mode="json", exclude_none=True),
-        }
+        {"id": way.id, "text": way_words(way), "edit": way.edit}
         for way in ways_to_stay(found, candidates.loose(owner))
     ]

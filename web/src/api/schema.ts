@@ -1894,6 +1894,100 @@ export interface components {
             connections?: components["schemas"]["Connection"][];
         };
         /**
+         * AddBetween
+         * @description Add an adapter, an extension or a backplane, plugged into nothing.
+         */
+        AddBetween: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "add adapter";
+            /** Thing */
+            thing: components["schemas"]["Adapter"] | components["schemas"]["Extension"] | components["schemas"]["Backplane"];
+        };
+        /**
+         * AddCable
+         * @description Add a cable to the bag.
+         */
+        AddCable: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "add cable";
+            cable: components["schemas"]["Cable"];
+        };
+        /**
+         * AddPart
+         * @description Add a part; its key is made from its name where the one given is taken.
+         */
+        AddPart: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "add part";
+            /** Part */
+            part: components["schemas"]["Processor"] | components["schemas"]["Board"] | components["schemas"]["Card"] | components["schemas"]["Memory"] | components["schemas"]["M2Drive"] | components["schemas"]["Drive"] | components["schemas"]["Fan"] | components["schemas"]["Pump"] | components["schemas"]["Cooler"] | components["schemas"]["LightStrip"] | components["schemas"]["Hub"] | components["schemas"]["UsbLoad"] | components["schemas"]["Other"];
+        };
+        /**
+         * AddParts
+         * @description Add several parts in one step.
+         */
+        AddParts: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "add parts";
+            /** Parts */
+            parts: (components["schemas"]["Processor"] | components["schemas"]["Board"] | components["schemas"]["Card"] | components["schemas"]["Memory"] | components["schemas"]["M2Drive"] | components["schemas"]["Drive"] | components["schemas"]["Fan"] | components["schemas"]["Pump"] | components["schemas"]["Cooler"] | components["schemas"]["LightStrip"] | components["schemas"]["Hub"] | components["schemas"]["UsbLoad"] | components["schemas"]["Other"])[];
+        };
+        /**
+         * Added
+         * @description What a map stands on beyond the build: cables, adapters, extensions, a house rule, power
+         *     limits of cards as shares of their maker's.
+         */
+        Added: {
+            /**
+             * Cables
+             * @default []
+             */
+            cables?: components["schemas"]["Cable"][];
+            /**
+             * Adapters
+             * @default []
+             */
+            adapters?: components["schemas"]["Adapter"][];
+            /**
+             * Extensions
+             * @default []
+             */
+            extensions?: components["schemas"]["Extension"][];
+            /**
+             * House Rules
+             * @default {}
+             */
+            house_rules?: {
+                [key: string]: unknown;
+            };
+            /**
+             * Power Limits
+             * @default {}
+             */
+            power_limits?: {
+                [key: string]: number;
+            };
+            /** @description another supply, with `box` */
+            supply?: components["schemas"]["Supply"] | null;
+            /**
+             * Box
+             * @default []
+             */
+            box?: components["schemas"]["Cable"][];
+        };
+        /**
          * Assumptions
          * @description What is taken where the builder has no figure.
          */
@@ -3362,6 +3456,128 @@ export interface components {
             routes?: components["schemas"]["Route"][];
         };
         /**
+         * ChangeBetween
+         * @description Set some fields of an adapter, an extension or a backplane.
+         */
+        ChangeBetween: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "change adapter";
+            /** Key */
+            key: string;
+            /** Changes */
+            changes: {
+                [key: string]: unknown;
+            };
+            /**
+             * Release
+             * @description consent to unplug what the edit takes the ground from
+             * @default false
+             */
+            release?: boolean;
+        };
+        /**
+         * ChangeBuild
+         * @description Set name, note, case, place, staggering, or single house rules and assumptions.
+         */
+        ChangeBuild: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "change build";
+            /**
+             * Changes
+             * @default {}
+             */
+            changes?: {
+                [key: string]: unknown;
+            };
+            /**
+             * House Rules
+             * @default {}
+             */
+            house_rules?: {
+                [key: string]: unknown;
+            };
+            /**
+             * Assumptions
+             * @default {}
+             */
+            assumptions?: {
+                [key: string]: unknown;
+            };
+        };
+        /**
+         * ChangeCable
+         * @description Set some fields of a cable.
+         */
+        ChangeCable: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "change cable";
+            /** Cable */
+            cable: string;
+            /** Changes */
+            changes: {
+                [key: string]: unknown;
+            };
+            /**
+             * Release
+             * @description consent to unplug what the edit takes the ground from
+             * @default false
+             */
+            release?: boolean;
+        };
+        /**
+         * ChangePart
+         * @description Set some fields of a part.
+         */
+        ChangePart: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "change part";
+            /** Part */
+            part: string;
+            /** Changes */
+            changes: {
+                [key: string]: unknown;
+            };
+            /**
+             * Release
+             * @description consent to unplug what the edit takes the ground from
+             * @default false
+             */
+            release?: boolean;
+        };
+        /**
+         * ChangeSupply
+         * @description Set some fields of the supply.
+         */
+        ChangeSupply: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "change supply";
+            /** Changes */
+            changes: {
+                [key: string]: unknown;
+            };
+            /**
+             * Release
+             * @description consent to unplug what the edit takes the ground from
+             * @default false
+             */
+            release?: boolean;
+        };
+        /**
          * CheckAnswer
          * @description One check of a supply.
          */
@@ -3446,6 +3662,27 @@ export interface components {
             signals: components["schemas"]["SignalAnswer"][];
             /** Unspoken */
             unspoken: components["schemas"]["UnspokenAnswer"][];
+        };
+        /**
+         * Connect
+         * @description Put a plug into a socket. A plug in use moves; a plug already there parks. The cable goes
+         *     into `ports`, or where it has none yet into the first free ones that take it.
+         */
+        Connect: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "connect";
+            /** Cable */
+            cable: string;
+            /** Plug */
+            plug: string;
+            socket: components["schemas"]["SocketRef"];
+            /** Half */
+            half?: ("whole" | "marked" | "loose") | null;
+            /** Ports */
+            ports?: string[] | null;
         };
         /**
          * Connection
@@ -4313,6 +4550,21 @@ export interface components {
             idle_share?: number;
         };
         /**
+         * Park
+         * @description Pull a plug out of its socket; the cable stays in its ports.
+         */
+        Park: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "park";
+            /** Cable */
+            cable: string;
+            /** Plug */
+            plug: string;
+        };
+        /**
          * PartWatts
          * @description One part's watts [W] in one column (path), all instances, per state.
          */
@@ -4342,6 +4594,24 @@ export interface components {
             start: number | null;
             /** Short */
             short: number | null;
+        };
+        /**
+         * Pin
+         * @description Keep a run as it is when the rest is mapped, or let it go.
+         */
+        Pin: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "pin";
+            /** Cable */
+            cable: string;
+            /**
+             * Pinned
+             * @default true
+             */
+            pinned?: boolean;
         };
         /**
          * Place
@@ -4482,6 +4752,21 @@ export interface components {
             warning: string;
             /** Safety */
             safety: number | null;
+        };
+        /**
+         * PlugIn
+         * @description Put the supply end of a cable into ports, or into others.
+         */
+        PlugIn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "plug in";
+            /** Cable */
+            cable: string;
+            /** Ports */
+            ports?: string[] | null;
         };
         /**
          * Port
@@ -4689,9 +4974,64 @@ export interface components {
             /** Text */
             text: string;
             /** Edit */
-            edit?: {
-                [key: string]: unknown;
-            } | null;
+            edit?: (components["schemas"]["AddPart"] | components["schemas"]["AddParts"] | components["schemas"]["ChangePart"] | components["schemas"]["TakeEntry"] | components["schemas"]["RemovePart"] | components["schemas"]["ChangeBuild"] | components["schemas"]["TakeSupply"] | components["schemas"]["ChangeSupply"] | components["schemas"]["AddCable"] | components["schemas"]["ChangeCable"] | components["schemas"]["RemoveCable"] | components["schemas"]["AddBetween"] | components["schemas"]["ChangeBetween"] | components["schemas"]["RemoveBetween"] | components["schemas"]["Connect"] | components["schemas"]["Park"] | components["schemas"]["Pin"] | components["schemas"]["PlugIn"] | components["schemas"]["SwapPlugs"] | components["schemas"]["TakeMap"] | components["schemas"]["Unplug"]) | null;
+        };
+        /**
+         * RemoveBetween
+         * @description Take an adapter, an extension or a backplane out.
+         */
+        RemoveBetween: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "remove adapter";
+            /** Key */
+            key: string;
+            /**
+             * Release
+             * @description consent to unplug what the edit takes the ground from
+             * @default false
+             */
+            release?: boolean;
+        };
+        /**
+         * RemoveCable
+         * @description Take a cable out of the bag.
+         */
+        RemoveCable: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "remove cable";
+            /** Cable */
+            cable: string;
+            /**
+             * Release
+             * @description consent to unplug what the edit takes the ground from
+             * @default false
+             */
+            release?: boolean;
+        };
+        /**
+         * RemovePart
+         * @description Take a part out.
+         */
+        RemovePart: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "remove part";
+            /** Part */
+            part: string;
+            /**
+             * Release
+             * @description consent to unplug what the edit takes the ground from
+             * @default false
+             */
+            release?: boolean;
         };
         /**
          * RideAnswer
@@ -5147,6 +5487,114 @@ export interface components {
             grade?: ("standard" | "high") | null;
         };
         /**
+         * SwapPlugs
+         * @description Put each of two plugs in use where the other is.
+         */
+        SwapPlugs: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "swap plugs";
+            /** Cable */
+            cable: string;
+            /** Plug */
+            plug: string;
+            /** Other Cable */
+            other_cable: string;
+            /** Other Plug */
+            other_plug: string;
+        };
+        /**
+         * TakeEntry
+         * @description Take a catalogue entry's figures over into a part; what ties it to its build stays.
+         */
+        TakeEntry: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "take entry";
+            /** Part */
+            part: string;
+            /** Entry */
+            entry: components["schemas"]["Processor"] | components["schemas"]["Board"] | components["schemas"]["Card"] | components["schemas"]["Memory"] | components["schemas"]["M2Drive"] | components["schemas"]["Drive"] | components["schemas"]["Fan"] | components["schemas"]["Pump"] | components["schemas"]["Cooler"] | components["schemas"]["LightStrip"] | components["schemas"]["Hub"] | components["schemas"]["UsbLoad"] | components["schemas"]["Other"];
+            /**
+             * Release
+             * @description consent to unplug what the edit takes the ground from
+             * @default false
+             */
+            release?: boolean;
+        };
+        /**
+         * TakeMap
+         * @description Lay a map: every run as it is given, and what adapters and extensions are plugged into.
+         */
+        TakeMap: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "take map";
+            /** Runs */
+            runs: components["schemas"]["Run"][];
+            /**
+             * Between
+             * @default {}
+             */
+            between?: {
+                [key: string]: components["schemas"]["Connection"][];
+            };
+            /**
+             * @default {
+             *       "cables": [],
+             *       "adapters": [],
+             *       "extensions": [],
+             *       "house_rules": {},
+             *       "power_limits": {},
+             *       "supply": null,
+             *       "box": []
+             *     }
+             */
+            added?: components["schemas"]["Added"];
+        };
+        /**
+         * TakeSupply
+         * @description Put a supply in, with the cables from its box, in place of the one there is.
+         */
+        TakeSupply: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "take supply";
+            supply: components["schemas"]["Supply"];
+            /**
+             * Cables
+             * @default []
+             */
+            cables?: components["schemas"]["Cable"][];
+            /**
+             * Release
+             * @description consent to unplug what the edit takes the ground from
+             * @default false
+             */
+            release?: boolean;
+        };
+        /**
+         * Unplug
+         * @description Take a cable out, both ends.
+         */
+        Unplug: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "unplug";
+            /** Cable */
+            cable: string;
+        };
+        /**
          * UnspokenAnswer
          * @description What the build neither has nor is said to be without; `draws`: it nearly always draws.
          */
@@ -5325,456 +5773,6 @@ export interface components {
             base_version: number;
             /** Action */
             action: components["schemas"]["AddPart"] | components["schemas"]["AddParts"] | components["schemas"]["ChangePart"] | components["schemas"]["TakeEntry"] | components["schemas"]["RemovePart"] | components["schemas"]["ChangeBuild"] | components["schemas"]["TakeSupply"] | components["schemas"]["ChangeSupply"] | components["schemas"]["AddCable"] | components["schemas"]["ChangeCable"] | components["schemas"]["RemoveCable"] | components["schemas"]["AddBetween"] | components["schemas"]["ChangeBetween"] | components["schemas"]["RemoveBetween"] | components["schemas"]["Connect"] | components["schemas"]["Park"] | components["schemas"]["Pin"] | components["schemas"]["PlugIn"] | components["schemas"]["SwapPlugs"] | components["schemas"]["TakeMap"] | components["schemas"]["Unplug"];
-        };
-        /**
-         * AddBetween
-         * @description Add an adapter, an extension or a backplane, plugged into nothing.
-         */
-        AddBetween: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            type: "add adapter";
-            /** Thing */
-            thing: components["schemas"]["Adapter"] | components["schemas"]["Extension"] | components["schemas"]["Backplane"];
-        };
-        /**
-         * AddCable
-         * @description Add a cable to the bag.
-         */
-        AddCable: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            type: "add cable";
-            cable: components["schemas"]["Cable"];
-        };
-        /**
-         * AddPart
-         * @description Add a part; its key is made from its name where the one given is taken.
-         */
-        AddPart: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            type: "add part";
-            /** Part */
-            part: components["schemas"]["Processor"] | components["schemas"]["Board"] | components["schemas"]["Card"] | components["schemas"]["Memory"] | components["schemas"]["M2Drive"] | components["schemas"]["Drive"] | components["schemas"]["Fan"] | components["schemas"]["Pump"] | components["schemas"]["Cooler"] | components["schemas"]["LightStrip"] | components["schemas"]["Hub"] | components["schemas"]["UsbLoad"] | components["schemas"]["Other"];
-        };
-        /**
-         * AddParts
-         * @description Add several parts in one step.
-         */
-        AddParts: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            type: "add parts";
-            /** Parts */
-            parts: (components["schemas"]["Processor"] | components["schemas"]["Board"] | components["schemas"]["Card"] | components["schemas"]["Memory"] | components["schemas"]["M2Drive"] | components["schemas"]["Drive"] | components["schemas"]["Fan"] | components["schemas"]["Pump"] | components["schemas"]["Cooler"] | components["schemas"]["LightStrip"] | components["schemas"]["Hub"] | components["schemas"]["UsbLoad"] | components["schemas"]["Other"])[];
-        };
-        /**
-         * Added
-         * @description What a map stands on beyond the build: cables, adapters, extensions, a house rule, power
-         *     limits of cards as shares of their maker's.
-         */
-        Added: {
-            /**
-             * Cables
-             * @default []
-             */
-            cables?: components["schemas"]["Cable"][];
-            /**
-             * Adapters
-             * @default []
-             */
-            adapters?: components["schemas"]["Adapter"][];
-            /**
-             * Extensions
-             * @default []
-             */
-            extensions?: components["schemas"]["Extension"][];
-            /**
-             * House Rules
-             * @default {}
-             */
-            house_rules?: {
-                [key: string]: unknown;
-            };
-            /**
-             * Power Limits
-             * @default {}
-             */
-            power_limits?: {
-                [key: string]: number;
-            };
-            /** @description another supply, with `box` */
-            supply?: components["schemas"]["Supply"] | null;
-            /**
-             * Box
-             * @default []
-             */
-            box?: components["schemas"]["Cable"][];
-        };
-        /**
-         * ChangeBetween
-         * @description Set some fields of an adapter, an extension or a backplane.
-         */
-        ChangeBetween: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            type: "change adapter";
-            /** Key */
-            key: string;
-            /** Changes */
-            changes: {
-                [key: string]: unknown;
-            };
-            /**
-             * Release
-             * @description consent to unplug what the edit takes the ground from
-             * @default false
-             */
-            release?: boolean;
-        };
-        /**
-         * ChangeBuild
-         * @description Set name, note, case, place, staggering, or single house rules and assumptions.
-         */
-        ChangeBuild: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            type: "change build";
-            /**
-             * Changes
-             * @default {}
-             */
-            changes?: {
-                [key: string]: unknown;
-            };
-            /**
-             * House Rules
-             * @default {}
-             */
-            house_rules?: {
-                [key: string]: unknown;
-            };
-            /**
-             * Assumptions
-             * @default {}
-             */
-            assumptions?: {
-                [key: string]: unknown;
-            };
-        };
-        /**
-         * ChangeCable
-         * @description Set some fields of a cable.
-         */
-        ChangeCable: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            type: "change cable";
-            /** Cable */
-            cable: string;
-            /** Changes */
-            changes: {
-                [key: string]: unknown;
-            };
-            /**
-             * Release
-             * @description consent to unplug what the edit takes the ground from
-             * @default false
-             */
-            release?: boolean;
-        };
-        /**
-         * ChangePart
-         * @description Set some fields of a part.
-         */
-        ChangePart: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            type: "change part";
-            /** Part */
-            part: string;
-            /** Changes */
-            changes: {
-                [key: string]: unknown;
-            };
-            /**
-             * Release
-             * @description consent to unplug what the edit takes the ground from
-             * @default false
-             */
-            release?: boolean;
-        };
-        /**
-         * ChangeSupply
-         * @description Set some fields of the supply.
-         */
-        ChangeSupply: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            type: "change supply";
-            /** Changes */
-            changes: {
-                [key: string]: unknown;
-            };
-            /**
-             * Release
-             * @description consent to unplug what the edit takes the ground from
-             * @default false
-             */
-            release?: boolean;
-        };
-        /**
-         * Connect
-         * @description Put a plug into a socket. A plug in use moves; a plug already there parks. The cable goes
-         *     into `ports`, or where it has none yet into the first free ones that take it.
-         */
-        Connect: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            type: "connect";
-            /** Cable */
-            cable: string;
-            /** Plug */
-            plug: string;
-            socket: components["schemas"]["SocketRef"];
-            /** Half */
-            half?: ("whole" | "marked" | "loose") | null;
-            /** Ports */
-            ports?: string[] | null;
-        };
-        /**
-         * Park
-         * @description Pull a plug out of its socket; the cable stays in its ports.
-         */
-        Park: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            type: "park";
-            /** Cable */
-            cable: string;
-            /** Plug */
-            plug: string;
-        };
-        /**
-         * Pin
-         * @description Keep a run as it is when the rest is mapped, or let it go.
-         */
-        Pin: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            type: "pin";
-            /** Cable */
-            cable: string;
-            /**
-             * Pinned
-             * @default true
-             */
-            pinned?: boolean;
-        };
-        /**
-         * PlugIn
-         * @description Put the supply end of a cable into ports, or into others.
-         */
-        PlugIn: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            type: "plug in";
-            /** Cable */
-            cable: string;
-            /** Ports */
-            ports?: string[] | null;
-        };
-        /**
-         * RemoveBetween
-         * @description Take an adapter, an extension or a backplane out.
-         */
-        RemoveBetween: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            type: "remove adapter";
-            /** Key */
-            key: string;
-            /**
-             * Release
-             * @description consent to unplug what the edit takes the ground from
-             * @default false
-             */
-            release?: boolean;
-        };
-        /**
-         * RemoveCable
-         * @description Take a cable out of the bag.
-         */
-        RemoveCable: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            type: "remove cable";
-            /** Cable */
-            cable: string;
-            /**
-             * Release
-             * @description consent to unplug what the edit takes the ground from
-             * @default false
-             */
-            release?: boolean;
-        };
-        /**
-         * RemovePart
-         * @description Take a part out.
-         */
-        RemovePart: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            type: "remove part";
-            /** Part */
-            part: string;
-            /**
-             * Release
-             * @description consent to unplug what the edit takes the ground from
-             * @default false
-             */
-            release?: boolean;
-        };
-        /**
-         * SwapPlugs
-         * @description Put each of two plugs in use where the other is.
-         */
-        SwapPlugs: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            type: "swap plugs";
-            /** Cable */
-            cable: string;
-            /** Plug */
-            plug: string;
-            /** Other Cable */
-            other_cable: string;
-            /** Other Plug */
-            other_plug: string;
-        };
-        /**
-         * TakeEntry
-         * @description Take a catalogue entry's figures over into a part; what ties it to its build stays.
-         */
-        TakeEntry: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            type: "take entry";
-            /** Part */
-            part: string;
-            /** Entry */
-            entry: components["schemas"]["Processor"] | components["schemas"]["Board"] | components["schemas"]["Card"] | components["schemas"]["Memory"] | components["schemas"]["M2Drive"] | components["schemas"]["Drive"] | components["schemas"]["Fan"] | components["schemas"]["Pump"] | components["schemas"]["Cooler"] | components["schemas"]["LightStrip"] | components["schemas"]["Hub"] | components["schemas"]["UsbLoad"] | components["schemas"]["Other"];
-            /**
-             * Release
-             * @description consent to unplug what the edit takes the ground from
-             * @default false
-             */
-            release?: boolean;
-        };
-        /**
-         * TakeMap
-         * @description Lay a map: every run as it is given, and what adapters and extensions are plugged into.
-         */
-        TakeMap: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            type: "take map";
-            /** Runs */
-            runs: components["schemas"]["Run"][];
-            /**
-             * Between
-             * @default {}
-             */
-            between?: {
-                [key: string]: components["schemas"]["Connection"][];
-            };
-            /**
-             * @default {
-             *       "cables": [],
-             *       "adapters": [],
-             *       "extensions": [],
-             *       "house_rules": {},
-             *       "power_limits": {},
-             *       "supply": null,
-             *       "box": []
-             *     }
-             */
-            added?: components["schemas"]["Added"];
-        };
-        /**
-         * TakeSupply
-         * @description Put a supply in, with the cables from its box, in place of the one there is.
-         */
-        TakeSupply: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            type: "take supply";
-            supply: components["schemas"]["Supply"];
-            /**
-             * Cables
-             * @default []
-             */
-            cables?: components["schemas"]["Cable"][];
-            /**
-             * Release
-             * @description consent to unplug what the edit takes the ground from
-             * @default false
-             */
-            release?: boolean;
-        };
-        /**
-         * Unplug
-         * @description Take a cable out, both ends.
-         */
-        Unplug: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            type: "unplug";
-            /** Cable */
-            cable: string;
         };
         /**
          * PreviewOut
@@ -6038,9 +6036,7 @@ export interface components {
             /** Text */
             text: string;
             /** Edit */
-            edit: {
-                [key: string]: unknown;
-            };
+            edit: components["schemas"]["AddPart"] | components["schemas"]["AddParts"] | components["schemas"]["ChangePart"] | components["schemas"]["TakeEntry"] | components["schemas"]["RemovePart"] | components["schemas"]["ChangeBuild"] | components["schemas"]["TakeSupply"] | components["schemas"]["ChangeSupply"] | components["schemas"]["AddCable"] | components["schemas"]["ChangeCable"] | components["schemas"]["RemoveCable"] | components["schemas"]["AddBetween"] | components["schemas"]["ChangeBetween"] | components["schemas"]["RemoveBetween"] | components["schemas"]["Connect"] | components["schemas"]["Park"] | components["schemas"]["Pin"] | components["schemas"]["PlugIn"] | components["schemas"]["SwapPlugs"] | components["schemas"]["TakeMap"] | components["schemas"]["Unplug"];
         };
         /**
          * ElementAnswer
@@ -6855,10 +6851,7 @@ export interface components {
             moves: components["schemas"]["MoveAnswer"][];
             /** Bill */
             bill: string[];
-            /** Edit */
-            edit: {
-                [key: string]: unknown;
-            } | null;
+            edit: components["schemas"]["TakeMap"] | null;
             /**
              * Unfed
              * @default []
@@ -6946,10 +6939,7 @@ export interface components {
             id: string;
             /** Text */
             text: string;
-            /** Edit */
-            edit: {
-                [key: string]: unknown;
-            };
+            edit: components["schemas"]["TakeMap"];
             /** Moves */
             moves: components["schemas"]["MoveAnswer"][];
         };
@@ -7656,9 +7646,7 @@ export interface components {
             /** Instrument */
             instrument: string;
             /** Edit */
-            edit: {
-                [key: string]: unknown;
-            };
+            edit: components["schemas"]["AddPart"] | components["schemas"]["AddParts"] | components["schemas"]["ChangePart"] | components["schemas"]["TakeEntry"] | components["schemas"]["RemovePart"] | components["schemas"]["ChangeBuild"] | components["schemas"]["TakeSupply"] | components["schemas"]["ChangeSupply"] | components["schemas"]["AddCable"] | components["schemas"]["ChangeCable"] | components["schemas"]["RemoveCable"] | components["schemas"]["AddBetween"] | components["schemas"]["ChangeBetween"] | components["schemas"]["RemoveBetween"] | components["schemas"]["Connect"] | components["schemas"]["Park"] | components["schemas"]["Pin"] | components["schemas"]["PlugIn"] | components["schemas"]["SwapPlugs"] | components["schemas"]["TakeMap"] | components["schemas"]["Unplug"];
         };
         /**
          * AttemptOut

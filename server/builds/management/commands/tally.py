@@ -11,7 +11,6 @@ from django.core.management.base import BaseCommand
 from django.utils import timezone
 from easy_tally import BadFile, Build, Report, analyse, exit_status, report
 from easy_tally.advice import map_it
-from easy_tally.editing import TakeMap
 from easy_tally.files import (
     bench_pdf,
     build_file,
@@ -79,7 +78,7 @@ class Command(BaseCommand):
     def _map(self, build: Build, options: dict[str, Any]) -> None:
         """Map the build, write it, say what it comes to, and end."""
         answer = map_answer(map_it(build))
-        then = TakeMap.model_validate(answer.edit).apply(build) if answer.edit else build
+        then = answer.edit.apply(build) if answer.edit else build
         self._put(options["map"], build_file.write(then).encode())
         if options["json"]:
             self.stdout.write(to_text(TypeAdapter(MapAnswer).dump_python(answer, mode="json")))

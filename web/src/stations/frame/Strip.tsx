@@ -1,7 +1,7 @@
 import { useState, type ReactNode } from "react";
 import { Link } from "react-router";
 
-import type { Action, Mend, State } from "../../api/client";
+import type { Mend, State } from "../../api/client";
 import { useBuild, useResult, useShown, useWrite } from "../../state/build/contexts";
 import { placeOf } from "../../state/place";
 import { amount, bounds, percent, sentence, shortened } from "../../state/format";
@@ -189,7 +189,7 @@ function MendItem({ item, base, close }: { item: Mend; base: string; close: () =
           key={r.id}
           type="button"
           className="mx-2 mb-2 block w-[calc(100%-1rem)] rounded-[3px] border border-accent px-3 py-1 text-left font-semibold text-accent hover:bg-accent hover:text-accent-ink"
-          onClick={() => void act(r.edit as unknown as Action)}
+          onClick={() => void (r.edit && act(r.edit))}
         >
           {sentence(r.text)}
         </button>

@@ -16,7 +16,7 @@ export function MapPanel({ onClose, onAgain }: { onClose: () => void; onAgain: (
   const { data } = useQuery(mapQuery(build.key));
   const top = useRef<HTMLHeadingElement>(null);
   const answer = data?.state === "done" && data.version === build.version ? data.answer : null;
-  const edit = answer?.edit as unknown as Action | null | undefined;
+  const edit = answer?.edit;
   const late = data !== undefined && data.state !== "none" && data.version !== build.version;
   useEffect(() => {
     preview(edit ?? null);
@@ -152,7 +152,7 @@ function Found({ answer, onRepair }: { answer: MapAnswer; onRepair: (a: Action) 
               <li key={r.text}>
                 <Button
                   className="w-full justify-start! py-1.5 text-left text-base whitespace-normal!"
-                  onClick={() => onRepair(r.edit as unknown as Action)}
+                  onClick={() => onRepair(r.edit)}
                 >
                   {r.text}
                 </Button>

@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 
-import type { Action, Element } from "../../api/client";
+import type { Element } from "../../api/client";
 import { Face } from "../../drawing/Face";
 import { useBuild, useResult, useWrite } from "../../state/build/contexts";
 import { inUnit, percent, sentence, VERDICT_TEXT, verdictWord } from "../../state/format";
@@ -189,12 +189,12 @@ function Better({ cable }: { cable: string }) {
   return (
     <section aria-label="What would make it better" className="mb-3">
       <h3 className="mb-1 text-base font-bold">What would make it better</h3>
-      {ways.map((r) =>
-        r.edit === null ? (
-          <p key={r.id}>{sentence(r.text)}</p>
+      {ways.map(({ id, text, edit }) =>
+        edit === null ? (
+          <p key={id}>{sentence(text)}</p>
         ) : (
-          <Button key={r.id} onClick={() => void act(r.edit as unknown as Action)}>
-            {sentence(r.text)}
+          <Button key={id} onClick={() => void act(edit)}>
+            {sentence(text)}
           </Button>
         ),
       )}

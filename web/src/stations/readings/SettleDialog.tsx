@@ -1,6 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 
-import { client, reason, take, type Action, type SettledOut } from "../../api/client";
+import { client, reason, take, type SettledOut } from "../../api/client";
 import { useBuild, useWrite } from "../../state/build/contexts";
 import { referenceQuery } from "../../state/queries";
 import { Button } from "../../ui/button";
@@ -83,7 +83,7 @@ export function SettleDialog({
                   <span className="block text-sm text-ink-soft">{s.instrument}</span>
                 </td>
                 <td className="py-1.5">
-                  <Button onClick={() => void act(s.edit as unknown as Action)}>
+                  <Button onClick={() => void act(s.edit)}>
                     Take it over
                     <span className="sr-only">
                       : {s.name}, {words(s)}

@@ -2,7 +2,7 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
 import { useNavigate, useSearchParams } from "react-router";
 
-import { client, take, type Action, type Candidate, type Supply as SupplyDoc } from "../../api/client";
+import { client, take, type Candidate, type Supply as SupplyDoc } from "../../api/client";
 import { useBuild, useResult, useWrite } from "../../state/build/contexts";
 import { watts } from "../../state/format";
 import { buildsQuery, candidatesQuery, feedsQuery, stayQuery } from "../../state/queries";
@@ -216,7 +216,7 @@ function Stay() {
           key={way.id + way.text}
           type="button"
           className="mt-1 block w-full rounded-[3px] border border-accent px-3 py-1 text-left text-base font-semibold text-accent hover:bg-accent hover:text-accent-ink"
-          onClick={() => void act(way.edit as unknown as Action)}
+          onClick={() => void act(way.edit)}
         >
           {way.text}
         </button>
