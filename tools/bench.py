@@ -194,13 +194,13 @@ def browser(unit: float) -> None:
 def crowds() -> None:
     """Clients that edit Heron together, through one served worker."""
     with tempfile.TemporaryDirectory() as folder:
-        of = Served(Path(folder))
+        served = Served(Path(folder))
         for many, edits in (1, 160), (4, 60), (32, 12):
-            c = crowd(of, many, edits)
+            c = crowd(served, many, edits)
             per_s, p95_ms = c.done / c.seconds, c.p95 * 1000
             print(f"{f'edits of Heron by {many}':52}{per_s:9.0f} a second {'100 a second':>27}")
             print(f"{'  95 % of the answers under':52}{p95_ms:9.0f} ms {'300 ms':>34}")
-        of.kill()
+        served.kill()
 
 
 def script_size() -> None:

@@ -50,9 +50,9 @@ def readings(show: Callable[[str, float, float, str], None], unit: float, root: 
 
         def timed(what: str, work: Callable[[], object], goal: str = "") -> object:
             start = time.perf_counter()
-            found = work()
+            readings = work()
             show(what, (time.perf_counter() - start) * 1000, unit, goal)
-            return found
+            return readings
 
         timed("bare reader, NumPy loadtxt", lambda: np.loadtxt(file, delimiter=",", skiprows=1))
         timed("bare reader, Polars read_csv", lambda: polars.read_csv(file))

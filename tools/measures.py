@@ -40,13 +40,13 @@ class Code(NamedTuple):
 
 def code_in(folder: str) -> list[Code]:
     """Every Python file of a folder; of migrations none."""
-    found = []
+    codes = []
     for path in sorted((ROOT / folder).rglob("*.py")):
         if "migrations" not in path.parts and ".venv" not in path.parts:
             text = path.read_text(encoding="utf-8")
             lines = sum(1 for line in text.splitlines() if line.strip())
-            found.append(Code(path, lines, ast.parse(text)))
-    return found
+            codes.append(Code(path, lines, ast.parse(text)))
+    return codes
 
 
 def decisions(node: ast.AST, nested: bool = True) -> int:

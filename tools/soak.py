@@ -113,37 +113,37 @@ class Served:
         return status, found
 
 
-def kills(of: Served, times: int) -> None:
+def kills(served: Served, times: int) -> None:
     """Edits until a kill; each that was acknowledged is there after it, and undo goes back to the
     beginning."""
-    key = of.call("POST", "/api/v1/builds/open", {"text": HERON})[1]["key"]
+    key = served.call("POST", "/api/v1/builds/open", {"text": HERON})[1]["key"]
     acknowledged, lost = 0, 0
     for n in range(times):
-        version = of.call("GET", f"/api/v1/builds/{key}")[1]["version"]
-        timer = threading.Timer(random.Random(n).uniform(0.1, 0.6), of.kill)
+        version = served.call("GET", f"/api/v1/builds/{key}")[1]["version"]
+        timer = threading.Timer(random.Random(n).uniform(0.1, 0.6), served.kill)
         timer.start()
         last = ""
         try:
             while True:
                 name = f"Card {n} {version}"
-                status, found = of.edit(key, version, name)
+                status, found = served.edit(key, version, name)
                 if status != 200:
                     break
                 last, version, acknowledged = name, found["version"], acknowledged + 1
         except OSError:
             pass
         timer.join()
-        of.start()
-        after = of.call("GET", f"/api/v1/builds/{key}")[1]
+        served.start()
+        after = served.call("GET", f"/api/v1/builds/{key}")[1]
         if after["version"] < version:
             lost += version - after["version"]
         names = [p["name"] for p in after["doc"]["parts"] if p["key"] == "card-1"]
         lost += bool(last) and after["version"] == version and names != [last]
     undone = 0
     while True:
-        now = of.call("GET", f"/api/v1/builds/{key}")[1]
+        now = served.call("GET", f"/api/v1/builds/{key}")[1]
         body = {"base_version": now["version"]}
-        if of.call("POST", f"/api/v1/builds/{key}/undo", body)[0] != 200:
+        if served.call("POST", f"/api/v1/builds/{key}/undo", body)[0] != 200:
             break
         undone += 1
     told(
@@ -153,31 +153,31 @@ def kills(of: Served, times: int) -> None:
     )
 
 
-def files(of: Served, count: int) -> None:
+def files(served: Served, count: int) -> None:
     """Broken files by the thousand."""
     faults, worst, opened = 0, 0.0, 0
     for text in flooding.broken_files(HERON, seed=7, count=count):
         start = time.perf_counter()
-        status, found, _ = of.call("POST", "/api/v1/builds/open", {"text": text})
+        status, found, _ = served.call("POST", "/api/v1/builds/open", {"text": text})
         worst = max(worst, time.perf_counter() - start)
         faults += status >= 500
         if status == 201:
             opened += 1
-            of.call("DELETE", f"/api/v1/builds/{found['key']}")
+            served.call("DELETE", f"/api/v1/builds/{found['key']}")
     told("broken files", f"{count} sent, {opened} opened, worst {worst:.2f} s", f"{faults} faults")
 
 
-def operations(of: Served, each: int) -> None:
+def operations(served: Served, each: int) -> None:
     """Every operation with generated input, held against the interface's description."""
     described = json.loads((ROOT / "docs/openapi.json").read_text(encoding="utf-8"))
-    key = of.call("POST", "/api/v1/builds/open", {"text": HERON})[1]["key"]
+    key = served.call("POST", "/api/v1/builds/open", {"text": HERON})[1]["key"]
     faults, other, asked, worst = [], 0, 0, 0.0
     for r in flooding.requests(described, key, seed=11, each=each):
         query = f"?{urlencode(r.query, errors='replace')}" if r.query else ""
         path = r.path.encode("ascii", "replace").decode() + query
         start = time.perf_counter()
         try:
-            status, _, kind = of.call(r.method.upper(), path.replace(" ", "%20"), r.body)
+            status, _, kind = served.call(r.method.upper(), path.replace(" ", "%20"), r.body)
         except (ValueError, UnicodeError):
             continue
         worst = max(worst, time.perf_counter() - start)
@@ -187,28 +187,29 @@ def operations(of: Served, each: int) -> None:
         shaped = status < 400 or kind.startswith("application/problem+json")
         other += status not in r.documented or not shaped
         if r.operation == "removeBuild" and status == 204:
-            key = of.call("POST", "/api/v1/builds/open", {"text": HERON})[1]["key"]
+            key = served.call("POST", "/api/v1/builds/open", {"text": HERON})[1]["key"]
     lost = f"{len(faults)} faults {sorted(set(faults))}, {other} not as described"
     told("generated requests", f"{asked} sent, worst {worst:.2f} s", lost)
 
 
-def _longest(of: Served, path: str, times: int) -> float:
+def _longest(served: Served, path: str, times: int) -> float:
     """The longest that a reader waits [s]."""
     taken = []
     for _ in range(times):
         start = time.perf_counter()
-        of.call("GET", path)
+        served.call("GET", path)
         taken.append(time.perf_counter() - start)
     return max(taken)
 
 
-def heavy(of: Served, most: int) -> None:
+def heavy(served: Served, most: int) -> None:
     """What a reader of Heron waits beside those who ask for the heaviest of a large build."""
     file = json.loads(HERON)
     disk = next(p for p in file["parts"] if p["key"] == "disk") | {"count": 64}
     file["parts"] += [disk | {"key": f"disk-{i}"} for i in range(27)]
     opened = (
-        of.call("POST", "/api/v1/builds/open", {"text": x})[1] for x in (HERON, json.dumps(file))
+        served.call("POST", "/api/v1/builds/open", {"text": x})[1]
+        for x in (HERON, json.dumps(file))
     )
     small, large = (f"/api/v1/builds/{built['key']}" for built in opened)
     waits = []
@@ -217,13 +218,13 @@ def heavy(of: Served, most: int) -> None:
 
         def ask(over: threading.Event = over) -> None:
             while not over.is_set():
-                of.call("GET", f"{large}/positions")
+                served.call("GET", f"{large}/positions")
 
         threads = [threading.Thread(target=ask) for _ in range(many)]
         for t in threads:
             t.start()
         time.sleep(0.5)
-        waits.append(f"{_longest(of, small, 20) * 1000:.0f}")
+        waits.append(f"{_longest(served, small, 20) * 1000:.0f}")
         over.set()
         for t in threads:
             t.join()
@@ -234,16 +235,16 @@ def heavy(of: Served, most: int) -> None:
     )
 
 
-def connections(of: Served) -> None:
+def connections(served: Served) -> None:
     """What a reader waits while others idle and drip."""
 
     def waits() -> float:
-        return _longest(of, "/api/v1/builds", 8)
+        return _longest(served, "/api/v1/builds", 8)
 
     waits()
     quiet = waits()
-    idle = [socket.create_connection(("127.0.0.1", of.port)) for _ in range(200)]
-    drips = [socket.create_connection(("127.0.0.1", of.port)) for _ in range(50)]
+    idle = [socket.create_connection(("127.0.0.1", served.port)) for _ in range(200)]
+    drips = [socket.create_connection(("127.0.0.1", served.port)) for _ in range(50)]
     over = threading.Event()
 
     def drip() -> None:
@@ -287,10 +288,10 @@ class Crowd(NamedTuple):
         return statistics.quantiles(self.taken, n=20)[18]
 
 
-def crowd(of: Served, many: int, edits: int) -> Crowd:
+def crowd(served: Served, many: int, edits: int) -> Crowd:
     """Clients that edit one build together, several each part: who comes too late to what another
     changed asks again."""
-    shared = of.call("POST", "/api/v1/builds/open", {"text": HERON})[1]
+    shared = served.call("POST", "/api/v1/builds/open", {"text": HERON})[1]
     at, parts = f"/api/v1/builds/{shared['key']}", [p["key"] for p in shared["doc"]["parts"]]
     taken: list[float] = []
     failed, done = [], []
@@ -303,7 +304,7 @@ def crowd(of: Served, many: int, edits: int) -> Crowd:
             for _ in range(200):
                 body = {"base_version": version, "action": action}
                 start = time.perf_counter()
-                status, answer, _ = of.call("POST", f"{at}/actions", body)
+                status, answer, _ = served.call("POST", f"{at}/actions", body)
                 taken.append(time.perf_counter() - start)
                 if status not in (200, 409):
                     failed.append(status)
@@ -320,13 +321,13 @@ def crowd(of: Served, many: int, edits: int) -> Crowd:
     for t in threads:
         t.join()
     seconds = time.perf_counter() - start
-    lost = shared["version"] + len(done) - of.call("GET", at)[1]["version"]
+    lost = shared["version"] + len(done) - served.call("GET", at)[1]["version"]
     return Crowd(taken, len(done), len(taken) - len(done) - len(failed), lost, failed, seconds)
 
 
-def clients(of: Served, many: int, edits: int) -> None:
+def clients(served: Served, many: int, edits: int) -> None:
     """A crowd of which no update is lost."""
-    c = crowd(of, many, edits)
+    c = crowd(served, many, edits)
     told(
         f"{many} clients on one build",
         f"{c.done} edits, {c.done / c.seconds:.0f} a second "
@@ -361,12 +362,12 @@ def _disk(kind: str, megabytes: int) -> Iterator[Path | None]:
         shutil.rmtree(folder, ignore_errors=True)
 
 
-def _edits(of: Served, key: str, version: int, times: int, by: str = "") -> tuple[int, str]:
+def _edits(served: Served, key: str, version: int, times: int, by: str = "") -> tuple[int, str]:
     """Edits one after another: the version of the last that went in, and how the others were
     answered."""
     kinds: dict[str, int] = {}
     for i in range(times):
-        status, found = of.edit(key, version, f"Card {i} {by}" + "x" * 60)
+        status, found = served.edit(key, version, f"Card {i} {by}" + "x" * 60)
         if status == 200:
             version = found["version"]
         else:
@@ -375,15 +376,15 @@ def _edits(of: Served, key: str, version: int, times: int, by: str = "") -> tupl
     return version, ", ".join(f"{n} {k}" for k, n in kinds.items())
 
 
-def _opened(of: Served) -> tuple[str, int]:
-    built = of.call("POST", "/api/v1/builds/open", {"text": HERON})[1]
+def _opened(served: Served) -> tuple[str, int]:
+    built = served.call("POST", "/api/v1/builds/open", {"text": HERON})[1]
     return built["key"], built["version"]
 
 
-def _then(of: Served, key: str, version: int) -> str:
+def _then(served: Served, key: str, version: int) -> str:
     """What is lost of the edits up to a version, and whether it is written again."""
-    after = of.call("GET", f"/api/v1/builds/{key}")[1]["version"]
-    again = of.edit(key, after, "Once more")[0]
+    after = served.call("GET", f"/api/v1/builds/{key}")[1]["version"]
+    again = served.edit(key, after, "Once more")[0]
     return f"{version - after} lost, {'writes again' if again == 200 else f'answers {again}'}"
 
 
@@ -404,27 +405,27 @@ def full_disk() -> None:
         if var is None:
             told(what, "not tried: no disk can be mounted here", "")
             return
-        of = Served(var)
-        key, first = _opened(of)
+        served = Served(var)
+        key, first = _opened(served)
         with suppress(OSError), (var / "filler").open("wb", buffering=0) as filler:
             while filler.write(bytes(4096)):
                 pass
-        version, said = _edits(of, key, first, 40)
+        version, said = _edits(served, key, first, 40)
         build = f"/api/v1/builds/{key}"
         log, picture = (
             _sent("file", b"t,wall (W)\n" + b"0,100\n" * 99_999),
             _sent("photo", _photo()),
         )
         answers = [
-            of.call("POST", f"{build}/readings/simulated", {})[0],
-            of.call("POST", f"{build}/readings/file", form=log)[0],
-            of.call("POST", f"{build}/photos", form=picture)[0],
+            served.call("POST", f"{build}/readings/simulated", {})[0],
+            served.call("POST", f"{build}/readings/file", form=log)[0],
+            served.call("POST", f"{build}/photos", form=picture)[0],
         ]
         left = [f.name for of_ in ("readings", "photos") for f in (var / of_).glob("*")]
         said += f"; readings, a file, a photo answer {answers}, {len(left)} files left"
         (var / "filler").unlink()
-        told(what, f"{version - first} edits went in, then {said}", _then(of, key, version))
-        of.kill()
+        told(what, f"{version - first} edits went in, then {said}", _then(served, key, version))
+        served.kill()
 
 
 def read_only_disk() -> None:
@@ -435,42 +436,42 @@ def read_only_disk() -> None:
         if var is None or not shutil.which("e2fsck"):
             told(what, "not tried: no such disk can be mounted here", "")
             return
-        of = Served(var)
-        key, version = _opened(of)
-        version, _ = _edits(of, key, version, 10)
+        served = Served(var)
+        key, version = _opened(served)
+        version, _ = _edits(served, key, version, 10)
         if not _ran("mount", "-o", "remount,abort", var):
-            of.kill()
+            served.kill()
             told(what, "not tried: it can't be made so while it is in use here", "")
             return
-        last, said = _edits(of, key, version, 20, "then")
-        reads = of.call("GET", f"/api/v1/builds/{key}")
-        of.kill()
+        last, said = _edits(served, key, version, 20, "then")
+        reads = served.call("GET", f"/api/v1/builds/{key}")
+        served.kill()
         _ran("umount", var)
         mended = _ran("e2fsck", "-p", "-f", var.with_name("image"), good=(0, 1))
         _ran("mount", "-o", "loop", var.with_name("image"), var)
-        of.start()
+        served.start()
         read = "read on" if (reads[0], reads[1]["version"]) == (200, version) else f"{reads[0]}"
         told(
             what,
             f"{last - version} edits went in, then {said}; {read}",
-            _then(of, key, version) + ("" if mended else "; the disk was not whole"),
+            _then(served, key, version) + ("" if mended else "; the disk was not whole"),
         )
-        of.kill()
+        served.kill()
 
 
 def main() -> None:
     """All of it, and the table."""
     begun = time.perf_counter()
     with tempfile.TemporaryDirectory() as folder:
-        of = Served(Path(folder))
-        kills(of, 25)
-        files(of, 2000)
-        operations(of, 12)
-        connections(of)
-        heavy(of, 8)
-        clients(of, 32, 6)
-        soak_much.soak(of, told)
-        of.kill()
+        served = Served(Path(folder))
+        kills(served, 25)
+        files(served, 2000)
+        operations(served, 12)
+        connections(served)
+        heavy(served, 8)
+        clients(served, 32, 6)
+        soak_much.soak(served, told)
+        served.kill()
     full_disk()
     read_only_disk()
     with tempfile.TemporaryDirectory() as folder:

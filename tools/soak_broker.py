@@ -169,7 +169,7 @@ class Worker:
 
 def _builds(heron: str, many: int) -> list[str]:
     """Builds whose maps take a while: Heron with disks of several makes."""
-    found = []
+    builds = []
     for n in range(many):
         file = json.loads(heron)
         disk = next(p for p in file["parts"] if p["key"] == "disk")
@@ -178,8 +178,8 @@ def _builds(heron: str, many: int) -> list[str]:
             disk | {"key": f"more-{i}", "name": f"Archive disk {n} {i}", "count": 3}
             for i in range(5)
         ]
-        found.append(json.dumps(file))
-    return found
+        builds.append(json.dumps(file))
+    return builds
 
 
 class Shop:

@@ -71,8 +71,8 @@ def find(owner: Owner, key: str) -> models.Build:
     row = models.Build.objects.filter(owner=owner, key=key).defer("document").first()
     if row is None:
         raise NoBuild(f"There is no build {key}; it may have been removed.")
-    found: models.Build = row
-    return found
+    build: models.Build = row
+    return build
 
 
 def name_of(owner: Owner, key: str) -> str:

@@ -70,9 +70,9 @@ def others(owner: Owner, build: Build) -> list[Kit]:
     return [k for k in every(owner) if now is None or not now.owned or k.supply.owned != now.owned]
 
 
-def judged(owner: Owner, found: Analysis) -> list[Candidate[Kit]]:
+def judged(owner: Owner, analysis: Analysis) -> list[Candidate[Kit]]:
     """Every supply judged for a build, best first; without the one in the build."""
-    return ranked(others(owner, found.build), found.asked)
+    return ranked(others(owner, analysis.build), analysis.asked)
 
 
 def loose(owner: Owner) -> tuple[Cable, ...]:

@@ -73,16 +73,16 @@ def paths(t: Touched) -> dict[str, Any]:
         return used
     if before is None or after is None:
         return {name: after} | used
-    found = used
+    paths = used
     for field in after:
         if before.get(field) == after[field] or (field == "connections" and used):
             continue
         if name == "build" and isinstance(after[field], dict) and before[field] is not None:
             inner = {k: v for k, v in after[field].items() if before[field].get(k) != v}
-            found |= {f"{name}/{field}/{k}": v for k, v in inner.items()}
+            paths |= {f"{name}/{field}/{k}": v for k, v in inner.items()}
         else:
-            found[f"{name}/{field}"] = after[field]
-    return found
+            paths[f"{name}/{field}"] = after[field]
+    return paths
 
 
 def uses(image: store.Image | None) -> dict[str, Any]:
@@ -91,13 +91,13 @@ def uses(image: store.Image | None) -> dict[str, Any]:
         return {}
     name = image.get("cable", image.get("key"))
     ports = image.get("ports", ()) if "cable" in image else ()
-    found: dict[str, Any] = {f"port:{p}": name for p in ports}
+    uses: dict[str, Any] = {f"port:{p}": name for p in ports}
     if image.get("pinned"):
-        found[f"pin:{name}"] = True
+        uses[f"pin:{name}"] = True
     for c in image["connections"]:
         ref = str(SocketRef.model_construct(**c["socket"]))
-        found |= {f"socket:{ref}": f"{name} {c['plug']}", f"plug:{name}/{c['plug']}": ref}
-    return found
+        uses |= {f"socket:{ref}": f"{name} {c['plug']}", f"plug:{name}/{c['plug']}": ref}
+    return uses
 
 
 #: Kinds of entities that use plugs and sockets.
@@ -113,17 +113,17 @@ def _values(build: Build, wanted: set[str]) -> dict[str, Any]:
     names = {p.partition("/")[0] for p in wanted}
     if any(n.startswith(("port:", "socket:", "plug:", "pin:")) for n in names):
         names |= {n for n in store.names(build) if n.startswith(_USING)}
-    found: dict[str, Any] = {}
+    values: dict[str, Any] = {}
     for name, image in store.entities(build, names).items():
-        found |= uses(image)
+        values |= uses(image)
         if name.startswith("run:"):
             continue
-        found[name] = image
+        values[name] = image
         for field, value in image.items():
-            found[f"{name}/{field}"] = value
+            values[f"{name}/{field}"] = value
             if name == "build" and isinstance(value, dict):
-                found |= {f"{name}/{field}/{k}": v for k, v in value.items()}
-    return found
+                values |= {f"{name}/{field}/{k}": v for k, v in value.items()}
+    return values
 
 
 __all__ = ["Meanwhile", "StaleEdit", "paths"]

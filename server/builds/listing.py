@@ -48,7 +48,7 @@ def cards(owner: Owner) -> list[dict[str, Any]]:
             build__owner=owner, stamp=now, version=F("build__version")
         )
     }
-    found, new = [], []
+    cards, new = [], []
     for row in rows:
         at = {"key": row.key, "changed_at": row.changed_at}
         data = kept.get(row.pk)
@@ -56,10 +56,10 @@ def cards(owner: Owner) -> list[dict[str, Any]]:
             data = _card(row)
             if not data["problem"]:
                 new.append(models.Card(build=row, version=row.version, stamp=now, data=data))
-        found.append(at | data)
+        cards.append(at | data)
     if new:
         _keep(new)
-    return found
+    return cards
 
 
 def _keep(new: list[models.Card]) -> None:

@@ -62,7 +62,7 @@ def _rank(name: str, places: dict[str, int]) -> int:
 def _apart(t: dict[str, Any]) -> Change:
     """What stands in between, as entities of its own, and what is left of the whole."""
     before, after = t["before"] or {}, t["after"] or {}
-    found: Change = []
+    change: Change = []
     for kind, name in _BETWEEN.items():
         old = {x["key"]: x for x in before.get(name, [])}
         new = {x["key"]: x for x in after.get(name, [])}
@@ -70,8 +70,8 @@ def _apart(t: dict[str, Any]) -> Change:
             was, now = old.get(key), new.get(key)
             if was != now:
                 at = 0 if was and now else list(old if now is None else new).index(key)
-                found.append({"entity": f"{kind}:{key}", "at": at, "before": was, "after": now})
+                change.append({"entity": f"{kind}:{key}", "at": at, "before": was, "after": now})
     left = [{k: v for k, v in x.items() if k not in _BETWEEN.values()} for x in (before, after)]
     if left[0] != left[1]:
-        found.insert(0, {"entity": "build", "at": 0, "before": left[0], "after": left[1]})
-    return found
+        change.insert(0, {"entity": "build", "at": 0, "before": left[0], "after": left[1]})
+    return change

@@ -140,7 +140,7 @@ def image_of_today(name: str, image: Image | None) -> Image | None:
 def differences(before: Build, after: Build) -> list[Touched]:
     """What differs between two builds, with the place of each that came or went."""
     old, new = _things(before), _things(after)
-    found: list[Touched] = []
+    differences: list[Touched] = []
     for name in [*old, *(n for n in new if n not in old)]:
         was, now = old.get(name), new.get(name)
         if was is now:
@@ -150,8 +150,8 @@ def differences(before: Build, after: Build) -> list[Touched]:
         if image != changed:
             of = before if now is None else after
             at = 0 if was is not None and now is not None else _place(of, name)
-            found.append({"entity": name, "at": at, "before": image, "after": changed})
-    return found
+            differences.append({"entity": name, "at": at, "before": image, "after": changed})
+    return differences
 
 
 def _place(build: Build, name: str) -> int:

@@ -102,10 +102,10 @@ def every(owner: Owner) -> dict[str, CatalogueEntry]:
 
 def entry(owner: Owner, slug: str) -> CatalogueEntry:
     """The entry called `slug`. Raises NotThere."""
-    found = every(owner).get(slug)
-    if found is None:
+    catalogue_entry = every(owner).get(slug)
+    if catalogue_entry is None:
         raise NotThere(f"There is no part {slug} in the catalogue.")
-    return found
+    return catalogue_entry
 
 
 def find(owner: Owner, text: str, most: int) -> tuple[list[CatalogueEntry], int]:
@@ -209,10 +209,10 @@ def _store(owner: Owner, slug: str, part: Part) -> CatalogueEntry:
         row = OwnPart(owner=owner, slug=slug)
     else:
         row.revision += 1
-    made = CatalogueEntry(slug=slug, revision=row.revision, part=part)
-    row.data = made.part.model_dump(mode="json")
+    catalogue_entry = CatalogueEntry(slug=slug, revision=row.revision, part=part)
+    row.data = catalogue_entry.part.model_dump(mode="json")
     row.save()
-    return made
+    return catalogue_entry
 
 
 @writing()

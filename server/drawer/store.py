@@ -69,9 +69,9 @@ def put(owner: Owner, fields: Mapping[str, Any]) -> DrawerThing:
     stem = re.sub("[^a-z0-9]+", "-", found.name.lower()).strip("-")[:34] or found.kind
     taken = set(Thing.objects.filter(owner=owner).values_list("key", flat=True))
     key = next(k for n in count(1) if (k := stem if n == 1 else f"{stem}-{n}") not in taken)
-    made = found.model_copy(update={"key": key})
-    Thing.objects.create(owner=owner, key=key, data=made.model_dump(mode="json"))
-    return made
+    drawer_thing = found.model_copy(update={"key": key})
+    Thing.objects.create(owner=owner, key=key, data=drawer_thing.model_dump(mode="json"))
+    return drawer_thing
 
 
 @writing()
@@ -84,13 +84,15 @@ def put_all(owner: Owner, several: list[dict[str, Any]]) -> list[DrawerThing]:
 def change(owner: Owner, key: str, changes: Mapping[str, Any]) -> DrawerThing:
     """Set some fields of a thing. Raises BadInput, NotThere, Refused."""
     row = _row(owner, key)
-    made = _made(_read(row).model_dump(mode="json") | dict(changes))
+    drawer_thing = _made(_read(row).model_dump(mode="json") | dict(changes))
     used = row.uses.count()
-    if made.count < used:
-        raise Refused(f"{made.name}: {used} are in builds, so there are at least {used} of it.")
-    row.data = made.model_dump(mode="json")
+    if drawer_thing.count < used:
+        raise Refused(
+            f"{drawer_thing.name}: {used} are in builds, so there are at least {used} of it."
+        )
+    row.data = drawer_thing.model_dump(mode="json")
     row.save()
-    return made
+    return drawer_thing
 
 
 @writing()

@@ -56,9 +56,9 @@ _LOST = (
 @lru_cache(maxsize=1)
 def exchange() -> Exchange:
     """Where the workers are asked."""
-    made = Exchange(settings.WORKERS_AT, QUEUE)
-    made.works(lambda token: work_on(made, token))
-    return made
+    exchange = Exchange(settings.WORKERS_AT, QUEUE)
+    exchange.works(lambda token: work_on(exchange, token))
+    return exchange
 
 
 class State(NamedTuple):
@@ -129,10 +129,10 @@ def state(row: Build) -> State:
     return State(job, words, tuple(busy))
 
 
-def _under_way(job: MapJob, found: Outcome) -> State:
+def _under_way(job: MapJob, outcome: Outcome) -> State:
     fields: dict[str, Any] = {"state": "running"}
     for name in ("done", "of"):
-        value = found.told.get(name, 0)
+        value = outcome.told.get(name, 0)
         fields[name] = value if isinstance(value, int) and 0 <= value < 1_000 else 0
     if fields != {n: getattr(job, n) for n in fields}:
         MapJob.objects.filter(pk=job.pk).update(**fields)
@@ -232,7 +232,7 @@ def _of(row: Build, what: str) -> dict[str, Any]:
 
 def stock(owner: Owner) -> list[InStock]:
     """What could be had: what lies free in the drawer, then what is sold by itself."""
-    found = []
+    in_stocks = []
     for thing, used in drawer.every(owner):
         of, free = thing.thing, thing.count - len(used)
         if (
@@ -241,12 +241,12 @@ def stock(owner: Owner) -> list[InStock]:
             and thing.condition != "not to be used"
         ):
             own = of.model_copy(update={"owned": thing.key})
-            found.append(InStock(thing=own, owned=True, free=free))
+            in_stocks.append(InStock(thing=own, owned=True, free=free))
     sold = (e.thing for e in supplies.loose().values())
-    found += [
+    in_stocks += [
         InStock(thing=t, owned=False) for t in sold if isinstance(t, Cable | Adapter | Extension)
     ]
-    return found
+    return in_stocks
 
 
 # -- which supplies and rules feed all -----------------------------------------------
@@ -332,11 +332,11 @@ def _take_in(row: Build, kind: str) -> None:
         exchange().drop(token)
 
 
-def _remember(row: Build, kind: str, found: Outcome) -> None:
-    told: Any = found.told.get("unfed", {})
+def _remember(row: Build, kind: str, outcome: Outcome) -> None:
+    told: Any = outcome.told.get("unfed", {})
     try:
-        if found.answer:
-            told = Answered.model_validate_json(found.answer).answer or {}
+        if outcome.answer:
+            told = Answered.model_validate_json(outcome.answer).answer or {}
         unfed: Unfed = UNFED.validate_python(told)
     except ValidationError:
         _log.warning("A worker's answer was not of the format; it was left out.")

@@ -84,11 +84,11 @@ def write(file: Path, with_files: bool = True) -> Copied:
             # A copy stands alone: no journal beside it.
             to.execute("PRAGMA journal_mode=DELETE")
         _pack(packed, copy, with_files)
-        found = check(packed)
+        copied = check(packed)
         with packed.open("rb") as written:
             os.fsync(written.fileno())
         packed.replace(file)
-    return found
+    return copied
 
 
 def _pack(packed: Path, copy: Path, with_files: bool) -> None:
@@ -281,7 +281,7 @@ def later(applied: set[tuple[str, str]]) -> str:
 def restore(file: Path) -> Copied:
     """Put a copy in the place of what is kept, which is copied itself first. Raises Damaged,
     InUse, FileNotFoundError; then nothing is changed. Migrating what came is the caller's."""
-    found = check(file)
+    copied = check(file)
     with alone():
         if database().exists():
             keep("before-restore")
@@ -294,7 +294,7 @@ def restore(file: Path) -> Copied:
             connection.close()
             with closing(sqlite3.connect(copy)) as came, closing(sqlite3.connect(database())) as to:
                 came.backup(to)
-    return found
+    return copied
 
 
 def _put(path: Path, opened: ZipFile, name: str) -> None:

@@ -30,11 +30,11 @@ def current_owner(request: HttpRequest | None = None) -> Owner:
     """The owner that a request acts for: the one function that resolves it. What may change of it
     is read when it is asked for."""
     if not _known:
-        found = Owner.objects.get_or_create(name=_NAME)[0]
+        owner = Owner.objects.get_or_create(name=_NAME)[0]
         # Not what could be rolled back yet, as in tests, which begin anew each time.
         if not (settings.TESTING or connection.in_atomic_block):
-            _known.append(found.pk)
-        return found
+            _known.append(owner.pk)
+        return owner
     return Owner.from_db(connection.alias, ("id", "name"), (_known[0], _NAME))
 
 

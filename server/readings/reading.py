@@ -36,9 +36,9 @@ _LOST = "Whoever read it was ended, and so was the next. Nothing was kept: send 
 @lru_cache(maxsize=1)
 def exchange() -> Exchange:
     """Where files wait for the process that reads them: always on this machine, where they lie."""
-    made = Exchange("" if settings.TASKS_AT_ONCE else str(settings.QUEUE), "files")
-    made.works(lambda token: read_file(token, None))
-    return made
+    exchange = Exchange("" if settings.TASKS_AT_ONCE else str(settings.QUEUE), "files")
+    exchange.works(lambda token: read_file(token, None))
+    return exchange
 
 
 class State(NamedTuple):

@@ -105,14 +105,14 @@ def held(row: Taken) -> Held:
     r = rows.load(row)
     at = (row.pk, r.samples, row.build.version, repr(row.named))
     with _lock:
-        found = _held.get(at)
-    if found is None:
-        found = hold(results.analysis(row.build), r)
+        held = _held.get(at)
+    if held is None:
+        held = hold(results.analysis(row.build), r)
         with _lock:
-            _held[at] = found
+            _held[at] = held
             while len(_held) > 16:
                 _held.popitem(last=False)
-    return found
+    return held
 
 
 def call(row: Taken, named: list[Named]) -> None:

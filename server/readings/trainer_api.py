@@ -164,7 +164,7 @@ def give(
 ) -> Judged:
     """Judge an answer, and keep it."""
     p = _play(request, number, build, seed)
-    found = judge(p.analysis, p.exercise, p.planted, p.held, body.joint, body.reason)
+    judged = judge(p.analysis, p.exercise, p.planted, p.held, body.joint, body.reason)
     Attempt.objects.create(
         owner=owner_of(request),
         exercise=number,
@@ -172,8 +172,8 @@ def give(
         seed=seed % 2**31,
         joint=body.joint[:80],
         reason=body.reason[:20],
-        right_joint=found.right_joint,
-        right_reason=found.right_reason,
+        right_joint=judged.right_joint,
+        right_reason=judged.right_reason,
         looks=min(10_000, max(0, body.looks)),
     )
-    return found
+    return judged

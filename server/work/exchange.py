@@ -164,7 +164,7 @@ class Exchange:
         """Those that are there, of every version. Raises Unreachable."""
         with _Reached(self.address):
             items = self._there.storage.result_items()
-        found = []
+        workers = []
         for key, content in items.items():
             said = _fields(_text(content))
             if key == "server" or self.quiet_s(f"worker:{key}", str(said.get("beat"))) > GONE_S:
@@ -175,8 +175,8 @@ class Exchange:
                 since = datetime.now(UTC) - timedelta(seconds=busy_s)
             host, of = str(said.get("host", ""))[:60], str(said.get("version", ""))[:12]
             heard = self._seen.get(f"worker:{key}", ("", 0.0, 0))[2] > 0
-            found.append(Worker(str(key), host, of, busy, since, heard))
-        return found
+            workers.append(Worker(str(key), host, of, busy, since, heard))
+        return workers
 
     # -- who works -----------------------------------------------------------------
 

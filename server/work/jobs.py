@@ -38,10 +38,12 @@ class Stock(_Format):
     free: Annotated[int, Field(ge=0, le=10_000)]
 
     @classmethod
-    def of(cls, of: InStock) -> Stock:
+    def of(cls, in_stock: InStock) -> Stock:
         """As it is sent."""
-        kind = type(of.thing).__name__.lower()
-        return cls.model_validate({kind: of.thing, "owned": of.owned, "free": of.free})
+        kind = type(in_stock.thing).__name__.lower()
+        return cls.model_validate(
+            {kind: in_stock.thing, "owned": in_stock.owned, "free": in_stock.free}
+        )
 
     def came(self) -> InStock | None:
         """As it is worked with."""

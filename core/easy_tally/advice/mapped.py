@@ -100,14 +100,14 @@ def _not_decided(build: Build, wish: Wish, progress: Progress | None, said: str)
     return replace(found, status="not decided", proven=False, undecided=said)
 
 
-def _with(build: Build, found: Mapping) -> Mapped:
+def _with(build: Build, mapping: Mapping) -> Mapped:
     return Mapped(
         build=build,
-        status="mapped" if found.whole else "impossible",
-        proven=found.proven,
-        found=found,
+        status="mapped" if mapping.whole else "impossible",
+        proven=mapping.proven,
+        found=mapping,
         before=analyse(build) if build.runs else None,
-        after=analyse(applied(build, found)),
+        after=analyse(applied(build, mapping)),
     )
 
 

@@ -85,13 +85,13 @@ def group_rule(wired: Wired) -> str:
 def device_groups(wired: Wired) -> dict[tuple[str, int, str], list[str]]:
     """(part, instance, path) → the port groups of the cables that feed it, one for each port; the
     board's main plug and its processor sockets are two devices."""
-    found: dict[tuple[str, int, str], list[str]] = {}
+    device_groups: dict[tuple[str, int, str], list[str]] = {}
     for run in wired.runs:
         groups = [p.group for p in run.ports if p.group is not None]
         devices = dict.fromkeys(_devices(wired, run.feeds))
         for device in devices:
-            found.setdefault(device, []).extend(groups)
-    return found
+            device_groups.setdefault(device, []).extend(groups)
+    return device_groups
 
 
 def _devices(wired: Wired, feeds: Sequence[Feed]) -> Iterator[tuple[str, int, str]]:

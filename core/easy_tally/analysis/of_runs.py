@@ -121,7 +121,7 @@ def _facts(a: Analysis, run: RunResult, e: Element) -> Iterator[Remedy]:
         yield from _figures(a, run)
         return
     cable, (key, beyond, _) = run.wired.cable, e.at.partition("/")
-    of: Carrier = a.wired.betweens[key] if beyond else cable
+    carrier: Carrier = a.wired.betweens[key] if beyond else cable
     at = Subject(of="cable", key=cable.key)
     match e.kind:
         case "reach":
@@ -130,39 +130,41 @@ def _facts(a: Analysis, run: RunResult, e: Element) -> Iterator[Remedy]:
                 yield Remedy(id="enter-route", find=where, names=(area,))
         case "grant":
             coded = "leads" in e.terms
-            yield Remedy(id="enter-code" if coded else "enter-sense", find=at, names=(of.name,))
+            yield Remedy(
+                id="enter-code" if coded else "enter-sense", find=at, names=(carrier.name,)
+            )
         case "forbidden":
             for x in unsaid(a.wired, run.wired):
                 yield Remedy(id="tell-moulded", find=at, names=(x.name,))
         case "not worked out":
             yield Remedy(id="report-it")
         case "wire":
-            yield from _of_wires(of, e.line, at)
+            yield from _of_wires(carrier, e.line, at)
         case "drop":
             # Any wire on the way may be the one; whatever is not known is named.
             ways: list[Carrier] = [cable, *(x.between for x in run.beyond)]
             for way in ways:
                 yield from _of_wires(way, e.line, at)
-        case _ if of.gauge is None and not _is_board(of):
-            yield Remedy(id="enter-gauge", find=at, names=(of.name,))
+        case _ if carrier.gauge is None and not _is_board(carrier):
+            yield Remedy(id="enter-gauge", find=at, names=(carrier.name,))
         case _:
-            yield Remedy(id="enter-contact", find=at, names=(of.name,))
+            yield Remedy(id="enter-contact", find=at, names=(carrier.name,))
 
 
-def _of_wires(of: Carrier, line: Line, at: Subject) -> Iterator[Remedy]:
+def _of_wires(carrier: Carrier, line: Line, at: Subject) -> Iterator[Remedy]:
     """What is not known of the wires of one thing, for a line out and back."""
-    wires = of.conductors
-    if _is_board(of):
+    wires = carrier.conductors
+    if _is_board(carrier):
         return
-    if of.gauge is None:
-        yield Remedy(id="enter-gauge", find=at, names=(of.name,))
+    if carrier.gauge is None:
+        yield Remedy(id="enter-gauge", find=at, names=(carrier.name,))
     if wires is None or not wires.of(line) or not wires.of(GROUND):
-        yield Remedy(id="enter-wires", find=at, names=(of.name,))
+        yield Remedy(id="enter-wires", find=at, names=(carrier.name,))
 
 
-def _is_board(of: Carrier) -> bool:
+def _is_board(carrier: Carrier) -> bool:
     """Whether it has a board of its own in the place of wires."""
-    return isinstance(of, Between) and of.is_backplane
+    return isinstance(carrier, Between) and carrier.is_backplane
 
 
 def _figures(a: Analysis, run: RunResult) -> Iterator[Remedy]:

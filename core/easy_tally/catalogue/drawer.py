@@ -73,14 +73,14 @@ def read_drawer(kind: DrawerKind, text: str) -> tuple[Supply | None, tuple[Cable
     return None, (), read_thing(kind, text, NO_FAMILY)
 
 
-def say_drawer(of: DrawerThing) -> str:
+def say_drawer(drawer_thing: DrawerThing) -> str:
     """The lines of a thing; they read back to the same."""
-    if of.thing is not None:
-        family = f' family:"{of.family}"' if of.kind == "cable" else ""
-        return say_thing(of.thing) + family
-    if of.supply is None:
+    if drawer_thing.thing is not None:
+        family = f' family:"{drawer_thing.family}"' if drawer_thing.kind == "cable" else ""
+        return say_thing(drawer_thing.thing) + family
+    if drawer_thing.supply is None:
         return ""
-    return "\n".join([say_supply(of.supply), *map(say_cable, of.cables)])
+    return "\n".join([say_supply(drawer_thing.supply), *map(say_cable, drawer_thing.cables)])
 
 
 def used_of(build: Build) -> Counter[str]:
@@ -117,11 +117,11 @@ def without(build: Build, keys: Collection[str]) -> Build:
 # -- words ---------------------------------------------------------------------------------
 
 
-def drawer_words(of: DrawerThing) -> tuple[str, ...]:
+def drawer_words(drawer_thing: DrawerThing) -> tuple[str, ...]:
     """What a thing is, in a few phrases: of a supply its label, its ports, its cables."""
-    if of.thing is not None:
-        return (thing_words(of.thing),)
-    s = of.supply
+    if drawer_thing.thing is not None:
+        return (thing_words(drawer_thing.thing),)
+    s = drawer_thing.supply
     if s is None:
         return ()
     label = [
@@ -137,7 +137,7 @@ def drawer_words(of: DrawerThing) -> tuple[str, ...]:
     return (
         ", ".join(label),
         f"ports: {', '.join(ports) or 'none, its cables are fixed'}",
-        *(f"{c.name}: {thing_words(c)}" for c in of.cables),
+        *(f"{c.name}: {thing_words(c)}" for c in drawer_thing.cables),
     )
 
 

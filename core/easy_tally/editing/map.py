@@ -210,10 +210,10 @@ def _in_use(wired: Wired, cable: str, plug: str) -> Feed:
 
 def _carrier(wired: Wired, key: str) -> Carrier:
     """The cable, adapter, extension or backplane called `key`. Raises NotThere."""
-    found: Carrier | None = wired.cables.get(key) or wired.betweens.get(key)
-    if found is None:
+    carrier: Carrier | None = wired.cables.get(key) or wired.betweens.get(key)
+    if carrier is None:
         raise NotThere(f"There is no cable {key} in this build.")
-    return found
+    return carrier
 
 
 def _plug(carrier: Carrier, key: str) -> Plug:

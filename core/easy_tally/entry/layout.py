@@ -26,7 +26,7 @@ def usual_sockets(kind: str, said: list[str]) -> Fields:
     if kind != "board":
         keys = ["power", *(f"power-{n}" for n in range(2, 17))]
         return [_socket(keys[i], k) for i, k in enumerate(kinds[:16])]
-    found: Fields = []
+    fields: Fields = []
     for stem, of, required in (
         ("main", of_family("main"), 16),
         ("cpu", of_family("processor"), 1),
@@ -36,8 +36,8 @@ def usual_sockets(kind: str, said: list[str]) -> Fields:
         own = [k for k in kinds if k in of]
         for i, k in enumerate(own):
             key = "main" if stem == "main" and i == 0 else f"{stem}-{i + 1}"
-            found.append(_socket(key, k, required=i < required))
-    return found
+            fields.append(_socket(key, k, required=i < required))
+    return fields
 
 
 def _socket(key: str, kind: str, required: bool = True) -> dict[str, Any]:
@@ -59,7 +59,7 @@ def usual_slots(lanes: list[int]) -> Fields:
 
 def read_sockets(text: str) -> Fields | None:
     """`main=atx24,cpu-2=eps8+optional,power=16pin+first,a=pcie6+2`; None where it is no such."""
-    found: Fields = []
+    fields: Fields = []
     for item in split_outside(text, ","):
         key, _, value = item.partition("=")
         kind, *more = value.split("+")
@@ -75,8 +75,8 @@ def read_sockets(text: str) -> Fields | None:
                 return None
         if not key or not kind:
             return None
-        found.append(socket)
-    return found
+        fields.append(socket)
+    return fields
 
 
 def read_headers(text: str, stem: str) -> Fields | None:
@@ -85,7 +85,7 @@ def read_headers(text: str, stem: str) -> Fields | None:
     if re.fullmatch("[0-9]{1,2}", first) and len(more) <= 1:
         limit = _amps(more[0]) if more else None
         return None if more and limit is None else usual_headers(int(first), stem, limit)
-    found: Fields = []
+    fields: Fields = []
     for item in split_outside(text, ","):
         key, _, value = item.partition("=")
         kind, *more = split_outside(value, "+")
@@ -94,8 +94,8 @@ def read_headers(text: str, stem: str) -> Fields | None:
         limit = _amps(more[0]) if more else None
         if not key or kind not in HEADER_WORDS or len(more) > 1 or (more and limit is None):
             return None
-        found.append({"key": key, "kind": kind, "limit_a": limit, "speed": speed})
-    return found
+        fields.append({"key": key, "kind": kind, "limit_a": limit, "speed": speed})
+    return fields
 
 
 def _amps(text: str) -> dict[str, Any] | None:
@@ -111,7 +111,7 @@ def read_slots(text: str) -> Fields | None:
     items = text.split(",")
     if all(re.fullmatch("x[0-9]{1,2}", i) for i in items):
         return usual_slots([int(i[1:]) for i in items])
-    found: Fields = []
+    fields: Fields = []
     for item in items:
         key, _, value = item.partition("=")
         value, _, place = value.partition("@")
@@ -121,8 +121,8 @@ def read_slots(text: str) -> Fields | None:
         if place and not re.fullmatch("[0-9]{1,2}", place):
             return None
         slot = {"key": key, "lanes": int(lanes[1:]), "fed_by": more[0] if more else None}
-        found.append(slot | ({"place": int(place)} if place else {}))
-    return found
+        fields.append(slot | ({"place": int(place)} if place else {}))
+    return fields
 
 
 def usual_m2(count: int) -> Fields:
@@ -135,13 +135,13 @@ def read_m2(text: str) -> Fields | None:
     where it is no such."""
     if text == "none" or re.fullmatch("[0-9]{1,2}", text):
         return usual_m2(0 if text == "none" else int(text))
-    found: Fields = []
+    fields: Fields = []
     for item in text.split(","):
         key, _, value = item.partition("=")
         if not key or (value and not re.fullmatch(r"[0-9]{1,2}(\+[0-9]{1,2})*", value)):
             return None
-        found.append({"key": key, "off": [int(n) for n in value.split("+")] if value else []})
-    return found
+        fields.append({"key": key, "off": [int(n) for n in value.split("+")] if value else []})
+    return fields
 
 
 # -- printing ------------------------------------------------------------------------------

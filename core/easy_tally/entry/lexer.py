@@ -27,13 +27,13 @@ def words_of(line: str) -> list[str]:
 
 def _raw_words(line: str) -> list[str]:
     """Runs of characters without a space, quoted texts whole."""
-    found: list[str] = []
+    raw_words: list[str] = []
     start = at = 0
     quotes = True  # whether a quote may still find its end: keeps the work in step with the length
     while at <= len(line):
         if at == len(line) or line[at].isspace():
             if at > start:
-                found.append(line[start:at])
+                raw_words.append(line[start:at])
             start = at = at + 1
             continue
         inch = at + 1 == len(line) or line[at + 1].isspace()
@@ -43,7 +43,7 @@ def _raw_words(line: str) -> list[str]:
             at = match.end() if match else at + 1
         else:
             at += 1
-    return found
+    return raw_words
 
 
 def _split(word: str) -> list[str]:

@@ -72,14 +72,14 @@ def sockets_said(part: Part) -> list[str]:
 
 
 def _figures(part: Part) -> list[str]:
-    found = []
+    figures = []
     for named in FIGURES[part.kind]:
         figure: Figure | None = getattr(part, named.field)
         if figure is not None:
             main = main_figure(part.kind, named.unit)
             label = "" if main is not None and main.field == named.field else f"{named.word}:"
-            found.append(label + figure_word(figure, named.unit))
-    return found
+            figures.append(label + figure_word(figure, named.unit))
+    return figures
 
 
 def figure_word(figure: Figure, unit: str) -> str:

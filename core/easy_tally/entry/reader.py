@@ -57,9 +57,9 @@ def plain(line: str) -> Entry:
     """A line as it is printed, read by its own grammar and not said back: a fifth of the work where
     thousands are read. What that does not take is read in full."""
     if len(line) <= MOST_CHARACTERS:
-        found = _parsed(line, telling=False)
-        if found.part is not None:
-            return found
+        entry = _parsed(line, telling=False)
+        if entry.part is not None:
+            return entry
     return parse(line)
 
 

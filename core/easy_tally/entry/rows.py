@@ -89,22 +89,22 @@ class Row:
 def rows(text: str) -> tuple[Row, ...]:
     """The lines of a list that are not empty."""
     typed = [t.strip(" \r") for t in text.replace("\r", "\n").split("\n")]
-    found: list[Row] = []
+    rows: list[Row] = []
     heads: list[str] = []
     ruled = ""
     for line in (t for t in typed if t.strip()):
         cells = cells_of(line)
         if not heads and len(cells) > 1 and (heads := _heads(cells)):
-            found.append(Row(line, "", (line.strip(),)))
+            rows.append(Row(line, "", (line.strip(),)))
             ruled = _ruled_by(line)
         elif _NO_PART.fullmatch(line.replace("\t", " ")):
-            found.append(Row(line, "", (line.strip(),)))
+            rows.append(Row(line, "", (line.strip(),)))
         elif len(cells) > 1:
             same = _ruled_by(line) == ruled and len(cells) <= len(heads)
-            found.append(_row(line, cells, heads if same else []))
+            rows.append(_row(line, cells, heads if same else []))
         else:
-            found.append(Row(line, line))
-    return tuple(found)
+            rows.append(Row(line, line))
+    return tuple(rows)
 
 
 def cells_of(line: str) -> list[str]:

@@ -48,14 +48,14 @@ def _several(kind: SignalKind, n: int) -> str:
 
 
 def _outputs(part: Part) -> list[str]:
-    found = []
+    outputs = []
     if isinstance(part, Board):
-        found += [f"slots {' '.join(f'x{s.lanes}' for s in part.slots)}"] if part.slots else []
+        outputs += [f"slots {' '.join(f'x{s.lanes}' for s in part.slots)}"] if part.slots else []
         m2 = None if part.m2_slots is None else len(part.m2_slots)
-        found += [] if m2 is None else [_several("m2", m2)]
+        outputs += [] if m2 is None else [_several("m2", m2)]
     for signal, field in SIGNAL_FIELDS.items():
         n = getattr(part, field, None)
-        found += [_several(signal, n)] if isinstance(n, int) else []
+        outputs += [_several(signal, n)] if isinstance(n, int) else []
     headers = part.headers if isinstance(part, Board) else ()
     headers = part.outputs if isinstance(part, Hub) else headers
     kinds = [h.kind for h in headers]
@@ -64,8 +64,8 @@ def _outputs(part: Part) -> list[str]:
         several = f"{n} header{'' if n == 1 else 's'}"
         lights = kind in ("lights-5v", "lights-12v")
         words = HEADER_WORDS[kind]
-        found.append(f"{several} for {words}" if lights else several.replace(" ", f" {words} "))
-    return found
+        outputs.append(f"{several} for {words}" if lights else several.replace(" ", f" {words} "))
+    return outputs
 
 
 #: Word of a measure → how it is told.

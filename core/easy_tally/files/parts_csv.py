@@ -119,7 +119,7 @@ def template() -> str:
 def cells(entry: CatalogueEntry, memory: Memory = NO_MEMORY) -> dict[str, str]:
     """Column → text of one entry."""
     part = entry.part
-    found = dict.fromkeys(COLUMNS, "") | {
+    cells = dict.fromkeys(COLUMNS, "") | {
         "slug": entry.slug,
         "revision": str(entry.revision),
         "kind": kind_word(part),
@@ -133,8 +133,8 @@ def cells(entry: CatalogueEntry, memory: Memory = NO_MEMORY) -> dict[str, str]:
         if figure is not None:
             text = figure_word(figure, named.unit)
             number, mark, aside = text.partition("(")
-            found[_column(named)] = number.removesuffix(named.unit) + mark + aside
-    return found
+            cells[_column(named)] = number.removesuffix(named.unit) + mark + aside
+    return cells
 
 
 def _key(part: Part, memory: Memory) -> list[str]:

@@ -90,8 +90,8 @@ def read(
         c.means != IGNORE for c in shape.columns
     ):
         raise BadInput([("columns", "each channel once", _heads_of(shape))])
-    made = Imported(columns=shape.columns, readings=Readings(times=np.empty(0), columns={}))
-    reader = _Reader(shape, made)
+    imported = Imported(columns=shape.columns, readings=Readings(times=np.empty(0), columns={}))
+    reader = _Reader(shape, imported)
     done, number = 0, 1
     for block in _blocks(file, head):
         if stop():
@@ -99,19 +99,23 @@ def read(
         number = reader.take(block, number)
         done += len(block)
         tell(done)
-    made.readings = reader.whole()
-    made.gaps = _gaps(made.readings.times)
-    if not made.readings.samples:
-        raise BadInput([("file", "at least one line that can be read", _first(made))])
-    return made
+    imported.readings = reader.whole()
+    imported.gaps = _gaps(imported.readings.times)
+    if not imported.readings.samples:
+        raise BadInput([("file", "at least one line that can be read", _first(imported))])
+    return imported
 
 
 def _heads_of(shape: Shape) -> str:
     return ", ".join(c.head for c in shape.columns)[:200]
 
 
-def _first(made: Imported) -> str:
-    return f"line {made.problems[0].line}: {made.problems[0].reason}" if made.problems else "none"
+def _first(imported: Imported) -> str:
+    return (
+        f"line {imported.problems[0].line}: {imported.problems[0].reason}"
+        if imported.problems
+        else "none"
+    )
 
 
 def _blocks(file: io.BufferedIOBase, head: bytes) -> Iterator[bytes]:

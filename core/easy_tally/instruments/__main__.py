@@ -17,14 +17,14 @@ from .serving import serve
 
 
 def _states(text: str) -> tuple[tuple[State, float], ...]:
-    found: list[tuple[State, float]] = []
+    states: list[tuple[State, float]] = []
     for part in text.split(","):
         name, _, seconds = part.partition(":")
         state = next((s for s in TALLY_STATES if s == name), None)
         if state is None or state == "sleep":
             raise argparse.ArgumentTypeError(f"idle:30,everyday:60,full:120; got {text}")
-        found.append((state, float(seconds or 60)))
-    return tuple(found)
+        states.append((state, float(seconds or 60)))
+    return tuple(states)
 
 
 def _arguments() -> argparse.Namespace:

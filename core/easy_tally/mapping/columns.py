@@ -149,7 +149,7 @@ class Columns:
         fixed: dict[str, list[tuple[Half, str]]] = {}
         for c in run.connections:
             fixed.setdefault(c.plug, []).append((c.half, str(c.socket)))
-        found = []
+        columns = []
         for uses in self._with_fixed(own, fixed, whole):
             stay = tuple(
                 (c.plug, c.half, str(c.socket))
@@ -159,10 +159,10 @@ class Columns:
             judged = self._judged(own, uses) if stay or whole else None
             column = judged and self._column(cable, place, uses, *judged)
             if column:
-                found.append(
+                columns.append(
                     _with(column, keep=run.cable, kept=len(stay), fixed_ports=run.ports, fixed=stay)
                 )
-        return found
+        return columns
 
     # -- sequences ---------------------------------------------------------------------------
 
@@ -211,7 +211,7 @@ class Columns:
 
     def _options(self, cable: Cable, plug: Plug) -> list[tuple[Use, ...]]:
         allows = self.world.wired.eps4_in_eps8
-        found: list[tuple[Use, ...]] = []
+        options: list[tuple[Use, ...]] = []
         for t in self.world.targets:
             half = best_half(plug.kind, t.kind, allows)
             answer = fit(plug.kind, half, t.kind, allows)
@@ -219,8 +219,8 @@ class Columns:
                 use = self._use(cable, plug, half, t, answer.mated)
                 fits = t.pins_12v is None or t.pins_12v == use.pins["v12"]
                 if fits and not (use.alone and use.alone.over) and not breaches(paths((use,))):
-                    found.append((use,))
-        return found
+                    options.append((use,))
+        return options
 
     def _fixed(
         self, cable: Cable, plug: Plug, to: list[tuple[Half, str]], whole: bool
@@ -313,20 +313,20 @@ def has_fewer(u: Use | Beyond) -> bool:
 def _amps(
     ports: tuple[Port, ...], whole: Draw
 ) -> dict[str, tuple[Four, tuple[tuple[float, float], ...]]]:
-    found: dict[str, tuple[Four, tuple[tuple[float, float], ...]]] = {}
+    amps: dict[str, tuple[Four, tuple[tuple[float, float], ...]]] = {}
     for port, share in zip(ports, port_shares(ports), strict=True):
         if port.group is None:
             continue
         part = whole.share(share)
         base = part.base.get("v12", (0.0, 0.0, 0.0, 0.0))
         surges = tuple((s.watts, s.amps.get("v12", 0.0)) for s in part.surges)
-        old = found.get(port.group)
+        old = amps.get(port.group)
         if old is not None:
             a, b = old[0], base
             base = (a[0] + b[0], a[1] + b[1], a[2] + b[2], a[3] + b[3])
             surges = (*old[1], *surges)
-        found[port.group] = (base, surges)
-    return found
+        amps[port.group] = (base, surges)
+    return amps
 
 
 def _places(cable: Cable, ports: list[PortClass]) -> Iterator[tuple[PortClass, ...]]:

@@ -47,15 +47,15 @@ class Draw(NamedTuple):
     def lines(self, at_once: int | None) -> dict[Line, Four]:
         """Amperes of every rail and of ground, the largest `at_once` surges (None: all) among
         them, of equal ones those with more at 12 V; ground carries the sum."""
-        found = dict(self.base)
+        lines = dict(self.base)
         ranked = sorted(self.surges, key=lambda s: (-s.watts, -s.amps.get("v12", 0.0)))
         for s in ranked[:at_once]:
             for line, amps in s.amps.items():
-                a = found.get(line, NOTHING)
-                found[line] = (a[0], a[1], a[2], a[3] + amps)
-        ground = [sum(x) for x in zip(*found.values(), strict=True)] or NOTHING
-        found[GROUND] = (ground[0], ground[1], ground[2], ground[3])
-        return found
+                a = lines.get(line, NOTHING)
+                lines[line] = (a[0], a[1], a[2], a[3] + amps)
+        ground = [sum(x) for x in zip(*lines.values(), strict=True)] or NOTHING
+        lines[GROUND] = (ground[0], ground[1], ground[2], ground[3])
+        return lines
 
 
 def draw_of(demand: Demand) -> Draw:

@@ -86,7 +86,7 @@ def _forbidden(sum_: Sum, uses: tuple[Use, ...]) -> None:
 def paths(uses: tuple[Use, ...]) -> list[Path]:
     """The ways of a cable on to their ends. Things that are alike are told apart by the plug that
     goes into them; those of several leads are one, of which each plug is in another lead."""
-    found = []
+    paths = []
     for n, u in enumerate(uses):
         for path in u.target.paths:
             steps = tuple(
@@ -95,8 +95,8 @@ def paths(uses: tuple[Use, ...]) -> list[Path]:
                 )
                 for s in path.steps
             )
-            found.append(Path(u.plug.key, (u.mated, *path.kinds), steps))
-    return found
+            paths.append(Path(u.plug.key, (u.mated, *path.kinds), steps))
+    return paths
 
 
 def _lead(sum_: Sum, target: Target, pins: Mapping[str, int]) -> None:

@@ -85,16 +85,16 @@ class Program:
         self.model = cp_model.CpModel()
         self.stop = stop
         self.ports, self.cables = port_classes(world), cable_classes(world)
-        made = Columns(world, facts.relaxed, facts.quick)
+        columns = Columns(world, facts.relaxed, facts.quick)
         self.columns: list[Column] = []
         by_cable = {k: c for c in self.cables for k in c.keys}
         for run in world.build.runs:
             if run.cable in facts.keep | facts.prefer and run.cable in by_cable:
                 whole = run.cable in facts.keep
-                self.columns += made.kept(run, by_cable[run.cable], self.ports, whole)
+                self.columns += columns.kept(run, by_cable[run.cable], self.ports, whole)
         for c in self.cables:
-            self.columns += made.of(c, self.ports)
-        self.complete = made.every and world.complete
+            self.columns += columns.of(c, self.ports)
+        self.complete = columns.every and world.complete
         #: As many of a cable as could be used, where it is not counted.
         self.most = len(world.scenario.fed) + sum(
             len(world.wired.betweens[k].sockets) for pool in world.pools for k in pool

@@ -195,16 +195,16 @@ def _mapping(
     needed = {r for t in p.world.targets for r in t.refs} | p.world.scenario.left
     order = list(p.world.wired.inputs)
     unfed = tuple(sorted(needed - fed, key=order.index))
-    found = Mapping(
+    mapping = Mapping(
         runs=runs,
         between=between,
         goals=tuple(values),
         unfed=unfed,
         proven=complete and all_goals and all(v.proven for v in values),
     )
-    if refused := refused_by_checker(applied(build, found)):
+    if refused := refused_by_checker(applied(build, mapping)):
         raise NotDecided(f"The map that was found is refused by its own check: {refused[0]}.")
-    return found
+    return mapping
 
 
 def refused_by_checker(build: Build) -> list[str]:
@@ -215,14 +215,14 @@ def refused_by_checker(build: Build) -> list[str]:
     return [r.wired.cable.name for r in runs if r.verdict == "over"]
 
 
-def applied(build: Build, found: Mapping) -> Build:
+def applied(build: Build, mapping: Mapping) -> Build:
     """A build with a map laid in it."""
 
     def laid(things: tuple) -> tuple:  # type: ignore[type-arg]
-        return tuple(connected(t, found.between.get(t.key, t.connections)) for t in things)
+        return tuple(connected(t, mapping.between.get(t.key, t.connections)) for t in things)
 
     changes = {
-        "runs": found.runs,
+        "runs": mapping.runs,
         "adapters": laid(build.adapters),
         "extensions": laid(build.extensions),
     }

@@ -85,7 +85,7 @@ class Needed:
     reach_mm: tuple[float, ...] = ()
 
 
-def bill(build: Build, found: Mapping, bought: frozenset[str]) -> tuple[Needed, ...]:
+def bill(build: Build, mapping: Mapping, bought: frozenset[str]) -> tuple[Needed, ...]:
     """What a map of a build takes, in the order of the file: `bought` are keys of what is not there
     yet and not owned."""
     wired = Wired(build)
@@ -98,11 +98,11 @@ def bill(build: Build, found: Mapping, bought: frozenset[str]) -> tuple[Needed, 
     def source(key: str) -> Literal["here", "drawer", "buy"]:
         return "buy" if key in bought else "drawer" if owned.get(key) else "here"
 
-    for run in found.runs:
+    for run in mapping.runs:
         if not run.connections:
             continue
         areas = [place_of(wired.inputs[str(c.socket)]) for c in run.connections]
         reach = tuple(routes[a] + SLACK_MM for a in areas if a in routes)
         made.append(Needed(key=run.cable, source=source(run.cable), reach_mm=reach))
-    made += [Needed(key=k, source=source(k)) for k, of in found.between.items() if of]
+    made += [Needed(key=k, source=source(k)) for k, of in mapping.between.items() if of]
     return tuple(made)

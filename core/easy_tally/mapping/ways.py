@@ -111,7 +111,7 @@ class Ways:
         kept = {c.plug: c for c in b.connections}.get(plug.key) if b.key in self.keep else None
         if b.key in self.keep and kept is None:
             return []
-        found: list[tuple[Half, Target]] = []
+        options: list[tuple[Half, Target]] = []
         easy = self.wired.eps4_in_eps8
         for t in to:
             half = best_half(plug.kind, t.kind, easy)
@@ -123,8 +123,8 @@ class Ways:
                 half = kept.half
             answer = fit(plug.kind, half, t.kind, easy)
             if answer.fits and answer.mated and _pins_agree(answer.mated, plug, t):
-                found.append((half, t))
-        return found
+                options.append((half, t))
+        return options
 
     def _things(self, pool: int, feeds: Feeds) -> Counter[int] | None:
         """How many of each pool a way takes; None where it takes more than there are."""

@@ -115,21 +115,21 @@ _Leave = Callable[[Facts], Facts]
 def _candidates(tried: Tried, kept: frozenset[str]) -> list[tuple[Fact, _Leave]]:
     """Facts in the order in which they are left out, those that one had better not blame first."""
     here = tried.first
-    found: list[tuple[Fact, _Leave]] = [
+    candidates: list[tuple[Fact, _Leave]] = [
         (Fact(id="group"), lambda f: replace(f, free_groups=True)),
         (Fact(id="reach"), lambda f: replace(f, relaxed=replace(f.relaxed, reach=True))),
         (Fact(id="ratings"), lambda f: replace(f, relaxed=replace(f.relaxed, ratings=True))),
         (Fact(id="rule"), lambda f: replace(f, relaxed=replace(f.relaxed, rule="by pins"))),
     ]
     for key in sorted(kept):
-        found.append((Fact(id="keep", refs=(key,)), _let_go(key)))
+        candidates.append((Fact(id="keep", refs=(key,)), _let_go(key)))
     for refs in alike_needs(tried.build, here.scenario):
         kind = here.wired.inputs[refs[0]].socket.kind
-        found.append((Fact(id="need", refs=refs, kind=kind), _needless(refs)))
-    found += [_of_pool(here, n) for n in range(len(here.pools))]
-    found += [_of_ports(p) for p in port_classes(here)]
-    found += [_of_cables(c) for c in cable_classes(here)]
-    return found
+        candidates.append((Fact(id="need", refs=refs, kind=kind), _needless(refs)))
+    candidates += [_of_pool(here, n) for n in range(len(here.pools))]
+    candidates += [_of_ports(p) for p in port_classes(here)]
+    candidates += [_of_cables(c) for c in cable_classes(here)]
+    return candidates
 
 
 def _of_pool(here: World, n: int) -> tuple[Fact, _Leave]:
@@ -137,16 +137,16 @@ def _of_pool(here: World, n: int) -> tuple[Fact, _Leave]:
     return fact, lambda f: replace(f, free_pools=f.free_pools | {n})
 
 
-def _of_ports(of: PortClass) -> tuple[Fact, _Leave]:
-    fact = Fact(id="ports", refs=of.keys, kind=of.port.kind)
-    return fact, lambda f: replace(f, free_ports=f.free_ports | {of.id})
+def _of_ports(port_class: PortClass) -> tuple[Fact, _Leave]:
+    fact = Fact(id="ports", refs=port_class.keys, kind=port_class.port.kind)
+    return fact, lambda f: replace(f, free_ports=f.free_ports | {port_class.id})
 
 
-def _of_cables(of: CableClass) -> tuple[Fact, _Leave]:
-    kinds = [x.kind for x in of.cable.plugs]
+def _of_cables(cable_class: CableClass) -> tuple[Fact, _Leave]:
+    kinds = [x.kind for x in cable_class.cable.plugs]
     kind = max(kinds, key=kinds.count)
-    fact = Fact(id="cables", refs=of.keys, kind=kind, each=kinds.count(kind))
-    return fact, lambda f: replace(f, free_cables=f.free_cables | {of.id})
+    fact = Fact(id="cables", refs=cable_class.keys, kind=kind, each=kinds.count(kind))
+    return fact, lambda f: replace(f, free_cables=f.free_cables | {cable_class.id})
 
 
 def _let_go(key: str) -> _Leave:

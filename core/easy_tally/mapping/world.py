@@ -110,7 +110,7 @@ def _devices(wired: Wired, into: Input) -> tuple[Device, ...]:
 def _target(
     wired: Wired,
     into: Input,
-    of: Carried,
+    carried: Carried,
     scenario: Scenario,
     several: set[Device],
     leads_of_many: set[PlugKind],
@@ -122,8 +122,8 @@ def _target(
     easy = wired.eps4_in_eps8
     fits_many = any(goes_into(k, into.socket.kind, easy) for k in leads_of_many)
     named = any(d in several for d in devices) or fits_many
-    beyond = tuple(_bays(wired, into, of))
-    draw = together([b.target.draw for b in beyond]) if beyond else draw_of(of.of(into.ref))
+    beyond = tuple(_bays(wired, into, carried))
+    draw = together([b.target.draw for b in beyond]) if beyond else draw_of(carried.of(into.ref))
     part = into.part
     return Target(
         id=-1,
@@ -147,7 +147,7 @@ def _target(
     )
 
 
-def _bays(wired: Wired, into: Input, of: Carried) -> Iterator[Beyond]:
+def _bays(wired: Wired, into: Input, carried: Carried) -> Iterator[Beyond]:
     """What stands in the bays behind an input of a backplane."""
     b = into.between
     if b is None:
@@ -162,7 +162,7 @@ def _bays(wired: Wired, into: Input, of: Carried) -> Iterator[Beyond]:
             kind=end.socket.kind,
             version=end.socket.version,
             socket=end.socket,
-            draw=draw_of(of.of(end.ref)),
+            draw=draw_of(carried.of(end.ref)),
             refs=(end.ref,),
             needed=True,
             devices=(),

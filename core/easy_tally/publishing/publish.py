@@ -241,8 +241,8 @@ def _each_state(watts: Series, missing: tuple[str, ...]) -> Amounts:
     return Amounts(sleep=sleep, idle=idle, everyday=everyday, full=full, start=start, short=short)
 
 
-def _spike_amounts(found: Spikes) -> SpikeAmounts:
-    return _windows(lambda w: found.total[w], found.missing)
+def _spike_amounts(spikes: Spikes) -> SpikeAmounts:
+    return _windows(lambda w: spikes.total[w], spikes.missing)
 
 
 def _windows(of: Callable[..., Span], missing: tuple[str, ...]) -> SpikeAmounts:
@@ -329,13 +329,13 @@ def _mover(a: Analysis) -> MoverAnswer | None:
 def _sockets(a: Analysis) -> tuple[SocketAnswer, ...]:
     wired, needed = a.wired, a.needed
     runs = {r.cable.key: r for r in wired.runs}
-    found = []
+    socket_answers = []
     for ref, into in wired.inputs.items():
         feed = wired.feeds.get(ref)
         ways = [runs[c.key] for c in wired.cables_to(ref)]
         through = feed is not None and feed.cable.key in wired.betweens
-        found.append(_socket(wired, into, feed, ways, ref in needed, through))
-    return tuple(found)
+        socket_answers.append(_socket(wired, into, feed, ways, ref in needed, through))
+    return tuple(socket_answers)
 
 
 def _socket(
@@ -363,7 +363,7 @@ def _ports_or_name(run: WiredRun) -> str:
 
 def _betweens(wired: Wired) -> tuple[BetweenAnswer, ...]:
     runs = {r.cable.key: r for r in wired.runs}
-    found = []
+    between_answers = []
     for b in wired.betweens.values():
         leads = []
         cables: dict[str, None] = {}
@@ -381,7 +381,7 @@ def _betweens(wired: Wired) -> tuple[BetweenAnswer, ...]:
                     cable=ways[0].key if ways else None,
                 )
             )
-        found.append(
+        between_answers.append(
             BetweenAnswer(
                 key=b.key,
                 kind=type(b.of).__name__.lower(),
@@ -392,7 +392,7 @@ def _betweens(wired: Wired) -> tuple[BetweenAnswer, ...]:
                 wrong=breach.words if (breach := never(b)) else "",
             )
         )
-    return tuple(found)
+    return tuple(between_answers)
 
 
 def _lane(wired: Wired, run: RunResult) -> Lane:

@@ -113,8 +113,8 @@ def _repair(build: Build, r: Repair) -> RepairAnswer:
     )
 
 
-def _edit(found: Mapping, added: Added | None = None) -> TakeMap:
-    return TakeMap(runs=found.runs, between=found.between, added=added or Added())
+def _edit(mapping: Mapping, added: Added | None = None) -> TakeMap:
+    return TakeMap(runs=mapping.runs, between=mapping.between, added=added or Added())
 
 
 def _goal(build: Build, g: GoalValue, now: int | None, lanes: tuple[str, str]) -> GoalAnswer:

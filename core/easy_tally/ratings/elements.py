@@ -193,10 +193,10 @@ def drop(plug: Plug, rail: Rail, lost_v: Series | None, missing: bool) -> Elemen
 
 
 def lead_pins(
-    lead: Socket, pins: Mapping[str, int], of: Between, flow: Flow, assume: Assumptions
+    lead: Socket, pins: Mapping[str, int], between: Between, flow: Flow, assume: Assumptions
 ) -> Iterator[Element]:
     """Amperes a pin of a lead against its own contact."""
-    one = limits.lead_contact(lead.kind, of, assume)
+    one = limits.lead_contact(lead.kind, between, assume)
     if one is not None:
         source = _contact_source(lead.kind, CONNECTORS[lead.kind].circuits)
         yield from _contacts(_Contacts("lead pins", lead.key, pins, one, source), flow)

@@ -73,11 +73,11 @@ class Flow:
     def judged(self, line: Line, limit: Limit, within_to: float) -> Judgement:
         """Amperes [A] on one line held against a limit."""
         key = (line, limit, within_to)
-        found = self._judged.get(key)
-        if found is None:
-            found = judge(self.of(line), limit, within_to, line in self.missing)
-            self._judged[key] = found
-        return found
+        judgement = self._judged.get(key)
+        if judgement is None:
+            judgement = judge(self.of(line), limit, within_to, line in self.missing)
+            self._judged[key] = judgement
+        return judgement
 
     def watts(self, rail: Rail = "v12") -> Series:
         """Watts [W] on one rail."""
@@ -193,14 +193,14 @@ def carried_runs(
     """What flows through every run. `like`: what does otherwise, the very same where it is so."""
     wired = flows.wired
     kept, at_once = wired.memory.of, (wired.build.spin_up_at_once,)
-    found = []
+    carried_runs = []
     for i, run in enumerate(wired.runs):
         of = [flows.into(carried, f.input) for f in run.feeds]
         if like is not None and all(a is x.flow for a, x in zip(of, like[i].lives, strict=True)):
-            found.append(like[i])
+            carried_runs.append(like[i])
         else:
-            found.append(kept(_carried_run, (run, *of), at_once))
-    return found
+            carried_runs.append(kept(_carried_run, (run, *of), at_once))
+    return carried_runs
 
 
 def _carried_run(at_once: int | None, run: WiredRun, *of_feeds: Flow) -> CarriedRun:

@@ -161,11 +161,11 @@ def port_shares(ports: Sequence[Port]) -> list[float]:
     return [n / whole if whole else 1 / len(pins) for n in pins]
 
 
-def lead_contact(kind: str, of: Between, assume: Assumptions) -> Contact | None:
+def lead_contact(kind: str, between: Between, assume: Assumptions) -> Contact | None:
     """A contact of a lead of something in between: by its gauge, standard grade. None of a 16-pin
     lead without one: it is judged by the plug in it."""
-    a = contact_limit_a(kind, CONNECTORS[kind].circuits, of.gauge, "standard")
-    return None if is_coded(kind) and a is None else _contact(kind, a, of, assume)
+    a = contact_limit_a(kind, CONNECTORS[kind].circuits, between.gauge, "standard")
+    return None if is_coded(kind) and a is None else _contact(kind, a, between, assume)
 
 
 # -- wires ---------------------------------------------------------------------------------

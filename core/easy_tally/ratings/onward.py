@@ -89,9 +89,9 @@ def _onward(
     )
 
 
-def grants_of(found: tuple[Onward, ...]) -> Iterator[Element]:
+def grants_of(onwards: tuple[Onward, ...]) -> Iterator[Element]:
     """What the standard grants the sockets beyond, and what an adapter is coded for."""
-    for x in found:
+    for x in onwards:
         if is_coded(x.feed.mated):
             # What its sense contacts say goes on to the card's own socket, and is judged there.
             if x.feed.input.between is None:
@@ -116,29 +116,29 @@ def _coded(x: Onward) -> Element:
         at = at.before
 
 
-def plug_pins_of(found: tuple[Onward, ...], assume: Assumptions) -> Iterator[Element]:
+def plug_pins_of(onwards: tuple[Onward, ...], assume: Assumptions) -> Iterator[Element]:
     """Pins of the plugs beyond."""
-    for x in found:
+    for x in onwards:
         f = x.feed
         for e in plug_pins(f.plug, f.mated, f.pins, x.between, x.flow, assume):
             yield e._replace(at=x.at)
 
 
 def lead_pins_of(
-    assume: Assumptions, run: CarriedRun, found: tuple[Onward, ...]
+    assume: Assumptions, run: CarriedRun, onwards: tuple[Onward, ...]
 ) -> Iterator[Element]:
     """Pins of the leads that a run goes into."""
-    for by, of, flow in _leads(run, found):
+    for by, of, flow in _leads(run, onwards):
         socket = by.input.socket
         for e in lead_pins(socket, by.pins, of, flow, assume):
             yield e._replace(at=f"{of.key}/{socket.key}")
 
 
 def wires_of(
-    assume: Assumptions, at_once: int | None, found: tuple[Onward, ...]
+    assume: Assumptions, at_once: int | None, onwards: tuple[Onward, ...]
 ) -> Iterator[Element]:
     """Wires of the leads that a run goes into, stretch by stretch."""
-    for s in lead_stretches(found, at_once):
+    for s in lead_stretches(onwards, at_once):
         for e in wires(s.between, s.from_mm, s.to_mm, s.flow, assume):
             yield e._replace(at=s.at)
 
@@ -160,38 +160,38 @@ class LeadStretch(NamedTuple):
         return f"{self.between.key}/{self.lead}"
 
 
-def lead_stretches(found: tuple[Onward, ...], at_once: int | None) -> Iterator[LeadStretch]:
+def lead_stretches(onwards: tuple[Onward, ...], at_once: int | None) -> Iterator[LeadStretch]:
     """The leads on the way of a run, stretch by stretch; those of a backplane have no length."""
-    for of in _by_lead(found).values():
+    for of in _by_lead(onwards).values():
         yield from _stretches(of, at_once)
 
 
-def _by_lead(found: tuple[Onward, ...]) -> dict[tuple[int, str], list[Onward]]:
+def _by_lead(onwards: tuple[Onward, ...]) -> dict[tuple[int, str], list[Onward]]:
     """What is fed by each lead that has wires, by what it comes after and the lead."""
     by_lead: dict[tuple[int, str], list[Onward]] = {}
-    for x in found:
+    for x in onwards:
         if not x.between.is_backplane:
             by_lead.setdefault((id(x.before), f"{x.between.key}/{x.lead}"), []).append(x)
     return by_lead
 
 
-def _stretches(of: list[Onward], at_once: int | None) -> Iterator[LeadStretch]:
+def _stretches(onwards: list[Onward], at_once: int | None) -> Iterator[LeadStretch]:
     """One lead, stretch by stretch: each carries all that is fed beyond it."""
-    ends = sorted({x.feed.plug.at_mm for x in of})
-    first = of[0]
+    ends = sorted({x.feed.plug.at_mm for x in onwards})
+    first = onwards[0]
     base = first.mm - first.feed.plug.at_mm
     for start, end in zip([0.0, *ends], ends, strict=False):
-        beyond = [x.flow.share(x.share) for x in of if x.feed.plug.at_mm >= end]
+        beyond = [x.flow.share(x.share) for x in onwards if x.feed.plug.at_mm >= end]
         flow = together(beyond, at_once)
         yield LeadStretch(first.between, first.lead, base, start, end, flow)
 
 
-def _leads(run: CarriedRun, found: tuple[Onward, ...]) -> Iterator[tuple[Feed, Between, Flow]]:
+def _leads(run: CarriedRun, onwards: tuple[Onward, ...]) -> Iterator[tuple[Feed, Between, Flow]]:
     """Each lead on the way of a run, with what it carries."""
     for live in run.lives:
         if live.feed.input.between is not None:
             yield live.feed, live.feed.input.between, live.flow
-    for x in found:
+    for x in onwards:
         if x.feed.input.between is not None:
             yield x.feed, x.feed.input.between, x.flow
 
@@ -205,16 +205,16 @@ Lost = dict[Line, Series | None]
 def drops_of(
     assume: Assumptions,
     at_once: int | None,
-    found: tuple[Onward, ...],
+    onwards: tuple[Onward, ...],
     roots: dict[str, Lost],
     missing: bool,
 ) -> Iterator[Element]:
     """Volts lost at each plug beyond, out and back: up to the plug in the lead (`roots`, by plug of
     the cable), on the lead's wire by all that flows there, and in the plug's own contacts. They
     are no better known than every current on the way: `missing` tells that of the cable."""
-    by_lead = {key: list(_stretches(of, at_once)) for key, of in _by_lead(found).items()}
+    by_lead = {key: list(_stretches(of, at_once)) for key, of in _by_lead(onwards).items()}
     lost: dict[int, Lost] = {}
-    for x in found:
+    for x in onwards:
         before = roots[x.by.plug.key] if x.before is None else lost[id(x.before)]
         wire = by_lead.get((id(x.before), f"{x.between.key}/{x.lead}"), [])
         here = {

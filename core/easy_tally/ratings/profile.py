@@ -28,13 +28,13 @@ class Step:
 
 
 def profile(
-    run: CarriedRun, found: Sequence[Element], beyond: tuple[LeadStretch, ...] = ()
+    run: CarriedRun, elements: Sequence[Element], beyond: tuple[LeadStretch, ...] = ()
 ) -> Iterator[Step]:
     """The staircase along the cable and through the leads beyond, each step against the tightest
     limit that the same current meets."""
     lives = run.lives
     met: dict[tuple[Line, object], list[float | None]] = {}
-    for e in found:
+    for e in elements:
         if e.line != GROUND and (at := _met_at(e)) is not None:
             met.setdefault((e.line, at), []).append(_rail_limit_a(e))
     for stretch, flow in run.stretches:
@@ -57,16 +57,16 @@ def profile(
                 limit_a=min(known) if known and len(known) == len(limits) else None,
             )
     for s in beyond:
-        yield from _through(s, found)
+        yield from _through(s, elements)
 
 
-def _through(s: LeadStretch, found: Sequence[Element]) -> Iterator[Step]:
+def _through(s: LeadStretch, elements: Sequence[Element]) -> Iterator[Step]:
     for line, loads, _ in s.flow.lines():
         if line == GROUND:
             continue
         limits = [
             _rail_limit_a(e)
-            for e in found
+            for e in elements
             if e.kind == "wire" and e.line == line and e.at == s.at and e.from_mm == s.from_mm
         ]
         yield Step(

@@ -13,14 +13,14 @@ from .limits import reached, spanned, way_mm
 from .onward import Onward
 
 
-def reaches(case: Case | None, run: CarriedRun, found: tuple[Onward, ...]) -> Iterator[Element]:
+def reaches(case: Case | None, run: CarriedRun, onwards: tuple[Onward, ...]) -> Iterator[Element]:
     """How far each plug of a run reaches, that of what stands in between along the whole way.
     Nothing without a case; unknown where it states no route."""
     if case is None:
         return
     routes = {r.area: r.length_mm for r in case.routes}
     ends = [(x.feed, x.feed.plug.key, x.feed.plug.at_mm) for x in run.lives]
-    ends += [(x.feed, x.at, x.mm) for x in found if not x.between.is_backplane]
+    ends += [(x.feed, x.at, x.mm) for x in onwards if not x.between.is_backplane]
     placed: list[tuple[float, float, str]] = []
     for feed, at, mm in ends:
         area = place_of(feed.input)

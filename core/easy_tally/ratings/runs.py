@@ -431,12 +431,12 @@ def kept_off(feed: Feed) -> bool:
     return own is None or own.v3v3 > 0
 
 
-def _safety(found: list[Element], live: Live) -> float | None:
+def _safety(elements: list[Element], live: Live) -> float | None:
     """Connector capability ÷ grant of one graphics plug: pins × amperes a pin × 12 V ÷ watts."""
     key = live.feed.plug.key
-    grant = next((e for e in found if e.kind == "grant" and e.at == key), None)
+    grant = next((e for e in elements if e.kind == "grant" and e.at == key), None)
     pins = next(
-        (e for e in found if e.kind == "plug pins" and e.at == key and e.line == "v12"), None
+        (e for e in elements if e.kind == "plug pins" and e.at == key and e.line == "v12"), None
     )
     if grant is None or pins is None or grant.unit != "W" or "contact_a" not in pins.terms:
         return None

@@ -44,15 +44,15 @@ def through_board(
     wired: Wired, loads: tuple[Load, ...], carried: Carried
 ) -> tuple[BoardElement, ...]:
     """Every limit between the board's main plug and what hangs on the board."""
-    found: list[BoardElement] = []
+    board_elements: list[BoardElement] = []
     if wired.main is None:
-        found += _nothing_feeds(wired, loads)
+        board_elements += _nothing_feeds(wired, loads)
     else:
-        found += _main_plug(wired, wired.main, loads, carried)
+        board_elements += _main_plug(wired, wired.main, loads, carried)
     if wired.board is not None:
-        found += _slots(wired, loads)
-    found += _headers(wired, loads)
-    return tuple(found)
+        board_elements += _slots(wired, loads)
+    board_elements += _headers(wired, loads)
+    return tuple(board_elements)
 
 
 def by_board(load: Load, wired: Wired) -> bool:
@@ -71,7 +71,7 @@ def _main_plug(
     demand = carried.by_input.get(main.ref)
     if demand is None:
         return ()
-    found = []
+    board_elements = []
     plug, cable, mated, pins = _plug_in(wired, main)
     awake, standby = Flow(), Flow()
     awake.add(demand.amps, demand.missing)
@@ -86,7 +86,7 @@ def _main_plug(
             judged = e.judged
             if e.line == "v5sb":
                 judged = judge(series, Limit(judged.rated), WITHIN_RATING, states=TALLY_STATES)
-            found.append(
+            board_elements.append(
                 BoardElement(
                     kind="main plug pins",
                     line=e.line,
@@ -98,7 +98,7 @@ def _main_plug(
                     causes=_largest(wired, causes),
                 )
             )
-    return tuple(found)
+    return tuple(board_elements)
 
 
 def _nothing_feeds(wired: Wired, loads: tuple[Load, ...]) -> Iterator[BoardElement]:
@@ -190,7 +190,7 @@ def _each_header(
     drawn: dict[tuple[str, str], Series] = {}
     causes: dict[tuple[str, str], list[Load]] = {}
     limits: dict[tuple[str, str], Header] = {}
-    found: list[BoardElement] = []
+    board_elements: list[BoardElement] = []
     through = _hub_loads(wired, loads)
     for part in parts:
         if part.sockets:
@@ -199,7 +199,7 @@ def _each_header(
         outputs = wired.headers_for(part)
         own = [x for x in loads if x.part == part.key] + through.get(part.key, [])
         if not outputs:
-            found.append(_no_header(part, own))
+            board_elements.append(_no_header(part, own))
             continue
         limits |= {(owner, h.key): h for h in outputs}
         for instance in range(part.count):
@@ -212,7 +212,7 @@ def _each_header(
         header = limits[at]
         limit = header.limit_a.likely if header.limit_a else None
         line: Line = "v5" if header.kind == "lights-5v" else "v12"
-        found.append(
+        board_elements.append(
             BoardElement(
                 kind="header",
                 line=line,
@@ -224,7 +224,7 @@ def _each_header(
                 field="headers" if isinstance(wired.parts[at[0]], Board) else "outputs",
             )
         )
-    return tuple(found)
+    return tuple(board_elements)
 
 
 def _no_header(part: Part, own: list[Load]) -> BoardElement:
@@ -247,12 +247,12 @@ def _no_header(part: Part, own: list[Load]) -> BoardElement:
 
 def _hub_loads(wired: Wired, loads: list[Load]) -> dict[str, list[Load]]:
     """What hangs on each hub, hubs on hubs included."""
-    found: dict[str, list[Load]] = {}
+    hub_loads: dict[str, list[Load]] = {}
     for load in loads:
         if load.feed == "header":
             for hub in wired.hubs_above(wired.parts[load.part]):
-                found.setdefault(hub.key, []).append(load)
-    return found
+                hub_loads.setdefault(hub.key, []).append(load)
+    return hub_loads
 
 
 def _largest(wired: Wired, loads: list[Load]) -> tuple[str, ...]:

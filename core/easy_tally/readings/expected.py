@@ -58,11 +58,11 @@ class Against:
         run: State = "full" if state == "short" else state
         if run not in RUN_STATES or rail in demand.missing:
             return None
-        found = Span(0.0, 0.0, 0.0)
+        span = Span(0.0, 0.0, 0.0)
         for series in (demand.amps.get(rail), demand.surge.get(rail)):
             if series is not None:
-                found = found.plus(span_at(series, run, RUN_STATES))
-        return found
+                span = span.plus(span_at(series, run, RUN_STATES))
+        return span
 
     def expected(self, c: Channel, state: State) -> Span | None:
         """The band of a channel in a state by the tally; None where it says nothing of it."""
@@ -106,10 +106,10 @@ class Against:
         rows = [x for x in self.a.loads if x.part == part and int(instance) in x.instances]
         if c.unit != "w" or not rows or any(x.missing for x in rows):
             return None
-        found = Span(0.0, 0.0, 0.0)
+        span = Span(0.0, 0.0, 0.0)
         for row in rows:
-            found = found.plus(span_at(row.net.series(), state))
-        return found
+            span = span.plus(span_at(row.net.series(), state))
+        return span
 
     def limit(self, c: Channel) -> Limit | None:
         """What a channel must not cross; None where nothing limits it."""

@@ -50,7 +50,7 @@ def _plateaus(times: Floats, column: Floats) -> list[tuple[float, float, float]]
     known = np.add.reduceat((~np.isnan(column)).astype(float), starts)
     levels = np.divide(sums, known, out=np.full(len(starts), np.nan), where=known > 0)
     ends = np.append(times[starts[1:] - 1], times[-1])
-    found: list[tuple[float, float, float]] = []
+    plateaus: list[tuple[float, float, float]] = []
     begun, whole, n = 0, 0.0, 0
     for i, here in enumerate([*levels.tolist(), None]):
         level = whole / n if n else float("nan")
@@ -59,9 +59,9 @@ def _plateaus(times: Floats, column: Floats) -> list[tuple[float, float, float]]
                 whole, n = whole + here, n + 1
             continue
         if n and ends[i - 1] - times[starts[begun]] >= SHORTEST_S:
-            found.append((float(times[starts[begun]]), float(ends[i - 1]), level))
+            plateaus.append((float(times[starts[begun]]), float(ends[i - 1]), level))
         begun, whole, n = i, here or 0.0, 1
-    return found
+    return plateaus
 
 
 def _nearest(against: Against, tell: Channel, level: float) -> State | None:

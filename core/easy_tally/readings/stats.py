@@ -59,10 +59,10 @@ def all_stats(r: Readings, named: tuple[Named, ...]) -> dict[tuple[State, Channe
         old = longest.get(n.state)
         if old is None or n.to_s - n.from_s > old.to_s - old.from_s:
             longest[n.state] = n
-    found = {}
+    all_stats = {}
     for state, span in longest.items():
         for c in r.columns:
             of = stats(r, c, span)
             if of is not None:
-                found[state, c] = of
-    return found
+                all_stats[state, c] = of
+    return all_stats

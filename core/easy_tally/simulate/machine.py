@@ -45,31 +45,31 @@ class Contacts:
         return found
 
 
-def shares(of: Contacts) -> Floats:
+def shares(contacts: Contacts) -> Floats:
     """The part of a plug's current that each of its pins carries: by conductance. Source: Ohm's
     law; nothing where every contact is open."""
-    conductance = 1 / of.each_mohm
+    conductance = 1 / contacts.each_mohm
     whole = conductance.sum()
     return conductance / whole if whole > 0 else np.zeros(len(conductance))
 
 
-def together_mohm(of: Contacts) -> float:
+def together_mohm(contacts: Contacts) -> float:
     """Resistance of all pins of a plug side by side [mΩ]."""
-    whole = (1 / of.each_mohm).sum()
+    whole = (1 / contacts.each_mohm).sum()
     return float(1 / whole) if whole > 0 else float("inf")
 
 
-def rise_k_per_w(of: Contacts) -> float:
+def rise_k_per_w(contacts: Contacts) -> float:
     """Kelvins a watt of a contact: such that a new one at its rated current rises by 30 K, as the
     tables were measured."""
-    return RISE_DEGC / (of.rated_a**2 * of.new_mohm / 1000)
+    return RISE_DEGC / (contacts.rated_a**2 * contacts.new_mohm / 1000)
 
 
-def heating_w(of: Contacts, amps: Floats) -> Floats:
+def heating_w(contacts: Contacts, amps: Floats) -> Floats:
     """Watts in each contact (pins × time) of a plug that carries `amps` [A] in all."""
-    mohm = np.array(of.contact_mohm)
+    mohm = np.array(contacts.contact_mohm)
     live = np.isfinite(mohm)
-    each = np.outer(np.where(live, shares(of), 0.0), amps)
+    each = np.outer(np.where(live, shares(contacts), 0.0), amps)
     heat: Floats = each**2 * np.where(live, mohm, 0.0)[:, None] / 1000
     return heat
 

@@ -78,10 +78,10 @@ class Running:
     def amps(self) -> dict[Rail, dict[str, Floats]]:
         """Amperes of every input over time, by rail."""
         busy = {ref: self._busy(ref) for ref in self.feeds}
-        found: dict[Rail, dict[str, Floats]] = {}
+        amps: dict[Rail, dict[str, Floats]] = {}
         for rail in _RAILS:
-            found[rail] = {ref: self._level(ref, rail) * busy[ref] for ref in self.feeds}
-        return found
+            amps[rail] = {ref: self._level(ref, rail) * busy[ref] for ref in self.feeds}
+        return amps
 
     @cached_property
     def ground(self) -> dict[str, Floats]:

@@ -69,7 +69,7 @@ def _leads(
     *cables: Cable,
 ) -> tuple[LeadCount, ...]:
     own = [c for c in cables if c.family == supply.family]
-    found = []
+    lead_counts = []
     for kind, of in LEADS:
         asked = {k: n for k, n in sockets if k in of}
         if not asked:
@@ -78,10 +78,10 @@ def _leads(
         if one_each and all(CONNECTORS[k].chains for k in of):
             gains = {key: min(n, 1) for key, n in gains.items()}
         useful = [c for c in own if gains[c.key]]
-        found.append(
+        lead_counts.append(
             LeadCount(kind=kind, needed=sum(asked.values()), there=_most(supply, useful, gains))
         )
-    return tuple(found)
+    return tuple(lead_counts)
 
 
 def _gains(cables: list[Cable], kinds: frozenset[SocketKind], eps4_in_eps8: bool) -> dict[str, int]:

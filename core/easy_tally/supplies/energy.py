@@ -98,16 +98,16 @@ def day_of(place: Place, day: Day) -> tuple[Stretch, ...]:
     asleep; what is left it is off, and no stretch. What runs past midnight is put at the day's
     own start: every day of a kind is alike."""
     hours = place.weekend if place.weekend is not None and day in WEEKEND else place.hours
-    found: list[Stretch] = []
+    stretches: list[Stretch] = []
     at = place.begins_h
     for state in ("everyday", "full", "idle", "sleep"):
         ends = at + getattr(hours, state)
         if at < DAY_H:
-            found.append(Stretch(state, at, min(ends, DAY_H)))
+            stretches.append(Stretch(state, at, min(ends, DAY_H)))
         if ends > DAY_H:
-            found.append(Stretch(state, max(at - DAY_H, 0.0), ends - DAY_H))
+            stretches.append(Stretch(state, max(at - DAY_H, 0.0), ends - DAY_H))
         at = ends
-    return tuple(sorted((s for s in found if s.to_h > s.from_h), key=lambda s: s.from_h))
+    return tuple(sorted((s for s in stretches if s.to_h > s.from_h), key=lambda s: s.from_h))
 
 
 class Billed(NamedTuple):

@@ -71,14 +71,14 @@ def side_view(wired: Wired, case: Case, collides: frozenset[tuple[str, str]]) ->
 
 def _tops(wired: Wired, cards: list[Card]) -> list[int]:
     """The place at which each card begins: its slot's, or the next that is free below."""
-    found: list[int] = []
+    tops: list[int] = []
     at = 1
     for card in cards:
         own = places_of(wired, card)
         top = at if own is None else own.start
-        found.append(top)
+        tops.append(top)
         at = max(at, top + (card.covers or 1))
-    return found
+    return tops
 
 
 def _card(

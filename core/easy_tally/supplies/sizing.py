@@ -142,7 +142,7 @@ def _rules(
         known = None if missing else watts
         return SizingRule(id=id, watts=known, binding=binding, missing=missing)
 
-    found = [
+    sizing_rules = [
         rule("sum", total.at("full").times(1 + house.headroom)),
         rule("quiet", total.at("everyday").times(1 / QUIET_SHARE), binding=False),
         rule("spikes", spike_need(wired, spikes, supply), house.spikes == "ride through"),
@@ -153,9 +153,9 @@ def _rules(
     if floor is not None:
         keep, more = house.maker_floor == "keep", house.maker_floor == "keep and add a fifth"
         fifth = floor.times(1 + FIFTH)
-        found.append(SizingRule(id="floor", watts=floor, binding=keep))
-        found.append(SizingRule(id="floor and a fifth", watts=fifth, binding=more))
-    return found
+        sizing_rules.append(SizingRule(id="floor", watts=floor, binding=keep))
+        sizing_rules.append(SizingRule(id="floor and a fifth", watts=fifth, binding=more))
+    return sizing_rules
 
 
 def _floor(wired: Wired) -> Span | None:

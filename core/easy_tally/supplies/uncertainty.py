@@ -36,11 +36,11 @@ class Mover:
     pick_high_w: int | None
 
 
-def mover(wired: Wired, loads: tuple[Load, ...], found: Tally, sizing: Sizing) -> Mover | None:
+def mover(wired: Wired, loads: tuple[Load, ...], tally: Tally, sizing: Sizing) -> Mover | None:
     """The assumption that moves the total most, or where none does any figure with bounds; None
     where nothing has any width. Loads of one part by one field count together."""
     ends: dict[tuple[str, str], tuple[bool, Span]] = {}
-    for row in found.rows:
+    for row in tally.rows:
         part = wired.parts[row.part]
         key, guess = (row.part, row.field), row.assumed
         if isinstance(part, Card):
@@ -58,10 +58,10 @@ def mover(wired: Wired, loads: tuple[Load, ...], found: Tally, sizing: Sizing) -
     part = wired.parts[key[0]]
     rest = _Rest(
         spikes=Together(wired, [x for x in loads if x.part != part.key]),
-        rows=sum_of(*[r for r in found.rows if r.part != part.key]),
+        rows=sum_of(*[r for r in tally.rows if r.part != part.key]),
     )
     ends_of: tuple[Bound, Bound] = ("low", "high")
-    low, high = (_pick_at(wired, rest, found.total, part, key[1], end) for end in ends_of)
+    low, high = (_pick_at(wired, rest, tally.total, part, key[1], end) for end in ends_of)
     return Mover(
         part=part.key,
         name=part.name,

@@ -124,16 +124,16 @@ def _count(
 
 def _needs(wired: Wired) -> dict[SignalKind, list[Item]]:
     """What needs a port of each kind: parts in their order, then the case's front, the supply."""
-    found: dict[SignalKind, list[Item]] = {kind: [] for kind in SIGNAL_FIELDS}
+    needs: dict[SignalKind, list[Item]] = {kind: [] for kind in SIGNAL_FIELDS}
     for part in wired.build.parts:
         for kind, item in wired.memory.of(_needs_of, (part,)):
-            found[kind].append(item)
+            needs[kind].append(item)
     case, supply = wired.build.case, wired.build.supply
     if case is not None:
         for kind, field in FRONT_FIELDS.items():
             n = getattr(case, field)
             if n != 0:
-                found[kind].append(
+                needs[kind].append(
                     Item(
                         of="case",
                         name=f"{case.name}, front",
@@ -143,10 +143,10 @@ def _needs(wired: Wired) -> dict[SignalKind, list[Item]]:
                     )
                 )
     if supply is not None and supply.telemetry_lead:
-        found["usb2"].append(
+        needs["usb2"].append(
             Item(of="supply", name=supply.name, low=1, high=1, field="telemetry_lead")
         )
-    return found
+    return needs
 
 
 def _needs_of(part: Part) -> tuple[tuple[SignalKind, Item], ...]:

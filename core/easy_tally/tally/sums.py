@@ -117,12 +117,12 @@ def surging_instances(at_once: int | None, loads: tuple[Load, ...]) -> dict[str,
             likely, high = each.get(load.part, (0.0, 0.0))
             each[load.part] = likely + load.surge.likely, high + load.surge.high
             count[load.part] = load.count
-    found: dict[str, int] = {}
+    surging_instances: dict[str, int] = {}
     left = at_once
     for part in sorted(each, key=lambda p: each[p], reverse=True):
-        found[part] = min(left, count[part])
-        left -= found[part]
-    return found
+        surging_instances[part] = min(left, count[part])
+        left -= surging_instances[part]
+    return surging_instances
 
 
 def _row(load: Load, wired: Wired, surging: int, memory: Memory) -> Row:

@@ -182,11 +182,11 @@ def _leads_of(of: _Between) -> dict[str, SocketKind]:
 
 def _inputs(build: Build, between: list[_Between]) -> dict[SocketRef, SocketKind]:
     """Every input of a build, and its kind."""
-    found = {ref: socket.kind for ref, socket in build.sockets()}
+    inputs = {ref: socket.kind for ref, socket in build.sockets()}
     for of in between:
         for key, kind in _leads_of(of).items():
-            found[SocketRef.model_construct(part=of.key, instance=1, socket=key)] = kind
-    return found
+            inputs[SocketRef.model_construct(part=of.key, instance=1, socket=key)] = kind
+    return inputs
 
 
 class Plugging:

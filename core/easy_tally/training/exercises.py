@@ -102,9 +102,9 @@ def planted(a: Analysis, e: Exercise) -> Planted:
     return plant(a, fault, Scene(seed=e.seed, spread=e.spread))
 
 
-def taken(a: Analysis, e: Exercise, of: Planted) -> Readings:
+def taken(a: Analysis, e: Exercise, planted: Planted) -> Readings:
     """The readings that there are to find it by."""
-    return of.running.readings(c for c in channels_of(a) if instrument_of(c) in e.instruments)
+    return planted.running.readings(c for c in channels_of(a) if instrument_of(c) in e.instruments)
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -142,44 +142,48 @@ class Judged:
     numbers: tuple[str, ...]
 
 
-def judge(a: Analysis, e: Exercise, of: Planted, held: Held, joint: str, reason: str) -> Judged:
+def judge(
+    a: Analysis, e: Exercise, planted: Planted, held: Held, joint: str, reason: str
+) -> Judged:
     """Judge an answer. Raises BadInput for a joint or a reason that there is none of."""
     if joint not in {c.ref for c in choices(a)}:
         raise BadInput([("joint", "one of the joints listed", joint[:60])])
     if reason not in FAULT_KINDS:
         raise BadInput([("reason", f"one of {', '.join(FAULT_KINDS)}", reason[:60])])
-    words = " and ".join(a.wired.words(r) for r in of.joints)
+    words = " and ".join(a.wired.words(r) for r in planted.joints)
     return Judged(
-        right_joint=joint in of.joints,
-        right_reason=reason == of.fault.kind,
+        right_joint=joint in planted.joints,
+        right_reason=reason == planted.fault.kind,
         joint=words,
-        reason=FAULT_WORDS[of.fault.kind],
-        numbers=tuple(_shows(a, of, held)),
+        reason=FAULT_WORDS[planted.fault.kind],
+        numbers=tuple(_shows(a, planted, held)),
     )
 
 
-def _shows(a: Analysis, of: Planted, held: Held) -> list[str]:
+def _shows(a: Analysis, planted: Planted, held: Held) -> list[str]:
     """What the readings say of the right joints; of the whole where they say nothing of them."""
-    own = [f for f in held.found if f.severity in ("over", "tight") and f.channel.at in of.joints]
-    return [say(a.wired, f)[0] for f in own][:4] + _heat(a, of, held)
+    own = [
+        f for f in held.found if f.severity in ("over", "tight") and f.channel.at in planted.joints
+    ]
+    return [say(a.wired, f)[0] for f in own][:4] + _heat(a, planted, held)
 
 
-def _heat(a: Analysis, of: Planted, held: Held) -> list[str]:
+def _heat(a: Analysis, planted: Planted, held: Held) -> list[str]:
     """How warm the joint is at full: what tells a contact from a wire."""
     found = []
-    for ref in of.joints:
+    for ref in planted.joints:
         stats = held.stats.get(("full", Channel(ref, "", "degc")))
         if stats is not None:
             found.append(f"{a.wired.words(ref)} is at {stats.mean:.0f} °C at full load.")
     return found
 
 
-def seen(a: Analysis, of: Planted, joint: str) -> str:
+def seen(a: Analysis, planted: Planted, joint: str) -> str:
     """What one sees of a joint at the bench, with the machine off and the case open."""
     if joint not in {c.ref for c in choices(a)}:
         raise BadInput([("joint", "one of the joints listed", joint[:60])])
     words = a.wired.words(joint)
-    if joint not in of.joints:
+    if joint not in planted.joints:
         return f"{words}: it clicked, there is no gap, it stays when pulled."
     return (
         f"{words}: "
@@ -192,11 +196,11 @@ def seen(a: Analysis, of: Planted, joint: str) -> str:
             "wrong code": "its plug is marked for fewer watts than the card may draw.",
             "missing lead": "its other end is not in a port.",
             "hub state": "the switch on it stands at its highest position.",
-        }[of.fault.kind]
+        }[planted.fault.kind]
     )
 
 
-def readings_and_held(a: Analysis, e: Exercise, of: Planted) -> tuple[Readings, Held]:
+def readings_and_held(a: Analysis, e: Exercise, planted: Planted) -> tuple[Readings, Held]:
     """The readings of an exercise, and what the analysis says of them."""
-    found = taken(a, e, of)
+    found = taken(a, e, planted)
     return found, hold(a, found)

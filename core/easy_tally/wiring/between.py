@@ -67,52 +67,52 @@ def between_of(of: Adapter | Extension | Backplane) -> Between:
             return _backplane(of)
 
 
-def _adapter(of: Adapter) -> Between:
-    leads = tuple(lead.key for lead in of.leads)
+def _adapter(adapter: Adapter) -> Between:
+    leads = tuple(lead.key for lead in adapter.leads)
     return Between(
-        key=of.key,
-        name=of.name,
-        of=of,
-        sockets=tuple(_socket(x.key, x.kind, x.pins_12v) for x in of.leads),
-        plugs=of.plugs,
-        fed_by={p.key: leads for p in of.plugs},
-        gauge=of.gauge,
-        conductors=_known(of.conductors),
-        insulation_degc=of.insulation_degc,
-        connections=of.connections,
+        key=adapter.key,
+        name=adapter.name,
+        of=adapter,
+        sockets=tuple(_socket(x.key, x.kind, x.pins_12v) for x in adapter.leads),
+        plugs=adapter.plugs,
+        fed_by={p.key: leads for p in adapter.plugs},
+        gauge=adapter.gauge,
+        conductors=_known(adapter.conductors),
+        insulation_degc=adapter.insulation_degc,
+        connections=adapter.connections,
     )
 
 
-def _extension(of: Extension) -> Between:
-    kind = PLUGS[of.kind].whole
-    plug = Plug(key=PLUG, kind=of.kind, at_mm=of.length_mm)
+def _extension(extension: Extension) -> Between:
+    kind = PLUGS[extension.kind].whole
+    plug = Plug(key=PLUG, kind=extension.kind, at_mm=extension.length_mm)
     return Between(
-        key=of.key,
-        name=of.name,
-        of=of,
+        key=extension.key,
+        name=extension.name,
+        of=extension,
         sockets=(_socket(LEAD, kind),),
         plugs=(plug,),
         fed_by={PLUG: (LEAD,)},
-        gauge=of.gauge,
-        conductors=_known(of.conductors),
-        insulation_degc=of.insulation_degc,
-        connections=of.connections,
+        gauge=extension.gauge,
+        conductors=_known(extension.conductors),
+        insulation_degc=extension.insulation_degc,
+        connections=extension.connections,
     )
 
 
-def _backplane(of: Backplane) -> Between:
-    bays = {bay: (i.key,) for i in of.inputs for bay in i.bays}
+def _backplane(backplane: Backplane) -> Between:
+    bays = {bay: (i.key,) for i in backplane.inputs for bay in i.bays}
     return Between(
-        key=of.key,
-        name=of.name,
-        of=of,
-        sockets=tuple(_socket(i.key, i.kind) for i in of.inputs),
+        key=backplane.key,
+        name=backplane.name,
+        of=backplane,
+        sockets=tuple(_socket(i.key, i.kind) for i in backplane.inputs),
         plugs=tuple(Plug(key=bay, kind="sata", at_mm=_AT_BAY_MM) for bay in bays),
         fed_by=bays,
         gauge=None,
         conductors=None,
         insulation_degc=None,
-        connections=of.connections,
+        connections=backplane.connections,
     )
 
 

@@ -79,11 +79,13 @@ def _of_path(path: Path) -> Iterator[Breach]:
             yield Breach(of.key, "moulded", words)
 
 
-def _crossed(of: Between, kind: SocketKind, end: SocketKind) -> str:
+def _crossed(between: Between, kind: SocketKind, end: SocketKind) -> str:
     one, two = CONNECTORS[kind].words, CONNECTORS[end].words
     shorted = clash(kind, end)
     wrong = f", which has 12 V where the other has ground on {shorted} pins" if shorted else ""
-    return f"{of.name}: from {_a(one)} plug to {_a(two)} one{wrong}; the two are never exchanged"
+    return (
+        f"{between.name}: from {_a(one)} plug to {_a(two)} one{wrong}; the two are never exchanged"
+    )
 
 
 def _a(words: str) -> str:
@@ -112,15 +114,15 @@ def _of_cable(paths: Iterable[Path]) -> Iterator[Breach]:
                 yield Breach(step.of.key, "own cable", words)
 
 
-def never(of: Between) -> Breach | None:
+def never(between: Between) -> Breach | None:
     """What is wrong with a thing in between by itself, whatever it feeds."""
-    if isinstance(of.of, Backplane):
+    if isinstance(between.of, Backplane):
         return None
     alone = (
-        Path("", (s.kind, PLUGS[p.kind].whole), (Step(of, s.key, of.key),))
-        for s in of.sockets
-        for p in of.plugs
-        if s.key in of.fed_by[p.key]
+        Path("", (s.kind, PLUGS[p.kind].whole), (Step(between, s.key, between.key),))
+        for s in between.sockets
+        for p in between.plugs
+        if s.key in between.fed_by[p.key]
     )
     return next((b for path in alone for b in _of_path(path)), None)
 
@@ -133,19 +135,19 @@ def never_made(of: Adapter | Extension) -> str:
     return breach.words if breach and breach.why != "moulded" else ""
 
 
-def _moulded(of: Between) -> bool:
-    return isinstance(of.of, Adapter) and of.of.moulded is True
+def _moulded(between: Between) -> bool:
+    return isinstance(between.of, Adapter) and between.of.moulded is True
 
 
-def may_be_moulded(of: Between) -> bool:
+def may_be_moulded(between: Between) -> bool:
     """Whether it is an adapter from 4-pin to SATA of which nobody says if it is moulded."""
     return (
-        isinstance(of.of, Adapter)
-        and of.of.moulded is None
+        isinstance(between.of, Adapter)
+        and between.of.moulded is None
         and any(
             CONNECTORS[s.kind].burns_moulded_to == PLUGS[p.kind].whole
-            for s in of.sockets
-            for p in of.plugs
+            for s in between.sockets
+            for p in between.plugs
         )
     )
 
@@ -261,12 +263,12 @@ def _with(wired: Wired, carrier: Carrier, plug: Plug, into: Input, mated: Socket
     return uses
 
 
-def _leads_of(wired: Wired, of: Carrier) -> list[Input]:
-    return wired.leads_of(of) if isinstance(of, Between) else []
+def _leads_of(wired: Wired, carrier: Carrier) -> list[Input]:
+    return wired.leads_of(carrier) if isinstance(carrier, Between) else []
 
 
-def _cables_to(wired: Wired, of: Between) -> list[Cable]:
-    found = (c for lead in wired.leads_of(of) for c in wired.cables_to(lead.ref))
+def _cables_to(wired: Wired, between: Between) -> list[Cable]:
+    found = (c for lead in wired.leads_of(between) for c in wired.cables_to(lead.ref))
     return list({c.key: c for c in found}.values())
 
 

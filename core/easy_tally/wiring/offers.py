@@ -133,23 +133,23 @@ def first_offer(wired: Wired, into: Input) -> Offer | None:
     return kept
 
 
-def _sorted(wired: Wired, picked: str, found: list[Offer]) -> Offers:
+def _sorted(wired: Wired, picked: str, offers: list[Offer]) -> Offers:
     """Plugs that feed nothing before those that would have to move, cables in use before others."""
     fitting = sorted(
-        (o for o in found if not o.reason),
+        (o for o in offers if not o.reason),
         key=lambda o: ((o.cable, o.plug) in wired.in_use, o.spare),
     )
     return Offers(
-        picked=picked, fitting=tuple(fitting), refused=tuple(o for o in found if o.reason)
+        picked=picked, fitting=tuple(fitting), refused=tuple(o for o in offers if o.reason)
     )
 
 
 def _offers(wired: Wired, cable: Carrier, plug: Plug, into: Input) -> list[Offer]:
     half = best_half(plug.kind, into.socket.kind, wired.eps4_in_eps8)
-    found = [_offer(wired, cable, plug, half, into)]
+    offers = [_offer(wired, cable, plug, half, into)]
     if plug.kind == "atx20+4" and into.socket.kind == "eps4":
-        found.append(_offer(wired, cable, plug, "loose", into))
-    return found
+        offers.append(_offer(wired, cable, plug, "loose", into))
+    return offers
 
 
 def _offer(wired: Wired, cable: Carrier, plug: Plug, half: Half, into: Input) -> Offer:

@@ -173,9 +173,9 @@ class Wired:
         there = self.live if live is None else live
         return tuple(k for k in b.fed_by[plug] if f"{b.key}#1/{k}" in there)
 
-    def leads_of(self, of: Between) -> list[Input]:
+    def leads_of(self, between: Between) -> list[Input]:
         """The leads of something in between."""
-        return [self.inputs[f"{of.key}#1/{s.key}"] for s in of.sockets]
+        return [self.inputs[f"{between.key}#1/{s.key}"] for s in between.sockets]
 
     def onward(self, into: Input) -> tuple[Feed, ...]:
         """What is plugged in beyond a lead of what stands in between."""
@@ -276,22 +276,22 @@ class Wired:
     @cached_property
     def slot_feeders(self) -> dict[str, Input]:
         """Card → the board's socket that feeds its slot at 12 V, where the manual says so."""
-        found: dict[str, Input] = {}
+        slot_feeders: dict[str, Input] = {}
         for part in self.parts.values():
             slot = self.slot_of(part) if isinstance(part, Card) else None
             if slot is not None and slot.fed_by is not None and self.board is not None:
-                found[part.key] = self.inputs[f"{self.board.key}#1/{slot.fed_by}"]
-        return found
+                slot_feeders[part.key] = self.inputs[f"{self.board.key}#1/{slot.fed_by}"]
+        return slot_feeders
 
     def hubs_above(self, part: Part) -> tuple[Hub, ...]:
         """The hubs that what a part draws passes through, up to one with a plug of its own."""
-        found: list[Hub] = []
+        hubs: list[Hub] = []
         at: Part | None = part
         while isinstance(at, ON_HEADER) and not at.sockets and at.on:
             at = self.parts.get(at.on)
             if isinstance(at, Hub):
-                found.append(at)
-        return tuple(found)
+                hubs.append(at)
+        return tuple(hubs)
 
     def source_of(self, part: Part) -> Part | None:
         """The part whose own sockets a part on headers comes through: the hub at the end of its
@@ -335,11 +335,11 @@ class Wired:
 
     @cached_property
     def _uses(self) -> dict[tuple[str, str], tuple[Feed, ...]]:
-        found: dict[tuple[str, str], tuple[Feed, ...]] = {}
+        uses: dict[tuple[str, str], tuple[Feed, ...]] = {}
         for f in self.feeds.values():
             at = (f.cable.key, f.plug.key)
-            found[at] = (*found.get(at, ()), f)
-        return found
+            uses[at] = (*uses.get(at, ()), f)
+        return uses
 
     # -- names -------------------------------------------------------------------------
 
@@ -368,17 +368,17 @@ def pins_wired(mated: SocketKind, plug: Plug | None, socket: Socket) -> Mapping[
     return usual | {"v12": min(usual["v12"], *wired)} if wired else usual
 
 
-def _inputs(of: Owner) -> tuple[tuple[Input, ...], ...]:
+def _inputs(owner: Owner) -> tuple[tuple[Input, ...], ...]:
     """The inputs of each instance of a part, or of what stands in between."""
     return tuple(
-        tuple(_input(of, instance, socket) for socket in of.sockets)
-        for instance in range(1, of.count + 1)
+        tuple(_input(owner, instance, socket) for socket in owner.sockets)
+        for instance in range(1, owner.count + 1)
     )
 
 
-def _input(of: Owner, instance: int, socket: Socket) -> Input:
-    at = SocketRef.model_construct(part=of.key, instance=instance, socket=socket.key)
-    return Input(ref=str(at), at=at, part=of, socket=socket)
+def _input(owner: Owner, instance: int, socket: Socket) -> Input:
+    at = SocketRef.model_construct(part=owner.key, instance=instance, socket=socket.key)
+    return Input(ref=str(at), at=at, part=owner, socket=socket)
 
 
 def _wired_run(run: Run, cable: Cable, feeds: tuple[Feed, ...], *ports: Port) -> WiredRun:
@@ -396,12 +396,12 @@ def _feeds(
     eps4_in_eps8: bool, carrier: Carrier, connections: tuple[Connection, ...], *inputs: Input
 ) -> tuple[Feed, ...]:
     plugs = {p.key: p for p in carrier.plugs}
-    found = []
+    feeds = []
     for connection, into in zip(connections, inputs, strict=True):
         plug = plugs[connection.plug]
         answer = fit(plug.kind, connection.half, into.socket.kind, eps4_in_eps8)
         mated = answer.mated or into.socket.kind
-        found.append(
+        feeds.append(
             Feed(
                 input=into,
                 cable=carrier,
@@ -412,7 +412,7 @@ def _feeds(
                 warning=answer.warning,
             )
         )
-    return tuple(found)
+    return tuple(feeds)
 
 
 def _stretches(feeds: list[Feed]) -> Iterator[Stretch]:

@@ -50,11 +50,11 @@ _RAILS = {"12v": "v12", "5v": "v5", "3.3v": "v3v3", "5vsb": "v5sb", "ground": "g
 _MOST = 12
 
 
-def usual_pins(of: Connector) -> RailPins:
+def usual_pins(connector: Connector) -> RailPins:
     """Pins and conductors of a cable, usually: as many as the plug has; of a drive lead one a rail
     and two of ground. Source: the usual cables of the field."""
-    whole = PINS[of.kind]
-    if of.family != "drive":
+    whole = PINS[connector.kind]
+    if connector.family != "drive":
         return RailPins(**whole)
     return RailPins(v12=1, v5=1, v3v3=min(whole["v3v3"], 1), ground=2)
 
@@ -92,9 +92,9 @@ def read_cable(line: str, family: str) -> tuple[int, Cable]:
     return count, made(Cable, fields)
 
 
-def _usual_end(of: Connector) -> dict[str, Any]:
-    grade = "high" if of.coded else "standard"
-    return {"circuits": of.cable.circuits, "pins": usual_pins(of), "grade": grade}
+def _usual_end(connector: Connector) -> dict[str, Any]:
+    grade = "high" if connector.coded else "standard"
+    return {"circuits": connector.cable.circuits, "pins": usual_pins(connector), "grade": grade}
 
 
 class _Words:
@@ -128,10 +128,10 @@ class _Words:
         return n
 
     def settings(self) -> dict[str, str]:
-        found = {}
+        settings = {}
         while m := self._take(rf"(?<!\S)(key|family|needs|end|wires|plugs|note):({QUOTED}|\S+)"):
-            found[m[1].lower()] = unquoted(m[2]) if m[2].startswith('"') else m[2]
-        return found
+            settings[m[1].lower()] = unquoted(m[2]) if m[2].startswith('"') else m[2]
+        return settings
 
     def flag(self, word: str) -> bool:
         return self._take(rf"\b{word}\b") is not None
@@ -173,12 +173,12 @@ class _Words:
             rf"(?<![\w.+])(?:([0-9]{{1,2}})(?: ?x ?| ))?({words})(?:[- ]?pins?)?(?![\w.+])"
             r"(?: ?x ?([0-9]{1,2}))?"
         )
-        found: list[PlugKind] = []
+        plug_kinds: list[PlugKind] = []
         while m := self._take(item):
-            found += [_PLUG_WORDS[m[2].lower()]] * int(m[1] or m[3] or 1)
-            if len(found) > _MOST:
-                raise Unread([("plugs", f"at most {_MOST} plugs", str(len(found)))])
-        return found
+            plug_kinds += [_PLUG_WORDS[m[2].lower()]] * int(m[1] or m[3] or 1)
+            if len(plug_kinds) > _MOST:
+                raise Unread([("plugs", f"at most {_MOST} plugs", str(len(plug_kinds)))])
+        return plug_kinds
 
     def _distances(self) -> list[float]:
         """`600 mm`, `600/750 mm` from the supply, `600+150+150 mm` from plug to plug."""

@@ -90,12 +90,12 @@ def read_loose(kind: str, line: str) -> Loose:
     fields = fields_of(words, values) | {"name": values.get("name", "")}
     if "key" in of.model_fields:
         fields.setdefault("key", kind)
-    found: Loose = made(of, fields)
-    if isinstance(found, Adapter) and (reason := never_made(found)):
+    loose: Loose = made(of, fields)
+    if isinstance(loose, Adapter) and (reason := never_made(loose)):
         raise Unread(
-            [(found.name, "a thing that may be plugged in", f"one that never may; {reason}")]
+            [(loose.name, "a thing that may be plugged in", f"one that never may; {reason}")]
         )
-    return found
+    return loose
 
 
 def say_loose(thing: Loose) -> str:

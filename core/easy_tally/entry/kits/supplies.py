@@ -306,7 +306,7 @@ def _numbered(before: list[Cable], count: int, cable: Cable) -> list[Cable]:
     """So many cables, each with a key of its own, numbered where there are several of a name."""
     keys = {c.key for c in before}
     names = [re.sub(r" [0-9]+(?=$|, )", "", c.name) for c in before]
-    found = []
+    cables = []
     for _ in range(count):
         n = 1
         while (key := cable.key if n == 1 and count == 1 else f"{cable.key}-{n}") in keys:
@@ -317,8 +317,8 @@ def _numbered(before: list[Cable], count: int, cable: Cable) -> list[Cable]:
         bare, comma, what = cable.name.partition(", ")
         alone = count == 1 and of_name == 1
         name = cable.name if alone else f"{bare} {of_name}{comma}{what}"
-        found.append(cable.model_copy(update={"key": key, "name": name}))
-    return found
+        cables.append(cable.model_copy(update={"key": key, "name": name}))
+    return cables
 
 
 def say_supply(supply: Supply) -> str:

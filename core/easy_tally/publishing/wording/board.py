@@ -45,16 +45,16 @@ def board_cause(wired: Wired, b: BoardElement) -> str:
     return said + (f" Most of it: {', '.join(b.causes)}." if b.causes else "")
 
 
-def blank_headers(wired: Wired, of: tuple[BoardElement, ...]) -> tuple[str, str]:
+def blank_headers(wired: Wired, board_elements: tuple[BoardElement, ...]) -> tuple[str, str]:
     """Headers of one board or hub whose limit is not known, together: what, and why it matters."""
-    part = wired.parts.get(of[0].part)
-    name = part.name if part else of[0].part
-    most = max(of, key=lambda b: b.judged.load)
-    if len(of) == 1:
+    part = wired.parts.get(board_elements[0].part)
+    name = part.name if part else board_elements[0].part
+    most = max(board_elements, key=lambda b: b.judged.load)
+    if len(board_elements) == 1:
         return board_title(wired, most), board_cause(wired, most)
-    keys = ", ".join(b.at for b in of)
+    keys = ", ".join(b.at for b in board_elements)
     return (
-        f"{name}, {len(of)} headers",
+        f"{name}, {len(board_elements)} headers",
         f"What {keys} stand is not known; {most.at} carries the most, "
         f"{number(most.judged.load, 'A')}.",
     )

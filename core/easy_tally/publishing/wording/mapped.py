@@ -143,8 +143,8 @@ def _reach_words(wired: Wired, unfed: tuple[str, ...]) -> str:
 
 
 def _named(wired: Wired, refs: tuple[str, ...]) -> Iterator[str]:
-    found = Counter(wired.inputs[r].part.name for r in refs)
-    return (f"{n} × {name}" if n > 1 else name for name, n in found.items())
+    counter = Counter(wired.inputs[r].part.name for r in refs)
+    return (f"{n} × {name}" if n > 1 else name for name, n in counter.items())
 
 
 def repair_words(r: Repair, reach_mm: float) -> str:

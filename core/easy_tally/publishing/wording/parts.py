@@ -17,17 +17,17 @@ def contradiction_words(c: Contradiction) -> str:
     )
 
 
-def mover_words(found: Mover) -> str:
+def mover_words(mover: Mover) -> str:
     """The figure that moves the total most, in a sentence or two."""
     said = (
-        f"{found.name}, {found.figure}{' (assumed)' if found.assumed else ''}, moves the total "
-        f"most: {number(found.low_w, 'W')} to {number(found.high_w, 'W')} at full."
+        f"{mover.name}, {mover.figure}{' (assumed)' if mover.assumed else ''}, moves the total "
+        f"most: {number(mover.low_w, 'W')} to {number(mover.high_w, 'W')} at full."
     )
-    if found.pick_w is None or found.pick_low_w is None or found.pick_high_w is None:
+    if mover.pick_w is None or mover.pick_low_w is None or mover.pick_high_w is None:
         return said
-    if found.pick_low_w == found.pick_high_w:
-        return f"{said} Finding it out would leave the next common size at {found.pick_w} W."
+    if mover.pick_low_w == mover.pick_high_w:
+        return f"{said} Finding it out would leave the next common size at {mover.pick_w} W."
     return (
         f"{said} Finding it out would settle whether the next common size is "
-        f"{found.pick_low_w} or {found.pick_high_w} W."
+        f"{mover.pick_low_w} or {mover.pick_high_w} W."
     )

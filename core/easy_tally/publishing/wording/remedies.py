@@ -158,13 +158,13 @@ def remedy_words(remedy: Remedy, parts: Mapping[str, Part]) -> str:
     return _WORDS[remedy.id].format(*names)
 
 
-def uses_words(of: Uses) -> tuple[str, ...]:
+def uses_words(uses: Uses) -> tuple[str, ...]:
     """What changes with an assumption."""
-    found = [*of.names]
-    if of.runs:
-        found.append("1 run" if of.runs == 1 else f"{of.runs} runs")
-    if of.board:
+    found = [*uses.names]
+    if uses.runs:
+        found.append("1 run" if uses.runs == 1 else f"{uses.runs} runs")
+    if uses.board:
         found.append("the board’s main plug")
-    if of.fit:
+    if uses.fit:
         found.append("fit and air")
     return tuple(found)
