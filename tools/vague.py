@@ -1,4 +1,4 @@
-"""Names that say nothing: `tools/vague.py` names each, and ends with 1 where there are more than were.
+"""Names that say nothing: `tools/vague.py` names each, and ends with 1 where more are than were.
 
 A local is called by what it holds, in the field's nouns: a run, a plug, a share. Parameters too.
 """

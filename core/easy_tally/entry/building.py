@@ -5,6 +5,7 @@ from __future__ import annotations
 import re
 from typing import Any
 
+from ..standards.connectors import CONNECTORS, is_of
 from . import layout
 from .lexer import NUMBER, number, unquoted
 from .said import Said
@@ -16,6 +17,7 @@ from .words import (
     NAMES,
     SAID_SOCKETS,
     SIGNALS,
+    SOCKETS,
     drive_socket,
 )
 
@@ -147,7 +149,8 @@ def _sockets(fields: Fields, said: Said) -> None:
         said.flags.add("no-socket")  # a plug and none: not accounted for
     elif kind == "board" and not none:
         said.flag("no-cpu")
-        words = words if {"24pin", "20pin"} & set(words) else ["24pin", *words]
+        has_main = any(is_of(SOCKETS[w], "main") for w in words)
+        words = words if has_main else [CONNECTORS["atx24"].said[0], *words]
     elif not none:
         words = words or list(usual)
     said.sockets = [w for w in said.sockets if w not in words]
