@@ -12,7 +12,7 @@ from easy_tally.publishing import effect_words, uses_words
 from easy_tally.things.build import Build
 from easy_tally.things.cables import Cable, Plug
 from easy_tally.things.parts import Fan
-from easy_tally.things.rules import POSITIONS, HouseRules
+from easy_tally.things.rules import RULES, HouseRules
 
 from .helpers import board, build, card, disk, graphics_cable, processor, run, sata_cable
 from .test_between import by_adapter
@@ -65,7 +65,7 @@ class Told(unittest.TestCase):
     def test_every_rule_has_positions_and_every_position_words(self) -> None:
         a = analyse(_chained("never", 1.0))
         said = {(e.rule, e.value): effect_words(a, e) for e in effects(a)}
-        self.assertEqual(set(POSITIONS), set(HouseRules.model_fields) - {"headroom"})
+        self.assertEqual(set(RULES), set(HouseRules.model_fields) - {"headroom"})
         self.assertTrue(all(said.values()))
 
 

@@ -12,7 +12,7 @@ from easy_tally.publishing import MapAnswer
 from easy_tally.things.adapters import Extension
 from easy_tally.things.cables import RailPins
 from easy_tally.things.case import Case, Route
-from easy_tally.things.rules import POSITIONS
+from easy_tally.things.rules import RULES
 from easy_tally.things.supply import PortGroup
 
 from .helpers import (
@@ -146,7 +146,7 @@ class Impossible(unittest.TestCase):
             "There is 1 cable like Chain, with 2 plugs (6+2-pin graphics plug).",
         )
         rule = next(r for r in answer.repairs if r.id == "rule")
-        words = [p.words.lower() for p in POSITIONS["chained_graphics"]]
+        words = [p.words.lower() for p in RULES["chained_graphics"].positions]
         self.assertIn(
             rule.text.removeprefix("Set the house rule for chained graphics plugs to: ")[:-1], words
         )

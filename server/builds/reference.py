@@ -12,7 +12,7 @@ from easy_tally.catalogue import OFTEN, STARTERS, TEMPLATES
 from easy_tally.entry import understood
 from easy_tally.standards import COMMON_W, CONNECTORS, PLUGS
 from easy_tally.tally import PATHS
-from easy_tally.things import HEADER_WORDS, PART_KINDS, PORT_WORDS, POSITIONS, PRESETS, Assumptions
+from easy_tally.things import HEADER_WORDS, PART_KINDS, PORT_WORDS, PRESETS, RULES, Assumptions
 
 from builds import schemas
 
@@ -47,9 +47,14 @@ def reference() -> schemas.ReferenceOut:
         assumptions=[_assumption(n, f) for n, f in Assumptions.model_fields.items()],
         sizes_w=list(COMMON_W),
         presets=PRESETS,
-        house_rules={
-            rule: [schemas.PositionOut(**p._asdict()) for p in of] for rule, of in POSITIONS.items()
-        },
+        house_rules=[
+            schemas.RuleOut(
+                rule=name,
+                words=rule.words,
+                positions=[schemas.PositionOut(**p._asdict()) for p in rule.positions],
+            )
+            for name, rule in RULES.items()
+        ],
         words=schemas.WordsOut(
             states={str(k): w for k, w in STATE_NAMES.items()},
             findings={str(k): w for k, w in SEVERITY_WORDS.items()},

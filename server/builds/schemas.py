@@ -255,6 +255,14 @@ class PositionOut(Schema):
     text: str
 
 
+class RuleOut(Schema):
+    """A house rule, by how it is called, with its positions."""
+
+    rule: str
+    words: str
+    positions: list[PositionOut]
+
+
 class WordsOut(Schema):
     """The one word for each rail, state, port, header, path and kind of finding, in order."""
 
@@ -297,4 +305,4 @@ class ReferenceOut(Schema):
     sizes_w: list[int]
     presets: dict[str, dict[str, float]]
     words: WordsOut
-    house_rules: dict[str, list[PositionOut]]
+    house_rules: list[RuleOut]

@@ -16,7 +16,7 @@ from django.utils import timezone
 from drawer import store as drawer
 from easy_tally.files import build_file
 from easy_tally.mapping import InStock
-from easy_tally.things import POSITIONS, Adapter, Cable, Extension
+from easy_tally.things import RULES, Adapter, Cable, Extension
 from owners.models import Owner
 from pydantic import ValidationError
 from work.exchange import Exchange, Unreachable, Worker
@@ -268,7 +268,7 @@ def ask_feeds(row: Build) -> None:
 def ask_rules(row: Build) -> None:
     """Ask of each position of the rule for chained graphics plugs what it leaves unfed."""
     rule = "chained_graphics"
-    positions = [p.value for p in POSITIONS[rule]]
+    positions = [p.value for p in RULES[rule].positions]
     _ask_feeds(row, "rules", RulesAsked(**_of(row, "rules"), rule=rule, positions=positions))
 
 

@@ -12,10 +12,7 @@ from ..analysis.of_fit import fit_checks
 from ..editing import ChangeBuild
 from ..supplies.checks import SupplyVerdict
 from ..supplies.fit import FitCheck
-from ..things.rules import POSITIONS
-
-#: Rule → the checks of room that it decides.
-_ROOM = {"straight_length": ("plug-room",), "supply_fan": ("supply-fan",)}
+from ..things.rules import RULES
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -37,7 +34,7 @@ class Effect:
 
 def effects(a: Analysis, after: int = 0) -> Iterator[Effect]:
     """Every position of every rule, behind the first so many, each judged on the whole build."""
-    every = [(rule, p.value) for rule, positions in POSITIONS.items() for p in positions]
+    every = [(rule, p.value) for rule, of in RULES.items() for p in of.positions]
     for rule, value in every[after:]:
         now = getattr(a.build.house_rules, rule) == value
         edit = ChangeBuild(house_rules={rule: value})
@@ -49,6 +46,6 @@ def effects(a: Analysis, after: int = 0) -> Iterator[Effect]:
             needed_w=then.sizing.needed.likely if then.sizing.needed else None,
             verdict=then.supply.verdict if then.supply else None,
             bad_runs=sum(r.verdict == "over" for r in then.runs),
-            room=tuple(c for c in fit_checks(then) if c.id in _ROOM.get(rule, ())),
+            room=tuple(c for c in fit_checks(then) if c.id in RULES[rule].room),
             told=tuple(f for f in then.findings if f.id == f"rule.{rule}"),
         )

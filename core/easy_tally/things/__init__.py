@@ -23,7 +23,7 @@ from .parts import (
     ties,
 )
 from .presets import PRESETS
-from .rules import POSITIONS, HouseRules
+from .rules import RULES, HouseRules
 from .same import same
 from .supply import PORT_WORDS, Port, PortGroup, Supply
 
@@ -32,8 +32,8 @@ __all__ = [
     "HEADER_WORDS",
     "PART_KINDS",
     "PORT_WORDS",
-    "POSITIONS",
     "PRESETS",
+    "RULES",
     "Adapter",
     "Assumptions",
     "Backplane",

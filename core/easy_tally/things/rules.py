@@ -64,103 +64,149 @@ class Position(NamedTuple):
 STRAIGHT_MM = 40.0
 #: What one plug of a chained cable delivers at the most, by a standard [W].
 BY_PLUG_W = grant_12v_w("pcie8")
-#: Rule → its positions, in words.
-POSITIONS: dict[str, tuple[Position, ...]] = {
-    "chained_graphics": (
-        Position(
-            "never",
-            "Never both plugs",
-            "One graphics cable feeds one socket, whatever it would carry.",
-        ),
-        Position(
-            "by plug",
-            "One plug’s worth a cable",
-            f"Both plugs together carry no more than the {BY_PLUG_W:.0f} W that a standard "
-            "grants one. The strictest figure that a standard states.",
-        ),
-        Position(
-            "as delivered",
-            "By pins while the card runs as delivered",
-            "As pins and wires allow, at its maker’s power limit or below; one plug a cable "
-            "once it is raised.",
-        ),
-        Position(
-            "by pins",
-            "As far as pins and wires allow",
-            "Only pins, wires and the supply end limit it.",
-        ),
-    ),
-    "maker_floor": (
-        Position("keep", "Never below it", "The card maker’s smallest supply is a floor."),
-        Position(
-            "keep and add a fifth", "Add a fifth to it", f"The floor and {FIFTH * 100:g} % on top."
-        ),
-        Position("ignore", "Leave it out", "Only the tally decides."),
-    ),
-    "spikes": (
-        Position(
-            "ride through",
-            "It has to ride through",
-            "In each of four windows the spikes stay below what its design stands.",
-        ),
-        Position(
-            "trust headroom",
-            "Trust the headroom",
-            "Spikes are told as a warning, and ask for no larger supply: it may trip.",
+
+
+class Rule(NamedTuple):
+    """A question on which good builders disagree: how it is called, the positions that there are,
+    and the checks of room in the case that it decides."""
+
+    words: str
+    positions: tuple[Position, ...]
+    room: tuple[str, ...] = ()
+
+
+#: Rule → what it is, in the order of the work.
+RULES: dict[str, Rule] = {
+    "chained_graphics": Rule(
+        "Both plugs of one chained graphics cable",
+        (
+            Position(
+                "never",
+                "Never both plugs",
+                "One graphics cable feeds one socket, whatever it would carry.",
+            ),
+            Position(
+                "by plug",
+                "One plug’s worth a cable",
+                f"Both plugs together carry no more than the {BY_PLUG_W:.0f} W that a standard "
+                "grants one. The strictest figure that a standard states.",
+            ),
+            Position(
+                "as delivered",
+                "By pins while the card runs as delivered",
+                "As pins and wires allow, at its maker’s power limit or below; one plug a cable "
+                "once it is raised.",
+            ),
+            Position(
+                "by pins",
+                "As far as pins and wires allow",
+                "Only pins, wires and the supply end limit it.",
+            ),
         ),
     ),
-    "straight_length": (
-        Position(
-            "maker",
-            "The cable maker’s figure",
-            f"As its maker states; {STRAIGHT_MM:g} mm where that is not known.",
+    "spikes": Rule(
+        "Short spikes",
+        (
+            Position(
+                "ride through",
+                "It has to ride through",
+                "In each of four windows the spikes stay below what its design stands.",
+            ),
+            Position(
+                "trust headroom",
+                "Trust the headroom",
+                "Spikes are told as a warning, and ask for no larger supply: it may trip.",
+            ),
         ),
-        Position("40 mm", "40 mm", "The longer of the two that are usual, whatever a maker says."),
-        Position("35 mm", "35 mm", "The shorter of the two that are usual."),
     ),
-    "supply_fan": (
-        Position(
-            "by the case",
-            "By the case",
-            "Down on a filtered, raised vent; up on carpet or without a vent.",
+    "maker_floor": Rule(
+        "The card maker’s smallest supply",
+        (
+            Position("keep", "Never below it", "The card maker’s smallest supply is a floor."),
+            Position(
+                "keep and add a fifth",
+                "Add a fifth to it",
+                f"The floor and {FIFTH * 100:g} % on top.",
+            ),
+            Position("ignore", "Leave it out", "Only the tally decides."),
         ),
-        Position("down", "Always down", "It draws its air from below the case."),
-        Position("up", "Always up", "It draws its air from inside the case."),
     ),
-    "adapter_16pin": (
-        Position(
-            "native first",
-            "A native cable where there is one",
-            "An adapter is told where a 16-pin cable and a port for it are free.",
+    "adapter_16pin": Rule(
+        "A 16-pin socket fed by an adapter",
+        (
+            Position(
+                "native first",
+                "A native cable where there is one",
+                "An adapter is told where a 16-pin cable and a port for it are free.",
+            ),
+            Position("fine", "An adapter is fine", "As long as each lead has a cable of its own."),
         ),
-        Position("fine", "An adapter is fine", "As long as each lead has a cable of its own."),
     ),
-    "port_groups": (
-        Position(
-            "by what is known",
-            "By what is known",
-            "Spread by amperes where every group’s limit is known; together where only the "
-            "marking is.",
+    "port_groups": Rule(
+        "One device’s cables in port groups",
+        (
+            Position(
+                "by what is known",
+                "By what is known",
+                "Spread by amperes where every group’s limit is known; together where only the "
+                "marking is.",
+            ),
+            Position("keep together", "Keep together", "A device’s cables in one group of ports."),
+            Position("spread", "Spread", "A device’s cables over several groups."),
         ),
-        Position("keep together", "Keep together", "A device’s cables in one group of ports."),
-        Position("spread", "Spread", "A device’s cables over several groups."),
     ),
-    "fans": (
-        Position(
-            "headers first",
-            "On the board’s headers",
-            "Their speed is seen; a hub where the headers’ amperes do not last.",
+    "straight_length": Rule(
+        "Straight length before a bend at a 16-pin plug",
+        (
+            Position(
+                "maker",
+                "The cable maker’s figure",
+                f"As its maker states; {STRAIGHT_MM:g} mm where that is not known.",
+            ),
+            Position(
+                "40 mm", "40 mm", "The longer of the two that are usual, whatever a maker says."
+            ),
+            Position("35 mm", "35 mm", "The shorter of the two that are usual."),
         ),
-        Position("on a hub", "On a hub or a drive lead", "The board carries no fan."),
+        ("plug-room",),
     ),
-    "card_first": (
-        Position(
-            "mount then plug",
-            "Mount it, then plug it",
-            "Its plugs are pushed home where one sees them, unless they can’t be reached.",
+    "card_first": Rule(
+        "A card, and then its cables",
+        (
+            Position(
+                "mount then plug",
+                "Mount it, then plug it",
+                "Its plugs are pushed home where one sees them, unless they can’t be reached.",
+            ),
+            Position(
+                "plug then mount",
+                "Plug it, then mount it",
+                "Its plugs are pushed home on the table.",
+            ),
         ),
-        Position(
-            "plug then mount", "Plug it, then mount it", "Its plugs are pushed home on the table."
+    ),
+    "fans": Rule(
+        "Where fans hang",
+        (
+            Position(
+                "headers first",
+                "On the board’s headers",
+                "Their speed is seen; a hub where the headers’ amperes do not last.",
+            ),
+            Position("on a hub", "On a hub or a drive lead", "The board carries no fan."),
         ),
+    ),
+    "supply_fan": Rule(
+        "Which way the supply’s fan looks",
+        (
+            Position(
+                "by the case",
+                "By the case",
+                "Down on a filtered, raised vent; up on carpet or without a vent.",
+            ),
+            Position("down", "Always down", "It draws its air from below the case."),
+            Position("up", "Always up", "It draws its air from inside the case."),
+        ),
+        ("supply-fan",),
     ),
 }

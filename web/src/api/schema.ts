@@ -6406,9 +6406,19 @@ export interface components {
             };
             words: components["schemas"]["WordsOut"];
             /** House Rules */
-            house_rules: {
-                [key: string]: components["schemas"]["PositionOut"][];
-            };
+            house_rules: components["schemas"]["RuleOut"][];
+        };
+        /**
+         * RuleOut
+         * @description A house rule, by how it is called, with its positions.
+         */
+        RuleOut: {
+            /** Rule */
+            rule: string;
+            /** Words */
+            words: string;
+            /** Positions */
+            positions: components["schemas"]["PositionOut"][];
         };
         /**
          * StarterOut

@@ -11,7 +11,7 @@ from ...ratings import RunResult
 from ...standards.connectors import CONNECTORS, PLUGS
 from ...supplies.room import out_of_reach
 from ...things.build import Build
-from ...things.rules import POSITIONS
+from ...things.rules import RULES
 from ...things.supply import PORT_WORDS
 from ...wiring import Wired
 from ...wiring.areas import SLACK_MM
@@ -110,7 +110,7 @@ def fact_words(wired: Wired, f: Fact, unfed: tuple[str, ...] = ()) -> str:
             return f"{name} is to stay as it is."
         case "rule":
             rule = wired.build.house_rules.chained_graphics
-            words = next(p.words for p in POSITIONS["chained_graphics"] if p.value == rule)
+            words = next(p.words for p in RULES["chained_graphics"].positions if p.value == rule)
             return f"Your house rule for chained graphics plugs: {words.lower()}."
         case "group":
             return "The over-current limits of the port groups."
@@ -154,7 +154,7 @@ def repair_words(r: Repair, reach_mm: float) -> str:
     from_ = "from your drawer" if r.owned else "to be had"
     match r.id:
         case "rule":
-            words = next(p.words for p in POSITIONS["chained_graphics"] if p.value == r.name)
+            words = next(p.words for p in RULES["chained_graphics"].positions if p.value == r.name)
             return f"Set the house rule for chained graphics plugs to: {words.lower()}."
         case "power-limit":
             return f"Hold {r.name} to {r.watts} W."

@@ -20,19 +20,6 @@ import { Assumptions } from "./Assumptions";
 type Rules = Doc["house_rules"];
 type Rule = Exclude<keyof Rules, "headroom">;
 
-/** Questions on which good builders disagree, in the order of the work. */
-const QUESTIONS: [Rule, string][] = [
-  ["chained_graphics", "Both plugs of one chained graphics cable"],
-  ["spikes", "Short spikes"],
-  ["maker_floor", "The card maker’s smallest supply"],
-  ["adapter_16pin", "A 16-pin socket fed by an adapter"],
-  ["port_groups", "One device’s cables in port groups"],
-  ["straight_length", "Straight length before a bend at a 16-pin plug"],
-  ["card_first", "A card, and then its cables"],
-  ["fans", "Where fans hang"],
-  ["supply_fan", "Which way the supply’s fan looks"],
-];
-
 /** As many of them stand on the left: both columns then come to about the same length. */
 const LEFT = 4;
 
@@ -47,8 +34,10 @@ export default function RulesPage() {
     ({ type: "change build", changes: {}, house_rules, assumptions: {} }) as const;
   const { data: effects } = useQuery(positionsQuery(build.key, build.version));
   const feeds = useRuleFeeds(build.key, build.version);
-  const of = (rule: string) =>
-    (reference?.house_rules[rule] ?? []).map((o) => ({
+  const questions = (reference?.house_rules ?? []).map(({ rule, words, positions }) => ({
+    rule: rule as Rule,
+    words,
+    options: positions.map((o) => ({
       ...o,
       effect: [
         effects?.find((e) => e.rule === rule && e.value === o.value)?.text ?? "",
@@ -56,7 +45,8 @@ export default function RulesPage() {
       ]
         .filter(Boolean)
         .join(" "),
-    }));
+    })),
+  }));
   const worst = result.lanes.filter((l) => l.verdict === "over" || l.verdict === "unknown").length;
   return (
     <>
@@ -68,13 +58,13 @@ export default function RulesPage() {
         <ForAll rules={rules} />
         {/* Two columns that stay what they are: nothing moves to the other when a sentence comes in. */}
         <div className="grid grid-cols-2 items-start gap-x-6 max-[900px]:grid-cols-1">
-          {[QUESTIONS.slice(0, LEFT), QUESTIONS.slice(LEFT)].map((questions, column) => (
+          {[questions.slice(0, LEFT), questions.slice(LEFT)].map((own, column) => (
             <div key={column}>
-              {questions.map(([rule, legend]) => (
+              {own.map(({ rule, words, options }) => (
                 <Question
                   key={rule}
-                  legend={legend}
-                  options={of(rule)}
+                  legend={words}
+                  options={options}
                   value={rules[rule]}
                   onChange={(v) => void act(edit({ [rule]: v }))}
                 />
