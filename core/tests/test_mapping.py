@@ -29,7 +29,7 @@ from easy_tally.things.build import Build
 from easy_tally.things.cables import Connection
 from easy_tally.things.parts import Board, Fan, Socket
 from easy_tally.things.supply import PortGroup
-from hypothesis import given, settings
+from hypothesis import example, given, settings
 from hypothesis import strategies as st
 
 from .helpers import (
@@ -82,11 +82,16 @@ class AgainstTheChecker(unittest.TestCase):
 
     @settings(max_examples=60, deadline=None)
     @given(st.integers(0, 100_000))
+    @example(90_950)  # a pinned run of both plugs of a chain, against the house rule
     def test_what_is_mapped_passes_and_comes_to_what_was_said(self, seed: int) -> None:
         b = made_up(seed)
         for wish in (Wish(partial=True), Wish(partial=True, prefer=True)):
             found = solve(b, wish)
-            assert found is not None
+            if found is None:  # only where what stays is over by itself
+                stays = tuple(r for r in b.runs if r.pinned)
+                alone = analyse(b.model_copy(update={"runs": stays}))
+                self.assertIn("over", [r.verdict for r in alone.runs])
+                continue
             self._holds(b, found)
 
     def test_the_demo_builds_and_sixty_sockets(self) -> None:
