@@ -312,6 +312,15 @@ def _made(number: int, thing: object) -> list[object]:
     return [thing, number, bytes(1_000)]
 
 
+class _Large:
+    """A result that says what it takes."""
+
+    takes_bytes = 70_000
+
+    def __init__(self, thing: object) -> None:
+        self.thing = thing
+
+
 class Kept(unittest.TestCase):
     def test_by_identity_and_an_equal_rest(self) -> None:
         memory, one, like = Memory(1_000_000), [1], [1]
@@ -350,6 +359,22 @@ class Kept(unittest.TestCase):
         self.assertIs(memory.first(one, "one", 100), one)
         self.assertIs(memory.first(like, "one", 100), one)
         self.assertIs(NO_MEMORY.first(like, "one", 100), like)
+
+    def test_what_is_only_tried_takes_what_is_there_and_leaves_nothing(self) -> None:
+        memory, one = Memory(1_000_000), [1]
+        first = memory.of(_made, (one,), (0,))
+        kept, aside = memory.bytes_kept, memory.aside()
+        self.assertIs(aside.of(_made, (one,), (0,)), first)
+        tried = aside.of(_made, (one,), (1,))
+        self.assertIs(aside.of(_made, (one,), (1,)), tried)
+        self.assertEqual(memory.bytes_kept, kept)
+        self.assertIsNot(memory.of(_made, (one,), (1,)), tried)
+        self.assertIs(NO_MEMORY.aside(), NO_MEMORY)
+
+    def test_what_says_how_much_it_takes_is_counted_as_that(self) -> None:
+        memory = Memory(1_000_000)
+        memory.of(_Large, ([1],))
+        self.assertEqual(memory.bytes_kept, 70_400)
 
     def test_forgotten_is_made_anew(self) -> None:
         memory, one = Memory(1_000_000), [1]

@@ -50,9 +50,10 @@ def titles(row: models.Build) -> Titles:
     return Titles(found.get(row.head), found.get(row.head + 1))
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, eq=False)
 class Written:
-    """What a write did: the new state with its result, and the entities that it changed."""
+    """What a write did: the new state with its result, and the entities that it changed. Those
+    whose edits went in together have the very same one."""
 
     row: models.Build
     worked: results.Worked

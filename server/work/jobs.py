@@ -4,14 +4,14 @@ from __future__ import annotations
 
 import logging
 import time
-from collections.abc import Callable, Iterator
+from collections.abc import Callable
 from typing import Annotated, Any, Literal
 
-from easy_tally import Build, EasyTallyError, NotDecided, Wired, analyse
-from easy_tally.advice import map_it
+from easy_tally import Build, EasyTallyError, analyse
+from easy_tally.advice import left_unfed, map_it, supplies_that_do
 from easy_tally.editing import ChangeBuild, TakeSupply
 from easy_tally.files import build_file
-from easy_tally.mapping import InStock, Mapping, OtherSupply, Progress, Stopped, Wish, solve
+from easy_tally.mapping import InStock, Mapping, Progress, Stopped, Wished, wish
 from easy_tally.publishing import MapAnswer, map_answer
 from easy_tally.supplies import Kit, Source, ranked
 from easy_tally.things import Adapter, Cable, Extension, Supply
@@ -88,7 +88,7 @@ class MapAsked(_Job):
     """A map: what is wished, what could be had, supplies that could be taken."""
 
     kind: Literal["map"] = "map"
-    what: Literal["all", "rest", "part", "least"]
+    what: Wished
     part: Annotated[str, Field(max_length=100)] = ""
     stock: Annotated[list[Stock], Field(max_length=2000)] = []
     kits: Annotated[list[KitSent], Field(max_length=2000)] = []
@@ -205,34 +205,9 @@ def _map(build: Build, asked: MapAsked, desk: Desk) -> MapAnswer:
 
     stock = [s for s in (x.came() for x in asked.stock) if s]
     progress = Progress(tell=tell, stop=desk.stop)
-    found = map_it(build, wish_of(build, asked), stock, progress, _others(build, asked))
-    return map_answer(found)
-
-
-def wish_of(build: Build, asked: MapAsked) -> Wish:
-    """What was asked, in the core's terms: all anew, the rest beside what is there, one part's
-    sockets, or as little change as may be."""
-    there = frozenset(r.cable for r in build.runs if r.connections)
-    match asked.what:
-        case "rest":
-            return Wish(keep=there)
-        case "part":
-            wired = Wired(build)
-            of = {r for r, i in wired.inputs.items() if i.at.part == asked.part}
-            return Wish(keep=there, only=frozenset(of | set(wired.feeds)))
-        case "least":
-            return Wish(prefer=True)
-    return Wish()
-
-
-def _others(build: Build, asked: MapAsked) -> Iterator[OtherSupply]:
-    """Supplies that would do by every other check, best first; judged only where they are
-    wanted."""
-    free = [k.came() for k in asked.kits if not k.elsewhere]
-    for c in ranked(free, analyse(build, asked.year).asked):
-        if c.result.verdict in ("right size", "too big"):
-            owned = c.of.source == "owned"
-            yield OtherSupply(supply=c.supply, cables=c.of.cables, owned=owned)
+    free = (k.came() for k in asked.kits if not k.elsewhere)
+    others = supplies_that_do(build, free, asked.year)
+    return map_answer(map_it(build, wish(build, asked.what, asked.part), stock, progress, others))
 
 
 def _feeds(build: Build, asked: FeedsAsked, desk: Desk) -> None:
@@ -266,21 +241,9 @@ def _each(
             return
         desk.make_way()
         try:
-            found = unfed(edit.apply(bare), year)
+            found = left_unfed(edit.apply(bare), year)
         except EasyTallyError:
             found = None
         if found is not None:
             desk.unfed = {**desk.unfed, name: found}
         desk.tell(done=i, of=len(edits), unfed=desk.unfed)
-
-
-def unfed(build: Build, year: int) -> tuple[int, int] | None:
-    """(inputs left unfed, inputs to be fed); None where it is not decided."""
-    try:
-        found = solve(build) or solve(build, Wish(partial=True))
-    except NotDecided:
-        return None
-    if found is not None and not found.whole and not found.goals[0].proven:
-        return None
-    needed = len(analyse(build, year).needed)
-    return (len(found.unfed) if found else needed), needed

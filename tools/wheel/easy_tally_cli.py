@@ -26,9 +26,9 @@ def main() -> int:
     os.environ.setdefault("EASY_TALLY_VAR", str(Path(share) / "easy-tally"))
     match command:
         case "demo":
-            return _serve(["load_demo", "--migrate"], *rest)
+            return _serve([], *rest)
         case "serve":
-            return _serve(["migrate", "--verbosity", "0"], *rest)
+            return _serve(["--empty"], *rest)
         case "tally":
             return _manage("tally", *(_whole(word) for word in rest))
         case "manage":
@@ -45,12 +45,11 @@ def _whole(word: str) -> str:
     return str(Path(word).resolve()) if not word.startswith("-") else word
 
 
-def _serve(first: list[str], port: str = "8000") -> int:
+def _serve(more: list[str], port: str = "8000") -> int:
     if not port.isdecimal() or not 1 <= int(port) <= 65_535:
         print(f"easy-tally: a port from 1 to 65535, got {port}", file=sys.stderr)
         return 2
-    more = ["--port", port] if first[0] == "load_demo" else []
-    if status := _manage(*first, *more):
+    if status := _manage("load_demo", "--migrate", "--port", port, *more):
         return status
     print(f"Easy Tally is at http://127.0.0.1:{port}/   (Ctrl-C stops it)", flush=True)
     command = [sys.executable, "-m", "config.supervise", port]

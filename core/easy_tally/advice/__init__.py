@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from .goals import map_goals
 from .judged_offers import judged
-from .mapped import Mapped, map_it
+from .mapped import Mapped, left_unfed, map_it, supplies_that_do
 from .positions import Effect, effects
 from .stay import ways_to_stay
 from .used import Uses, assumption_uses
@@ -18,7 +18,9 @@ __all__ = [
     "assumption_uses",
     "effects",
     "judged",
+    "left_unfed",
     "map_goals",
     "map_it",
+    "supplies_that_do",
     "ways_to_stay",
 ]

@@ -42,7 +42,7 @@ def _judged(a: Analysis, offer: Offer) -> tuple[Offer, tuple[int, float]]:
         ports=offer.ports or None,
     )
     try:
-        wired = Wired(edit.apply(a.build), a.wired.memory)
+        wired = Wired(edit.apply(a.build), a.wired.memory.aside())
     except EasyTallyError:
         return offer, (9, 0.0)
     loads = loads_of(wired)

@@ -23,6 +23,7 @@ from ..mapping import (
     solve,
     why_not,
 )
+from ..supplies.kits import Kit, ranked
 from ..things.build import Build
 from ..wiring import Wired
 
@@ -119,3 +120,24 @@ def _first(several: Iterable[Repair]) -> Iterator[Repair]:
                 return
     except Stopped:
         return
+
+
+def supplies_that_do(build: Build, kits: Iterable[Kit], year: int) -> Iterator[OtherSupply]:
+    """Supplies that would do by every other check, best first; judged only where they are
+    wanted."""
+    for c in ranked(kits, analyse(build, year).asked):
+        if c.result.verdict in ("right size", "too big"):
+            owned = c.of.source == "owned"
+            yield OtherSupply(supply=c.supply, cables=c.of.cables, owned=owned)
+
+
+def left_unfed(build: Build, year: int) -> tuple[int, int] | None:
+    """(inputs left unfed, inputs to be fed) by the best map; None where it is not decided."""
+    try:
+        mapping = solve(build) or solve(build, Wish(partial=True))
+    except NotDecided:
+        return None
+    if mapping is not None and not mapping.whole and not mapping.goals[0].proven:
+        return None
+    needed = len(analyse(build, year).needed)
+    return (len(mapping.unfed) if mapping else needed), needed

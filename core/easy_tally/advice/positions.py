@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterator
 from dataclasses import dataclass
 
-from ..analysis.analyse import analyse
+from ..analysis.analyse import tried
 from ..analysis.facts import Analysis
 from ..analysis.finding import Finding
 from ..analysis.of_fit import fit_checks
@@ -38,7 +38,7 @@ def effects(a: Analysis, after: int = 0) -> Iterator[Effect]:
     for rule, value in every[after:]:
         now = getattr(a.build.house_rules, rule) == value
         edit = ChangeBuild(house_rules={rule: value})
-        then = a if now else analyse(edit.apply(a.build), a.year, a.wired.memory)
+        then = a if now else tried(a, edit.apply(a.build))
         yield Effect(
             rule=rule,
             value=value,

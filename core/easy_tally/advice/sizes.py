@@ -5,7 +5,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass, replace
 
-from ..analysis.analyse import analyse
+from ..analysis.analyse import tried
 from ..analysis.facts import Analysis
 from ..editing import ChangePart
 from ..standards.connectors import is_coded
@@ -92,7 +92,7 @@ def added(a: Analysis) -> tuple[Added, ...]:
             build = ChangePart(part=part.key, changes={"power_limit": 1.0}).apply(build)
     if build is a.build:
         return ()
-    before = {r.id: r.watts for r in analyse(build, a.year, a.wired.memory).sizing.rules}
+    before = {r.id: r.watts for r in tried(a, build).sizing.rules}
     found = []
     for rule in a.sizing.rules:
         was = before.get(rule.id)

@@ -8,7 +8,7 @@ from __future__ import annotations
 import math
 from collections.abc import Callable
 
-from ..analysis.analyse import analyse
+from ..analysis.analyse import tried
 from ..analysis.facts import Analysis
 from ..base.errors import EasyTallyError
 from ..editing import AddCable, ChangeBuild, ChangePart, Edit
@@ -55,7 +55,7 @@ def _cable(a: Analysis, loose: tuple[Cable, ...]) -> Way | None:
             continue
         edit = AddCable(cable=cable)
         changed = _with(a, edit)
-        if changed is not None and not _fails(analyse(changed, a.year, a.wired.memory), "ports"):
+        if changed is not None and not _fails(tried(a, changed), "ports"):
             return Way(id="cable", edit=edit, name=cable.name)
     return None
 
@@ -84,7 +84,7 @@ def _power_limit(a: Analysis, card: Card) -> Way | None:
 
     def does(watts: int) -> bool:
         changed = _with(a, _limit(card, watts, power.likely))
-        return changed is not None and _does(analyse(changed, a.year, a.wired.memory))
+        return changed is not None and _does(tried(a, changed))
 
     best = _highest(least, most, does)
     if best is None:
@@ -129,7 +129,7 @@ def _house_rule(a: Analysis) -> Way | None:
 
     def does(percent: int) -> bool:
         changed = _with(a, edit(percent))
-        return changed is not None and _does(analyse(changed, a.year, a.wired.memory))
+        return changed is not None and _does(tried(a, changed))
 
     best = _highest(0, math.ceil(a.build.house_rules.headroom * 100) - 1, does)
     return None if best is None else Way(id="headroom", edit=edit(best), share=best / 100)

@@ -46,7 +46,7 @@ def _uses(a: Analysis, before: tuple[RunResult, ...], name: str) -> Uses:
     now = getattr(a.build.assumptions, name)
     moved = a.build.assumptions.model_copy(update={name: _moved(now)})
     build = a.build.model_copy(update={"assumptions": moved})
-    wired = Wired(build, a.wired.memory)
+    wired = Wired(build, a.wired.memory.aside())
     loads = loads_of(wired)
     if loads != a.loads:
         old = {(x.part, x.rail, x.feed): x for x in a.loads}

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from .analyse import analyse
+from .analyse import analyse, tried
 from .facts import Analysis
 from .finding import SEVERITY_WORDS, TO_MEND, Finding, Remedy, Subject
 from .register import CHECKS, Check, not_built
@@ -18,4 +18,5 @@ __all__ = [
     "Subject",
     "analyse",
     "not_built",
+    "tried",
 ]

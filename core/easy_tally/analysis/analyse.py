@@ -45,3 +45,9 @@ def analyse(build: Build, year: int | None = None, memory: Memory = NO_MEMORY) -
     if build.supply is not None:
         a = replace(a, supply=check_supply(build.supply, a.asked))
     return replace(a, findings=findings(a))
+
+
+def tried(a: Analysis, build: Build) -> Analysis:
+    """The analysis of a build as it would be, in the year of `a`. What is only tried takes what was
+    worked out, and leaves nothing of its own behind."""
+    return analyse(build, a.year, a.wired.memory.aside())

@@ -18,6 +18,8 @@ from typing import Any, TypeVar
 from .declared import Model
 
 _T = TypeVar("_T")
+#: What a result was made of, held so that nothing else can come to stand in its place, and it.
+_Entry = tuple[tuple[Any, ...], Any]
 #: What a key with its entry takes beside the result [bytes].
 _ENTRY_BYTES = 400
 #: Whose objects are looked into.
@@ -35,8 +37,8 @@ class Memory:
 
     def __init__(self, most_bytes: int) -> None:
         self.most_bytes = most_bytes
-        self._young: dict[Hashable, tuple[tuple[Any, ...], Any]] = {}
-        self._old: dict[Hashable, tuple[tuple[Any, ...], Any]] = {}
+        self._young: dict[Hashable, _Entry] = {}
+        self._old: dict[Hashable, _Entry] = {}
         self._young_bytes = self._old_bytes = 0
         self._costs: dict[Hashable, _Cost] = {}
 
@@ -46,23 +48,29 @@ class Memory:
         """`make(*plain, *things)`, made once for these very things and an equal `plain`. What takes
         long to be measured says itself how much it takes, as `takes_bytes`."""
         key = (make, plain, *map(id, things))
-        found = self._young.get(key)
-        if found is None:
-            found = self._old.get(key)
-            if found is None:
-                found = (things, make(*plain, *things))
-            self._keep(key, found)
-        return found[1]
+        entry = self._young.get(key)
+        if entry is None:
+            entry = self.known(key) or (things, make(*plain, *things))
+            self._keep(key, entry, getattr(entry[1], "takes_bytes", None))
+        return entry[1]
 
     def first(self, thing: _T, by: Hashable, takes: int) -> _T:
         """The first thing that came with an equal `by`: of equal things the one. It `takes` so many
         bytes."""
         key = (by,)
-        found = self._young.get(key)
-        if found is None:
-            found = self._old.get(key) or ((), thing)
-            self._put(key, found, _ENTRY_BYTES + takes)
-        return found[1]
+        entry = self._young.get(key)
+        if entry is None:
+            entry = self.known(key) or ((), thing)
+            self._keep(key, entry, takes)
+        return entry[1]
+
+    def aside(self) -> Memory:
+        """One for what is only tried: it takes what is here, and leaves nothing here."""
+        return _Aside(self)
+
+    def known(self, key: tuple[Any, ...]) -> _Entry | None:
+        """An entry, where there is one."""
+        return self._young.get(key) or self._old.get(key)
 
     @property
     def bytes_kept(self) -> int:
@@ -74,28 +82,21 @@ class Memory:
         self._young, self._old = {}, {}
         self._young_bytes = self._old_bytes = 0
 
-    def _keep(self, key: tuple[Any, ...], found: tuple[tuple[Any, ...], Any]) -> None:
-        told: int | None = getattr(found[1], "takes_bytes", None)
-        if told is not None:
-            self._put(key, found, told)
-            return
-        cost = self._costs.get(key[0])
-        if cost is None:
-            cost = self._costs[key[0]] = _Cost()
-        self._put(key, found, cost.of(found, self._kept))
+    def _keep(self, key: tuple[Any, ...], entry: _Entry, takes: int | None) -> None:
+        if takes is None:
+            cost = self._costs.setdefault(key[0], _Cost())
+            takes = cost.of(entry, self._results)
+        if self._young_bytes >= self.most_bytes // 2:
+            self._old, self._young = self._young, {}
+            self._old_bytes, self._young_bytes = self._young_bytes, 0
+        self._young[key] = entry
+        self._young_bytes += _ENTRY_BYTES + takes
 
-    def _kept(self) -> set[int]:
+    def _results(self) -> set[int]:
         """What is kept already, by identity."""
         # Copied in one go: another thread may put something in meanwhile.
         entries = [*list(self._young.values()), *list(self._old.values())]
         return {id(result) for _, result in entries}
-
-    def _put(self, key: Hashable, found: tuple[tuple[Any, ...], Any], takes: int) -> None:
-        if self._young_bytes >= self.most_bytes // 2:
-            self._old, self._young = self._young, {}
-            self._old_bytes, self._young_bytes = self._young_bytes, 0
-        self._young[key] = found
-        self._young_bytes += takes
 
 
 class _NoMemory(Memory):
@@ -109,6 +110,23 @@ class _NoMemory(Memory):
     def first(self, thing: _T, by: Hashable, takes: int) -> _T:
         return thing
 
+    def aside(self) -> Memory:
+        return self
+
+
+class _Aside(Memory):
+    """Looks into another, and keeps its own as long as it lives: for one try, without a bound."""
+
+    def __init__(self, main: Memory) -> None:
+        super().__init__(main.most_bytes)
+        self._main = main
+
+    def known(self, key: tuple[Any, ...]) -> _Entry | None:
+        return super().known(key) or self._main.known(key)
+
+    def _keep(self, key: tuple[Any, ...], entry: _Entry, takes: int | None = None) -> None:
+        self._young[key] = entry
+
 
 #: For whoever analyses a build once.
 NO_MEMORY: Memory = _NoMemory(0)
@@ -121,33 +139,33 @@ class _Cost:
         self._seen = self._looked_at = self._bytes = 0
         self._next = 1
 
-    def of(self, found: tuple[tuple[Any, ...], Any], kept: Callable[[], set[int]]) -> int:
-        """Bytes that an entry takes, about, beside what is `kept` already."""
+    def of(self, entry: _Entry, kept: Callable[[], set[int]]) -> int:
+        """Bytes that a result takes, about, beside what is `kept` already."""
         self._seen += 1
         if self._seen == self._next:  # the first, eighth, 64th ...
             self._next *= 8
-            things, result = found
+            things, result = entry
             self._looked_at += 1
             seen: set[int] = set()
             _size(things, seen)  # what is there anyway
             seen |= kept()
-            self._bytes += _ENTRY_BYTES + _size(result, seen)
+            self._bytes += _size(result, seen)
         return self._bytes // self._looked_at
 
 
 def _size(thing: Any, seen: set[int]) -> int:
     """Bytes of a thing with all that it alone holds: what was seen counts once, and what builds are
     made of is there anyway, as is what is not ours."""
-    if id(thing) in seen or isinstance(thing, type | Model):
+    if id(thing) in seen or isinstance(thing, type | Model | Memory):
         return 0
     seen.add(id(thing))
-    found = sys.getsizeof(thing)
+    size = sys.getsizeof(thing)
     if isinstance(thing, dict):
-        found += sum(_size(k, seen) + _size(v, seen) for k, v in thing.items())
+        size += sum(_size(k, seen) + _size(v, seen) for k, v in thing.items())
     elif isinstance(thing, tuple | list | set | frozenset):
-        found += sum(_size(x, seen) for x in thing)
+        size += sum(_size(x, seen) for x in thing)
     elif type(thing).__module__.startswith(_OURS):
         names = (n for of in type(thing).__mro__ for n in getattr(of, "__slots__", ()))
-        found += sum(_size(getattr(thing, n, None), seen) for n in names if n != "__weakref__")
-        found += _size(getattr(thing, "__dict__", None), seen)
-    return found
+        size += sum(_size(getattr(thing, n, None), seen) for n in names if n != "__weakref__")
+        size += _size(getattr(thing, "__dict__", None), seen)
+    return size

@@ -31,6 +31,11 @@ class Entry:
     #: Words that say nothing of the draw and went into the name: an entry may be called so.
     described: tuple[str, ...] = ()
 
+    @property
+    def takes_bytes(self) -> int:
+        """About what it takes where it is kept: most of it the part."""
+        return 500 if self.part is None else 5_000
+
 
 class Ask(Exception):
     """Something is open: a question, and the lines that would answer it."""

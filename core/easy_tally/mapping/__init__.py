@@ -9,7 +9,7 @@ from __future__ import annotations
 from .program import GOALS, Facts, Program, Stopped
 from .repairs import InStock, OtherSupply, Repair, repairs
 from .scenarios import scenarios_of
-from .solve import GoalValue, Mapping, Progress, Wish, applied, solve
+from .solve import GoalValue, Mapping, Progress, Wish, Wished, applied, solve, wish
 from .swap import Move, Needed, bill, moves
 from .why import Fact, why_not
 from .world import world
@@ -29,6 +29,7 @@ __all__ = [
     "Repair",
     "Stopped",
     "Wish",
+    "Wished",
     "applied",
     "bill",
     "moves",
@@ -36,5 +37,6 @@ __all__ = [
     "scenarios_of",
     "solve",
     "why_not",
+    "wish",
     "world",
 ]

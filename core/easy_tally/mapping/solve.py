@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Callable, Iterable, Iterator
 from dataclasses import dataclass, field
+from typing import Literal
 
 from ..base.errors import NotDecided
 from ..ratings import check_runs
@@ -62,6 +63,26 @@ class Wish:
     partial: bool = False
     #: Look at few ways through what stands in between: what is found holds, nothing is proven.
     quick: bool = False
+
+
+#: What may be mapped: all anew, the rest beside what is there, one part's sockets, or as little
+#: change as may be.
+Wished = Literal["all", "rest", "part", "least"]
+
+
+def wish(build: Build, wished: Wished, part: str = "") -> Wish:
+    """What is asked of the solver for what somebody wishes; `part` by its key."""
+    there = frozenset(r.cable for r in build.runs if r.connections)
+    match wished:
+        case "rest":
+            return Wish(keep=there)
+        case "part":
+            wired = Wired(build)
+            own = {r for r, i in wired.inputs.items() if i.at.part == part}
+            return Wish(keep=there, only=frozenset(own | set(wired.feeds)))
+        case "least":
+            return Wish(prefer=True)
+    return Wish()
 
 
 @dataclass(slots=True)

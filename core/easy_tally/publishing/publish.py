@@ -73,15 +73,16 @@ RESULT_VERSION = 2
 
 def compact(a: Analysis) -> Compact:
     """The compact result of an analysis."""
+    kept = a.wired.memory.of
     mend = tuple(_mend(a, f) for f in a.findings if f.severity in TO_MEND)
     open_topics = _unspoken(a)
     return Compact(
         name=a.build.name,
         strip=_strip(a, open_topics),
         overall=_overall(a),
-        by_rail={r: _amounts(s) for r, s in a.tally.by_rail.items()},
-        rail_amps={r: _amounts(s, 1 / RAIL_V[r]) for r, s in a.tally.by_rail.items()},
-        by_path={p: _amounts(s) for p, s in a.tally.by_path.items()},
+        by_rail={r: kept(_amounts, (s,), (1.0,)) for r, s in a.tally.by_rail.items()},
+        rail_amps={r: kept(_amounts, (s,), (1 / RAIL_V[r],)) for r, s in a.tally.by_rail.items()},
+        by_path={p: kept(_amounts, (s,), (1.0,)) for p, s in a.tally.by_path.items()},
         parts=_part_watts(a),
         sizing=sizing_answer(a),
         supply=supply_answer(a.build.supply, a.supply) if a.build.supply and a.supply else None,
@@ -162,7 +163,7 @@ def _strip(a: Analysis, open_topics: tuple[UnspokenAnswer, ...]) -> Strip:
     fed, needed = a.wired.live, a.needed
     counts = Counter(f.severity for f in a.findings if f.severity in TO_MEND)
     return Strip(
-        watts=_amounts(total),
+        watts=_amounts(1.0, total),
         spikes=_spike_amounts(spiking),
         supply=supply.name if supply else None,
         supply_w=supply.rated_w if supply else None,
@@ -229,7 +230,7 @@ def _amount(span: Span, missing: tuple[str, ...] = ()) -> Amount:
     return Amount(low=span.low, likely=span.likely, high=span.high, missing=missing)
 
 
-def _amounts(drawn: Sum, factor: float = 1.0) -> Amounts:
+def _amounts(factor: float, drawn: Sum) -> Amounts:
     watts = drawn.watts if factor == 1.0 else scale(drawn.watts, factor)
     return _each_state(watts, drawn.missing)
 
@@ -313,7 +314,7 @@ def _part_watts(a: Analysis) -> tuple[PartWatts, ...]:
 
 
 def _watts_of(part: str, path: Path, assumed: bool, drawn: Sum) -> PartWatts:
-    return PartWatts(part=part, path=path, watts=_amounts(drawn), assumed=assumed)
+    return PartWatts(part=part, path=path, watts=_amounts(1.0, drawn), assumed=assumed)
 
 
 def _mover(a: Analysis) -> MoverAnswer | None:

@@ -18,22 +18,22 @@ from .flows import CarriedRun, Flow, Flows, together
 from .limits import contacts_ohm, lost_more, wire_ohm
 
 
-@dataclass(frozen=True, slots=True, kw_only=True)
+@dataclass(frozen=True, slots=True)
 class Onward:
-    """A plug of something in between, on the way of a run: `by` the feed into the lead by which the
-    run comes, `before` the plug of something in between that this feed is, `flow` all that the plug
-    carries, `share` of it by this lead, one of `leads` that are plugged in; `mm` its distance from
-    the supply along the whole way."""
+    """A plug of something in between, on the way of a run: `by` the feed into the `lead` by which
+    the run comes, `before` the plug of something in between that this feed is, `flow` all that the
+    plug carries, `share` of it by this lead, one of `leads` that are plugged in; `mm` its distance
+    from the supply along the whole way."""
 
-    by: Feed
-    before: Onward | None
-    between: Between
     lead: str
-    feed: Feed
-    flow: Flow
     share: float
     leads: int
     mm: float
+    by: Feed
+    before: Onward | None
+    between: Between
+    feed: Feed
+    flow: Flow
 
     @property
     def at(self) -> str:
@@ -56,37 +56,11 @@ def _beyond(flows: Flows, carried: Carried, feed: Feed, before: Onward | None) -
     for onward in wired.onward(feed.input):
         far = mm + (0.0 if between.is_backplane else onward.plug.at_mm)
         leads = len(wired.leads_in_use(between, onward.plug.key))
-        here = wired.memory.of(
-            _onward,
-            (feed, before, between, onward, flows.into(carried, onward.input)),
-            (lead, wired.lead_share(onward, lead), leads, far),
-        )
+        things = (feed, before, between, onward, flows.into(carried, onward.input))
+        plain = (lead, wired.lead_share(onward, lead), leads, far)
+        here = wired.memory.of(Onward, things, plain)
         yield here
         yield from _beyond(flows, carried, onward, here)
-
-
-def _onward(
-    lead: str,
-    share: float,
-    leads: int,
-    mm: float,
-    by: Feed,
-    before: Onward | None,
-    between: Between,
-    feed: Feed,
-    flow: Flow,
-) -> Onward:
-    return Onward(
-        by=by,
-        before=before,
-        between=between,
-        lead=lead,
-        feed=feed,
-        flow=flow,
-        share=share,
-        leads=leads,
-        mm=mm,
-    )
 
 
 def grants_of(onwards: tuple[Onward, ...]) -> Iterator[Element]:

@@ -7,7 +7,7 @@ from collections.abc import Callable, Iterator
 from dataclasses import dataclass, replace
 from typing import Literal, get_args
 
-from ..analysis import Analysis, analyse
+from ..analysis import Analysis, tried
 from ..base.arrays import np
 from ..base.errors import EasyTallyError, NotThere
 from ..base.units import RAIL_V, State
@@ -166,7 +166,7 @@ def _chained(a: Analysis, ref: str) -> Analysis | None:
             try:
                 bare = Park(cable=feed.cable.key, plug=feed.plug.key).apply(a.build)
                 put = Connect(cable=beside.cable.key, plug=plug.key, socket=feed.connection.socket)
-                return analyse(put.apply(bare), a.year, a.wired.memory)
+                return tried(a, put.apply(bare))
             except EasyTallyError:
                 continue
     return None

@@ -4,8 +4,8 @@ from __future__ import annotations
 
 from functools import lru_cache
 from typing import Any
+from weakref import WeakKeyDictionary
 
-from base.memory import memory
 from django.http import HttpResponse
 from easy_tally.publishing import Compact
 from pydantic import TypeAdapter
@@ -55,10 +55,17 @@ def whole(row: Build, status: int = 200) -> HttpResponse:
     )
 
 
+#: The words of what was written, for as long as somebody is to be told of it.
+_WRITTEN: WeakKeyDictionary[actions.Written, bytes] = WeakKeyDictionary()
+
+
 def written(done: actions.Written) -> HttpResponse:
     """What a write changed, with the new result; put in words once for those whose edits went in
     together."""
-    return _json(memory.of(_written, (done,)))
+    said = _WRITTEN.get(done)
+    if said is None:
+        said = _WRITTEN[done] = _written(done)
+    return _json(said)
 
 
 def _written(done: actions.Written) -> bytes:

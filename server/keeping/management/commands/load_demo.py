@@ -24,6 +24,7 @@ class Command(BaseCommand):
 
     def add_arguments(self, parser: ArgumentParser) -> None:
         parser.add_argument("--migrate", action="store_true", help="migrate the database first")
+        parser.add_argument("--empty", action="store_true", help="load nothing: only begin")
         parser.add_argument("--port", type=int, help="the port that is to be served, to look at it")
 
     def handle(self, *args: Any, **options: Any) -> None:
@@ -34,7 +35,8 @@ class Command(BaseCommand):
                 if options["migrate"]:  # in one process: a start takes a second less
                     starting.migrate()
                     copies.daily()
-                self._load()
+                if not options["empty"]:
+                    self._load()
         except starting.CantStart as error:
             raise CommandError(str(error)) from error
         except (OSError, copies.Damaged, DatabaseError) as error:
