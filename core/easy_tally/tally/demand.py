@@ -75,8 +75,9 @@ class Carried:
     by_input: dict[str, Demand]
     only_ways: frozenset[str]
     adrift: tuple[Adrift, ...]
-    #: How each load came, by the load's identity, and what each input's demand is made of.
-    came: dict[int, _Came] = field(default_factory=dict, repr=False)
+    #: How each load came, by the load's identity, with the load; and what each input's demand is
+    #: made of.
+    came: dict[int, tuple[Load, _Came]] = field(default_factory=dict, repr=False)
     shares: dict[str, list[Share]] = field(default_factory=dict, repr=False)
 
     def of(self, ref: str) -> Demand:
@@ -97,22 +98,22 @@ def demands(wired: Wired, loads: tuple[Load, ...], like: Carried | None = None) 
     """Spread every load over the inputs that it comes through. `like`: what is carried of the same
     wiring by loads of which most are the very same."""
     known = like.came if like else {}
-    came: dict[int, _Came] = {}
+    came: dict[int, tuple[Load, _Came]] = {}
     slots = []
     for load in loads:
         if load.feed == "slot" and load.rail == "v12":
             slots.append(load)
         elif load.rail in RUN_RAILS:
-            came[id(load)] = known.get(id(load)) or _comes(wired, load)
-    came[0] = _slots_come(wired, slots)
+            came[id(load)] = known.get(id(load)) or (load, _comes(wired, load))
+    ways = [*(by for _, by in came.values()), _slots_come(wired, slots)]
     shares: dict[str, list[Share]] = {}
-    for by in came.values():
+    for by in ways:
         for ref, share in by.shares:
             shares.setdefault(ref, []).append(share)
     return Carried(
         by_input=dict(_by_input(wired, shares, like)),
-        only_ways=frozenset([ref for by in came.values() for ref in by.only_ways]),
-        adrift=tuple([x for by in came.values() for x in by.adrift]),
+        only_ways=frozenset([ref for by in ways for ref in by.only_ways]),
+        adrift=tuple([x for by in ways for x in by.adrift]),
         came=came,
         shares=shares,
     )
