@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Mapping
 from typing import Annotated, Any, Self
 
 from pydantic import AfterValidator, BaseModel, ConfigDict, Field, model_validator
@@ -75,12 +76,44 @@ def within(unit: str, at_most: float) -> Any:
 Rating = Annotated[float | None, AfterValidator(_not_tiny)]
 
 
-def rated(text: str, unit: str, at_most: float, zero: bool = True) -> Any:
-    """What a rating is called and how large it may be [`unit`]; `zero`: it may be none at all."""
-    extra = {"unit": unit}
-    if zero:
-        return Field(default=None, ge=0, le=at_most, description=text, json_schema_extra=extra)  # type: ignore[arg-type]
-    return Field(default=None, gt=0, le=at_most, description=text, json_schema_extra=extra)  # type: ignore[arg-type]
+def shown(
+    label: str,
+    *,
+    unit: str = "",
+    words: Mapping[Any, str] | None = None,
+    said: str = "",
+    said_as: Mapping[str, str] | None = None,
+    group: str = "",
+    only: tuple[str, str] | None = None,
+) -> dict[str, Any]:
+    """How a plain field is shown in a form and said in a line, for its `Field`.
+
+    `words`: what each value is called (None: what its absence is), where it is chosen. `said`: the
+    word before its value in a line; `said_as`: word in a line → value, where it is not the same.
+    `group`: the title of those that stand together. `only`: another field, and the value of it at
+    which this one means nothing."""
+    declared = {
+        "unit": unit,
+        "words": [[value, word] for value, word in words.items()] if words else [],
+        "said": said,
+        "said_as": dict(said_as) if said_as else None,
+        "group": group,
+        "only": list(only) if only else None,
+    }
+    return {"title": label, "json_schema_extra": declared}
+
+
+def rated(
+    text: str, unit: str, at_most: float, zero: bool = True, shown: dict[str, Any] | None = None
+) -> Any:
+    """What a rating is called and how large it may be [`unit`]; `zero`: it may be none at all;
+    `shown`: how it is shown, where a form draws it by its declaration."""
+    declared = shown or {"json_schema_extra": {}}
+    extra = declared["json_schema_extra"] | {"unit": unit}
+    limits: dict[str, Any] = {"ge" if zero else "gt": 0, "le": at_most}
+    return Field(
+        default=None, description=text, **limits, **declared | {"json_schema_extra": extra}
+    )
 
 
 _W, _W_FIELD = within("W", 3000)

@@ -13,6 +13,7 @@ from ..entry import say
 from ..entry.vocabulary import NUMBERS
 from ..entry.words import DETAILS, FIGURES, GENERATIONS, KINDS
 from ..standards.connectors import CONNECTORS
+from ..things.parts import KINDS as PARTS
 from ..things.parts import Card, Drive, Part
 
 Slug = Annotated[str, Field(pattern=r"^[a-z0-9][a-z0-9-]{0,59}$")]
@@ -39,52 +40,23 @@ class CatalogueEntry(Model):
         return self.part.model_copy(update={"catalogue": f"{self.slug}@{self.revision}"})
 
 
-#: Kind → the figures that a tally is built on; what of them a page leaves out is assumed, or
-#: where no default is honest the total reads “at least”. A board's own draw is on no page.
-NEEDED: dict[str, tuple[str, ...]] = {
-    "processor": ("package_w", "package_short_w"),
-    "board": (),
-    "card": ("board_power_w",),
-    "memory": ("module_w",),
-    "m2": ("full_w",),
-    "drive": ("run_5v_a",),
-    "fan": ("rated_a",),
-    "pump": ("rated_a",),
-    "cooler": ("pump_a", "fan_a"),
-    "strip": ("rated_a",),
-    "hub": ("own_w",),
-    "usb": ("draw_w",),
-    "other": (),
-}
-
-
-#: What a page leaves out, in a word or two.
+#: Field → what a page leaves out, in a word or two.
 FIGURE_WORDS: dict[str, str] = {
-    "package_w": "package watts",
-    "package_short_w": "short limit",
-    "board_power_w": "board power",
-    "slot_w": "slot share",
-    "module_w": "watts a module",
-    "full_w": "watts",
-    "run_12v_a": "amps at 12 V",
-    "run_5v_a": "amps at 5 V",
-    "start_12v_a": "amps at spin-up",
-    "rated_a": "amps",
-    "pump_a": "amps of its pump",
-    "fan_a": "amps of its fans",
-    "own_w": "watts of its own",
-    "draw_w": "watts",
+    f.name: f.missed for kind in PARTS.values() for f in kind.figures if f.missed
 }
 
 
 def lacks(part: Part) -> tuple[str, ...]:
-    """Fields that the tally needs and this part does not have."""
-    needed = NEEDED[part.kind]
-    if isinstance(part, Drive) and part.form != "2.5":
-        needed = ("run_12v_a", *needed, *(("start_12v_a",) if part.form == "3.5" else ()))
-    if isinstance(part, Card) and part.sockets and part.slot_w is None:
-        needed = (*needed, "slot_w")
-    return tuple(f for f in needed if getattr(part, f) is None)
+    """Fields that the tally is built on and this part does not have: what of them a page leaves out
+    is assumed, or where no default is honest the total reads “at least”. A board's own draw is on
+    no page."""
+    asked = [f.name for f in PARTS[part.kind].figures if f.missed]
+    if isinstance(part, Drive):
+        of_disks = {"run_12v_a": part.form != "2.5", "start_12v_a": part.form == "3.5"}
+        asked = [name for name in asked if of_disks.get(name, True)]
+    if isinstance(part, Card) and not part.sockets:
+        asked.remove("slot_w")
+    return tuple(name for name in asked if getattr(part, name) is None)
 
 
 def search_text(entry: CatalogueEntry) -> str:

@@ -6,6 +6,7 @@ import re
 from typing import Any
 
 from ..standards.connectors import CONNECTORS, is_of
+from ..things.parts import KINDS as PARTS
 from . import layout
 from .lexer import NUMBER, number, unquoted
 from .said import Said
@@ -68,9 +69,10 @@ def fields_of(kind: str, said: Said) -> Fields:
             _share(fields, said)
         case _:
             pass
-    if fields["kind"] not in ("processor", "memory", "m2", "usb"):
+    part = PARTS[fields["kind"]]
+    if part.has_sockets:
         _sockets(fields, said)
-    if fields["kind"] in ("fan", "pump", "cooler", "hub", "strip"):
+    if part.hangs:
         _hangs(fields, said)
     _signals(fields, said)
     _measures(fields, said)
@@ -104,7 +106,7 @@ def _signals(fields: Fields, said: Said) -> None:
     for word in _GIVES.get(fields["kind"], ()):
         if word in said.settings:
             fields[SIGNALS[word]] = _number(said, word)
-    if fields["kind"] in ("hub", "cooler"):
+    if any(f.name == "usb_lead" for f in PARTS[fields["kind"]].fields):
         leads = [w for w in ("usb-lead", "no-usb-lead") if w in said.flags]
         if len(leads) == 1 and said.flag(leads[0]):
             fields["usb_lead"] = leads[0] == "usb-lead"

@@ -3,53 +3,17 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
-from typing import get_args
 
-from ..standards.connectors import CONNECTORS, Family, SocketKind
-from ..standards.forms import Side
+from ..standards.connectors import CONNECTORS, SocketKind
+from ..things.parts import KINDS as PARTS
+from ..things.parts import KindOfPart
 
 #: Word → what it says the part is. `drive` and `ssd` leave open which; they are asked about.
 KINDS: dict[str, str] = {
-    "board": "board",
-    "motherboard": "board",
-    "mainboard": "board",
-    "processor": "processor",
-    "cpu": "processor",
-    "memory": "memory",
-    "ram": "memory",
-    "dimm": "memory",
-    "module": "memory",
-    "ddr5": "memory",
-    "ddr4": "memory",
-    "ddr3": "memory",
-    "card": "card",
-    "gpu": "card",
-    "graphics": "card",
-    "pcie": "card",
-    "m.2": "m2",
-    "m2": "m2",
-    "nvme": "m2",
-    "disk": "disk",
-    "hdd": "disk",
-    "harddisk": "disk",
-    "drive": "drive",
-    "ssd": "ssd",
-    "optical": "optical",
-    "dvd": "optical",
-    "floppy": "floppy",
-    "fan": "fan",
-    "pump": "pump",
-    "cooler": "cooler",
-    "radiator": "cooler",
-    "hub": "hub",
-    "controller": "hub",
-    "strip": "strip",
-    "light": "strip",
-    "led": "strip",
-    "usb": "usb",
-    "load": "other",
-    "other": "other",
-    "aio": "cooler",
+    word: name
+    for kind in PARTS.values()
+    for name, called in kind.traits.names.items()
+    for word in called.words
 }
 #: Words of several, each after its number: `5 fans`.
 PLURALS: dict[str, str] = {
@@ -68,62 +32,17 @@ class Named:
     field: str
 
 
-def _named(*rows: tuple[str, str, str]) -> tuple[Named, ...]:
-    return tuple(Named(*row) for row in rows)
-
-
-_RATED = _named(("rated", "a", "rated_a"))
 #: Kind → its figures; the first of a unit is meant where a number stands alone, but for a
 #: board, a disk and a load by hand, which have no main figure.
 FIGURES: dict[str, tuple[Named, ...]] = {
-    "processor": _named(
-        ("package", "w", "package_w"),
-        ("short", "w", "package_short_w"),
-        ("idle", "w", "package_idle_w"),
-    ),
-    "board": _named(
-        ("own-12v", "w", "own_12v_w"),
-        ("own-5v", "w", "own_5v_w"),
-        ("own-3.3v", "w", "own_3v3_w"),
-        ("standby", "w", "standby_w"),
-    ),
-    "card": _named(
-        ("power", "w", "board_power_w"),
-        ("slot", "w", "slot_w"),
-        ("idle", "w", "idle_w"),
-        ("floor", "w", "system_floor_w"),
-    ),
-    "memory": _named(("each", "w", "module_w")),
-    "m2": _named(("full", "w", "full_w"), ("idle", "w", "idle_w")),
-    "drive": _named(
-        ("12v", "a", "run_12v_a"),
-        ("5v", "a", "run_5v_a"),
-        ("start", "a", "start_12v_a"),
-        ("start-5v", "a", "start_5v_a"),
-    ),
-    "fan": _RATED,
-    "pump": _RATED,
-    "cooler": _named(
-        ("pump", "a", "pump_a"), ("fan", "a", "fan_a"), ("controller", "w", "controller_w")
-    ),
-    "strip": _RATED,
-    "hub": _named(("own", "w", "own_w")),
-    "usb": _named(("draw", "w", "draw_w"), ("asleep", "w", "asleep_w")),
-    "other": _named(
-        ("12v", "w", "v12_w"),
-        ("5v", "w", "v5_w"),
-        ("3.3v", "w", "v3v3_w"),
-        ("standby", "w", "v5sb_w"),
-        ("-12v", "w", "vneg12_w"),
-        ("-5v", "w", "vneg5_w"),
-    ),
+    name: tuple(Named(f.said, f.unit.lower(), f.name) for f in kind.figures)
+    for name, kind in PARTS.items()
 }
-NO_MAIN_FIGURE = ("board", "drive", "other")
 #: Every word that names a figure of some kind.
 FIGURE_NAMES = frozenset(n.word for of in FIGURES.values() for n in of)
 
 
-DRIVE_KINDS = ("disk", "drive", "ssd", "optical", "floppy")
+DRIVE_KINDS = tuple(PARTS["drive"].traits.names)
 
 
 def figures_of(kind: str) -> str:
@@ -133,7 +52,7 @@ def figures_of(kind: str) -> str:
 
 def main_figure(kind: str, unit: str) -> Named | None:
     """The figure of a kind that a number of `unit` means where no word names it."""
-    if kind in NO_MAIN_FIGURE:
+    if not PARTS[kind].traits.has_main_figure:
         return None
     return next((n for n in FIGURES[kind] if n.unit == unit), None)
 
@@ -186,50 +105,35 @@ def drive_socket(form: str, data: str | None) -> str:
     return "4pin" if data == "ribbon" and form != "floppy" else DRIVES[form][3]
 
 
-def _said_of(*families: Family) -> tuple[str, ...]:
-    return tuple(w for c in CONNECTORS.values() if c.family in families for w in c.said)
-
-
-_DRIVE_LEADS = tuple(w for w in _said_of("drive") if CONNECTORS[SOCKETS[w]].relieves)
 #: Kinds that may hang on a header. Their `4pin` is a plug or a fan header: it is asked about.
-HANG = ("fan", "pump", "cooler", "hub", "strip")
+HANG = tuple(name for name, kind in PARTS.items() if kind.hangs)
+
+
+def _said_sockets(kind: KindOfPart) -> tuple[str, ...]:
+    """The words of the sockets that one may say it has: of what hangs on a header the drives'
+    plugs that say nothing else; a card is fed by those alone that take a wire's whole load."""
+    if kind.hangs:
+        return "sata", "peripheral"
+    families = kind.traits.fed_by
+    return tuple(
+        word
+        for word, socket in SOCKETS.items()
+        if not families
+        or (c := CONNECTORS[socket]).family == families[0]
+        or (c.family in families and c.relieves)
+    )
+
+
 #: Kind → words of the sockets that one may say it has; of others any, by name (`sockets:`).
 SAID_SOCKETS: dict[str, tuple[str, ...]] = {
-    "board": SOCKET_ORDER,
-    "other": SOCKET_ORDER,
-    "drive": _said_of("drive"),
-    "card": (*_said_of("graphics"), *_DRIVE_LEADS),
-    **dict.fromkeys(HANG, ("sata", "peripheral")),
+    name: _said_sockets(kind) for name, kind in PARTS.items() if kind.has_sockets
 }
-#: Kinds that are asked what feeds them: nothing is usual enough to be taken.
-FED_EITHER_WAY = ("pump", "cooler", "hub")
+#: Kinds that are asked what feeds them.
+FED_EITHER_WAY = tuple(name for name, kind in PARTS.items() if kind.traits.asked_how_fed)
 #: Names of parts that nobody named.
-NAMES: dict[str, str] = {
-    "board": "Board",
-    "processor": "Processor",
-    "card": "Card",
-    "m2": "M.2 drive",
-    "pump": "Pump",
-    "cooler": "Liquid cooler",
-    "hub": "Hub",
-    "usb": "USB load",
-    "other": "Load",
-}
+NAMES: dict[str, str] = {name: kind.traits.name for name, kind in PARTS.items() if kind.traits.name}
 #: Kind of part → the kind word that is printed; a drive's goes by its form.
-KIND_WORDS: dict[str, str] = {
-    "board": "board",
-    "processor": "processor",
-    "memory": "memory",
-    "card": "card",
-    "m2": "m.2",
-    "fan": "fan",
-    "pump": "pump",
-    "cooler": "cooler",
-    "hub": "hub",
-    "strip": "strip",
-    "usb": "usb",
-    "other": "load",
-}
+KIND_WORDS: dict[str, str] = {name: kind.traits.printed for name, kind in PARTS.items()}
 
 #: Words that say the same as another: a fan's 3 pins and its speed signal are a header's.
 SAME: dict[str, str] = {"3pin": "header", "pwm": "header"}
@@ -262,22 +166,9 @@ SIGNALS: dict[str, str] = {
 #: Kind → word of a measure or a place → its field, and its choices by the word that says each;
 #: none: it is a number.
 MEASURES: dict[str, dict[str, tuple[str, dict[str, str] | None]]] = {
-    "card": {
-        "long": ("length_mm", None),
-        "high": ("height_mm", None),
-        "covers": ("covers", None),
-        "support": ("support", {"no": "not needed", "boxed": "in the box", "needed": "needed"}),
-        "plugs": ("plugs_face", {"side": "side panel", "front": "front"}),
-    },
-    "fan": {
-        "flow": ("flow_m3h", None),
-        "mounted": ("side", {s: s for s in get_args(Side)}),
-        "blows": ("blows", {"in": "in", "out": "out"}),
-    },
-}
-MEASURES["cooler"] = MEASURES["fan"] | {
-    "radiator": ("radiator_mm", None),
-    "thick": ("thick_mm", None),
+    name: {f.said: (f.name, dict(f.said_as) if f.said_as else None) for f in said}
+    for name, kind in PARTS.items()
+    if (said := [f for f in kind.fields if f.said and f.shape != "figure"])
 }
 #: Words that take a value behind a colon, beside the figures.
 SETTINGS: tuple[str, ...] = (

@@ -135,25 +135,23 @@ def _limits(g: _Ground) -> Iterator[Read]:
         limit = g.against.limit(c)
         if limit is None:
             continue
-        numbers = {"mean": x.mean, "worst": x.worst, "top": x.top}
-        if limit.least is not None and x.mean < limit.least / TOLERANCE:
-            more = {"value": x.mean, "limit": limit.least}
-            yield Read(
-                id="volts low", severity="over", channel=c, state=state, numbers=numbers | more
-            )
-        if limit.most is None:
+        least, most, tight = limit.least, limit.most, limit.tight
+        if least is not None and x.mean < least / TOLERANCE:
+            yield _crossed("volts low", "over", state, x, least)
+        if most is None:
             continue
-        numbers |= {"value": x.mean, "limit": limit.most}
-        kind = {"v": "volts high", "degc": "hot", "w": "supply", "a": "pin" if c.pin else "rail"}
-        name = kind[c.unit]
-        if x.mean > limit.most * TOLERANCE:
-            yield Read(id=f"{name} over", severity="over", channel=c, state=state, numbers=numbers)
-        elif limit.tight is not None and x.mean > limit.tight * TOLERANCE:
-            yield Read(
-                id=f"{name} tight", severity="tight", channel=c, state=state, numbers=numbers
-            )
-        elif c.unit == "degc" and x.worst > limit.most * TOLERANCE:
-            yield Read(id=f"{name} over", severity="over", channel=c, state=state, numbers=numbers)
+        worst = x.worst if limit.worst_counts else x.mean
+        if x.mean > most * TOLERANCE:
+            yield _crossed(f"{limit.called} over", "over", state, x, most)
+        elif tight is not None and x.mean > tight * TOLERANCE:
+            yield _crossed(f"{limit.called} tight", "tight", state, x, most)
+        elif worst > most * TOLERANCE:
+            yield _crossed(f"{limit.called} over", "over", state, x, most)
+
+
+def _crossed(id: str, severity: Severity, state: State, x: Stats, limit: float) -> Read:
+    numbers = {"mean": x.mean, "worst": x.worst, "top": x.top, "value": x.mean, "limit": limit}
+    return Read(id=id, severity=severity, channel=x.channel, state=state, numbers=numbers)
 
 
 def _uneven(g: _Ground) -> Iterator[Read]:

@@ -4,14 +4,14 @@ at the instruments. The same seed gives the same readings, whichever channels ar
 from __future__ import annotations
 
 import zlib
-from collections.abc import Iterable
+from collections.abc import Callable, Iterable
 from dataclasses import dataclass, field
 from functools import cached_property
 
 from ..analysis import Analysis
 from ..base.arrays import np
 from ..base.units import RAIL_V, Rail, State
-from ..readings import Against, Channel, Floats, Named, Readings
+from ..readings import Against, Channel, Floats, Named, Readings, Sort
 from ..standards.connectors import is_of
 from ..supplies.energy import points_of, wall_w
 from ..things.parts import Card
@@ -144,28 +144,41 @@ class Running:
 
     def value(self, c: Channel) -> Floats | None:
         """A channel over time without its meter's noise; None where it can't be worked out."""
-        if c.at in ("wall", "dc", "supply"):
-            return self._of_supply(c)
-        if "/" not in c.at:
-            own = [w for r, w in self._watts.items() if r.split("/")[0] == c.at]
-            slot = self._slot(c.at)
-            return sum(own, slot) if (own or slot.any()) and c.unit == "w" else None
-        feed = self.feeds.get(c.at)
-        return None if feed is None else self._at_plug(c, feed)
+        stand_in = _STAND_INS.get(c.sort)
+        if stand_in is None or (c.sort.where == "plug" and c.at not in self.feeds):
+            return None
+        return stand_in(self, c)
 
-    def _at_plug(self, c: Channel, feed: Feed) -> Floats | None:
-        if c.unit == "a" and c.rail:
-            return self.amps[c.rail][c.at] if c.rail in self.amps else None
+    def part_w(self, c: Channel) -> Floats | None:
+        """Watts of a part, by its plugs and its slot."""
+        own = [w for r, w in self._watts.items() if r.split("/")[0] == c.at]
+        slot = self._slot(c.at)
+        return sum(own, slot) if own or slot.any() else None
+
+    def plug_a(self, c: Channel) -> Floats | None:
+        """Amperes of a plug on a rail."""
+        return self.amps[c.rail][c.at] if c.rail in self.amps else None
+
+    def pin_a(self, c: Channel) -> Floats | None:
+        """Amperes of a 12 V pin, by its contact."""
         if c.at not in self.contacts:
             return None
-        contacts, amps = self.contacts[c.at], self.amps["v12"][c.at]
-        if c.pin is not None:
-            each = shares(contacts)
-            return amps * each[c.pin - 1] if c.pin <= len(each) else None
-        if c.unit == "v":
-            lost = lost_v(self.against, feed, self.amps["v12"], self.ground, self.contacts)
-            return None if c.rail != "v12" or lost is None else self.volts - lost
-        return self._degc(contacts, amps) if c.unit == "degc" else None
+        each = shares(self.contacts[c.at])
+        return self.amps["v12"][c.at] * each[c.pin - 1] if c.pin and c.pin <= len(each) else None
+
+    def plug_v(self, c: Channel) -> Floats | None:
+        """12 V at a plug: what the supply gives, less what is lost on the way."""
+        if c.rail != "v12" or c.at not in self.contacts:
+            return None
+        feed, amps = self.feeds[c.at], self.amps["v12"]
+        lost = lost_v(self.against, feed, amps, self.ground, self.contacts)
+        return None if lost is None else self.volts - lost
+
+    def plug_degc(self, c: Channel) -> Floats | None:
+        """The warmth of a plug's hottest contact [°C]."""
+        if c.at not in self.contacts:
+            return None
+        return self._degc(self.contacts[c.at], self.amps["v12"][c.at])
 
     def _degc(self, contacts: Contacts, amps: Floats) -> Floats:
         """Of the hottest contact [°C]."""
@@ -199,29 +212,61 @@ class Running:
         levels = [sum(getattr(x.net, state).likely for x in rows) for state, _ in self.scene.states]
         return np.repeat(np.array(levels, dtype=float), self.counts)
 
-    def _of_supply(self, c: Channel) -> Floats | None:
-        if c.at == "dc" and c.rail:
-            amps = sum(self.amps[c.rail].values(), np.zeros(len(self.times)))
-            volts = self.volts if c.rail == "v12" else np.full(len(self.times), RAIL_V[c.rail])
-            return {"a": amps, "v": volts, "w": amps * RAIL_V[c.rail]}.get(c.unit)
-        dc = sum(self._watts.values(), np.zeros(len(self.times)))
-        supply, place = self.a.build.supply, self.a.build.place
-        rated = supply.rated_w if supply else None
-        match c.at, c.unit:
-            case "dc", "w":
-                return dc
-            case "wall", "v":
-                return np.full(len(dc), float(place.mains_v))
-            case "wall", "w" if supply is not None and rated:
-                points = points_of(supply, place.mains_v)
-                if points is None:
-                    return None
-                grid = np.linspace(0.0, max(float(dc.max()), 1.0), 400)
-                wall = [wall_w(float(x), rated, points) for x in grid]
-                return np.interp(dc, grid, wall)
-            case "supply", "degc" if rated:
-                return lagged(32 + 30 * dc / rated, self.dt_s, SUPPLY_TAU_S, first=32.0)
-            case "supply", "rpm" if rated and supply is not None:
-                off = supply.fan_off_share or 0.0
-                return np.where(dc / rated <= off, 0.0, 500 + 900 * dc / rated)
-        return None
+    def rail(self, c: Channel) -> Floats | None:
+        """Amperes, volts or watts of a rail at the supply."""
+        if c.rail not in self.amps:
+            return None
+        amps = sum(self.amps[c.rail].values(), np.zeros(len(self.times)))
+        volts = self.volts if c.rail == "v12" else np.full(len(self.times), RAIL_V[c.rail])
+        return {"a": amps, "v": volts, "w": amps * RAIL_V[c.rail]}.get(c.unit)
+
+    def dc_w(self, c: Channel) -> Floats:
+        """What the supply gives in all [W]."""
+        return sum(self._watts.values(), np.zeros(len(self.times)))
+
+    def wall_v(self, c: Channel) -> Floats:
+        """Volts of the mains."""
+        return np.full(len(self.times), float(self.a.build.place.mains_v))
+
+    def wall_w(self, c: Channel) -> Floats | None:
+        """What the supply takes, by its efficiency [W]."""
+        supply, dc = self.a.build.supply, self.dc_w(c)
+        points = points_of(supply, self.a.build.place.mains_v) if supply else None
+        if supply is None or not supply.rated_w or points is None:
+            return None
+        grid = np.linspace(0.0, max(float(dc.max()), 1.0), 400)
+        wall = [wall_w(float(x), supply.rated_w, points) for x in grid]
+        return np.interp(dc, grid, wall)
+
+    def supply_degc(self, c: Channel) -> Floats | None:
+        """The warmth of the supply [°C], behind its load."""
+        rated = self.a.build.supply.rated_w if self.a.build.supply else None
+        if not rated:
+            return None
+        return lagged(32 + 30 * self.dc_w(c) / rated, self.dt_s, SUPPLY_TAU_S, first=32.0)
+
+    def supply_rpm(self, c: Channel) -> Floats | None:
+        """Turns of the supply's fan, which stands below a share of its load."""
+        supply, dc = self.a.build.supply, self.dc_w(c)
+        if supply is None or not supply.rated_w:
+            return None
+        share = dc / supply.rated_w
+        return np.where(share <= (supply.fan_off_share or 0.0), 0.0, 500 + 900 * share)
+
+
+#: Sort of channel → what stands in for its instrument.
+_STAND_INS: dict[Sort, Callable[[Running, Channel], Floats | None]] = {
+    Sort("wall", "whole", "w"): Running.wall_w,
+    Sort("wall", "whole", "v"): Running.wall_v,
+    Sort("dc", "whole", "w"): Running.dc_w,
+    Sort("dc", "rail", "w"): Running.rail,
+    Sort("dc", "rail", "v"): Running.rail,
+    Sort("dc", "rail", "a"): Running.rail,
+    Sort("supply", "whole", "degc"): Running.supply_degc,
+    Sort("supply", "whole", "rpm"): Running.supply_rpm,
+    Sort("part", "whole", "w"): Running.part_w,
+    Sort("plug", "rail", "a"): Running.plug_a,
+    Sort("plug", "rail", "v"): Running.plug_v,
+    Sort("plug", "pin", "a"): Running.pin_a,
+    Sort("plug", "whole", "degc"): Running.plug_degc,
+}

@@ -2,7 +2,8 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterator
+from collections.abc import Callable, Iterator
+from typing import Any
 
 from ...base.memory import NO_MEMORY
 from ...base.memory import Memory as Kept
@@ -67,30 +68,21 @@ def _drive_loads(staggered: bool, part: Drive, assume: Assumptions) -> tuple[Loa
     return tuple(drives.drive(part, assume, staggered))
 
 
+#: What a part draws that follows from it alone, by its kind; of one instance, with how many there
+#: are.
+_LOADS: dict[type[Part], Callable[[Any, Assumptions], Iterator[Load]]] = {
+    Board: board.board,
+    Memory: board.memory,
+    M2Drive: board.m2,
+    Fan: cooling.fan,
+    Pump: cooling.pump,
+    Cooler: cooling.cooler,
+    LightStrip: cooling.strip,
+    Hub: cooling.hub,
+    UsbLoad: board.usb,
+    Other: board.other,
+}
+
+
 def _other_loads(part: Part, assume: Assumptions) -> tuple[Load, ...]:
-    return tuple(_loads_of(part, assume))
-
-
-def _loads_of(part: Part, assume: Assumptions) -> Iterator[Load]:
-    """Loads that follow from the part alone; of one instance each, with how many there are."""
-    match part:
-        case Board():
-            yield from board.board(part, assume)
-        case Memory():
-            yield from board.memory(part, assume)
-        case M2Drive():
-            yield from board.m2(part, assume)
-        case Fan():
-            yield from cooling.fan(part, assume)
-        case Pump():
-            yield from cooling.pump(part, assume)
-        case Cooler():
-            yield from cooling.cooler(part, assume)
-        case LightStrip():
-            yield from cooling.strip(part, assume)
-        case Hub():
-            yield from cooling.hub(part, assume)
-        case UsbLoad():
-            yield from board.usb(part, assume)
-        case Other():
-            yield from board.other(part, assume)
+    return tuple(_LOADS[type(part)](part, assume))
