@@ -12,7 +12,15 @@ from easy_tally.catalogue import OFTEN, STARTERS, TEMPLATES
 from easy_tally.entry import understood
 from easy_tally.standards import COMMON_W, CONNECTORS, PLUGS
 from easy_tally.tally import PATHS
-from easy_tally.things import HEADER_WORDS, PART_KINDS, PORT_WORDS, PRESETS, RULES, Assumptions
+from easy_tally.things import (
+    HEADER_WORDS,
+    KINDS,
+    PORT_WORDS,
+    PRESETS,
+    RULES,
+    Assumptions,
+    DeclaredField,
+)
 
 from builds import schemas
 
@@ -43,7 +51,13 @@ def reference() -> schemas.ReferenceOut:
             for topic, parts in OFTEN.items()
         },
         starters=[schemas.StarterOut(**asdict(s)) for s in STARTERS],
-        fields={kind.model_fields["kind"].default: _figures(kind) for kind in PART_KINDS},
+        fields={name: [_field(f) for f in kind.fields] for name, kind in KINDS.items()},
+        sought=[
+            schemas.SoughtOut(word=word, several=called.several)
+            for kind in KINDS.values()
+            for word, called in kind.traits.names.items()
+            if called.several
+        ],
         assumptions=[_assumption(n, f) for n, f in Assumptions.model_fields.items()],
         sizes_w=list(COMMON_W),
         presets=PRESETS,
@@ -66,23 +80,22 @@ def reference() -> schemas.ReferenceOut:
     )
 
 
-def _extra(field: Any) -> dict[str, Any]:
-    return dict(field.json_schema_extra or {})
-
-
-def _figures(kind: Any) -> list[schemas.FieldOut]:
-    return [
-        schemas.FieldOut(
-            name=name,
-            text=field.description or name,
-            unit=_extra(field)["unit"],
-            maximum=_extra(field)["maximum"],
-            default_from=_extra(field).get("default_from") or [],
-            needed=bool(_extra(field).get("needed")),
-        )
-        for name, field in kind.model_fields.items()
-        if "maximum" in _extra(field)
-    ]
+def _field(f: DeclaredField) -> schemas.FieldOut:
+    return schemas.FieldOut(
+        name=f.name,
+        label=f.label,
+        text=f.text,
+        unit=f.unit,
+        shape=f.shape,
+        choices=[schemas.ChoiceOut(value=value, words=words) for value, words in f.choices],
+        minimum=f.minimum,
+        maximum=f.maximum,
+        may_miss=f.may_miss,
+        group=f.group,
+        only=schemas.OnlyOut(field=f.only[0], value=f.only[1]) if f.only else None,
+        default_from=list(f.default_from),
+        needed=f.needed,
+    )
 
 
 def _assumption(name: str, field: Any) -> schemas.AssumptionOut:
@@ -90,7 +103,7 @@ def _assumption(name: str, field: Any) -> schemas.AssumptionOut:
     return schemas.AssumptionOut(
         name=name,
         text=field.description,
-        unit=_extra(field)["unit"],
+        unit=field.json_schema_extra["unit"],
         kind="bounds" if bounds else "number",
         default=field.default.model_dump() if bounds else field.default,
     )

@@ -225,16 +225,45 @@ class TemplateOut(Schema):
     part: Part
 
 
+class ChoiceOut(Schema):
+    """A value that a field may have, and what it is called."""
+
+    value: str | int | bool | None
+    words: str
+
+
+class OnlyOut(Schema):
+    """A field, and the value of it at which another means nothing."""
+
+    field: str
+    value: str
+
+
 class FieldOut(Schema):
-    """A figure of a part kind, as declared."""
+    """A field of a part kind, as declared: a figure with bounds, or a plain one."""
 
     name: str
+    label: str
     text: str
     unit: str
-    maximum: float
+    shape: Literal["figure", "choice", "tick", "whole", "number"]
+    choices: list[ChoiceOut]
+    minimum: float | None
+    maximum: float | None
+    may_miss: bool
+    #: The title of those that stand together.
+    group: str
+    only: OnlyOut | None
     #: Names of the assumptions, one of which stands in where the figure is missing.
     default_from: list[str]
     needed: bool
+
+
+class SoughtOut(Schema):
+    """A word that parts of a kind are looked for by, and how a list of them is headed."""
+
+    word: str
+    several: str
 
 
 class AssumptionOut(Schema):
@@ -301,6 +330,7 @@ class ReferenceOut(Schema):
     often: dict[str, list[OftenOut]]
     starters: list[StarterOut]
     fields: dict[str, list[FieldOut]]
+    sought: list[SoughtOut]
     assumptions: list[AssumptionOut]
     sizes_w: list[int]
     presets: dict[str, dict[str, float]]

@@ -93,14 +93,14 @@ def shown(
     `group`: the title of those that stand together. `only`: another field, and the value of it at
     which this one means nothing."""
     declared = {
-        "unit": unit,
-        "words": [[value, word] for value, word in words.items()] if words else [],
+        "words": [[value, word] for value, word in words.items()] if words else None,
         "said": said,
-        "said_as": dict(said_as) if said_as else None,
+        "said_as": said_as,
         "group": group,
-        "only": list(only) if only else None,
+        "only": only,
     }
-    return {"title": label, "json_schema_extra": declared}
+    extra: dict[str, Any] = {"shown": {name: v for name, v in declared.items() if v}}
+    return {"title": label, "json_schema_extra": extra | ({"unit": unit} if unit else {})}
 
 
 def rated(

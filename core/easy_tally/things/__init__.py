@@ -9,9 +9,11 @@ from .cables import Cable, Connection, Plug, RailPins, Run, SocketRef, SupplyEnd
 from .case import Case
 from .parts import (
     HEADER_WORDS,
+    KINDS,
     PART_KINDS,
     Board,
     Card,
+    DeclaredField,
     Drive,
     Fan,
     Header,
@@ -30,6 +32,7 @@ from .supply import PORT_WORDS, Port, PortGroup, Supply
 __all__ = [
     "FORMAT_VERSION",
     "HEADER_WORDS",
+    "KINDS",
     "PART_KINDS",
     "PORT_WORDS",
     "PRESETS",
@@ -43,6 +46,7 @@ __all__ = [
     "Card",
     "Case",
     "Connection",
+    "DeclaredField",
     "Drive",
     "Extension",
     "Fan",

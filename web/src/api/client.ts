@@ -3,11 +3,13 @@ import createClient from "openapi-fetch";
 import type { components, paths } from "./schema";
 
 /** Everything that the server always sends, though the declaration gives it a default. */
-export type Whole<T> = T extends (infer E)[]
-  ? Whole<E>[]
-  : T extends object
-    ? { [K in keyof T]-?: Whole<T[K]> }
-    : T;
+export type Whole<T> = T extends Blob
+  ? T
+  : T extends (infer E)[]
+    ? Whole<E>[]
+    : T extends object
+      ? { [K in keyof T]-?: Whole<T[K]> }
+      : T;
 
 type Schemas = components["schemas"];
 export type Doc = Whole<Schemas["Build"]>;
@@ -125,6 +127,14 @@ client.use({
     return request;
   },
 });
+
+/** What is sent as a form, files among it. */
+export function asForm(body: Record<string, string | number | boolean | Blob>): FormData {
+  const form = new FormData();
+  for (const [name, value] of Object.entries(body))
+    form.set(name, value instanceof Blob ? value : String(value));
+  return form;
+}
 
 /** Unwrap an answer, or throw the Problem that came instead. */
 export async function take<T>(

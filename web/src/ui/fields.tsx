@@ -1,36 +1,24 @@
-import { createContext, useContext, useId, useRef, useState, type ReactNode } from "react";
+import { createContext, useContext, useId, useState, useSyncExternalStore, type ReactNode } from "react";
 
+import { Draft, type Read } from "../state/draft";
 import { parseNumber, shown } from "../state/parts/figure";
 
 /** Counts how often what is being typed was given up for what the build holds. */
 export const GivenUp = createContext(0);
 
-/** What is typed and not committed yet; gone when it is given up. */
-function useDraft() {
-  const givenUp = useContext(GivenUp);
-  const [seen, setSeen] = useState(givenUp);
-  const [draft, setDraft] = useState<string | null>(null);
-  if (seen !== givenUp) {
-    setSeen(givenUp);
-    setDraft(null);
-  }
-  return [draft, setDraft] as const;
-}
-
-/** Sends what is typed, each text once; what is typed while that goes in stays. */
-function useSending(setDraft: (to: (now: string | null) => string | null) => void) {
-  const sent = useRef<string | null>(null);
-  const send = async (text: string, to: () => Promise<unknown>): Promise<boolean> => {
-    sent.current = text;
-    try {
-      const done = Boolean(await to());
-      if (done) setDraft((now) => (now === text ? null : now));
-      return done;
-    } finally {
-      if (sent.current === text) sent.current = null;
-    }
+/** What is typed into a field that holds `value`, and not taken yet. */
+function useDraft<T>(value: T, read: (text: string) => Read<T>, onCommit: (value: T) => Promise<unknown>) {
+  const [draft] = useState(() => new Draft<T>());
+  useSyncExternalStore(draft.subscribe, draft.snapshot);
+  const beside = { era: useContext(GivenUp), value, read };
+  const text = draft.text(beside);
+  return {
+    text,
+    wrong: text === null ? "" : draft.wrong,
+    type: (typed: string) => draft.type(typed, beside.era),
+    drop: () => draft.drop(),
+    commit: (again: boolean) => draft.commit(beside, again, onCommit),
   };
-  return { sent, send };
 }
 
 /**
@@ -62,41 +50,16 @@ export function NumberField({
   narrow?: boolean;
 }) {
   const id = useId();
-  const [draft, setDraft] = useDraft();
-  const [wrong, setWrong] = useState("");
-  const { sent, send } = useSending(setDraft);
-  /** What was sent and not taken: it stays on screen, and leaving the field does not send it again. */
-  const [refused, setRefused] = useState<string | null>(null);
-
-  const read = (text: string): { ok: true; value: number | null } | { ok: false } => {
+  const read = (text: string): Read<number | null> => {
     if (empty && text.trim() === "") return { ok: true, value: null };
     const n = parseNumber(text);
-    return n === null || (whole && !Number.isInteger(n)) ? { ok: false } : { ok: true, value: n };
+    if (n !== null && (!whole || Number.isInteger(n))) return { ok: true, value: n };
+    const or = empty ? ", or nothing where it is not known" : "";
+    const wrong = `Needs a ${whole ? "whole " : ""}number${unit ? ` of ${unit}` : ""}${or}; got “${text}”.`;
+    return { ok: false, wrong };
   };
-  if (draft !== null && draft === refused) {
-    const found = read(draft);
-    if (found.ok && found.value === value) {
-      setDraft(null); // taken after all: the builder kept his
-      setRefused(null);
-    }
-  }
-  const commit = async (again: boolean) => {
-    if (draft === null || draft === sent.current || (!again && draft === refused)) return;
-    const found = read(draft);
-    if (!found.ok) {
-      setWrong(
-        `Needs a ${whole ? "whole " : ""}number${unit ? ` of ${unit}` : ""}${empty ? ", or nothing where it is not known" : ""}; got “${draft}”.`,
-      );
-      return;
-    }
-    if (found.value === value && sent.current === null) {
-      setDraft(null);
-      return;
-    }
-    const done = await send(draft, () => onCommit(found.value));
-    // What was not taken stays on screen, to be mended.
-    setRefused(done ? null : draft);
-  };
+  const draft = useDraft(value, read, onCommit);
+  const { wrong } = draft;
   return (
     <div className={compact ? "" : "grid gap-0.5"}>
       <label htmlFor={id} className={compact ? "sr-only" : "text-sm text-ink-soft"}>
@@ -105,27 +68,25 @@ export function NumberField({
       <span className="flex items-center gap-1.5">
         <input
           id={id}
-          data-draft={draft !== null}
+          data-draft={draft.text !== null}
           inputMode="decimal"
           autoComplete="off"
           placeholder={placeholder}
           aria-invalid={wrong !== ""}
           aria-describedby={wrong ? `${id}-wrong` : undefined}
           className={`field ${narrow ? "w-14" : "w-20"} text-right font-mono text-md placeholder:font-sans placeholder:text-sm`}
-          value={draft ?? shown(value)}
+          value={draft.text ?? shown(value)}
           onChange={(e) => {
-            setDraft(e.target.value);
-            setWrong("");
+            draft.type(e.target.value);
             const found = read(e.target.value);
             if (found.ok) onPreview?.(found.value);
           }}
-          onBlur={() => void commit(false)}
+          onBlur={() => void draft.commit(false)}
           onKeyDown={(e) => {
-            if (e.key === "Enter") void commit(true);
-            if (e.key === "Escape" && draft !== null) {
+            if (e.key === "Enter") void draft.commit(true);
+            if (e.key === "Escape" && draft.text !== null) {
               e.stopPropagation();
-              setDraft(null);
-              setWrong("");
+              draft.drop();
               onPreview?.(value);
             }
           }}
@@ -154,13 +115,7 @@ export function TextField({
   max?: number;
 }) {
   const id = useId();
-  const [draft, setDraft] = useDraft();
-  const { sent, send } = useSending(setDraft);
-  const commit = async () => {
-    if (draft === null || draft === sent.current) return;
-    if (draft.trim() === value && sent.current === null) setDraft(null);
-    else await send(draft, () => onCommit(draft.trim()));
-  };
+  const draft = useDraft(value, (text) => ({ ok: true, value: text.trim() }), onCommit);
   return (
     <div className="grid gap-0.5">
       <label htmlFor={id} className="text-sm text-ink-soft">
@@ -168,15 +123,15 @@ export function TextField({
       </label>
       <input
         id={id}
-        data-draft={draft !== null}
+        data-draft={draft.text !== null}
         className="field w-full text-md"
         maxLength={max}
-        value={draft ?? value}
-        onChange={(e) => setDraft(e.target.value)}
-        onBlur={() => void commit()}
+        value={draft.text ?? value}
+        onChange={(e) => draft.type(e.target.value)}
+        onBlur={() => void draft.commit(false)}
         onKeyDown={(e) => {
-          if (e.key === "Enter") void commit();
-          if (e.key === "Escape") setDraft(null);
+          if (e.key === "Enter") void draft.commit(true);
+          if (e.key === "Escape") draft.drop();
         }}
       />
     </div>

@@ -119,7 +119,7 @@ class Cooler(HangsOnHeader):
             ge=0,
             le=560,
             description="its radiator, by its fans: 240, 280, 360; 0: it has none",
-            **shown("Radiator", words=_RADIATORS, said="radiator"),
+            **shown("Radiator", unit="mm", words=_RADIATORS, said="radiator"),
         ),
     ] = None
     thick_mm: Rating = rated(

@@ -89,26 +89,26 @@ def _declared_fields(kind: type[BaseModel]) -> Iterator[DeclaredField]:
                 needed=extra["needed"],
                 missed=extra["missed"],
             )
-        elif "words" in extra:
-            yield _plain(name, field, extra)
+        elif "shown" in extra:
+            yield _plain(name, field, extra["shown"], extra.get("unit", ""))
 
 
-def _plain(name: str, field: FieldInfo, extra: dict[str, Any]) -> DeclaredField:
+def _plain(name: str, field: FieldInfo, shown: dict[str, Any], unit: str) -> DeclaredField:
     types = set(get_args(field.annotation)) or {field.annotation}
-    only, said_as = extra["only"], extra["said_as"]
+    words, said_as = shown.get("words", []), shown.get("said_as")
     return DeclaredField(
         name=name,
         label=field.title or name,
         text=field.description or "",
-        unit=extra["unit"],
-        shape=_shape(field, types, bool(extra["words"])),
-        choices=tuple((value, words) for value, words in extra["words"]),
+        unit=unit,
+        shape=_shape(field, types, bool(words)),
+        choices=tuple((value, word) for value, word in words),
         minimum=_limit(field, "ge"),
         maximum=_limit(field, "le"),
         may_miss=NoneType in types,
-        group=extra["group"],
-        only=tuple(only) if only else None,
-        said=extra["said"],
+        group=shown.get("group", ""),
+        only=shown.get("only"),
+        said=shown.get("said", ""),
         said_as=tuple(said_as.items()) if said_as else None,
     )
 

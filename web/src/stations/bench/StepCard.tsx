@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { useRef, useState } from "react";
 
-import { client, MOST, reason, seeSize, take, type BenchStep } from "../../api/client";
+import { asForm, client, MOST, reason, seeSize, take, type BenchStep } from "../../api/client";
 import { Face } from "../../drawing/Face";
 import { Panel } from "../../drawing/Panel";
 import { useBuild, useResult } from "../../state/build/contexts";
@@ -200,13 +200,8 @@ function AddPhoto({
       await take(
         client.POST("/api/v1/builds/{key}/photos", {
           params: { path: { key } },
-          body: { step, photo: file as unknown as string },
-          bodySerializer: () => {
-            const form = new FormData();
-            form.set("step", step);
-            form.set("photo", file);
-            return form;
-          },
+          body: { step, photo: file },
+          bodySerializer: asForm,
         }),
       );
       onPhotos();

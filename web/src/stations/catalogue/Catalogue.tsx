@@ -5,7 +5,7 @@ import { Link } from "react-router";
 import { client, reason, take, type Found } from "../../api/client";
 import { Face } from "../../drawing/Face";
 import { useBuild, useWrite } from "../../state/build/contexts";
-import { catalogueKey, catalogueQuery } from "../../state/queries";
+import { catalogueKey, catalogueQuery, referenceQuery } from "../../state/queries";
 import { lastThrown } from "../../state/thrown";
 import { Button } from "../../ui/button";
 import { Menu, MenuItem } from "../../ui/menu";
@@ -14,25 +14,6 @@ import { BinDialog } from "../frame/Bin";
 import { StationHead } from "../frame/Frame";
 import { Entry } from "./Entry";
 import { ReadFile } from "./ReadFile";
-
-const KINDS: [string, string][] = [
-  ["board", "boards"],
-  ["processor", "processors"],
-  ["memory", "memory"],
-  ["card", "cards"],
-  ["m2", "M.2"],
-  ["disk", "disks"],
-  ["ssd", "2.5-inch"],
-  ["optical", "optical"],
-  ["floppy", "floppy"],
-  ["fan", "fans"],
-  ["pump", "pumps"],
-  ["cooler", "coolers"],
-  ["hub", "hubs"],
-  ["strip", "lights"],
-  ["usb", "USB"],
-  ["load", "other"],
-];
 
 /** The parts catalogue: found as one types, one's own beside those that ship, out and in as CSV. */
 export default function Catalogue() {
@@ -46,6 +27,7 @@ export default function Catalogue() {
   const [bin, setBin] = useState(false);
   const list = useRef<HTMLUListElement>(null);
   const { data } = useQuery(catalogueQuery(useDeferredValue(text)));
+  const { data: reference } = useQuery(referenceQuery);
   const id = useId();
   const found = data?.found ?? [];
   const entry = found.find((f) => f.slug === chosen) ?? null;
@@ -118,7 +100,7 @@ export default function Catalogue() {
             className="h-11 w-full border-2 border-accent bg-slip px-4 text-lg placeholder:text-ink-soft"
           />
           <div role="group" aria-label="Kinds" className="my-2 flex flex-wrap gap-x-1">
-            {KINDS.map(([word, name]) => (
+            {reference?.sought.map(({ word, several }) => (
               <button
                 key={word}
                 type="button"
@@ -126,7 +108,7 @@ export default function Catalogue() {
                 onClick={() => setText(text.trim() === word ? "" : word)}
                 className="rounded-[3px] px-1.5 py-0.5 text-sm text-ink-soft underline decoration-dotted underline-offset-4 hover:bg-accent-wash aria-pressed:bg-accent-wash aria-pressed:font-bold aria-pressed:text-ink"
               >
-                {name}
+                {several}
               </button>
             ))}
           </div>

@@ -1,7 +1,8 @@
 import { useQuery } from "@tanstack/react-query";
 
-import type { Figure, Found } from "../../api/client";
+import type { Found } from "../../api/client";
 import { Face, PinKey } from "../../drawing/Face";
+import { figureIn } from "../../state/parts/declared";
 import { useBuild, useWrite } from "../../state/build/contexts";
 import { referenceQuery } from "../../state/queries";
 import { Button } from "../../ui/button";
@@ -25,7 +26,7 @@ export function Entry({
   const { part } = found;
   const sockets = "sockets" in part ? part.sockets : [];
   const kinds = [...new Set(sockets.map((s) => s.kind))];
-  const values = part as unknown as Record<string, Figure | null>;
+  const figures = data?.fields[part.kind]?.filter((f) => f.shape === "figure") ?? [];
   const add = async () => {
     if (await act({ type: "add part", part })) onAdded(part.name);
   };
@@ -51,8 +52,8 @@ export function Entry({
       {kinds.length > 0 && <PinKey kinds={kinds} />}
       <table className="w-full text-base">
         <tbody>
-          {data?.fields[part.kind]?.map((f) => {
-            const figure = values[f.name];
+          {figures.map((f) => {
+            const figure = figureIn(part, f.name);
             return (
               <tr key={f.name} className="border-t border-rule align-baseline">
                 <td className="py-1 pr-2">{f.text}</td>

@@ -3,6 +3,7 @@ import { useRef, useState } from "react";
 import { Link } from "react-router";
 
 import { client, MOST, take, textOf, type Thing } from "../../api/client";
+import { ownCable } from "../../state/loose";
 import { useBuild, useWrite } from "../../state/build/contexts";
 import { buildsQuery, drawerKey, drawerQuery } from "../../state/queries";
 import { AlertDialog } from "../../ui/alert";
@@ -121,10 +122,10 @@ function Row({ of: t, buildKey }: { of: Thing; buildKey: string }) {
     onError: (e) => say(e.message),
   });
   const name = (key: string) => builds.find((b) => b.key === key)?.name ?? key;
-  const cable = t.kind === "cable" && t.free > 0 && t.thing.condition !== "not to be used";
+  const cable = t.free > 0 && t.thing.condition !== "not to be used" ? ownCable(t) : null;
   const add = async () => {
-    const thing = t.thing.thing as unknown as Record<string, unknown>;
-    const done = await act({ type: "add cable", cable: { ...thing, owned: t.thing.key } } as never);
+    if (!cable) return;
+    const done = await act({ type: "add cable", cable });
     if (done) void queries.invalidateQueries({ queryKey: drawerKey });
   };
   return (

@@ -3,6 +3,7 @@ import { useRef, useState } from "react";
 
 import type { FieldOf, Figure, Mend, Part } from "../../api/client";
 import { useBuild, useResult, useShown, useWrite } from "../../state/build/contexts";
+import { figureIn } from "../../state/parts/declared";
 import { withLikely } from "../../state/parts/figure";
 import { amount, bounds, sentence } from "../../state/format";
 import { referenceQuery, rowsQuery } from "../../state/queries";
@@ -35,8 +36,8 @@ export function Inspector({ part, field, onGone }: { part: Part; field: string; 
     preview({ type: "change part", part: part.key, changes, release: false });
   const { result } = useResult();
   const told = [...result.mend, ...result.notes].filter((m) => m.of === "part" && m.subject === part.key);
+  const figures = reference?.fields[part.kind]?.filter((f) => f.shape === "figure") ?? [];
   useField(box, field, reference !== undefined);
-  const values = part as unknown as Record<string, Figure | null>;
   const remove = async () => {
     const gone = await act({ type: "remove part", part: part.key, release: false });
     if (gone) onGone();
@@ -61,11 +62,11 @@ export function Inspector({ part, field, onGone }: { part: Part; field: string; 
           />
         )}
       </div>
-      {reference?.fields[part.kind]?.map((field) => (
+      {figures.map((field) => (
         <FigureField
           key={field.name}
           field={field}
-          figure={values[field.name] ?? null}
+          figure={figureIn(part, field.name)}
           told={told.filter((t) => t.field === field.name)}
           look={look}
           set={set}
@@ -98,7 +99,7 @@ function FigureField({
   set: SetPart;
 }) {
   const [wide, setWide] = useState(false);
-  const own = (now: Part) => (now as unknown as Record<string, Figure | null>)[field.name] ?? null;
+  const own = (now: Part) => figureIn(now, field.name);
   const at = (old: Figure | null, likely: number | null) => ({
     [field.name]: likely === null ? null : withLikely(old, likely),
   });

@@ -1,178 +1,34 @@
 import type { Part } from "../../api/client";
 import { useBuild } from "../../state/build/contexts";
 import { SPIKES } from "../../state/format";
-import { Choice, NumberField, Tick } from "../../ui/fields";
-import { Blowing, Radiator, CardSize } from "./Measures";
-import { LANES, Outputs, Slots } from "./Outputs";
+import { Choice, NumberField } from "../../ui/fields";
+import { DeclaredFields } from "./DeclaredFields";
+import { Outputs, Slots } from "./Outputs";
 import { Signals } from "./Signals";
 import { useWords } from "../../words";
 import type { SetPart } from "./set";
 
-/** What a kind of part has besides figures and sockets. */
+/** What a kind of part has besides figures and sockets: what is plain as declared, then the rest. */
 export function KindFields({ part, set }: { part: Part; set: SetPart }) {
-  switch (part.kind) {
-    case "card":
-      return <CardFields part={part} set={set} />;
-    case "processor":
-      return <Spikes part={part} set={set} />;
-    case "memory":
-      return (
-        <Choice
-          label="Generation"
-          value={part.generation}
-          options={[
-            { value: "ddr5", words: "DDR5, unbuffered" },
-            { value: "ddr5-registered", words: "DDR5, registered" },
-            { value: "ddr4", words: "DDR4" },
-            { value: "ddr3", words: "DDR3" },
-          ]}
-          onChange={(generation) => void set({ generation })}
-        />
-      );
-    case "drive":
-      return (
-        <div className="flex flex-wrap items-end gap-3">
-          <Choice
-            label="Form"
-            value={part.form}
-            options={[
-              { value: "3.5", words: "3.5-inch" },
-              { value: "2.5", words: "2.5-inch" },
-              { value: "optical", words: "optical" },
-              { value: "floppy", words: "floppy" },
-            ]}
-            onChange={(form) => void set({ form })}
-          />
-          <Choice
-            label="Its data goes"
-            value={part.data ?? ""}
-            options={[
-              { value: "", words: "as its plug tells" },
-              { value: "sata", words: "to a SATA port" },
-              { value: "ribbon", words: "by a ribbon" },
-              { value: "expander", words: "to an expander" },
-            ]}
-            onChange={(data) => void set({ data: data || null })}
-          />
-          <Tick
-            label="Stays off where pin 3 carries 3.3 V"
-            checked={part.power_disable}
-            onChange={(power_disable) => void set({ power_disable })}
-          />
-        </div>
-      );
-    case "fan":
-      return (
-        <div className="flex flex-wrap gap-3">
-          <NumberField
-            label="Size"
-            unit="mm"
-            whole
-            value={part.size_mm}
-            onCommit={(size_mm) => set({ size_mm })}
-          />
-          <HangsOn part={part} set={set} />
-          <Blowing part={part} set={set} />
-        </div>
-      );
-    case "cooler":
-      return (
-        <div className="flex flex-wrap gap-3">
-          <NumberField
-            label="Fans with it"
-            unit=""
-            whole
-            value={part.fans}
-            onCommit={(fans) => set({ fans })}
-          />
-          <HangsOn part={part} set={set} />
-          <UsbLead part={part} set={set} />
-          <Radiator part={part} set={set} />
-          <Blowing part={part} set={set} />
-        </div>
-      );
-    case "strip":
-      return (
-        <div className="flex flex-wrap gap-3">
-          <Choice
-            label="Volts"
-            value={String(part.volts)}
-            options={[
-              { value: "5", words: "5 V" },
-              { value: "12", words: "12 V" },
-            ]}
-            onChange={(v) => void set({ volts: Number(v) })}
-          />
-          <HangsOn part={part} set={set} />
-        </div>
-      );
-    case "pump":
-      return <HangsOn part={part} set={set} />;
-    case "hub":
-      return (
-        <div className="grid gap-3">
-          <HangsOn part={part} set={set} />
-          <UsbLead part={part} set={set} />
-          <Outputs field="outputs" title="Outputs" stem="out" headers={part.outputs} set={set} />
-        </div>
-      );
-    case "m2":
-      return <InSlot part={part} set={set} />;
-    case "usb":
-      return (
-        <div className="flex flex-wrap items-end gap-3">
-          <span data-field="port">
-            <Choice
-              label="Plugged into"
-              value={part.port}
-              options={[
-                { value: "outside", words: "a port outside" },
-                { value: "usb2", words: "an internal USB 2 header" },
-                { value: "usb3", words: "an internal USB 3 header" },
-                { value: "usb-c", words: "an internal USB-C header" },
-              ]}
-              onChange={(port) => void set({ port })}
-            />
-          </span>
-          {part.port !== "outside" && (
-            <NumberField
-              label="Headers it gives"
-              unit=""
-              whole
-              empty
-              narrow
-              placeholder="none"
-              value={part.usb2_headers}
-              onCommit={(usb2_headers) => set({ usb2_headers })}
-            />
-          )}
-        </div>
-      );
-    case "other":
-      return (
-        <NumberField
-          label="Idle, as a share of full"
-          unit="×"
-          value={part.idle_share}
-          onCommit={(idle_share) => set({ idle_share })}
-        />
-      );
-    case "board":
-      return (
-        <div className="grid gap-3">
+  return (
+    <div className="grid gap-2">
+      {part.kind === "card" && <InSlot part={part} set={set} />}
+      {part.kind === "m2" && <InM2Slot part={part} set={set} />}
+      {"on" in part && <HangsOn part={part} set={set} />}
+      <DeclaredFields part={part} set={set} />
+      {"spike_factors" in part && <Spikes part={part} set={set} />}
+      {part.kind === "hub" && (
+        <Outputs field="outputs" title="Outputs" stem="out" headers={part.outputs} set={set} />
+      )}
+      {part.kind === "board" && (
+        <>
           <Slots board={part} set={set} />
           <Outputs field="headers" title="Headers" stem="fan" headers={part.headers} set={set} />
-          <Tick
-            label="Manual allows a 4-pin processor plug in the 8-pin socket"
-            checked={part.eps4_in_eps8}
-            onChange={(eps4_in_eps8) => void set({ eps4_in_eps8 })}
-          />
-          <Signals part={part} set={set} />
-        </div>
-      );
-    default:
-      return null;
-  }
+        </>
+      )}
+      {"sata_ports" in part && <Signals part={part} set={set} />}
+    </div>
+  );
 }
 
 type Card = Extract<Part, { kind: "card" }>;
@@ -220,74 +76,27 @@ function Spikes({ part, set }: { part: Card | Processor; set: SetPart<Card | Pro
   );
 }
 
-/** Slot, lanes, power limit and spikes of a card. */
-function CardFields({ part, set }: { part: Card; set: SetPart<Card> }) {
-  const build = useBuild();
-  const board = build.doc.parts.find((p) => p.kind === "board");
+/** The board's slot that a card stands in. */
+function InSlot({ part, set }: { part: Card; set: SetPart<Card> }) {
+  const board = useBuild().doc.parts.find((p) => p.kind === "board");
   const slots = board?.kind === "board" ? board.slots : [];
   return (
-    <div className="grid gap-2">
-      <div className="flex flex-wrap gap-3">
-        <span data-field="slot">
-          <Choice
-            label="Stands in"
-            value={part.slot ?? ""}
-            options={[
-              { value: "", words: "not said" },
-              ...slots.map((s) => ({ value: s.key, words: `${s.key}, x${s.lanes}` })),
-            ]}
-            onChange={(slot) => void set({ slot: slot || null })}
-          />
-        </span>
-        <Choice
-          label="Lanes of its edge"
-          value={String(part.lanes)}
-          options={LANES}
-          onChange={(v) => void set({ lanes: Number(v) })}
-        />
-        <Choice
-          label="Kind of card"
-          value={part.use}
-          options={[
-            { value: "graphics", words: "graphics" },
-            { value: "plain", words: "plain: sound, network, capture" },
-          ]}
-          onChange={(use) => void set({ use })}
-        />
-        <NumberField
-          label="Power limit"
-          unit="× as delivered"
-          value={part.power_limit}
-          onCommit={(power_limit) => set({ power_limit })}
-        />
-      </div>
-      <CardSize part={part} set={set} />
-      <Spikes part={part} set={set} />
-      <Signals part={part} set={set as SetPart} />
-    </div>
-  );
-}
-
-/** Whether a controller has a lead for an internal USB header. */
-function UsbLead({ part, set }: { part: Extract<Part, { usb_lead: boolean | null }>; set: SetPart }) {
-  return (
-    <span data-field="usb_lead">
+    <span data-field="slot">
       <Choice
-        label="Lead for an internal USB header"
-        value={part.usb_lead === null ? "" : part.usb_lead ? "yes" : "no"}
+        label="Stands in"
+        value={part.slot ?? ""}
         options={[
-          { value: "", words: "not known" },
-          { value: "yes", words: "has one" },
-          { value: "no", words: "has none" },
+          { value: "", words: "not said" },
+          ...slots.map((s) => ({ value: s.key, words: `${s.key}, x${s.lanes}` })),
         ]}
-        onChange={(v) => void set({ usb_lead: v === "" ? null : v === "yes" })}
+        onChange={(slot) => void set({ slot: slot || null })}
       />
     </span>
   );
 }
 
 /** The board's M.2 slot that a drive is in. */
-function InSlot({ part, set }: { part: Extract<Part, { kind: "m2" }>; set: SetPart }) {
+function InM2Slot({ part, set }: { part: Extract<Part, { kind: "m2" }>; set: SetPart }) {
   const board = useBuild().doc.parts.find((p) => p.kind === "board");
   const slots = (board?.kind === "board" && board.m2_slots) || [];
   if (part.count > 1 || (!slots.length && !part.slot)) return null;

@@ -32,8 +32,7 @@ export function Outputs({
     value: value as Header["kind"],
     words,
   }));
-  const put = (to: (now: Header[]) => Header[]) =>
-    set((now) => ({ [field]: to((now as unknown as Record<string, Header[]>)[field] ?? []) }));
+  const put = (to: (now: Header[]) => Header[]) => set((now) => ({ [field]: to(headersOf(now)) }));
   const change = (key: string, to: (h: Header) => Partial<Header>) =>
     put((now) => now.map((h) => (h.key === key ? { ...h, ...to(h) } : h)));
   const add = () =>
@@ -193,7 +192,12 @@ export function Slots({ board, set }: { board: Board; set: SetPart<Board> }) {
   );
 }
 
-export const LANES = ["16", "8", "4", "1"].map((v) => ({ value: v, words: `x${v}` }));
+/** The headers that a board or a hub gives. */
+function headersOf(part: Part): Header[] {
+  return part.kind === "board" ? part.headers : part.kind === "hub" ? part.outputs : [];
+}
+
+const LANES = ["16", "8", "4", "1"].map((v) => ({ value: v, words: `x${v}` }));
 
 export function Remove({ what, onRemove }: { what: string; onRemove: () => void }) {
   return (

@@ -1,5 +1,6 @@
 import type { Part } from "../../api/client";
 import { useResult } from "../../state/build/contexts";
+import { numberIn } from "../../state/parts/declared";
 import { Button } from "../../ui/button";
 import { NumberField, TextField } from "../../ui/fields";
 import { capital } from "../../words";
@@ -12,7 +13,6 @@ type Counted = Extract<Part, { sata_ports: number | null }>;
 /** Signal ports that a board or a card gives, each beside what the build needs of it. */
 export function Signals({ part, set }: { part: Counted; set: SetPart }) {
   const { signals } = useResult().result;
-  const values = part as unknown as Record<string, number | null>;
   const counted = signals.filter((s) => part.kind === "card" || s.kind !== "m2");
   return (
     <fieldset className="grid gap-1">
@@ -34,7 +34,7 @@ export function Signals({ part, set }: { part: Counted; set: SetPart }) {
             label={capital(s.words)}
             unit=""
             placeholder="?"
-            value={values[s.field] ?? null}
+            value={numberIn(part, s.field)}
             onCommit={(n) => set({ [s.field]: n })}
           />
           <Needed of={s} />

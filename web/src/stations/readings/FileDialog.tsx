@@ -1,7 +1,15 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
 
-import { client, reason, take, type ChannelWords, type ReadingJob, type TakenOut } from "../../api/client";
+import {
+  asForm,
+  client,
+  reason,
+  take,
+  type ChannelWords,
+  type ReadingJob,
+  type TakenOut,
+} from "../../api/client";
 import { readingsKey } from "../../state/queries";
 import { Button } from "../../ui/button";
 import { Dialog } from "../../ui/dialog";
@@ -65,17 +73,12 @@ export function FileDialog({
         columns.filter((c) => asked.includes(c.head)).map((c) => [c.head, c.means || "ignore"]),
       );
       if (Object.keys(names).length) await take(client.PUT("/api/v1/readings/names", { body: { names } }));
-      const form = new FormData();
-      form.append("file", file);
-      form.append("name", file.name);
-      form.append("keep_good", String(keep));
-      form.append("size", String(file.size));
       setJob(
         await take(
           client.POST("/api/v1/builds/{key}/readings/file", {
             params: { path },
-            body: form as never,
-            bodySerializer: (b) => b as unknown as FormData,
+            body: { file, name: file.name, keep_good: keep, size: file.size },
+            bodySerializer: asForm,
           }),
         ),
       );

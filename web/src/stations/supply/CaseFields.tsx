@@ -2,6 +2,7 @@ import { useMutation, useQuery } from "@tanstack/react-query";
 import { useId, useState } from "react";
 
 import { client, take, type Case, type Doc } from "../../api/client";
+import { asBracket, ownBracket } from "../../state/loose";
 import { useBuild, useWrite } from "../../state/build/contexts";
 import { casesQuery, drawerQuery, looseQuery } from "../../state/queries";
 import { Button } from "../../ui/button";
@@ -261,13 +262,9 @@ function Radiators({ now, set }: { now: Case; set: SetCase }) {
 function BracketChoice({ now, set }: { now: Doc["bracket"]; set: (b: Doc["bracket"]) => Promise<unknown> }) {
   const { data: loose = [] } = useQuery(looseQuery);
   const { data: things = [] } = useQuery(drawerQuery);
-  const sold = loose.flatMap((l) => (l.kind === "bracket" ? [l.entry.thing as Bracket] : []));
+  const sold = loose.flatMap((l) => asBracket(l.entry.thing) ?? []);
   // One's own first; each is in one build at a time, so one that is elsewhere is not offered.
-  const own = things.flatMap((t) =>
-    t.kind === "bracket" && (t.free > 0 || t.thing.key === now?.owned)
-      ? [{ ...(t.thing.thing as unknown as Bracket), owned: t.thing.key }]
-      : [],
-  );
+  const own = things.flatMap((t) => (t.free > 0 || t.thing.key === now?.owned ? (ownBracket(t) ?? []) : []));
   const brackets = [...own, ...sold];
   const called = (b: Bracket) => `${b.owned}/${b.name}`;
   const known = brackets.some((b) => now && called(b) === called(now));

@@ -13,7 +13,7 @@ export function LookedAt({ onClose }: { onClose: () => void }) {
   const queries = useQueryClient();
   const add = useMutation({
     mutationFn: () =>
-      take(client.POST("/api/v1/drawer", { body: { kind: "supply", text, standing: "looked at" } as never })),
+      take(client.POST("/api/v1/drawer", { body: { kind: "supply", text, standing: "looked at" } })),
     onSuccess: () => {
       void queries.invalidateQueries({ queryKey: drawerKey });
       void queries.invalidateQueries({ queryKey: ["candidates"] });
