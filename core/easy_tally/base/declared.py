@@ -83,19 +83,22 @@ def shown(
     words: Mapping[Any, str] | None = None,
     said: str = "",
     said_as: Mapping[str, str] | None = None,
+    told: str = "",
     group: str = "",
     only: tuple[str, str] | None = None,
 ) -> dict[str, Any]:
     """How a plain field is shown in a form and said in a line, for its `Field`.
 
     `words`: what each value is called (None: what its absence is), where it is chosen. `said`: the
-    word before its value in a line; `said_as`: word in a line → value, where it is not the same.
+    word before its value in a line; `said_as`: word in a line → value, where it is not the same;
+    `told`: how the value is told back, `{}` in its place.
     `group`: the title of those that stand together. `only`: another field, and the value of it at
     which this one means nothing."""
     declared = {
         "words": [[value, word] for value, word in words.items()] if words else None,
         "said": said,
         "said_as": said_as,
+        "told": told,
         "group": group,
         "only": only,
     }

@@ -15,7 +15,18 @@ from ..base.rounding import up
 from ..publishing.wording.fit import fit_words
 from ..standards.connectors import CONNECTORS, is_coded, is_of
 from ..things.cables import Cable
-from ..things.parts import Board, Card, Cooler, Drive, Fan, Hub, Part, Pump, UsbLoad
+from ..things.parts import (
+    ON_HEADER,
+    PART_KINDS,
+    Board,
+    Card,
+    Cooler,
+    Drive,
+    Hub,
+    Part,
+    Pump,
+    UsbLoad,
+)
 from ..wiring import Between, Feed
 from .joints import MOST_MATINGS, WARN_MATINGS, Joint, Look, plug_joint, port_joint
 
@@ -319,12 +330,12 @@ def _card_text(a: Analysis, part: Card, fed: bool, first: bool, closed: bool) ->
 
 
 def _drives(a: Analysis) -> Iterator[Step]:
-    for f in _of(a, Drive, Hub):
-        yield _joint(a, f, "drives")
-    for f in _of(a, Cooler, Fan, Pump):
+    first, others = (Drive, Hub), tuple({*PART_KINDS} - {Board, Card, Drive, Hub})
+    plugs = {f.input.ref: f for f in (*_of(a, *first), *_of(a, *others))}
+    for f in plugs.values():
         yield _joint(a, f, "drives")
     for part in a.build.parts:
-        if isinstance(part, Fan | Pump | Cooler) and not part.sockets:
+        if isinstance(part, ON_HEADER) and not part.sockets:
             hub = a.wired.parts.get(part.on) if part.on else a.wired.board
             on = hub.name if hub else "a header"
             named = f" {', '.join(part.headers)}" if part.headers else ""

@@ -10,7 +10,7 @@ from ..standards.signals import SIGNAL_FIELDS, SIGNAL_WORDS, SignalKind
 from ..tally.loads import loads
 from ..tally.sums import tally
 from ..things.build import Build
-from ..things.parts import HEADER_WORDS, IN_SLOTS, ON_HEADER, Board, Hub, Part
+from ..things.parts import HEADER_WORDS, IN_SLOTS, KINDS, ON_HEADER, Board, Hub, Part
 from ..wiring import Wired
 from .printer import measures_said
 from .words import FIGURES
@@ -68,24 +68,10 @@ def _outputs(part: Part) -> list[str]:
     return outputs
 
 
-#: Word of a measure → how it is told.
-_MEASURED = {
-    "long": "{} mm long",
-    "high": "{} mm high",
-    "covers": "covers {} slot places",
-    "support": "support {}",
-    "plugs": "plugs to the {}",
-    "flow": "moves {} m³/h",
-    "mounted": "at the {}",
-    "blows": "blows {}",
-    "radiator": "radiator {} mm",
-    "thick": "{} mm thick",
-}
-
-
 def _measured(part: Part) -> list[str]:
+    told = {f.said: f.told for f in KINDS[part.kind].fields}
     words = (w.partition(":") for w in measures_said(part))
-    return [_MEASURED[word].format(value) for word, _, value in words]
+    return [told[word].format(value) for word, _, value in words]
 
 
 def _known(part: Part) -> list[str]:

@@ -71,13 +71,13 @@ class Card(WithSignals, WithSockets):
         "its length, without the slot bracket",
         "mm",
         600,
-        shown=shown("Length", said="long", group="Size"),
+        shown=shown("Length", said="long", told="{} mm long", group="Size"),
     )
     height_mm: Rating = rated(
         "its height above the slot, without a plug",
         "mm",
         300,
-        shown=shown("Height above the slot", said="high", group="Size"),
+        shown=shown("Height above the slot", said="high", told="{} mm high", group="Size"),
     )
     covers: Annotated[
         int | None,
@@ -85,7 +85,7 @@ class Card(WithSignals, WithSockets):
             ge=1,
             le=6,
             description="slot places that it covers",
-            **shown("Slot places", said="covers", group="Size"),
+            **shown("Slot places", said="covers", told="covers {} slot places", group="Size"),
         ),
     ] = None
     support: Annotated[
@@ -114,6 +114,7 @@ class Card(WithSignals, WithSockets):
                 "Its plugs stand out to the",
                 words={"side panel": "side panel", "front": "front"},
                 said="plugs",
+                told="plugs to the {}",
                 said_as={"side": "side panel", "front": "front"},
                 group="Size",
             ),

@@ -32,7 +32,7 @@ def _flow() -> Any:
         "air that one of its fans moves at full speed, in the open",
         "m³/h",
         1000,
-        shown=shown("Air that one moves", said="flow"),
+        shown=shown("Air that one moves", said="flow", told="moves {} m³/h"),
     )
 
 
@@ -41,7 +41,8 @@ def _side(text: str) -> Any:
     words = {None: "not known", **{side: side for side in get_args(Side)}}
     same = {side: side for side in get_args(Side)}
     return Field(
-        description=text, **shown("Mounted at the", words=words, said="mounted", said_as=same)
+        description=text,
+        **shown("Mounted at the", words=words, said="mounted", told="at the {}", said_as=same),
     )
 
 
@@ -119,14 +120,16 @@ class Cooler(HangsOnHeader):
             ge=0,
             le=560,
             description="its radiator, by its fans: 240, 280, 360; 0: it has none",
-            **shown("Radiator", unit="mm", words=_RADIATORS, said="radiator"),
+            **shown(
+                "Radiator", unit="mm", words=_RADIATORS, said="radiator", told="radiator {} mm"
+            ),
         ),
     ] = None
     thick_mm: Rating = rated(
         "its radiator's thickness, without the fans",
         "mm",
         120,
-        shown=shown("Thick, without fans", said="thick"),
+        shown=shown("Thick, without fans", said="thick", told="{} mm thick"),
     )
     usb_lead: bool | None = usb_lead()
 

@@ -37,6 +37,8 @@ class DeclaredField:
     only: tuple[str, str] | None = None
     said: str = ""
     said_as: tuple[tuple[str, str], ...] | None = None
+    #: How the value is told back, `{}` in its place.
+    told: str = ""
     #: Names of the assumptions, one of which stands in where the figure is missing.
     default_from: tuple[str, ...] = ()
     needed: bool = False
@@ -110,6 +112,7 @@ def _plain(name: str, field: FieldInfo, shown: dict[str, Any], unit: str) -> Dec
         only=shown.get("only"),
         said=shown.get("said", ""),
         said_as=tuple(said_as.items()) if said_as else None,
+        told=shown.get("told") or f"{shown.get('said')} {{}}",
     )
 
 
