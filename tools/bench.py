@@ -42,9 +42,9 @@ def median_ms(work: Callable[[], object], times: int) -> float:
     return statistics.median(taken) * 1000
 
 
-def show(what: str, ms: float, unit_ms: float, goal: str) -> None:
+def show(title: str, ms: float, unit_ms: float, goal: str) -> None:
     """One line of the table."""
-    print(f"{what:52}{ms:9.2f} ms {ms / unit_ms:9.3f} × {goal:>22}")
+    print(f"{title:52}{ms:9.2f} ms {ms / unit_ms:9.3f} × {goal:>22}")
 
 
 #: As much as the server keeps [bytes].
@@ -101,18 +101,18 @@ def core(unit: float) -> None:
         )
         if build.runs:
             candidate = _candidates(build)
-            of = f"  of a candidate map ({candidate / fresh:.2f} of it)"
-            show(of, candidate, unit, "a third of it")
+            title = f"  of a candidate map ({candidate / fresh:.2f} of it)"
+            show(title, candidate, unit, "a third of it")
         show(
             f"  of which the tally: loads, sums, spikes, sizing, {build.name}",
             median_ms(lambda b=build: tally_alone(b), 60),
             unit,
             "",
         )
-        found = analyse(build)
+        analysis = analyse(build)
         show(
             f"  its compact result in words, {build.name}",
-            median_ms(lambda f=found: compact(f), 60),
+            median_ms(lambda f=analysis: compact(f), 60),
             unit,
             "",
         )
@@ -195,10 +195,10 @@ def crowds() -> None:
     """Clients that edit Heron together, through one served worker."""
     with tempfile.TemporaryDirectory() as folder:
         served = Served(Path(folder))
-        for many, edits in (1, 160), (4, 60), (32, 12):
-            c = crowd(served, many, edits)
+        for clients, edits in (1, 160), (4, 60), (32, 12):
+            c = crowd(served, clients, edits)
             per_s, p95_ms = c.done / c.seconds, c.p95 * 1000
-            print(f"{f'edits of Heron by {many}':52}{per_s:9.0f} a second {'100 a second':>27}")
+            print(f"{f'edits of Heron by {clients}':52}{per_s:9.0f} a second {'100 a second':>27}")
             print(f"{'  95 % of the answers under':52}{p95_ms:9.0f} ms {'300 ms':>34}")
         served.kill()
 

@@ -176,15 +176,15 @@ def mapping(unit: float) -> None:
             start = time.perf_counter()
 
             def told(
-                done: int, of: int, best: object, begun: float = start, at: list[float] = first
+                done: int, out_of: int, best: object, begun: float = start, at: list[float] = first
             ) -> None:
                 if done == 1:
                     at.append(time.perf_counter() - begun)
 
-            found = solve(build, Wish(), Progress(tell=told))
+            mapping = solve(build, Wish(), Progress(tell=told))
             ms = (time.perf_counter() - start) * 1000
             words = "with" if limits else "without"
-            proven = "" if found and found.proven else ", NOT PROVEN"
+            proven = "" if mapping and mapping.proven else ", NOT PROVEN"
             name = f"map, {sockets} sockets, {words} group limits{proven}"
             early = first[0] * 1000 if first else 0.0
             print(
@@ -195,12 +195,12 @@ def mapping(unit: float) -> None:
     hard = {f"20 sockets, with group limits, rack {n}": rack(20, n, limits=True) for n in (23, 29)}
     hard["20 sockets, with group limits, 5 models"] = rack(20, 51, limits=True, models=5)
     hard |= {f"60 sockets, {n} models of disks": rack(60, n, models=n) for n in (6, 8, 12)}
-    for what, build in hard.items():
+    for title, build in hard.items():
         start = time.perf_counter()
-        found = solve(build)
+        mapping = solve(build)
         ms = (time.perf_counter() - start) * 1000
-        proven = "" if found and found.proven else ", NOT PROVEN"
-        print(f"{f'map, {what}{proven}':52}{ms:9.1f} ms {ms / unit:9.3f} ×")
+        proven = "" if mapping and mapping.proven else ", NOT PROVEN"
+        print(f"{f'map, {title}{proven}':52}{ms:9.1f} ms {ms / unit:9.3f} ×")
     build = rack(60, 1, short=True)
     start = time.perf_counter()
     none = solve(build) is None
@@ -218,8 +218,8 @@ def second(unit: float) -> None:
     """The same program, the same goal, given to two solvers."""
     for sockets in (20, 60, 120):
         build = rack(sockets, sockets, limits=True)
-        found, _ = scenarios_of(build)
-        program = Program(world(build, found[0]), Facts())
+        scenarios, _ = scenarios_of(build)
+        program = Program(world(build, scenarios[0]), Facts())
         start = time.perf_counter()
         one = program.solve("runs").value
         ours = (time.perf_counter() - start) * 1000

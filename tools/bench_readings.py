@@ -48,10 +48,10 @@ def readings(show: Callable[[str, float, float, str], None], unit: float, root: 
         maker.start()
         maker.join()
 
-        def timed(what: str, work: Callable[[], object], goal: str = "") -> object:
+        def timed(title: str, work: Callable[[], object], goal: str = "") -> object:
             start = time.perf_counter()
             readings = work()
-            show(what, (time.perf_counter() - start) * 1000, unit, goal)
+            show(title, (time.perf_counter() - start) * 1000, unit, goal)
             return readings
 
         timed("bare reader, NumPy loadtxt", lambda: np.loadtxt(file, delimiter=",", skiprows=1))

@@ -58,17 +58,17 @@ def main() -> int:
     args = p.parse_args()
     broke = 0
     for name in [args.reader] if args.reader else _names():
-        begun, found = time.perf_counter(), {}
+        begun, kinds = time.perf_counter(), {}
         pieces = [min(_PIECE, args.times - i) for i in range(0, args.times, _PIECE)]
         with ProcessPoolExecutor() as pool:
             seeds = range(args.seed * 1_000_000, args.seed * 1_000_000 + len(pieces))
             for faults in pool.map(_piece, [name] * len(pieces), seeds, pieces):
-                found |= {trace.splitlines()[-2]: (given, trace) for _, given, trace in faults}
+                kinds |= {trace.splitlines()[-2]: (given, trace) for _, given, trace in faults}
         took = time.perf_counter() - begun
-        print(f"{name:12} {args.times:,} read in {took:.0f} s: {len(found)} faults", flush=True)
-        for given, trace in found.values():
+        print(f"{name:12} {args.times:,} read in {took:.0f} s: {len(kinds)} faults", flush=True)
+        for given, trace in kinds.values():
             print(f"  {given}\n{trace}", flush=True)
-        broke += bool(found)
+        broke += bool(kinds)
     return 1 if broke else 0
 
 

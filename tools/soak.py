@@ -38,10 +38,10 @@ HERON = (ROOT / "demo/builds/heron.tally.json").read_text(encoding="utf-8")
 _rows: list[tuple[str, str, str]] = []
 
 
-def told(what: str, tried: str, lost: str) -> None:
+def told(title: str, tried: str, lost: str) -> None:
     """One line of the table."""
-    _rows.append((what, tried, lost))
-    print(f"{what:34} {tried:44} {lost}", flush=True)
+    _rows.append((title, tried, lost))
+    print(f"{title:34} {tried:44} {lost}", flush=True)
 
 
 class Served:
@@ -109,8 +109,8 @@ class Served:
         """Rename the first card of a build."""
         action = {"type": "change part", "part": "card-1", "changes": {"name": name}}
         body = {"base_version": version, "action": action}
-        status, found, _ = self.call("POST", f"/api/v1/builds/{key}/actions", body)
-        return status, found
+        status, answer, _ = self.call("POST", f"/api/v1/builds/{key}/actions", body)
+        return status, answer
 
 
 def kills(served: Served, times: int) -> None:
@@ -126,10 +126,10 @@ def kills(served: Served, times: int) -> None:
         try:
             while True:
                 name = f"Card {n} {version}"
-                status, found = served.edit(key, version, name)
+                status, answer = served.edit(key, version, name)
                 if status != 200:
                     break
-                last, version, acknowledged = name, found["version"], acknowledged + 1
+                last, version, acknowledged = name, answer["version"], acknowledged + 1
         except OSError:
             pass
         timer.join()
@@ -158,12 +158,12 @@ def files(served: Served, count: int) -> None:
     faults, worst, opened = 0, 0.0, 0
     for text in flooding.broken_files(HERON, seed=7, count=count):
         start = time.perf_counter()
-        status, found, _ = served.call("POST", "/api/v1/builds/open", {"text": text})
+        status, answer, _ = served.call("POST", "/api/v1/builds/open", {"text": text})
         worst = max(worst, time.perf_counter() - start)
         faults += status >= 500
         if status == 201:
             opened += 1
-            served.call("DELETE", f"/api/v1/builds/{found['key']}")
+            served.call("DELETE", f"/api/v1/builds/{answer['key']}")
     told("broken files", f"{count} sent, {opened} opened, worst {worst:.2f} s", f"{faults} faults")
 
 
@@ -213,14 +213,14 @@ def heavy(served: Served, most: int) -> None:
     )
     small, large = (f"/api/v1/builds/{built['key']}" for built in opened)
     waits = []
-    for many in (0, 1, most):
+    for askers in (0, 1, most):
         over = threading.Event()
 
         def ask(over: threading.Event = over) -> None:
             while not over.is_set():
                 served.call("GET", f"{large}/positions")
 
-        threads = [threading.Thread(target=ask) for _ in range(many)]
+        threads = [threading.Thread(target=ask) for _ in range(askers)]
         for t in threads:
             t.start()
         time.sleep(0.5)
@@ -288,7 +288,7 @@ class Crowd(NamedTuple):
         return statistics.quantiles(self.taken, n=20)[18]
 
 
-def crowd(served: Served, many: int, edits: int) -> Crowd:
+def crowd(served: Served, clients: int, edits: int) -> Crowd:
     """Clients that edit one build together, several each part: who comes too late to what another
     changed asks again."""
     shared = served.call("POST", "/api/v1/builds/open", {"text": HERON})[1]
@@ -315,7 +315,7 @@ def crowd(served: Served, many: int, edits: int) -> Crowd:
                     break
 
     start = time.perf_counter()
-    threads = [threading.Thread(target=work, args=(n,)) for n in range(many)]
+    threads = [threading.Thread(target=work, args=(n,)) for n in range(clients)]
     for t in threads:
         t.start()
     for t in threads:
@@ -325,11 +325,11 @@ def crowd(served: Served, many: int, edits: int) -> Crowd:
     return Crowd(taken, len(done), len(taken) - len(done) - len(failed), lost, failed, seconds)
 
 
-def clients(served: Served, many: int, edits: int) -> None:
+def clients(served: Served, clients: int, edits: int) -> None:
     """A crowd of which no update is lost."""
-    c = crowd(served, many, edits)
+    c = crowd(served, clients, edits)
     told(
-        f"{many} clients on one build",
+        f"{clients} clients on one build",
         f"{c.done} edits, {c.done / c.seconds:.0f} a second "
         f"beside {c.late} that came too late, 95 % under {c.p95:.2f} s",
         f"{c.lost} lost, {len(c.failed)} failed",
@@ -367,11 +367,11 @@ def _edits(served: Served, key: str, version: int, times: int, by: str = "") -> 
     answered."""
     kinds: dict[str, int] = {}
     for i in range(times):
-        status, found = served.edit(key, version, f"Card {i} {by}" + "x" * 60)
+        status, answer = served.edit(key, version, f"Card {i} {by}" + "x" * 60)
         if status == 200:
-            version = found["version"]
+            version = answer["version"]
         else:
-            kind = found["type"].rsplit(":", 1)[1] if found else str(status)
+            kind = answer["type"].rsplit(":", 1)[1] if answer else str(status)
             kinds[kind] = kinds.get(kind, 0) + 1
     return version, ", ".join(f"{n} {k}" for k, n in kinds.items())
 
@@ -400,10 +400,10 @@ def _photo() -> bytes:
 
 def full_disk() -> None:
     """A disk that fills up under a running server, and has room again."""
-    what = "a disk that is full"
+    title = "a disk that is full"
     with _disk("memory", 24) as var:
         if var is None:
-            told(what, "not tried: no disk can be mounted here", "")
+            told(title, "not tried: no disk can be mounted here", "")
             return
         served = Served(var)
         key, first = _opened(served)
@@ -424,24 +424,24 @@ def full_disk() -> None:
         left = [f.name for of_ in ("readings", "photos") for f in (var / of_).glob("*")]
         said += f"; readings, a file, a photo answer {answers}, {len(left)} files left"
         (var / "filler").unlink()
-        told(what, f"{version - first} edits went in, then {said}", _then(served, key, version))
+        told(title, f"{version - first} edits went in, then {said}", _then(served, key, version))
         served.kill()
 
 
 def read_only_disk() -> None:
     """A disk that the system makes read-only under a running server, as it does where a disk fails;
     read from as long as it is so, mended, and started again."""
-    what = "a disk made read-only"
+    title = "a disk made read-only"
     with _disk("file", 64) as var:
         if var is None or not shutil.which("e2fsck"):
-            told(what, "not tried: no such disk can be mounted here", "")
+            told(title, "not tried: no such disk can be mounted here", "")
             return
         served = Served(var)
         key, version = _opened(served)
         version, _ = _edits(served, key, version, 10)
         if not _ran("mount", "-o", "remount,abort", var):
             served.kill()
-            told(what, "not tried: it can't be made so while it is in use here", "")
+            told(title, "not tried: it can't be made so while it is in use here", "")
             return
         last, said = _edits(served, key, version, 20, "then")
         reads = served.call("GET", f"/api/v1/builds/{key}")
@@ -452,7 +452,7 @@ def read_only_disk() -> None:
         served.start()
         read = "read on" if (reads[0], reads[1]["version"]) == (200, version) else f"{reads[0]}"
         told(
-            what,
+            title,
             f"{last - version} edits went in, then {said}; {read}",
             _then(served, key, version) + ("" if mended else "; the disk was not whole"),
         )

@@ -167,10 +167,10 @@ class Worker:
             subprocess.run(command, check=False, capture_output=True)
 
 
-def _builds(heron: str, many: int) -> list[str]:
+def _builds(heron: str, count: int) -> list[str]:
     """Builds whose maps take a while: Heron with disks of several makes."""
     builds = []
-    for n in range(many):
+    for n in range(count):
         file = json.loads(heron)
         disk = next(p for p in file["parts"] if p["key"] == "disk")
         file["name"] = f"Heron {n}"
@@ -185,10 +185,10 @@ def _builds(heron: str, many: int) -> list[str]:
 class Shop:
     """A server that asks the workers of a broker, and its maps."""
 
-    def __init__(self, of: Any, heron: str) -> None:
-        self.of = of
+    def __init__(self, whole: Any, heron: str) -> None:
+        self.of = whole
         self.keys = [
-            of.call("POST", "/api/v1/builds/open", {"text": t})[1]["key"]
+            whole.call("POST", "/api/v1/builds/open", {"text": t})[1]["key"]
             for t in _builds(heron, 12)
         ]
 
@@ -208,9 +208,9 @@ class Shop:
         """Look until something is so; None: it was not, in time."""
         end = time.monotonic() + seconds
         while time.monotonic() < end:
-            found = self.look(key)
-            if is_so(found):
-                return found
+            job = self.look(key)
+            if is_so(job):
+                return job
             time.sleep(0.1)
         return None
 
@@ -223,12 +223,12 @@ class Shop:
         return time.monotonic() - begun, mapped
 
 
-def _over(found: dict[str, Any]) -> bool:
-    return found["state"] not in ("waiting", "running")
+def _over(job: dict[str, Any]) -> bool:
+    return job["state"] not in ("waiting", "running")
 
 
-def _runs(found: dict[str, Any]) -> bool:
-    return bool(found["state"] == "running" and found["done"] >= 1)
+def _runs(job: dict[str, Any]) -> bool:
+    return bool(job["state"] == "running" and job["done"] >= 1)
 
 
 @contextmanager
@@ -254,9 +254,9 @@ def soak(served: Callable[..., Any], heron: str, told: Callable[[str, str, str],
         stack.callback(broker.process.kill)
         (folder / "var").mkdir()
         env = {"EASY_TALLY_TASKS": "", "EASY_TALLY_BROKER": broker.address("127.0.0.1")}
-        of = served(folder / "var", env)
-        stack.callback(of.kill)
-        shop = Shop(of, heron)
+        shop_server = served(folder / "var", env)
+        stack.callback(shop_server.kill)
+        shop = Shop(shop_server, heron)
         first = Worker(1, broker)
         stack.callback(first.close)
         key = shop.keys[0]
@@ -285,7 +285,7 @@ def soak(served: Callable[..., Any], heron: str, told: Callable[[str, str, str],
         told(
             "the broker is gone",
             f"answers {said['state']}: {said['error'][:40]}…",
-            "0 lost" if of.call("GET", f"/api/v1/builds/{key}")[0] == 200 else "lost",
+            "0 lost" if shop_server.call("GET", f"/api/v1/builds/{key}")[0] == 200 else "lost",
         )
 
 
@@ -299,8 +299,8 @@ def _killed(shop: Shop, worker: Worker, told: Callable[[str, str, str], None]) -
         again = shop.until(key, lambda f: f["state"] == "waiting" or _over(f), 20)
         longest = max(longest, time.monotonic() - begun)
         worker.start()
-        found = shop.until(key, _over, 120) if again else None
-        lost += not (found and found["state"] == "done")
+        job = shop.until(key, _over, 120) if again else None
+        lost += not (job and job["state"] == "done")
     told(
         "a worker killed under way",
         f"4 times; told within {longest:.1f} s, mapped by the next",
@@ -316,14 +316,14 @@ def _cut_off(
     shop.until(key, lambda f: f["state"] == "running", 20)
     first.cut_off()
     second.start()
-    found = shop.until(key, _over, 120)
+    job = shop.until(key, _over, 120)
     second.kill()
     first.cut_off(off=False)
     time.sleep(8)  # what it did meanwhile is of nobody
     after = shop.look(key)
     shop.ask(shop.keys[6])
     again = shop.until(shop.keys[6], _over, 120)
-    good = all(f and f["state"] == "done" for f in (found, after, again)) and after == found
+    good = all(f and f["state"] == "done" for f in (job, after, again)) and after == job
     told(
         "a worker cut off under way",
         "the other took it up; the first is heard again",
@@ -342,11 +342,11 @@ def _slow(shop: Shop, worker: Worker, told: Callable[[str, str, str], None]) -> 
         worker.process.send_signal(signal.SIGCONT)
         time.sleep(0.5)
         tries += 1
-    found = shop.until(key, _over, 60)
+    job = shop.until(key, _over, 60)
     told(
         "a slow worker",
         f"half its time taken away for {tries} s",
-        f"{0 if found and found['state'] == 'done' else 1} lost",
+        f"{0 if job and job['state'] == 'done' else 1} lost",
     )
 
 

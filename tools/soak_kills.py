@@ -72,25 +72,25 @@ class Whole:
 
     def children(self) -> dict[str, list[int]]:
         """What runs, by what it is: server, files, maps."""
-        found: dict[str, list[int]] = {"server": [], "files": [], "maps": []}
+        pids: dict[str, list[int]] = {"server": [], "files": [], "maps": []}
         for stat in Path("/proc").glob("[0-9]*/stat"):
             with suppress(OSError):
                 if stat.read_text().rsplit(")", 1)[1].split()[1] != str(self.process.pid):
                     continue
                 line = stat.with_name("cmdline").read_bytes()
-                what = (
+                kind = (
                     "server"
                     if b"config.serve" in line
                     else "maps"
                     if b"work.worker" in line
                     else "files"
                 )
-                found[what].append(int(stat.parent.name))
-        return found
+                pids[kind].append(int(stat.parent.name))
+        return pids
 
-    def kill(self, what: str) -> None:
+    def kill(self, victim: str) -> None:
         """Kill one of them, or the one that started all: then all go."""
-        if what == "all":
+        if victim == "all":
             everything = [p for ps in self.children().values() for p in ps]
             self.process.kill()
             self.process.wait()
@@ -100,10 +100,10 @@ class Whole:
                     raise RuntimeError("something lives on")
                 time.sleep(0.05)
         else:
-            for pid in self.children()[what][:1]:
+            for pid in self.children()[victim][:1]:
                 with suppress(OSError):
                     os.kill(pid, signal.SIGKILL)
-            if what == "server":
+            if victim == "server":
                 self.process.wait()
         if self.process.poll() is not None:
             self.start()
@@ -151,9 +151,9 @@ def form(fields: dict[str, str], name: str, content: bytes) -> tuple[bytes, str]
 class Doing:
     """What is done to one build, each thing until a kill, and what of it was acknowledged."""
 
-    def __init__(self, of: Whole, heron: str, seed: int) -> None:
-        self.of, self.rng, self.heron = of, random.Random(seed), heron
-        self.key = of.call("POST", "/builds/open", {"text": heron})[1]["key"]
+    def __init__(self, whole: Whole, heron: str, seed: int) -> None:
+        self.of, self.rng, self.heron = whole, random.Random(seed), heron
+        self.key = whole.call("POST", "/builds/open", {"text": heron})[1]["key"]
         self.at = f"/builds/{self.key}"
         self.done: Counter[str] = Counter()
         self.lost: list[str] = []
@@ -176,10 +176,10 @@ class Doing:
 
     def edit(self, n: int) -> bool:
         """Rename a card."""
-        found = self.of.call("GET", self.at)[1]
+        build = self.of.call("GET", self.at)[1]
         name = f"Card {n}"
         action = {"type": "change part", "part": "card-1", "changes": {"name": name}}
-        body = {"base_version": found["version"], "action": action}
+        body = {"base_version": build["version"], "action": action}
         status, answer = self.of.call("POST", f"{self.at}/actions", body)
         if status != 200:
             return False
@@ -243,28 +243,28 @@ class Doing:
         body = {"base_version": version, "what": "all"}
         return self.of.call("POST", f"{self.at}/map", body)[0] == 200
 
-    def until_killed(self, what: Callable[[int], bool], over: threading.Event) -> None:
+    def until_killed(self, act: Callable[[int], bool], over: threading.Event) -> None:
         """One thing after another, until nobody answers or it is over."""
         for n in range(10_000):
             if over.is_set():
                 return
             try:
-                if what(self.rng.randrange(10**9) + n):
-                    self.done[what.__name__] += 1
+                if act(self.rng.randrange(10**9) + n):
+                    self.done[act.__name__] += 1
             except (OSError, ValueError):
                 return
-            if what.__name__ in ("stream", "file", "map", "simulated"):
+            if act.__name__ in ("stream", "file", "map", "simulated"):
                 time.sleep(0.3)
 
     # -- after a kill ------------------------------------------------------------------
 
     def look(self) -> None:
         """See that what was acknowledged is there."""
-        found = self.of.call("GET", self.at)[1]
-        names = [p["name"] for p in found["doc"]["parts"] if p["key"] == "card-1"]
-        if found["version"] < self.version:
-            self.lost.append(f"edits: version {found['version']} of {self.version}")
-        elif found["version"] == self.version and self.name and names != [self.name]:
+        build = self.of.call("GET", self.at)[1]
+        names = [p["name"] for p in build["doc"]["parts"] if p["key"] == "card-1"]
+        if build["version"] < self.version:
+            self.lost.append(f"edits: version {build['version']} of {self.version}")
+        elif build["version"] == self.version and self.name and names != [self.name]:
             self.lost.append(f"an edit: {names} for {self.name}")
         record = self.of.call("GET", f"{self.at}/bench.csv")[1].decode()
         self.lost += [f"tick {t}" for t in self.ticks if t not in record]
@@ -307,8 +307,8 @@ class Doing:
 
 def soak(var: Path, heron: str, rounds: int, told: Callable[[str, str, str], None]) -> None:
     """So many rounds."""
-    of = Whole(var)
-    doing, rng, agreed, restored = Doing(of, heron, 7), random.Random(11), 0, 0
+    whole = Whole(var)
+    doing, rng, agreed, restored = Doing(whole, heron, 7), random.Random(11), 0, 0
     killed: Counter[str] = Counter()
     for n in range(rounds):
         things = rng.sample(
@@ -331,28 +331,28 @@ def soak(var: Path, heron: str, rounds: int, told: Callable[[str, str, str], Non
         for t in threads:
             t.start()
         time.sleep(rng.uniform(0.1, 1.2))
-        what = rng.choice(("server", "files", "maps", "all"))
+        victim = rng.choice(("server", "files", "maps", "all"))
         restoring = n % 30 == 29
         if restoring:
-            of.manage("backup", var / "copy.zip")
+            whole.manage("backup", var / "copy.zip")
             restored += 1
-        of.kill(what)
-        killed[what] += 1
+        whole.kill(victim)
+        killed[victim] += 1
         over.set()
         for t in threads:
             t.join()
         doing.look()
         if restoring:
-            of.stop()
-            of.manage("restore", var / "copy.zip")
+            whole.stop()
+            whole.manage("restore", var / "copy.zip")
             doing.forget()
-            of.start()
+            whole.start()
         if restoring or n == rounds - 1:
-            agreed += "all is whole" in of.manage("integrity")
+            agreed += "all is whole" in whole.manage("integrity")
         doing.fresh()
         if n % 30 == 29:
             print(f"  {n + 1} rounds: {dict(doing.done)}, lost {doing.lost[-3:]}", flush=True)
-    of.stop()
+    whole.stop()
     asked = restored + bool(rounds % 30)
     told(
         "kills among everything",

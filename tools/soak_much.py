@@ -23,8 +23,8 @@ Told = Callable[[str, str, str], None]
 class Beside:
     """A reader beside something, and the most that the server holds meanwhile."""
 
-    def __init__(self, of: Any) -> None:
-        self.of, self.over = of, threading.Event()
+    def __init__(self, whole: Any) -> None:
+        self.of, self.over = whole, threading.Event()
         self.longest, self.peak_mb = 0.0, 0.0
 
     def __enter__(self) -> Beside:
@@ -58,13 +58,13 @@ class Beside:
 
 def _all(several: list[Callable[[], int]]) -> list[int]:
     """Do several things at once; the status of each."""
-    found: list[int] = []
-    threads = [threading.Thread(target=lambda do=do: found.append(do())) for do in several]
+    statuses: list[int] = []
+    threads = [threading.Thread(target=lambda do=do: statuses.append(do())) for do in several]
     for t in threads:
         t.start()
     for t in threads:
         t.join()
-    return sorted(found)
+    return sorted(statuses)
 
 
 def _counted(statuses: list[int]) -> str:
@@ -77,18 +77,18 @@ def _picture(width: int, height: int, kind: str, mode: str = "RGB", **more: Any)
     return out.getvalue()
 
 
-def soak(of: Any, told: Told) -> None:
+def soak(whole: Any, told: Told) -> None:
     """Sixteen streams, four bodies of 400 MB without a token, fourteen photos."""
     text = (ROOT / "demo/training/heron.tally.json").read_text(encoding="utf-8")
-    key = of.call("POST", "/api/v1/builds/open", {"text": text})[1]["key"]
+    key = whole.call("POST", "/api/v1/builds/open", {"text": text})[1]["key"]
     at = f"/api/v1/builds/{key}"
 
     def stream(n: int) -> int:
         body = {"simulated": True, "seed": n, "speed": 20}
-        return int(of.call("POST", f"{at}/readings/stream", body)[0])
+        return int(whole.call("POST", f"{at}/readings/stream", body)[0])
 
     def endless(_: int) -> int:
-        to = http.client.HTTPConnection("127.0.0.1", of.port, timeout=30)
+        to = http.client.HTTPConnection("127.0.0.1", whole.port, timeout=30)
         try:
             to.putrequest("POST", f"{at}/readings/file")
             to.putheader("Content-Length", "400000000")
@@ -104,13 +104,13 @@ def soak(of: Any, told: Told) -> None:
 
     def photo(content: bytes) -> int:
         sent = soak_kills.form({"step": "safe"}, "photo", content)
-        return int(of.call("POST", f"{at}/photos", form=sent)[0])
+        return int(whole.call("POST", f"{at}/photos", form=sent)[0])
 
-    with Beside(of) as beside:
+    with Beside(whole) as beside:
         statuses = _all([lambda n=n: stream(n) for n in range(16)])  # type: ignore[misc]
     told("sixteen streams at once", _counted(statuses), beside.words())
     free = os.statvfs("/tmp").f_bavail
-    with Beside(of) as beside:
+    with Beside(whole) as beside:
         statuses = _all([lambda n=n: endless(n) for n in range(4)])  # type: ignore[misc]
     used = (free - os.statvfs("/tmp").f_bavail) * os.statvfs("/tmp").f_frsize / 1e6
     told(
@@ -125,6 +125,6 @@ def soak(of: Any, told: Told) -> None:
         *[_picture(3200, 2490, "WEBP")] * 2,
         _picture(4600, 3450, "JPEG", quality=60, progressive=True),
     ]
-    with Beside(of) as beside:
+    with Beside(whole) as beside:
         statuses = _all([lambda p=p: photo(p) for p in pictures])  # type: ignore[misc]
     told("fourteen photos at once", _counted(statuses), beside.words())

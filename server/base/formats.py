@@ -23,19 +23,19 @@ class PlainParser(Parser):
             text = request.body.decode("utf-8")
         except UnicodeDecodeError as error:
             raise NoJson([("body", "UTF-8", f"a byte at {error.start:,} that is none")]) from error
-        found: dict[str, Any] = read_json(text, "body")
-        return found
+        body: dict[str, Any] = read_json(text, "body")
+        return body
 
     def parse_querydict(
-        self, data: MultiValueDict[str, Any], list_fields: list[str], request: HttpRequest
+        self, query: MultiValueDict[str, Any], list_fields: list[str], request: HttpRequest
     ) -> dict[str, Any]:
         """The fields of a form or an address. Raises BadInput."""
-        found = super().parse_querydict(data, list_fields, request)
+        fields = super().parse_querydict(query, list_fields, request)
         return {
             name: [_plain(x, name) for x in value]
             if isinstance(value, list)
             else _plain(value, name)
-            for name, value in found.items()
+            for name, value in fields.items()
         }
 
 

@@ -84,35 +84,35 @@ def add_entries(request: HttpRequest, key: str, body: EntriesIn) -> dict[str, An
 
 
 def _answer(row: Build) -> dict[str, Any]:
-    found = record.plan_of(row)
+    bench_plan = record.plan_of(row)
     notes = record.notes_of(row)
     by_step: dict[str, list[str]] = {}
     for p in Photo.objects.filter(build=row):
         by_step.setdefault(p.step, []).append(p.key)
     mated: dict[tuple[str, str], int] = {}
-    for of in Entry.objects.filter(build=row, kind="done").values_list("step", "of"):
-        mated[of] = mated.get(of, 0) + 1
+    for mark in Entry.objects.filter(build=row, kind="done").values_list("step", "of"):
+        mated[mark] = mated.get(mark, 0) + 1
     bad = Entry.objects.filter(build=row, kind__in=("warm", "browned", "loose")).last()
     return {
         "version": row.version,
-        "next": found.next,
-        "left": found.left,
-        "stopped": found.stopped,
-        "stopped_at": bad.step if bad and found.stopped else "",
+        "next": bench_plan.next,
+        "left": bench_plan.left,
+        "stopped": bench_plan.stopped,
+        "stopped_at": bad.step if bad and bench_plan.stopped else "",
         "steps": [
             {
                 "step": s,
                 "group": GROUP_WORDS[s.group],
-                "done": s.id in found.done,
-                "who": found.done[s.id].who if s.id in found.done else "",
-                "at": found.done[s.id].at if s.id in found.done else "",
+                "done": s.id in bench_plan.done,
+                "who": bench_plan.done[s.id].who if s.id in bench_plan.done else "",
+                "at": bench_plan.done[s.id].at if s.id in bench_plan.done else "",
                 "noted": notes.get((s.id, s.of), notes.get((s.id, ""), "")),
                 "photos": by_step.get(s.id, []),
                 "matings": None
                 if s.joint is None or s.joint.matings is None
-                else s.joint.matings + sum(mated.get((s.id, of), 0) for of in {s.of, ""}),
+                else s.joint.matings + sum(mated.get((s.id, mark), 0) for mark in {s.of, ""}),
             }
-            for s in found.steps
+            for s in bench_plan.steps
         ],
     }
 
@@ -219,8 +219,8 @@ def archive(request: HttpRequest, key: str) -> HttpResponse:
 @router.get("/builds/{key}/bench.pdf", operation_id="benchSheet")
 def sheet(request: HttpRequest, key: str, paper: Literal["A4", "letter"] = "A4") -> HttpResponse:
     """The bench sheet as PDF."""
-    found = results.analysis(actions.find(owner_of(request), key))
-    return _pdf(bench_pdf.sheet(found, paper), "bench-sheet.pdf")
+    analysis = results.analysis(actions.find(owner_of(request), key))
+    return _pdf(bench_pdf.sheet(analysis, paper), "bench-sheet.pdf")
 
 
 @router.get("/builds/{key}/flags.pdf", operation_id="cableFlags")
@@ -238,8 +238,8 @@ def flags(
     ):
         if not least <= value <= most:
             raise BadInput([(name, f"{least} to {most} mm", f"{value:g}")])
-    found = results.analysis(actions.find(owner_of(request), key))
-    return _pdf(bench_pdf.flags(found, paper, width_mm, height_mm), "cable-flags.pdf")
+    analysis = results.analysis(actions.find(owner_of(request), key))
+    return _pdf(bench_pdf.flags(analysis, paper, width_mm, height_mm), "cable-flags.pdf")
 
 
 def _pdf(content: bytes, name: str) -> HttpResponse:
@@ -270,10 +270,10 @@ def add_photo(
 def get_photo(request: HttpRequest, key: str, photo: str) -> FileResponse:
     """A photo."""
     row = actions.find(owner_of(request), key)
-    found = Photo.objects.filter(build=row, key=photo).first()
-    if found is None or not photos.path_of(found.key).exists():
+    row_of_photo = Photo.objects.filter(build=row, key=photo).first()
+    if row_of_photo is None or not photos.path_of(row_of_photo.key).exists():
         raise NotThere("There is no such photo.")
-    return FileResponse(photos.path_of(found.key).open("rb"), content_type="image/jpeg")
+    return FileResponse(photos.path_of(row_of_photo.key).open("rb"), content_type="image/jpeg")
 
 
 @router.delete("/builds/{key}/photos/{photo}", response=PlanOut, operation_id="removePhoto")
@@ -281,8 +281,8 @@ def remove_photo(request: HttpRequest, key: str, photo: str) -> dict[str, Any]:
     """Throw a photo away: thirty days it lies in the bin."""
     row = actions.find(owner_of(request), key)
     with writing():
-        for found in Photo.objects.filter(build=row, key=photo):
-            found.throw()
+        for row_of_photo in Photo.objects.filter(build=row, key=photo):
+            row_of_photo.throw()
     return _answer(row)
 
 
@@ -297,9 +297,9 @@ def photos_in_bin(request: HttpRequest, key: str) -> list[InBin]:
 def bring_back(request: HttpRequest, key: str, photo: str) -> dict[str, Any]:
     """Take a photo out of the bin."""
     row = actions.find(owner_of(request), key)
-    found = in_bin(Photo, build=row, key=photo).first()
-    if found is None:
+    row_of_photo = in_bin(Photo, build=row, key=photo).first()
+    if row_of_photo is None:
         raise NotThere("There is no such photo in the bin.")
     with writing():
-        found.bring_back()
+        row_of_photo.bring_back()
     return _answer(row)

@@ -55,8 +55,8 @@ def plan_of(row: Build) -> Plan:
 
 def notes_of(row: Build) -> dict[tuple[str, str], str]:
     """(Step, which very things) → what was noted there last."""
-    found = Entry.objects.filter(build=row, kind="note").values_list("step", "of", "text")
-    return {(step, of): text for step, of, text in found}
+    notes = Entry.objects.filter(build=row, kind="note").values_list("step", "of", "text")
+    return {(step, mark): text for step, mark, text in notes}
 
 
 @writing()
@@ -85,8 +85,8 @@ def add(row: Build, entries: Iterable[Any]) -> int:
             "version": row.version,
             "of": e.of[:40],
         }
-        _, made = Entry.objects.get_or_create(build=row, uid=e.uid[:40], defaults=fields)
-        new += made
+        _, is_new = Entry.objects.get_or_create(build=row, uid=e.uid[:40], defaults=fields)
+        new += is_new
     return new
 
 

@@ -46,8 +46,8 @@ class Titles(NamedTuple):
 def titles(row: models.Build) -> Titles:
     """What undo and redo would do to a build."""
     near = row.changes.filter(seq__in=(row.head, row.head + 1))
-    found = dict(near.values_list("seq", "title"))
-    return Titles(found.get(row.head), found.get(row.head + 1))
+    title_of = dict(near.values_list("seq", "title"))
+    return Titles(title_of.get(row.head), title_of.get(row.head + 1))
 
 
 @dataclass(frozen=True, eq=False)
@@ -202,8 +202,8 @@ def act(owner: Owner, key: str, base_version: int, edit: Edit) -> Written:
     return _TOGETHER.do((owner, key), _Asked(base_version, edit))
 
 
-def _act(of: tuple[Owner, str], asked: list[_Asked]) -> list[Written | Exception]:
-    owner, key = of
+def _act(whose: tuple[Owner, str], asked: list[_Asked]) -> list[Written | Exception]:
+    owner, key = whose
     ahead = _ahead(owner, key, lambda row: _look(row, asked))
     with writing():
         row = find(owner, key)
@@ -230,9 +230,9 @@ def _ahead(owner: Owner, key: str, look: Callable[[models.Build], _Look]) -> _Lo
     results.current(row)
     if results.is_small(key):
         return None
-    found = look(row)
-    results.work_out(found.after)
-    return found
+    worked = look(row)
+    results.work_out(worked.after)
+    return worked
 
 
 def _look(row: models.Build, asked: list[_Asked]) -> _Look:

@@ -57,8 +57,8 @@ def _owned(
 def kit(owner: Owner, slug: str) -> Kit:
     """The supply called `slug`. Raises NotThere."""
     if not slug.startswith(OF_DRAWER):
-        found = supplies.kit(slug)
-        return Kit(slug, "catalogue", found.supply, found.cables)
+        catalogue_kit = supplies.kit(slug)
+        return Kit(slug, "catalogue", catalogue_kit.supply, catalogue_kit.cables)
     things = drawer.every(owner)
     thing = drawer.one(owner, slug.removeprefix(OF_DRAWER))
     return _owned(thing, next(b for t, b in things if t.key == thing.key), things)

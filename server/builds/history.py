@@ -91,20 +91,20 @@ def take(owner: Owner, text: str) -> models.Build:
     if len(text) > MOST_CHARACTERS:
         raise BadFile([("file", f"at most {MOST_CHARACTERS:,} characters", f"{len(text):,}")])
     try:
-        found = _File.model_validate(read_json(text, "file", MOST_VALUES))
+        file = _File.model_validate(read_json(text, "file", MOST_VALUES))
     except ValidationError as error:
         raise BadFile(problems_of(error)) from error
     except BadInput as error:
         raise BadFile(error.problems) from error
-    if found.format != FORMAT or found.head > len(found.changes):
-        raise BadFile([("head", "no more changes in force than there are", str(found.head))])
+    if file.format != FORMAT or file.head > len(file.changes):
+        raise BadFile([("head", "no more changes in force than there are", str(file.head))])
     # A build that came from elsewhere has nothing of this drawer.
-    build = build_file.read(json.dumps(_own_less(found.build)))
-    changes = [_own_less(c.model_dump()) for c in found.changes]
-    if found.version == 1:
-        images = changes_of_today([c["images"] for c in changes], found.head, found.places)
+    build = build_file.read(json.dumps(_own_less(file.build)))
+    changes = [_own_less(c.model_dump()) for c in file.changes]
+    if file.version == 1:
+        images = changes_of_today([c["images"] for c in changes], file.head, file.places)
         changes = [c | {"images": i} for c, i in zip(changes, images, strict=True)]
-    _follow(build, changes, found.head)
+    _follow(build, changes, file.head)
     actions.prepare(owner, build)
     with incoming() as held:
         row = actions.create(held, build)
@@ -112,7 +112,7 @@ def take(owner: Owner, text: str) -> models.Build:
             with writing():
                 _add(row, first, changes[first : first + _AT_ONCE])
         with writing():
-            row.owner, row.head = owner, found.head
+            row.owner, row.head = owner, file.head
             row.save(update_fields=["owner", "head"])
     return row
 
@@ -162,9 +162,11 @@ def _follow(now: Build, changes: list[dict[str, Any]], head: int) -> None:
 def _called(entity: str, image: Any, i: int) -> Any:
     """An image, which is called what its entity says. Raises BadFile."""
     kind, _, key = entity.partition(":")
-    of = "cable" if kind == "run" else "key"
-    if key and image is not None and image.get(of) != key:
-        raise BadFile([(f"changes.{i}", f"{entity}, as its change calls it", str(image.get(of)))])
+    key_field = "cable" if kind == "run" else "key"
+    if key and image is not None and image.get(key_field) != key:
+        raise BadFile(
+            [(f"changes.{i}", f"{entity}, as its change calls it", str(image.get(key_field)))]
+        )
     return image
 
 

@@ -51,12 +51,12 @@ def cards(owner: Owner) -> list[dict[str, Any]]:
     cards, new = [], []
     for row in rows:
         at = {"key": row.key, "changed_at": row.changed_at}
-        data = kept.get(row.pk)
-        if data is None:
-            data = _card(row)
-            if not data["problem"]:
-                new.append(models.Card(build=row, version=row.version, stamp=now, data=data))
-        cards.append(at | data)
+        card = kept.get(row.pk)
+        if card is None:
+            card = _card(row)
+            if not card["problem"]:
+                new.append(models.Card(build=row, version=row.version, stamp=now, data=card))
+        cards.append(at | card)
     if new:
         _keep(new)
     return cards
@@ -74,19 +74,19 @@ def _keep(new: list[models.Card]) -> None:
 
 def _card(row: models.Build) -> dict[str, Any]:
     try:
-        found = results.worked(row)
+        worked = results.worked(row)
     except store.Unreadable as error:
         return _unreadable(row, str(error))
     except Exception:  # noqa: BLE001 - whatever broke, the other builds are listed
         _log.exception("build %s can't be worked out", row.key)
         return _unreadable(row, "It can’t be worked out: a fault of Easy Tally.")
-    build = found.analysis.build
+    build = worked.analysis.build
     return {
         "name": build.name,
         "note": build.note,
         "problem": "",
-        "strip": _STRIP.dump_python(found.result.strip, mode="json"),
-        "overall": _OVERALL.dump_python(found.result.overall, mode="json"),
+        "strip": _STRIP.dump_python(worked.result.strip, mode="json"),
+        "overall": _OVERALL.dump_python(worked.result.overall, mode="json"),
     }
 
 

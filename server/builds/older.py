@@ -14,18 +14,18 @@ def changes_of_today(changes: list[Change], head: int, places: dict[str, int]) -
     """What each change touched, in today's shape. `changes`: of each the images, in the order of
     the history; `head`: how many are in force; `places`: where each `part:KEY` and `cable:KEY` of
     the build as it is stands in its list."""
-    found: list[Change] = [[] for _ in changes]
+    todays: list[Change] = [[] for _ in changes]
     now = dict(places)
     for i in range(head - 1, -1, -1):
         before = _moved(now, changes[i], came="before", went="after")
-        found[i] = _today(changes[i], before, now)
+        todays[i] = _today(changes[i], before, now)
         now = before
     now = dict(places)
     for i in range(head, len(changes)):
         after = _moved(now, changes[i], came="after", went="before")
-        found[i] = _today(changes[i], now, after)
+        todays[i] = _today(changes[i], now, after)
         now = after
-    return found
+    return todays
 
 
 def _moved(places: dict[str, int], change: Change, came: str, went: str) -> dict[str, int]:
@@ -40,16 +40,16 @@ def _moved(places: dict[str, int], change: Change, came: str, went: str) -> dict
 
 
 def _today(change: Change, before: dict[str, int], after: dict[str, int]) -> Change:
-    found: Change = []
+    touched: Change = []
     for t in change:
         if t["entity"] == "build":
-            found += _apart(t)
+            touched += _apart(t)
             continue
         at = 0
         if t["before"] is None or t["after"] is None:
             at = _rank(t["entity"], before if t["after"] is None else after)
-        found.append({**t, "at": at})
-    return found
+        touched.append({**t, "at": at})
+    return touched
 
 
 def _rank(name: str, places: dict[str, int]) -> int:

@@ -55,8 +55,8 @@ def same_as(build: Build, like: Build | None = None) -> Build:
 
 
 def _work_out(year: int, build: Build) -> Worked:
-    found = analyse(build, year, memory)
-    return Worked(found, compact(found))
+    analysis = analyse(build, year, memory)
+    return Worked(analysis, compact(analysis))
 
 
 def remember(row: models.Build, version: int, build: Build) -> None:

@@ -93,12 +93,12 @@ def names(build: Build) -> list[str]:
 
 def _things(build: Build) -> dict[str, BaseModel]:
     """Every entity of a build as the core holds it, by name, list by list."""
-    found: dict[str, BaseModel] = {"build": build}
+    things: dict[str, BaseModel] = {"build": build}
     for kind, name in LISTS.items():
-        found |= {f"{kind}:{key_of(thing)}": thing for thing in getattr(build, name)}
+        things |= {f"{kind}:{key_of(thing)}": thing for thing in getattr(build, name)}
     if build.supply is not None:
-        found["supply"] = build.supply
-    return found
+        things["supply"] = build.supply
+    return things
 
 
 def key_of(thing: Any) -> str:
@@ -148,8 +148,8 @@ def differences(before: Build, after: Build) -> list[Touched]:
         image = None if was is None else _image(was)
         changed = None if now is None else _image(now)
         if image != changed:
-            of = before if now is None else after
-            at = 0 if was is not None and now is not None else _place(of, name)
+            holder = before if now is None else after
+            at = 0 if was is not None and now is not None else _place(holder, name)
             differences.append({"entity": name, "at": at, "before": image, "after": changed})
     return differences
 
@@ -165,17 +165,17 @@ def with_touched(build: Build, touched: Iterable[Touched]) -> Build:
     """A build after something was touched; what is not touched is not read anew. Raises
     ValidationError where that is no build."""
     fields: dict[str, Any] = {name: getattr(build, name) for name in Build.model_fields}
-    of: dict[str, list[Touched]] = {}
+    by_kind: dict[str, list[Touched]] = {}
     for t in touched:
-        of.setdefault(t["entity"].partition(":")[0], []).append(t)
-    for t in of.get("build", []):
+        by_kind.setdefault(t["entity"].partition(":")[0], []).append(t)
+    for t in by_kind.get("build", []):
         fields |= t["after"] or {}
-    for t in of.get("supply", []):
+    for t in by_kind.get("supply", []):
         fields["supply"] = t["after"]
-    for kind, several in of.items():
+    for kind, several in by_kind.items():
         if kind in LISTS:
             fields[LISTS[kind]] = _listed(fields[LISTS[kind]], several)
-    if "run" in of or "cable" in of:
+    if "run" in by_kind or "cable" in by_kind:
         order = {_key(c): i for i, c in enumerate(fields["cables"])}
         fields["runs"] = tuple(sorted(fields["runs"], key=lambda r: order.get(_key(r), -1)))
     return Build.model_validate(fields)
@@ -188,11 +188,11 @@ def _key(thing: Any) -> str:
 def _listed(things: tuple[Any, ...], touched: list[Touched]) -> tuple[Any, ...]:
     """A list with what was touched: what stays in its place, what came where it came."""
     then = {t["entity"].partition(":")[2]: t["after"] for t in touched}
-    found = [x for x in (then.get(_key(x), x) for x in things) if x is not None]
+    listed = [x for x in (then.get(_key(x), x) for x in things) if x is not None]
     came = [t for t in touched if t["before"] is None]
     for t in sorted(came, key=lambda t: t["at"]):
-        found.insert(t["at"], t["after"])
-    return tuple(found)
+        listed.insert(t["at"], t["after"])
+    return tuple(listed)
 
 
 def turned(t: Touched) -> Touched:
@@ -204,8 +204,8 @@ def in_all(steps: list[list[Touched]]) -> list[Touched]:
     """What several steps touched between them, each thing once."""
     if len(steps) == 1:
         return steps[0]
-    found: dict[str, Touched] = {}
+    by_entity: dict[str, Touched] = {}
     for t in (t for touched in steps for t in touched):
-        first = found.get(t["entity"], t)
-        found[t["entity"]] = {**t, "before": first["before"]}
-    return list(found.values())
+        first = by_entity.get(t["entity"], t)
+        by_entity[t["entity"]] = {**t, "before": first["before"]}
+    return list(by_entity.values())

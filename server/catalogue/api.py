@@ -40,11 +40,13 @@ def _found(entry: CatalogueEntry, count: int = 1) -> dict[str, Any]:
 @router.post("/entry", response=schemas.SayOut, operation_id="say")
 def say(request: HttpRequest, body: schemas.SayIn) -> dict[str, Any]:
     """What the entry line understands, and what the catalogue has. Writes nothing."""
-    found, count = (
+    entries, count = (
         parts.find(owner_of(request), body.text, OFFERED) if body.text.strip() else ([], 1)
     )
     # A board or a hub is one part a line: nothing is offered that would lose a count.
-    offers = [_found(e, count) for e in found if count == 1 or e.part.kind not in ("board", "hub")]
+    offers = [
+        _found(e, count) for e in entries if count == 1 or e.part.kind not in ("board", "hub")
+    ]
     return {"said": parse(body.text), "offers": offers}
 
 
@@ -72,9 +74,13 @@ def catalogue(
 ) -> dict[str, Any]:
     """Entries that fit some words, one's own first."""
     owner = owner_of(request)
-    found, _ = parts.find(owner, text, SHOWN)
+    entries, _ = parts.find(owner, text, SHOWN)
     own = len(parts.own(owner))
-    return {"found": [_found(e) for e in found], "entries": own + len(parts.shipped()), "own": own}
+    return {
+        "found": [_found(e) for e in entries],
+        "entries": own + len(parts.shipped()),
+        "own": own,
+    }
 
 
 @router.get("/catalogue/entries/{slug}", response=schemas.FoundOut, operation_id="catalogueEntry")
@@ -93,8 +99,8 @@ def _file(text: str, name: str) -> HttpResponse:
 def save(request: HttpRequest, own: bool = False) -> HttpResponse:
     """The catalogue, or one's own entries of it, as CSV."""
     owner = owner_of(request)
-    found = parts.own(owner) if own else parts.every(owner)
-    return _file(parts_csv.write(found.values()), "own-parts.csv" if own else "parts.csv")
+    entries = parts.own(owner) if own else parts.every(owner)
+    return _file(parts_csv.write(entries.values()), "own-parts.csv" if own else "parts.csv")
 
 
 @router.get("/catalogue/template", operation_id="catalogueTemplate")

@@ -52,15 +52,15 @@ def _counted(owner: Owner) -> _Counted:
     each change of an entry counts its revision up; of those that went into the bin and came out
     again others are left when the last was thrown, or it is one more."""
     here = Q(thrown=None)
-    found = OwnPart.every.filter(owner=owner).aggregate(
+    sums = OwnPart.every.filter(owner=owner).aggregate(
         n=Count("pk", filter=here),
         last=Max("pk", filter=here),
         all=Sum("pk", filter=here),
         revisions=Sum("revision", filter=here),
         thrown=Max("thrown"),
     )
-    counted = (found["n"], found["last"] or 0, found["all"] or 0, found["revisions"] or 0)
-    return (*counted, found["thrown"])
+    counted = (sums["n"], sums["last"] or 0, sums["all"] or 0, sums["revisions"] or 0)
+    return (*counted, sums["thrown"])
 
 
 def own(owner: Owner) -> dict[str, CatalogueEntry]:
@@ -82,7 +82,7 @@ def _read_own(owner: Owner, held: _Held) -> _Held:
     fresh = rows.filter(pk__in=other) if len(other) < 500 else rows
     read = {row.pk: (row.revision, _entry(row)) for row in fresh if row.pk in other}
     # One that was removed between the two questions is in neither.
-    return {pk: of for pk, _ in now if (of := read.get(pk) if pk in other else held[pk])}
+    return {pk: entry for pk, _ in now if (entry := read.get(pk) if pk in other else held[pk])}
 
 
 def _entry(row: OwnPart) -> CatalogueEntry:
@@ -134,33 +134,33 @@ def take_file(owner: Owner, text: str) -> tuple[parts_csv.Change, ...]:
     rows = parts_csv.read(text, memory)
     for _ in range(_TIMES):
         counted = _counted(owner)
-        found = preview(owner, rows)
-        made = _made(owner, rows, found)
-        if not made:
-            return found
+        changes = preview(owner, rows)
+        rows_made = _made(owner, rows, changes)
+        if not rows_made:
+            return changes
         with incoming() as held:
-            for first in range(0, len(made), _AT_ONCE):
+            for first in range(0, len(rows_made), _AT_ONCE):
                 with writing():
-                    for row in (several := made[first : first + _AT_ONCE]):
+                    for row in (several := rows_made[first : first + _AT_ONCE]):
                         row.owner = held
                     OwnPart.objects.bulk_create(several)
             with writing():
                 if _counted(owner) == counted:
                     _give_over(held, owner)
-                    return found
+                    return changes
     raise Refused(
         f"Others changed the catalogue {_TIMES} times meanwhile. Nothing was taken in: try again."
     )
 
 
 def _made(
-    owner: Owner, rows: tuple[parts_csv.Row, ...], found: tuple[parts_csv.Change, ...]
+    owner: Owner, rows: tuple[parts_csv.Row, ...], changes: tuple[parts_csv.Change, ...]
 ) -> list[OwnPart]:
     """The entries that are new or changed. Raises BadInput where a line is wrong."""
-    wrong = [(f"line {c.line}, {col}", need, got) for c in found for col, need, got in c.problems]
+    wrong = [(f"line {c.line}, {col}", need, got) for c in changes for col, need, got in c.problems]
     if wrong:
         raise BadInput(wrong)
-    _room(owner, sum(c.status == "new" for c in found))
+    _room(owner, sum(c.status == "new" for c in changes))
     before, entries = own(owner), {r.slug: r.entry for r in rows if r.entry is not None}
     return [
         OwnPart(
@@ -168,7 +168,7 @@ def _made(
             data=entries[c.slug].part.model_dump(mode="json"),
             revision=before[c.slug].revision + 1 if c.slug in before else 1,
         )
-        for c in found
+        for c in changes
         if c.status in ("new", "changed")
     ]
 

@@ -84,9 +84,9 @@ class BoundedRequest(HTTPRequestParser):  # type: ignore[misc]
             return MOST_READINGS
         return MOST_PHOTO if self.path.endswith("/photos") else MOST_USUAL
 
-    def received(self, data: bytes) -> int:
+    def received(self, received_bytes: bytes) -> int:
         """Take what came."""
-        taken: int = super().received(data)
+        taken: int = super().received(received_bytes)
         if self.is_one_too_many and self.headers_finished and self.error is None:
             self.error = Refused(503, "Service Unavailable")
             self.completed = True

@@ -92,7 +92,7 @@ def read_supplies(request: HttpRequest, body: schemas.FileIn) -> tuple[int, list
     """Take every supply of a CSV in, whole or not at all; what the catalogue has is left out."""
     shipped = supplies.catalogue()
     kits = [k for k in kits_csv.SUPPLIES.read(body.text) if k.slug not in shipped]
-    made = store.put_all(
+    things = store.put_all(
         owner_of(request),
         [
             {
@@ -103,7 +103,7 @@ def read_supplies(request: HttpRequest, body: schemas.FileIn) -> tuple[int, list
             for k in kits
         ],
     )
-    return 201, [_out(thing, []) for thing in made]
+    return 201, [_out(thing, []) for thing in things]
 
 
 @router.patch("/drawer/{key}", response=schemas.ThingOut, operation_id="changeThing")

@@ -62,14 +62,14 @@ def _made(fields: Mapping[str, Any]) -> DrawerThing:
 @writing()
 def put(owner: Owner, fields: Mapping[str, Any]) -> DrawerThing:
     """Put a thing in, under a key made of its name. Raises BadInput."""
-    found = _made({**fields, "key": "new"})
+    thing = _made({**fields, "key": "new"})
     have = Thing.objects.filter(owner=owner).count()
     if have >= MOST:
         raise BadInput([("drawer", f"at most {MOST:,} things", f"{have + 1:,}")])
-    stem = re.sub("[^a-z0-9]+", "-", found.name.lower()).strip("-")[:34] or found.kind
+    stem = re.sub("[^a-z0-9]+", "-", thing.name.lower()).strip("-")[:34] or thing.kind
     taken = set(Thing.objects.filter(owner=owner).values_list("key", flat=True))
     key = next(k for n in count(1) if (k := stem if n == 1 else f"{stem}-{n}") not in taken)
-    drawer_thing = found.model_copy(update={"key": key})
+    drawer_thing = thing.model_copy(update={"key": key})
     Thing.objects.create(owner=owner, key=key, data=drawer_thing.model_dump(mode="json"))
     return drawer_thing
 

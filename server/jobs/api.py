@@ -81,8 +81,8 @@ def stop(request: HttpRequest, key: str) -> dict[str, Any]:
 
 
 def _answer(row: Build) -> dict[str, Any]:
-    found = maps.state(row)
-    job = found.job
+    job_state = maps.state(row)
+    job = job_state.job
     if job is None:
         return {"state": "none"}
     return {
@@ -93,8 +93,8 @@ def _answer(row: Build) -> dict[str, Any]:
         "of": job.of,
         "error": job.error,
         "answer": job.answer,
-        "waits": found.waits,
-        "busy": busy_out(found.busy),
+        "waits": job_state.waits,
+        "busy": busy_out(job_state.busy),
     }
 
 

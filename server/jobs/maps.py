@@ -73,18 +73,18 @@ class State(NamedTuple):
 # -- a map -------------------------------------------------------------------------
 
 
-def ask(row: Build, what: str, part: str) -> None:
+def ask(row: Build, part_of_build: str, part: str) -> None:
     """Ask for a map of a build as it is; one before it is dropped."""
     asked = MapAsked.model_validate(
         {
             **_of(row, "the map"),
-            "what": what,
+            "what": part_of_build,
             "part": part,
             "stock": [Stock.of(s) for s in stock(row.owner)],
             "kits": [KitSent.of(k) for k in candidates.others(row.owner, results.current(row))],
         }
     )
-    wish = {"what": what, "part": part}
+    wish = {"what": part_of_build, "part": part}
     with writing():
         drop(row)
         job = MapJob.objects.create(build=row, version=row.version, wish=wish, token="")
@@ -113,14 +113,14 @@ def state(row: Build) -> State:
             if exchange().quiet_s(f"unsent:{job.pk}", "") < _SENDS_S:
                 return State(job)
             return _stopped(job) if job.stop else _ask_anew(job)
-        found = look(exchange(), job.token)
-        match found.state:
+        told = look(exchange(), job.token)
+        match told.state:
             case "answered":
-                return _keep(job, found.answer)
+                return _keep(job, told.answer)
             case "lost" | "forgotten":
-                return _again(job, lost=found.state == "lost")
+                return _again(job, lost=told.state == "lost")
             case "running":
-                return _under_way(job, found)
+                return _under_way(job, told)
         if job.stop:
             return _stopped(job)
         words, busy = why_it_waits(exchange(), job.token)
@@ -221,10 +221,10 @@ def drop(row: Build) -> None:
             _log.warning("A map that nobody waits for could not be called off: %s", error)
 
 
-def _of(row: Build, what: str) -> dict[str, Any]:
+def _of(row: Build, part_of_build: str) -> dict[str, Any]:
     build = results.current(row)
     return {
-        "called": f"{what} of {build.name}"[:200],
+        "called": f"{part_of_build} of {build.name}"[:200],
         "document": build_file.write(build),
         "year": timezone.now().year,
     }
@@ -234,13 +234,13 @@ def stock(owner: Owner) -> list[InStock]:
     """What could be had: what lies free in the drawer, then what is sold by itself."""
     in_stocks = []
     for thing, used in drawer.every(owner):
-        of, free = thing.thing, thing.count - len(used)
+        owned, free = thing.thing, thing.count - len(used)
         if (
-            isinstance(of, Cable | Adapter | Extension)
+            isinstance(owned, Cable | Adapter | Extension)
             and free > 0
             and thing.condition != "not to be used"
         ):
-            own = of.model_copy(update={"owned": thing.key})
+            own = owned.model_copy(update={"owned": thing.key})
             in_stocks.append(InStock(thing=own, owned=True, free=free))
     sold = (e.thing for e in supplies.loose().values())
     in_stocks += [
@@ -324,11 +324,11 @@ def _take_in(row: Build, kind: str) -> None:
     token = _token(row, kind)
     if exchange().job(token) is None:
         return
-    found = look(exchange(), token)
-    if found.state in ("lost", "forgotten"):
+    told = look(exchange(), token)
+    if told.state in ("lost", "forgotten"):
         exchange().send(token, urgent=False)
-    _remember(row, kind, found)
-    if found.state == "answered":
+    _remember(row, kind, told)
+    if told.state == "answered":
         exchange().drop(token)
 
 
@@ -343,7 +343,9 @@ def _remember(row: Build, kind: str, outcome: Outcome) -> None:
         return
     front = OF_RULE if kind == "rules" else ""
     known = set(_feeds(row).values_list("slug", flat=True))
-    new = {f"{front}{name}": of for name, of in unfed.items() if f"{front}{name}" not in known}
+    new = {
+        f"{front}{name}": needed for name, needed in unfed.items() if f"{front}{name}" not in known
+    }
     if not new:
         return
     with writing():
@@ -351,8 +353,8 @@ def _remember(row: Build, kind: str, outcome: Outcome) -> None:
             return
         Feeds.objects.bulk_create(
             (
-                Feeds(build=row, version=row.version, slug=slug, unfed=least, needed=of)
-                for slug, (least, of) in new.items()
+                Feeds(build=row, version=row.version, slug=slug, unfed=least, needed=needed)
+                for slug, (least, needed) in new.items()
             ),
             ignore_conflicts=True,
         )

@@ -101,8 +101,8 @@ def _pack(packed: Path, copy: Path, with_files: bool) -> None:
                 files[name] = _put_in(out, name, path, size)
             except FileNotFoundError:
                 missing.append(name)
-        made = datetime.now(UTC).isoformat(timespec="seconds")
-        about = {"format": FORMAT, "made": made, "files": files, "missing": missing}
+        at = datetime.now(UTC).isoformat(timespec="seconds")
+        about = {"format": FORMAT, "made": at, "files": files, "missing": missing}
         out.writestr(LIST, json.dumps(about, indent=1))
 
 
@@ -148,16 +148,16 @@ def _put_in(out: ZipFile, name: str, path: Path, size: int | None) -> dict[str, 
 def _through(file: IO[bytes], out: IO[bytes] | None, size: int | None = None) -> _Sum:
     """Read a file piece by piece, `size` bytes of it at the most, into another where there is one;
     gives its sum."""
-    found, count = hashlib.sha256(), 0
+    digest, count = hashlib.sha256(), 0
     while size is None or count < size:
         piece = file.read(_PIECE if size is None else min(_PIECE, size - count))
         if not piece:
             break
-        found.update(piece)
+        digest.update(piece)
         count += len(piece)
         if out is not None:
             out.write(piece)
-    return _Sum(bytes=count, sha256=found.hexdigest())
+    return _Sum(bytes=count, sha256=digest.hexdigest())
 
 
 #: What reading an archive raises that is none, or damaged.
@@ -221,8 +221,8 @@ def check(file: Path) -> Copied:
             if name != DATABASE and _place(name) is None:
                 raise Damaged(f"{file.name}: {name} does not belong in a copy.")
             with opened.open(name) as packed, ExitStack() as stack:
-                of = Path(folder, DATABASE) if name == DATABASE else None
-                out = stack.enter_context(of.open("wb")) if of else None
+                path = Path(folder, DATABASE) if name == DATABASE else None
+                out = stack.enter_context(path.open("wb")) if path else None
                 if _through(packed, out) != said:
                     raise Damaged(f"{file.name}: {name} is not as it was written.")
         builds = _look_over(file, Path(folder, DATABASE))

@@ -75,8 +75,8 @@ def litter() -> Iterator[Litter]:
     """What kills and earlier versions left: rows of builds that are gone, files that nothing
     names."""
     with connection.cursor() as at:
-        found = at.execute("PRAGMA foreign_key_check").fetchall()
-    for table, row, other, _ in found:
+        orphans = at.execute("PRAGMA foreign_key_check").fetchall()
+    for table, row, other, _ in orphans:
         words = f"Row {row} of {table} is of something that is gone from {other}."
         yield Litter(words, lambda table=table, row=row: _take_row(table, row))  # type: ignore[misc]
     for file, words in left_files(_YOUNG_S):
@@ -96,11 +96,11 @@ def left_files(young_s: float) -> Iterator[tuple[Path, str]]:
         ".upload": ("upload", set(reads.values_list("key", flat=True))),
     }
     for file in sorted([*photos.folder().iterdir(), *rows.folder().iterdir()]):
-        what, keys = known.get(file.suffix, ("", set()))
+        kind, keys = known.get(file.suffix, ("", set()))
         if _is_younger(file, young_s):
             continue
-        if what and file.stem not in keys:
-            yield file, f"The {what} {file.name} belongs to nothing."
+        if kind and file.stem not in keys:
+            yield file, f"The {kind} {file.name} belongs to nothing."
         elif file.suffix == ".part":
             yield file, f"{file.name} was not written to its end."
 
@@ -126,8 +126,8 @@ def _take_row(table: str, row: int) -> None:
 def clean() -> list[str]:
     """Take away what was left over, until there is none; says what it took."""
     took: list[str] = []
-    while found := list(litter()):
-        for one in found:
+    while left := list(litter()):
+        for one in left:
             one.clean()
             took.append(one.words)
     return took

@@ -69,20 +69,20 @@ class Thrown(models.Model):
         self.thrown = when
 
 
-def in_bin(of: type[Thrown], **which: Any) -> models.QuerySet[Any]:
+def in_bin(model: type[Thrown], **which: Any) -> models.QuerySet[Any]:
     """Those of a kind in the bin, the last thrown first."""
-    return of.every.filter(**which).exclude(thrown=None).order_by("-thrown")
+    return model.every.filter(**which).exclude(thrown=None).order_by("-thrown")
 
 
-def sweep_files(of: type[Thrown], path_of: Callable[[str], Path], **which: Any) -> None:
+def sweep_files(model: type[Thrown], path_of: Callable[[str], Path], **which: Any) -> None:
     """Remove those of a kind whose time is over, or `which` are said, each with its file; the row
     first, so that nothing names a file that is gone."""
-    for row in of.every.filter(**which) if which else long_gone(of):
+    for row in model.every.filter(**which) if which else long_gone(model):
         key = row.key
         row.delete()
         path_of(key).unlink(missing_ok=True)
 
 
-def long_gone(of: type[Thrown]) -> models.QuerySet[Any]:
+def long_gone(model: type[Thrown]) -> models.QuerySet[Any]:
     """Those of a kind whose time in the bin is over."""
-    return of.every.filter(thrown__lt=timezone.now() - KEPT)
+    return model.every.filter(thrown__lt=timezone.now() - KEPT)

@@ -57,12 +57,12 @@ router = Router()
 MOST_BYTES, MOST_BUCKETS, MOST_DRAWN = 400_000_000, 3000, 24
 
 
-def _find(request: HttpRequest, key: str, of: str) -> Taken:
-    return sets.find(actions.find(owner_of(request), key), of)
+def _find(request: HttpRequest, key: str, taken: str) -> Taken:
+    return sets.find(actions.find(owner_of(request), key), taken)
 
 
-def _find_shown(request: HttpRequest, key: str, of: str) -> Taken:
-    return sets.find_shown(actions.find(owner_of(request), key), of)
+def _find_shown(request: HttpRequest, key: str, taken: str) -> Taken:
+    return sets.find_shown(actions.find(owner_of(request), key), taken)
 
 
 def _out(row: Taken, a: Analysis) -> dict[str, Any]:
@@ -175,31 +175,31 @@ def hear_stream(request: HttpRequest, key: str, body: StreamIn) -> dict[str, Any
         return _out(streams.start(build, address, name), a)
 
 
-@router.post("/builds/{key}/readings/{of}/stop", response=TakenOut, operation_id="stopStream")
-def stop_stream(request: HttpRequest, key: str, of: str) -> dict[str, Any]:
+@router.post("/builds/{key}/readings/{taken}/stop", response=TakenOut, operation_id="stopStream")
+def stop_stream(request: HttpRequest, key: str, taken: str) -> dict[str, Any]:
     """End a stream; what came is kept."""
-    row = _find(request, key, of)
+    row = _find(request, key, taken)
     Taken.objects.filter(pk=row.pk).update(stop=True)
     streams.end_gone()
-    return _out(_find(request, key, of), results.analysis(row.build))
+    return _out(_find(request, key, taken), results.analysis(row.build))
 
 
 # -- files ----------------------------------------------------------------------
 
 
 def _names(request: HttpRequest) -> dict[str, str]:
-    found = Learnt.objects.filter(owner=owner_of(request)).values_list("head", "means")
-    return dict(found)
+    names = Learnt.objects.filter(owner=owner_of(request)).values_list("head", "means")
+    return dict(names)
 
 
 @router.post("/builds/{key}/readings/head", response=list[ColumnOut], operation_id="readHead")
 def read_head(request: HttpRequest, key: str, body: HeadIn) -> list[dict[str, str]]:
     """What the columns of a file are taken for, off its first lines."""
     a = results.analysis(actions.find(owner_of(request), key))
-    found = readings_heads.heads(
+    columns = readings_heads.heads(
         body.text[:64_000].encode(), _names(request), one_card(a), one_plug(a)
     )
-    return [{"head": c.head, "means": c.means} for c in found]
+    return [{"head": c.head, "means": c.means} for c in columns]
 
 
 @router.put("/readings/names", response=NamesIn, operation_id="learnHeads")
@@ -253,8 +253,8 @@ def stop_file(request: HttpRequest, key: str, job: str) -> dict[str, Any]:
 
 
 def _job(key: str, build: Build) -> dict[str, Any]:
-    found = reading.state(build, key)
-    job = found.job
+    job_state = reading.state(build, key)
+    job = job_state.job
     return {
         "key": job.key,
         "state": job.state,
@@ -264,25 +264,27 @@ def _job(key: str, build: Build) -> dict[str, Any]:
         "problems": job.problems,
         "of_problems": job.of_problems,
         "error": job.error,
-        "waits": found.waits,
-        "busy": busy_out(found.busy),
+        "waits": job_state.waits,
+        "busy": busy_out(job_state.busy),
     }
 
 
 # -- a set ----------------------------------------------------------------------
 
 
-@router.get("/builds/{key}/readings/{of}", response=TakenOut, operation_id="getReadings")
-def get_readings(request: HttpRequest, key: str, of: str) -> dict[str, Any]:
+@router.get("/builds/{key}/readings/{taken}", response=TakenOut, operation_id="getReadings")
+def get_readings(request: HttpRequest, key: str, taken: str) -> dict[str, Any]:
     """A set."""
-    row = _find(request, key, of)
+    row = _find(request, key, taken)
     return _out(row, results.analysis(row.build))
 
 
-@router.delete("/builds/{key}/readings/{of}", response=ReadingsOut, operation_id="removeReadings")
-def remove(request: HttpRequest, key: str, of: str) -> dict[str, Any]:
+@router.delete(
+    "/builds/{key}/readings/{taken}", response=ReadingsOut, operation_id="removeReadings"
+)
+def remove(request: HttpRequest, key: str, taken: str) -> dict[str, Any]:
     """Throw a set away: thirty days it lies in the bin, and the record keeps that it was taken."""
-    row = _find(request, key, of)
+    row = _find(request, key, taken)
     with writing():
         row.throw()
     return list_readings(request, key)
@@ -295,37 +297,39 @@ def sets_in_bin(request: HttpRequest, key: str) -> list[InBin]:
     return [InBin.of(r, "readings", r.key, r.name) for r in in_bin(Taken, build=build)]
 
 
-@router.post("/builds/{key}/bin/readings/{of}", response=TakenOut, operation_id="bringReadingsBack")
-def bring_back(request: HttpRequest, key: str, of: str) -> dict[str, Any]:
+@router.post(
+    "/builds/{key}/bin/readings/{taken}", response=TakenOut, operation_id="bringReadingsBack"
+)
+def bring_back(request: HttpRequest, key: str, taken: str) -> dict[str, Any]:
     """Take a set out of the bin."""
     build = actions.find(owner_of(request), key)
     with writing():
-        row = sets.bring_back(build, of)
+        row = sets.bring_back(build, taken)
     return _out(row, results.analysis(build))
 
 
-@router.get("/builds/{key}/readings/{of}/held", response=HeldAnswer, operation_id="heldReadings")
-def get_held(request: HttpRequest, key: str, of: str) -> HeldAnswer:
+@router.get("/builds/{key}/readings/{taken}/held", response=HeldAnswer, operation_id="heldReadings")
+def get_held(request: HttpRequest, key: str, taken: str) -> HeldAnswer:
     """A set held against its build."""
-    row = _find_shown(request, key, of)
+    row = _find_shown(request, key, taken)
     return answer(results.analysis(row.build), sets.held(row))
 
 
-@router.put("/builds/{key}/readings/{of}/named", response=HeldAnswer, operation_id="nameStates")
-def name_states(request: HttpRequest, key: str, of: str, body: list[NamedIn]) -> HeldAnswer:
+@router.put("/builds/{key}/readings/{taken}/named", response=HeldAnswer, operation_id="nameStates")
+def name_states(request: HttpRequest, key: str, taken: str, body: list[NamedIn]) -> HeldAnswer:
     """Name the states of a set; none: they are recognised."""
-    row = _find_shown(request, key, of)
+    row = _find_shown(request, key, taken)
     sets.call(row, [Named(from_s=n.from_s, to_s=n.to_s, state=n.state) for n in body[:200]])
     return answer(results.analysis(row.build), sets.held(row))
 
 
 def _chosen(channels: str, r: Readings) -> list[Channel]:
-    found = [parse(c) for c in channels.split(",") if c]
-    lacks = [str(c) for c in found if c not in r.columns]
-    if lacks or not 1 <= len(found) <= MOST_DRAWN:
+    wanted = [parse(c) for c in channels.split(",") if c]
+    lacks = [str(c) for c in wanted if c not in r.columns]
+    if lacks or not 1 <= len(wanted) <= MOST_DRAWN:
         need = f"1 to {MOST_DRAWN} channels of these readings"
-        raise BadInput([("channels", need, ", ".join(lacks)[:80] or str(len(found)))])
-    return found
+        raise BadInput([("channels", need, ", ".join(lacks)[:80] or str(len(wanted)))])
+    return wanted
 
 
 def series_of(
@@ -339,26 +343,28 @@ def series_of(
     ]
 
 
-@router.get("/builds/{key}/readings/{of}/series", response=list[DrawnOut], operation_id="series")
+@router.get("/builds/{key}/readings/{taken}/series", response=list[DrawnOut], operation_id="series")
 def series(
     request: HttpRequest,
     key: str,
-    of: str,
+    taken: str,
     channels: str,
     from_s: Seconds = 0,
     to_s: Seconds = 1e12,
     buckets: int = 1000,
 ) -> list[dict[str, Any]]:
     """Some channels between two times, so that no peak is lost."""
-    return series_of(rows.load(_find_shown(request, key, of)), channels, from_s, to_s, buckets)
+    return series_of(rows.load(_find_shown(request, key, taken)), channels, from_s, to_s, buckets)
 
 
 @router.get(
-    "/builds/{key}/readings/{of}/settled", response=list[SettledOut], operation_id="settledFigures"
+    "/builds/{key}/readings/{taken}/settled",
+    response=list[SettledOut],
+    operation_id="settledFigures",
 )
-def get_settled(request: HttpRequest, key: str, of: str) -> list[dict[str, Any]]:
+def get_settled(request: HttpRequest, key: str, taken: str) -> list[dict[str, Any]]:
     """The figures that a set settles."""
-    row = _find_shown(request, key, of)
+    row = _find_shown(request, key, taken)
     a = results.analysis(row.build)
     day = f"{_began(row):%-d %b %Y}"
     simulated = row.source == "simulated"
@@ -388,27 +394,27 @@ def _settled(a: Analysis, x: Settled) -> dict[str, Any]:
     }
 
 
-@router.get("/builds/{key}/readings/{of}/file.csv", operation_id="readingsFile")
-def as_csv(request: HttpRequest, key: str, of: str) -> StreamingHttpResponse:
+@router.get("/builds/{key}/readings/{taken}/file.csv", operation_id="readingsFile")
+def as_csv(request: HttpRequest, key: str, taken: str) -> StreamingHttpResponse:
     """A set as CSV."""
-    r = rows.load(_find_shown(request, key, of))
+    r = rows.load(_find_shown(request, key, taken))
     response = StreamingHttpResponse(readings_csv.write(r), content_type="text/csv; charset=utf-8")
     name = "simulated-readings.csv" if r.simulated else "readings.csv"
     response["Content-Disposition"] = f'attachment; filename="{name}"'
     return response
 
 
-@router.get("/builds/{key}/readings/{of}/picture.svg", operation_id="readingsPicture")
+@router.get("/builds/{key}/readings/{taken}/picture.svg", operation_id="readingsPicture")
 def as_svg(
     request: HttpRequest,
     key: str,
-    of: str,
+    taken: str,
     channels: str,
     from_s: Seconds = 0,
     to_s: Seconds = 1e12,
 ) -> HttpResponse:
     """Some channels between two times as SVG."""
-    row = _find_shown(request, key, of)
+    row = _find_shown(request, key, taken)
     r, held = rows.load(row), sets.held(row)
     last = float(r.times[-1]) if r.samples else 0.0
     text = readings_svg.write(

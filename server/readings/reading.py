@@ -106,12 +106,12 @@ def state(build: Build, key: str) -> State:
 
 def look_after(job: Reading) -> State:
     """See whether a file's reader is still there. Raises Unreachable."""
-    found = look(exchange(), job.key)
-    if found.state in ("lost", "forgotten"):
+    told = look(exchange(), job.key)
+    if told.state in ("lost", "forgotten"):
         return _again(job)
-    if found.state == "waiting" and job.stop:
+    if told.state == "waiting" and job.stop:
         return _end(job, "stopped")
-    words, busy = ("", []) if found.state == "running" else why_it_waits(exchange(), job.key)
+    words, busy = ("", []) if told.state == "running" else why_it_waits(exchange(), job.key)
     return State(job, words, tuple(busy))
 
 
@@ -191,19 +191,21 @@ def _read(job: Reading) -> None:
     a = results.analysis(job.build)
     watch = _Watch(job)
     with upload_of(job.key).open("rb") as file:
-        made = readings_csv.read(file, job.names, one_card(a), one_plug(a), watch.tell, watch.stop)
-    problems = [{"line": p.line, "reason": p.reason} for p in made.problems]
-    found = {"problems": problems, "of_problems": made.of_problems}
-    if made.of_problems and not job.keep_good:
-        error = f"{made.of_problems} lines can’t be taken; nothing was kept."
-        Reading.objects.filter(pk=job.pk).update(state="failed", error=error, **found)
+        imported = readings_csv.read(
+            file, job.names, one_card(a), one_plug(a), watch.tell, watch.stop
+        )
+    problems = [{"line": p.line, "reason": p.reason} for p in imported.problems]
+    outcome = {"problems": problems, "of_problems": imported.of_problems}
+    if imported.of_problems and not job.keep_good:
+        error = f"{imported.of_problems} lines can’t be taken; nothing was kept."
+        Reading.objects.filter(pk=job.pk).update(state="failed", error=error, **outcome)
         return
     said = []
-    if made.of_problems:
-        said.append(f"{made.of_problems} lines left out")
-    if made.gaps:
-        said.append(f"{made.gaps} gaps in time")
+    if imported.of_problems:
+        said.append(f"{imported.of_problems} lines left out")
+    if imported.gaps:
+        said.append(f"{imported.gaps} gaps in time")
     row = sets.make(
-        job.build, job.name, "file", made.readings, problems=problems, said=", ".join(said)
+        job.build, job.name, "file", imported.readings, problems=problems, said=", ".join(said)
     )
-    Reading.objects.filter(pk=job.pk).update(state="done", taken=row.key, **found)
+    Reading.objects.filter(pk=job.pk).update(state="done", taken=row.key, **outcome)

@@ -73,8 +73,8 @@ def _mapped(row: Taken) -> Floats:
     n = file.stat().st_size // (8 * width) if file.exists() else 0
     if not n:  # an empty file can't be mapped
         return np.empty((0, width))
-    found: Floats = np.memmap(file, dtype="<f8", mode="r", shape=(n, width))
-    return found
+    mapped: Floats = np.memmap(file, dtype="<f8", mode="r", shape=(n, width))
+    return mapped
 
 
 def named_of(row: Taken) -> tuple[Named, ...]:

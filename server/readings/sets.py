@@ -59,13 +59,13 @@ def make(build: Build, name: str, source: str, r: Readings, **more: Any) -> Take
 def record(row: Taken) -> None:
     """Put into the build's record that it was measured, or simulated."""
     simulated = row.source == "simulated"
-    what = "Simulated readings" if simulated else "Readings"
+    kind = "Simulated readings" if simulated else "Readings"
     Entry.objects.create(
         build=row.build,
         uid=f"readings-{row.key}",
         step="readings",
         kind="simulated" if simulated else "measured",
-        words=f"{what}: {row.name}"[:300],
+        words=f"{kind}: {row.name}"[:300],
         at=timezone.now(),
         version=row.build.version,
     )

@@ -36,16 +36,16 @@ def _machine(name: str, year: int) -> Analysis:
 def _played(number: int) -> Played:
     e = EXERCISES[number - 1]
     a = _machine(e.machine, timezone.now().year)
-    of = planted(a, e)
-    return Played(a, e, of, *readings_and_held(a, e, of))
+    scene = planted(a, e)
+    return Played(a, e, scene, *readings_and_held(a, e, scene))
 
 
 @lru_cache(maxsize=4)
 def _own(pk: int, version: int, seed: int) -> Played:
     a = results.analysis(Build.objects.get(pk=pk))
     e = of_own(a, seed)
-    of = planted(a, e)
-    return Played(a, e, of, *readings_and_held(a, e, of))
+    scene = planted(a, e)
+    return Played(a, e, scene, *readings_and_held(a, e, scene))
 
 
 def play(number: int, build: Build | None, seed: int) -> Played:

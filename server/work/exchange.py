@@ -46,21 +46,21 @@ class Unreachable(Exception):
 class _Json(Serializer):  # type: ignore[misc]
     """Messages of the queue as JSON: reading one runs nothing."""
 
-    def _serialize(self, data: Any) -> bytes:
-        return json.dumps(data).encode()
+    def _serialize(self, message: Any) -> bytes:
+        return json.dumps(message).encode()
 
-    def _deserialize(self, data: bytes) -> Any:
-        found = json.loads(bytes(data))
-        return Message(*found) if isinstance(found, list) else found
+    def _deserialize(self, raw: bytes) -> Any:
+        message = json.loads(bytes(raw))
+        return Message(*message) if isinstance(message, list) else message
 
 
 @lru_cache(maxsize=1)
 def version() -> str:
     """Tells this version of core and jobs from any other: workers of another take no part."""
-    found = hashlib.sha256()
+    digest = hashlib.sha256()
     for file in sorted([*_CORE.rglob("*.py"), *Path(__file__).parent.glob("*.py")]):
-        found.update(file.read_bytes())
-    return found.hexdigest()[:12]
+        digest.update(file.read_bytes())
+    return digest.hexdigest()[:12]
 
 
 class Worker(NamedTuple):
@@ -146,16 +146,16 @@ class Exchange:
 
     def told(self, token: str) -> Told | None:
         """What was last told of a job; None: nobody has taken it. Raises Unreachable."""
-        found = _fields(self._peek(f"at:{token}"))
-        return Told(str(found.get("beat")), found) if found else None
+        fields = _fields(self._peek(f"at:{token}"))
+        return Told(str(fields.get("beat")), fields) if fields else None
 
-    def quiet_s(self, of: str, beat: str) -> float:
+    def quiet_s(self, token: str, beat: str) -> float:
         """Seconds since `of` said something else than `beat`, by this process's clock: those of
         other machines may go otherwise. 0 where it is seen for the first time."""
         now = time.monotonic()
-        known = self._seen.get(of)
+        known = self._seen.get(token)
         if known is None or known[0] != beat:
-            self._seen[of] = known = (beat, now, known[2] + 1 if known else 0)
+            self._seen[token] = known = (beat, now, known[2] + 1 if known else 0)
             if len(self._seen) > 1000:
                 self._seen = dict([*self._seen.items()][-500:])
         return now - known[1]
@@ -173,9 +173,9 @@ class Exchange:
             since = None
             if busy and isinstance(busy_s, int | float) and 0 <= busy_s < 1e6:
                 since = datetime.now(UTC) - timedelta(seconds=busy_s)
-            host, of = str(said.get("host", ""))[:60], str(said.get("version", ""))[:12]
+            host, its_version = str(said.get("host", ""))[:60], str(said.get("version", ""))[:12]
             heard = self._seen.get(f"worker:{key}", ("", 0.0, 0))[2] > 0
-            workers.append(Worker(str(key), host, of, busy, since, heard))
+            workers.append(Worker(str(key), host, its_version, busy, since, heard))
         return workers
 
     # -- who works -----------------------------------------------------------------
@@ -187,18 +187,18 @@ class Exchange:
     def wanted(self, token: str) -> bool:
         """Whether somebody waits for a job and did not ask for its end. Raises Unreachable."""
         with _Reached(self.address):
-            found = self._huey.storage.peek_many([f"job:{token}", f"stop:{token}"])
-        return f"job:{token}" in found and f"stop:{token}" not in found
+            kept = self._huey.storage.peek_many([f"job:{token}", f"stop:{token}"])
+        return f"job:{token}" in kept and f"stop:{token}" not in kept
 
     def waiting(self) -> int:
         """How many jobs wait in the queue. Raises Unreachable."""
         with _Reached(self.address):
             return int(self._huey.pending_count())
 
-    def tell(self, token: str, what: dict[str, Any]) -> None:
+    def tell(self, token: str, news: dict[str, Any]) -> None:
         """Say how far a job is. Raises Unreachable."""
         with _Reached(self.address):
-            self._put(f"at:{token}", json.dumps({"beat": secrets.token_hex(4)} | what))
+            self._put(f"at:{token}", json.dumps({"beat": secrets.token_hex(4)} | news))
 
     def answer(self, token: str, text: str) -> None:
         """Say what came of a job; nobody needs its text any more. Raises Unreachable."""
@@ -284,10 +284,10 @@ def _text(content: Any) -> str | None:
 def _fields(text: str | None) -> dict[str, Any]:
     """An object of JSON; an empty one where it is none."""
     try:
-        found = json.loads(text or "null")
+        fields = json.loads(text or "null")
     except (ValueError, RecursionError):
         return {}
-    return found if isinstance(found, dict) else {}
+    return fields if isinstance(fields, dict) else {}
 
 
 def set_aside(file: Path) -> str:

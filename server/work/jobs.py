@@ -200,8 +200,8 @@ def do(asked: Asked, desk: Desk) -> Answered:
 
 
 def _map(build: Build, asked: MapAsked, desk: Desk) -> MapAnswer:
-    def tell(done: int, of: int, best: Mapping | None) -> None:
-        desk.tell(done=done, of=of)
+    def tell(done: int, out_of: int, best: Mapping | None) -> None:
+        desk.tell(done=done, of=out_of)
 
     stock = [s for s in (x.came() for x in asked.stock) if s]
     progress = Progress(tell=tell, stop=desk.stop)
@@ -241,9 +241,9 @@ def _each(
             return
         desk.make_way()
         try:
-            found = left_unfed(edit.apply(bare), year)
+            unfed = left_unfed(edit.apply(bare), year)
         except EasyTallyError:
-            found = None
-        if found is not None:
-            desk.unfed = {**desk.unfed, name: found}
+            unfed = None
+        if unfed is not None:
+            desk.unfed = {**desk.unfed, name: unfed}
         desk.tell(done=i, of=len(edits), unfed=desk.unfed)

@@ -82,18 +82,18 @@ def work_on(exchange: Exchange, token: str, busy: Busy | None = None) -> None:
         return
     heard = time.monotonic()
 
-    def tell(what: dict[str, Any]) -> None:
+    def tell(news: dict[str, Any]) -> None:
         with suppress(Unreachable):  # cut off: the next word says it
-            exchange.tell(token, what)
+            exchange.tell(token, news)
 
     def wanted() -> bool:
         nonlocal heard
         try:
-            found = exchange.wanted(token)
+            is_wanted = exchange.wanted(token)
         except Unreachable:
             return time.monotonic() - heard < _HOLDS_S
         heard = time.monotonic()
-        return found
+        return is_wanted
 
     desk = jobs.Desk(
         tell,

@@ -74,8 +74,8 @@ def _optional(a: Analysis, f: Feed) -> bool:
     into = f.input
     if into.between is not None or into.ref in a.needed or _in_bay(a.wired, f):
         return False
-    of = a.carried.of(into.ref)
-    return bool(of.missing) or any(map(any, of.amps.values()))
+    carried = a.carried.of(into.ref)
+    return bool(carried.missing) or any(map(any, carried.amps.values()))
 
 
 def _shares(a: Analysis, e: Element) -> Iterator[float]:

@@ -23,11 +23,11 @@ def judged(a: Analysis, offers: Offers) -> Offers:
     """The fitting offers with the verdict and the worst share of the runs that they touch, best
     first: what is allowed, and of that what feeds nothing yet before what would have to move."""
     most = max(_LEAST, MOST * _USUAL // max(len(a.wired.inputs), _USUAL))
-    found = [_judged(a, o) for o in offers.fitting[:most]]
+    offered = [_judged(a, o) for o in offers.fitting[:most]]
     order = {o: i for i, o in enumerate(offers.fitting)}
     moves = {o: (o.cable, o.plug) in a.wired.in_use for o in offers.fitting}
     pairs = sorted(
-        zip(offers.fitting[:most], found, strict=True),
+        zip(offers.fitting[:most], offered, strict=True),
         key=lambda x: (x[1][0].verdict == "over", moves[x[0]], x[1][1], order[x[0]]),
     )
     return replace(offers, fitting=(*(f[0] for _, f in pairs), *offers.fitting[most:]))
@@ -53,13 +53,13 @@ def _judged(a: Analysis, offer: Offer) -> tuple[Offer, tuple[int, float]]:
     run = next((r for r in runs if r.wired.cable.key in ways and _rank(r) == worst), None)
     if run is None or run.governing is None:
         return replace(offer, verdict="within"), (0, 0.0)
-    made = replace(
+    judged_offer = replace(
         offer,
         verdict=run.verdict,
         percent=percent(run.governing.judged.share),
         refused_by_rule=run.governing.refused,
     )
-    return made, (-worst[0], -worst[1])
+    return judged_offer, (-worst[0], -worst[1])
 
 
 def _rank(run: RunResult) -> tuple[int, float]:

@@ -65,11 +65,11 @@ def map_it(
     if not Wired(build).inputs:
         return Mapped(build=build, status="nothing", proven=True)
     try:
-        found = solve(build, wish, progress)
+        mapping = solve(build, wish, progress)
     except NotDecided as error:
         return _not_decided(build, wish, progress, str(error))
-    if found is not None:
-        return _with(build, found)
+    if mapping is not None:
+        return _with(build, mapping)
     stop = progress.stop if progress else None
     try:
         partial = solve(build, replace(wish, partial=True), progress)
@@ -95,10 +95,10 @@ def _not_decided(build: Build, wish: Wish, progress: Progress | None, said: str)
         partial = solve(build, replace(wish, partial=True), progress)
     except NotDecided:
         partial = None
-    found = _with(build, partial) if partial is not None else None
-    if found is None:
+    partly = _with(build, partial) if partial is not None else None
+    if partly is None:
         return Mapped(build=build, status="not decided", proven=False, undecided=said)
-    return replace(found, status="not decided", proven=False, undecided=said)
+    return replace(partly, status="not decided", proven=False, undecided=said)
 
 
 def _with(build: Build, mapping: Mapping) -> Mapped:

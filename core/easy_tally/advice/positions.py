@@ -34,7 +34,7 @@ class Effect:
 
 def effects(a: Analysis, after: int = 0) -> Iterator[Effect]:
     """Every position of every rule, behind the first so many, each judged on the whole build."""
-    every = [(rule, p.value) for rule, of in RULES.items() for p in of.positions]
+    every = [(rule, p.value) for rule, rule_row in RULES.items() for p in rule_row.positions]
     for rule, value in every[after:]:
         now = getattr(a.build.house_rules, rule) == value
         edit = ChangeBuild(house_rules={rule: value})

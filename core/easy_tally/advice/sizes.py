@@ -50,7 +50,7 @@ def steps(a: Analysis) -> tuple[Step, ...]:
         return ()
     at = COMMON_W.index(pick)
     near = (("below", at - 1), ("needed", at), ("above", at + 1))
-    return tuple(_step(a, COMMON_W[i], of) for of, i in near if 0 <= i < len(COMMON_W))
+    return tuple(_step(a, COMMON_W[i], size) for size, i in near if 0 <= i < len(COMMON_W))
 
 
 def _step(a: Analysis, rated_w: int, at: str) -> Step:
@@ -93,9 +93,9 @@ def added(a: Analysis) -> tuple[Added, ...]:
     if build is a.build:
         return ()
     before = {r.id: r.watts for r in tried(a, build).sizing.rules}
-    found = []
+    limits = []
     for rule in a.sizing.rules:
         was = before.get(rule.id)
         if rule.watts is not None and was is not None:
-            found.append(Added(rule=rule.id, watts=rule.watts.likely - was.likely))
-    return tuple(found)
+            limits.append(Added(rule=rule.id, watts=rule.watts.likely - was.likely))
+    return tuple(limits)

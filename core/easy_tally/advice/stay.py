@@ -32,15 +32,15 @@ def ways_to_stay(a: Analysis, loose: tuple[Cable, ...] = ()) -> tuple[Way, ...]:
     it does already, or none of them is enough."""
     if a.build.supply is None:
         return ()
-    found: list[Way | None] = []
+    ways: list[Way | None] = []
     if not _does(a):
         cards = [p for p in a.build.parts if isinstance(p, Card) and p.board_power_w is not None]
         cards.sort(key=lambda c: -(c.board_power_w.likely if c.board_power_w else 0.0))
-        found += [_power_limit(a, card) for card in cards[:MOST_CARDS]]
-        found.append(_house_rule(a))
+        ways += [_power_limit(a, card) for card in cards[:MOST_CARDS]]
+        ways.append(_house_rule(a))
     if _fails(a, "ports"):
-        found.append(_cable(a, loose))
-    return tuple(w for w in found if w is not None)
+        ways.append(_cable(a, loose))
+    return tuple(w for w in ways if w is not None)
 
 
 def _fails(a: Analysis, id: str) -> bool:

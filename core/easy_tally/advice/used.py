@@ -73,8 +73,8 @@ def _spiking(a: Analysis, wired: Wired, loads: tuple[Load, ...], name: str) -> I
     was = {r.part: r for r in spike_rows(a.wired, a.loads)}
     kind = Card if name.startswith("spike_card") else Processor
     changed = dict.fromkeys(r.part for r in spike_rows(wired, loads) if was.get(r.part) != r)
-    found = (a.wired.parts[k] for k in changed if k in a.wired.parts)
-    yield from (p.name for p in found if isinstance(p, kind))
+    spikers = (a.wired.parts[k] for k in changed if k in a.wired.parts)
+    yield from (p.name for p in spikers if isinstance(p, kind))
 
 
 def _moved(value: float | Bounds) -> float | Bounds:

@@ -19,8 +19,8 @@ def through(a: Analysis) -> Iterator[Finding]:
         elif b.judged.verdict != "within":
             severity: Severity = b.judged.verdict
             yield _finding(f"board.{b.kind.replace(' ', '-')}", severity, b, (b,))
-    for of in blank.values():
-        yield _finding("board.header", "unknown", of[0], tuple(of))
+    for headers in blank.values():
+        yield _finding("board.header", "unknown", headers[0], tuple(headers))
 
 
 def _finding(

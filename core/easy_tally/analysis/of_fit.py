@@ -39,7 +39,7 @@ def fit_checks(a: Analysis) -> tuple[FitCheck, ...]:
     case = a.build.case
     if case is None:
         return ()
-    room = (found for check in CHECKS for found in check(a.wired, case))
+    room = (checked for check in CHECKS for checked in check(a.wired, case))
     return (*room, *air.airflow(a.wired, a.tally, case))
 
 

@@ -57,26 +57,26 @@ def without_way_in(a: Analysis) -> Iterator[Finding]:
     for x in a.carried.adrift:
         # Without any socket it is one thing to say of a part; else one of each instance.
         alike.setdefault((x.load.part, x.instance if x.inputs else None), []).append(x)
-    for (part, instance), of in alike.items():
-        watts = sum(_most_w(x) for x in of)
+    for (part, instance), loads in alike.items():
+        watts = sum(_most_w(x) for x in loads)
         if instance is None:
             at = Subject(of="part", key=part, field="sockets")
             yield Finding(
                 id="part.no-way-in",
                 severity="unknown",
                 subject=at,
-                cause=of[0],
+                cause=loads[0],
                 numbers={"watts": watts},
                 remedies=(Remedy(id="give-socket", find=at),),
             )
         elif a.build.supply is not None:
-            into = of[0].inputs[0]
+            into = loads[0].inputs[0]
             remedy = plug_in(into, first_offer(a.wired, into))
             yield Finding(
                 id="part.unfed",
                 severity="unfed",
                 subject=Subject(of="socket", key=into.ref),
-                cause=of[0],
+                cause=loads[0],
                 numbers={"watts": watts},
                 remedies=(remedy,),
             )

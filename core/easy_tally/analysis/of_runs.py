@@ -81,8 +81,8 @@ def _beside(a: Analysis, run: RunResult, e: Element) -> Remedy | None:
 
 def _inputs_at(run: RunResult, at: str) -> list[Input]:
     """What is fed where an element stands: by a plug of the cable, or of what is in between."""
-    found = [f.input for f in run.wired.feeds if f.plug.key == at]
-    return found + [x.feed.input for x in run.beyond if x.at == at]
+    inputs = [f.input for f in run.wired.feeds if f.plug.key == at]
+    return inputs + [x.feed.input for x in run.beyond if x.at == at]
 
 
 def _spare_for(a: Analysis, run: RunResult) -> Remedy | None:
@@ -110,8 +110,8 @@ def _spare_for(a: Analysis, run: RunResult) -> Remedy | None:
 def _to_find_out(a: Analysis, run: RunResult) -> tuple[Remedy, ...]:
     """Every fact whose lack leaves some element of a run unknown, once each."""
     unknown = [e for e in run.elements if e.judged.verdict == "unknown"]
-    found = dict.fromkeys(fact for e in unknown for fact in _facts(a, run, e))
-    return tuple(found) or (
+    facts = dict.fromkeys(fact for e in unknown for fact in _facts(a, run, e))
+    return tuple(facts) or (
         Remedy(id="enter-missing", find=Subject(of="cable", key=run.wired.cable.key)),
     )
 

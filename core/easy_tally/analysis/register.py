@@ -172,8 +172,8 @@ _ORDER: tuple[Severity, ...] = (
 
 def findings(a: Analysis) -> tuple[Finding, ...]:
     """What every check finds, worst first, in the order of the register."""
-    found = [f for check in CHECKS for f in _find(check, a)]
-    return tuple(sorted(found, key=lambda f: _ORDER.index(f.severity)))
+    several = [f for check in CHECKS for f in _find(check, a)]
+    return tuple(sorted(several, key=lambda f: _ORDER.index(f.severity)))
 
 
 def _find(check: Check, a: Analysis) -> list[Finding]:

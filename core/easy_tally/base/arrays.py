@@ -12,8 +12,8 @@ else:
         def __getattr__(self, name: str) -> Any:
             import numpy
 
-            found = self.__dict__[name] = getattr(numpy, name)
-            return found
+            value = self.__dict__[name] = getattr(numpy, name)
+            return value
 
     np = _Numpy()
 

@@ -165,7 +165,7 @@ def _size(thing: Any, seen: set[int]) -> int:
     elif isinstance(thing, tuple | list | set | frozenset):
         size += sum(_size(x, seen) for x in thing)
     elif type(thing).__module__.startswith(_OURS):
-        names = (n for of in type(thing).__mro__ for n in getattr(of, "__slots__", ()))
+        names = (n for kind in type(thing).__mro__ for n in getattr(kind, "__slots__", ()))
         size += sum(_size(getattr(thing, n, None), seen) for n in names if n != "__weakref__")
         size += _size(getattr(thing, "__dict__", None), seen)
     return size

@@ -28,15 +28,15 @@ _BRACKET = re.compile(r'"(?:[^"\\]|\\.)*"|[\[\]{}]')
 
 def odd_in(text: str) -> str:
     """The first character of a text that is none, in words; "" where all are."""
-    found = _ODD.search(text)
-    if found is None:
+    odd = _ODD.search(text)
+    if odd is None:
         return ""
-    code = ord(found[0][0])
-    line = text.count("\n", 0, found.start()) + 1
-    what = "half of a pair" if 0xD800 <= code <= 0xDFFF else "a lone carriage return"
+    code = ord(odd[0][0])
+    line = text.count("\n", 0, odd.start()) + 1
+    sort = "half of a pair" if 0xD800 <= code <= 0xDFFF else "a lone carriage return"
     if code != 0x0D and not 0xD800 <= code <= 0xDFFF:
-        what = "a control character"
-    return f"{what} (U+{code:04X}) in line {line}"
+        sort = "a control character"
+    return f"{sort} (U+{code:04X}) in line {line}"
 
 
 def without_odd(text: str) -> str:
@@ -59,30 +59,30 @@ def finite(value: float, field: str) -> float:
     return value
 
 
-def read_json(text: str, what: str, most: int = MOST_VALUES) -> Any:
+def read_json(text: str, whole: str, most: int = MOST_VALUES) -> Any:
     """What a text of JSON holds: every text of it plain, every number finite, each key once, no
     more than `most` values. Raises BadInput with the place; `what`: what it is called as a
     whole."""
     if text.count(",") > _COMMAS * most:  # far more than texts have: not even read
-        raise BadInput([(what, f"at most {most:,} values", "far more")])
+        raise BadInput([(whole, f"at most {most:,} values", "far more")])
     try:
         value = json.loads(text, parse_constant=_no_constant, object_pairs_hook=_no_twins)
-        return _Walk(what, most).through(value, "")
+        return _Walk(whole, most).through(value, "")
     except json.JSONDecodeError as error:
         where = f"line {error.lineno}, column {error.colno}"
         raise NoJson([(where, "JSON", error.msg)]) from error
     except RecursionError as error:
-        where = _too_deep(text) or what
+        where = _too_deep(text) or whole
         raise BadInput([(where, "JSON nested less deeply", "too many brackets")]) from error
     except ValueError as error:  # Python itself reads no more digits than some thousands
-        found = _DIGITS.search(text)
-        where = _place(text, found.start()) if found else what
+        digits = _DIGITS.search(text)
+        where = _place(text, digits.start()) if digits else whole
         raise BadInput([(where, _FEWER, "more")]) from error
 
 
 class _Walk:
-    def __init__(self, what: str, most: int) -> None:
-        self.what, self.most, self.count = what, most, 0
+    def __init__(self, whole: str, most: int) -> None:
+        self.what, self.most, self.count = whole, most, 0
 
     def through(self, value: Any, at: str) -> Any:
         """The same, its texts with line feeds alone."""
@@ -111,10 +111,10 @@ def _place(text: str, at: int) -> str:
 def _too_deep(text: str) -> str:
     """Where brackets stand deeper than any of ours; "" where they do not."""
     depth = 0
-    for found in _BRACKET.finditer(text):
-        depth += {"[": 1, "{": 1, "]": -1, "}": -1}.get(found[0], 0)
+    for bracket in _BRACKET.finditer(text):
+        depth += {"[": 1, "{": 1, "]": -1, "}": -1}.get(bracket[0], 0)
         if depth > MOST_DEPTH:
-            return _place(text, found.start())
+            return _place(text, bracket.start())
     return ""
 
 
@@ -123,9 +123,9 @@ def _no_constant(name: str) -> float:
 
 
 def _no_twins(pairs: list[tuple[str, Any]]) -> dict[str, Any]:
-    found: dict[str, Any] = {}
+    fields: dict[str, Any] = {}
     for key, value in pairs:
-        if key in found:
+        if key in fields:
             raise BadInput([(key, "each key once in an object", "it twice")])
-        found[key] = value
-    return found
+        fields[key] = value
+    return fields

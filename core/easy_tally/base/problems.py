@@ -14,11 +14,11 @@ _SHOULD = re.compile(r"^(input|string|tuple|list|dictionary) should (be |have )?
 
 def problems_of(error: ValidationError, where: str = "") -> list[tuple[str, str, str]]:
     """The problems of a validation error, each with the path of its field, at most twenty."""
-    found = []
+    problems = []
     for item in error.errors(include_url=False)[:_MOST]:
         path = ".".join(str(x) for x in (where, *item["loc"]) if x != "")
-        found.append((path or "build", _required(dict(item)), _got(item.get("input"))))
-    return found
+        problems.append((path or "build", _required(dict(item)), _got(item.get("input"))))
+    return problems
 
 
 def _required(item: dict[str, Any]) -> str:

@@ -56,30 +56,30 @@ def _sitting(group: list[Noted], known: set[str]) -> Sitting:
     done = {e.step for e in group if e.kind == "done"} - {
         e.step for e in group if e.kind == "undone"
     }
-    made = {s for s in done if s.startswith(JOINT)}
+    joints = {s for s in done if s.startswith(JOINT)}
     out = {s for s in done if s.startswith(OUT)}
     bad = sum(e.kind in ("warm", "browned", "loose") for e in group)
-    what = [
+    kinds = [
         word
         for word, holds in (
-            ("built", made and not known),
-            ("swapped", known and out and made),
-            ("taken apart", out and not made),
-            ("re-plugged", known and made and not out),
+            ("built", joints and not known),
+            ("swapped", known and out and joints),
+            ("taken apart", out and not joints),
+            ("re-plugged", known and joints and not out),
             ("measured", READINGS in done or any(e.kind == "measured" for e in group)),
             ("stopped", bad),
         )
         if holds
     ]
-    known |= made
+    known |= joints
     versions = [e.version for e in group]
     return Sitting(
-        what=tuple(what) or ("looked at",),
+        what=tuple(kinds) or ("looked at",),
         begun=group[0].at,
         ended=group[-1].at,
         who=tuple(dict.fromkeys(e.who for e in group if e.who)),
         versions=(min(versions), max(versions)),
-        made=len(made),
+        made=len(joints),
         apart=len(out),
         bad=bad,
     )

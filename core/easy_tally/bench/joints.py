@@ -110,20 +110,20 @@ def _labels(ports: tuple[Port, ...]) -> str:
 
 
 def _looks(a: Analysis, feed: Feed) -> Iterator[Look]:
-    of, plug = CONNECTORS[feed.mated], feed.plug
-    own = dict(of.looks)
+    connector, plug = CONNECTORS[feed.mated], feed.plug
+    own = dict(connector.looks)
     if "like" in own:
         yield Look(id="like", text=own.pop("like"))
     if PLUGS[plug.kind].marked is not None:
         yield Look(id="half", text=_half(feed))
     for name, text in own.items():
         yield Look(id=name, text=text)
-    if of.pushed_home:
+    if connector.pushed_home:
         yield Look(id="home", text="It is pushed home as far as it goes, and straight.")
     else:
         yield Look(id="clicked", text="It clicked, and its latch is over the edge.")
         yield Look(id="gap", text="There is no gap anywhere between plug and socket.")
-    if of.coded:
+    if connector.coded:
         mm = room_of(a.wired, plug.straight_mm).straight_mm
         yield Look(id="straight", text=f"Its cable runs straight for {mm:.0f} mm before any bend.")
     yield Look(id="pull", text="It stays when you pull gently at the plug, not at the wires.")

@@ -45,7 +45,7 @@ class Plan:
         return sum(s.id not in self.done for s in self.steps)
 
 
-def plan(a: Analysis, done: Iterable[Done], found: Mapping[str, Bad] | None = None) -> Plan:
+def plan(a: Analysis, done: Iterable[Done], bad: Mapping[str, Bad] | None = None) -> Plan:
     """The plan of a build with what is done of it; `found`: what was found bad at which step."""
     was = {d.step: d for d in done}
     bare = steps(a)
@@ -62,19 +62,19 @@ def plan(a: Analysis, done: Iterable[Done], found: Mapping[str, Bad] | None = No
         steps=all_,
         done=known,
         next=next((s.id for s in all_ if s.id not in known), ""),
-        stopped=_stopped(found or {}),
+        stopped=_stopped(bad or {}),
     )
 
 
-def _stopped(found: Mapping[str, Bad]) -> str:
-    for step, bad in found.items():
-        what = {
+def _stopped(bad_steps: Mapping[str, Bad]) -> str:
+    for step, bad in bad_steps.items():
+        words = {
             "warm": "was warm: it carries more than it can, or its contacts are bad",
             "browned": "is browned: it was too hot, and its contacts no longer hold",
             "loose": "is loose: its contacts no longer press, and will grow hot",
         }[bad]
         return (
-            f"A plug {what}. Switch off at the wall and stop: neither the plug nor what it was in "
+            f"A plug {words}. Switch off at the wall and stop: neither the plug nor what it was in "
             f"is to be used again until both were looked at. ({step.removeprefix(JOINT)})"
         )
     return ""

@@ -88,29 +88,29 @@ def marked(
     """A mark of the very things that a step is about. No edit of a figure changes it; another
     supply, card or cable has another, though it takes the place and the key of the one before. Two
     of one name under one key are told apart only where they are of the drawer."""
-    found: list[tuple[str, ...]] = []
-    of = a.build.supply
-    if supply and of is not None:
-        found.append(("supply", of.name, of.family, of.owned))
+    things: list[tuple[str, ...]] = []
+    build_supply = a.build.supply
+    if supply and build_supply is not None:
+        things.append(("supply", build_supply.name, build_supply.family, build_supply.owned))
     if case:
-        found.append(("case", a.build.case.name if a.build.case else ""))
+        things.append(("case", a.build.case.name if a.build.case else ""))
         parts = [*parts, *([a.wired.board] if a.wired.board else ())]
-    found += sorted(("part", p.key, p.name) for p in parts)
-    found += sorted(("cable", c.key, c.name, c.family, c.owned) for c in cables)
-    found += sorted(("between", b.key, b.name, getattr(b.of, "owned", "")) for b in betweens)
-    return sha256(repr(found).encode()).hexdigest()[:16]
+    things += sorted(("part", p.key, p.name) for p in parts)
+    things += sorted(("cable", c.key, c.name, c.family, c.owned) for c in cables)
+    things += sorted(("between", b.key, b.name, getattr(b.of, "owned", "")) for b in betweens)
+    return sha256(repr(things).encode()).hexdigest()[:16]
 
 
 def _of_feed(a: Analysis, feed: Feed) -> str:
     """Of a plug: what it is of, and what it is in; of a fixed cable the supply too."""
-    of, into = feed.cable, feed.input.part
-    ends = [x for x in (of, into) if isinstance(x, Between)]
+    carrier, into = feed.cable, feed.input.part
+    ends = [x for x in (carrier, into) if isinstance(x, Between)]
     return marked(
         a,
-        supply=isinstance(of, Cable) and not of.needs,
+        supply=isinstance(carrier, Cable) and not carrier.needs,
         betweens=ends,
         parts=[] if isinstance(into, Between) else [into],
-        cables=[of] if isinstance(of, Cable) else [],
+        cables=[carrier] if isinstance(carrier, Cable) else [],
     )
 
 
@@ -251,12 +251,12 @@ def _joint(a: Analysis, feed: Feed, group: Group, text: tuple[str, ...] = ()) ->
 
 def _of(a: Analysis, *kinds: type) -> list[Feed]:
     """Plugs in parts of some kinds, with those of what stands in between on their way first."""
-    found: dict[str, Feed] = {}
+    feeds: dict[str, Feed] = {}
     for f in _feeds(a):
         if f.input.between is None and isinstance(f.input.part, kinds):
             for x in _way(a, f):
-                found.setdefault(x.input.ref, x)
-    return list(found.values())
+                feeds.setdefault(x.input.ref, x)
+    return list(feeds.values())
 
 
 def _way(a: Analysis, feed: Feed) -> Iterator[Feed]:
@@ -339,12 +339,12 @@ def _drives(a: Analysis) -> Iterator[Step]:
             hub = a.wired.parts.get(part.on) if part.on else a.wired.board
             on = hub.name if hub else "a header"
             named = f" {', '.join(part.headers)}" if part.headers else ""
-            many = f"{part.count} × " if part.count > 1 else ""
+            times = f"{part.count} × " if part.count > 1 else ""
             yield Step(
                 id=f"header:{part.key}",
                 group="drives",
                 of=marked(a, parts=[part]),
-                title=f"{many}{part.name} onto {on}{named}",
+                title=f"{times}{part.name} onto {on}{named}",
                 looks=(Look(id="blades", text="Its lead is clear of every blade."),),
                 caution=_LOOP if isinstance(part, Pump) else "",
             )
@@ -362,11 +362,11 @@ _LOOP = (
 def _small(a: Analysis) -> Iterator[Step]:
     for part in a.build.parts:
         if isinstance(part, Drive) and part.data != "expander":
-            many = f", {part.count} of them" if part.count > 1 else ""
+            times = f", {part.count} of them" if part.count > 1 else ""
             yield Step(
                 id=f"data:{part.key}",
                 group="small",
-                title=f"Data leads of {part.name}{many}",
+                title=f"Data leads of {part.name}{times}",
                 of=marked(a, parts=[part]),
                 note="Which port each is on",
                 looks=(Look(id="home", text="Each is pushed home at both ends."),),
@@ -400,12 +400,12 @@ def _small(a: Analysis) -> Iterator[Step]:
         yield _lead("telemetry", onto, marked(a, supply=True))
 
 
-def _lead(id: str, title: str, of: str) -> Step:
+def _lead(id: str, title: str, mark: str) -> Step:
     return Step(
         id=f"lead:{id}",
         group="small",
         title=title,
-        of=of,
+        of=mark,
         note="Its header and pins",
         looks=(Look(id="pins", text="Every pin is in a hole of the plug; none is bent."),),
     )

@@ -57,8 +57,8 @@ class DrawerThing(Model):
     @property
     def name(self) -> str:
         """Its name."""
-        of = self.supply or self.thing
-        return of.name if of else ""
+        thing = self.supply or self.thing
+        return thing.name if thing else ""
 
     @property
     def family(self) -> str:
@@ -85,12 +85,12 @@ def say_drawer(drawer_thing: DrawerThing) -> str:
 
 def used_of(build: Build) -> Counter[str]:
     """Keys of the drawer's things that a build uses, and how many of each."""
-    of = [c.owned for c in build.cables]
-    of += [build.supply.owned] if build.supply else []
-    of += [build.bracket.owned] if build.bracket else []
-    of += [t.owned for t in build.adapters] + [t.owned for t in build.extensions]
-    of += [t.owned for t in build.backplanes]
-    return Counter(key for key in of if key)
+    owned = [c.owned for c in build.cables]
+    owned += [build.supply.owned] if build.supply else []
+    owned += [build.bracket.owned] if build.bracket else []
+    owned += [t.owned for t in build.adapters] + [t.owned for t in build.extensions]
+    owned += [t.owned for t in build.backplanes]
+    return Counter(key for key in owned if key)
 
 
 def without(build: Build, keys: Collection[str]) -> Build:

@@ -110,12 +110,12 @@ def search(
 
     `entries` are pairs of an entry and its `search_text`.
     """
-    found = [
+    near = [
         (_distance(entry, said), i, entry)
         for i, (entry, words) in enumerate(entries)
         if all(_fits(word, words) for word in said)
     ]
-    return [entry for _, _, entry in sorted(found, key=lambda x: x[:2])[:most]]
+    return [entry for _, _, entry in sorted(near, key=lambda x: x[:2])[:most]]
 
 
 def _fits(word: str, words: str) -> bool:

@@ -102,10 +102,10 @@ def _list_of(thing: Thing) -> str:
 def thing_of(build: Build, key: str) -> Thing:
     """The adapter, extension or backplane called `key`. Raises NotThere."""
     several: tuple[Thing, ...] = (*build.adapters, *build.extensions, *build.backplanes)
-    found = next((t for t in several if t.key == key), None)
-    if found is None:
+    thing = next((t for t in several if t.key == key), None)
+    if thing is None:
         raise NotThere(f"There is no adapter, extension or backplane {key} in this build.")
-    return found
+    return thing
 
 
 def _name(build: Build, key: str) -> str:

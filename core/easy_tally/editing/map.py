@@ -74,8 +74,8 @@ class Park(EditBase):
         carrier = _carrier(Wired(build), self.cable)
         _plug(carrier, self.plug)
 
-        def left(key: str, of: Connections) -> Connections:
-            return tuple(c for c in of if key != carrier.key or c.plug != self.plug)
+        def left(key: str, connections: Connections) -> Connections:
+            return tuple(c for c in connections if key != carrier.key or c.plug != self.plug)
 
         parked = _each(build, left)
         if parked == build:
@@ -173,15 +173,15 @@ class SwapPlugs(EditBase):
                 plug=feed.plug.key, half=half, socket=to.input.at
             )
 
-        def swapped(key: str, of: Connections) -> Connections:
-            return tuple(moved.get((key, c.plug), c) for c in of)
+        def swapped(key: str, connections: Connections) -> Connections:
+            return tuple(moved.get((key, c.plug), c) for c in connections)
 
-        made = _each(build, swapped)
-        now = Wired(made)
+        mapped = _each(build, swapped)
+        now = Wired(mapped)
         for run in now.runs:
             if reasons := set(never_allowed(now, run)) - _allowed_before(wired, run.cable.key):
                 raise Refused(f"{min(reasons)}.")
-        return made
+        return mapped
 
     def title(self, build: Build) -> str:
         """Both cables' names."""
@@ -223,12 +223,12 @@ def _plug(carrier: Carrier, key: str) -> Plug:
     return plug
 
 
-def _each(build: Build, made: Callable[[str, Connections], Connections]) -> Build:
+def _each(build: Build, change: Callable[[str, Connections], Connections]) -> Build:
     """A build with the connections of every run and of all that stands in between made anew, by
     whose they are."""
-    runs = [connected(r, made(r.cable, r.connections)) for r in build.runs]
+    runs = [connected(r, change(r.cable, r.connections)) for r in build.runs]
     between: dict[str, Any] = {
-        name: tuple(connected(t, made(t.key, t.connections)) for t in getattr(build, name))
+        name: tuple(connected(t, change(t.key, t.connections)) for t in getattr(build, name))
         for name in BETWEEN
     }
     fixed = {c.key for c in build.cables if not c.needs}
@@ -241,10 +241,10 @@ def _plugged(build: Build, key: str, new: Connection, ports: tuple[str, ...] | N
     """With one more connection of a cable in `ports`, or of something in between (None): what held
     its socket, or that half of its plug, lets go."""
 
-    def others(whose: str, of: Connections) -> Connections:
+    def others(whose: str, connections: Connections) -> Connections:
         return tuple(
             c
-            for c in of
+            for c in connections
             if c.socket != new.socket
             and not (whose == key and c.plug == new.plug and _meet(c.half, new.half))
         )

@@ -84,9 +84,9 @@ def replugged(
 ) -> tuple[dict[str, tuple[Any, ...]], list[str]]:
     """The things in between with all that still holds of what they are plugged into, and what they
     let go of."""
-    things = {x.key: unplugged(x) for of in between.values() for x in of}
+    things = {x.key: unplugged(x) for kin in between.values() for x in kin}
     lost: list[str] = []
-    for thing in (x for of in between.values() for x in of):
+    for thing in (x for kin in between.values() for x in kin):
         for c in thing.connections:
             now = things[thing.key]
             more = now.model_copy(update={"connections": (*now.connections, c)})
@@ -95,4 +95,4 @@ def replugged(
                 lost.append(f"{thing.name} from {before.words(str(c.socket))}")
             else:
                 things[thing.key] = more
-    return {name: tuple([things[x.key] for x in of]) for name, of in between.items()}, lost
+    return {name: tuple([things[x.key] for x in kin]) for name, kin in between.items()}, lost

@@ -40,10 +40,10 @@ def set_fields(thing: _M, changes: dict[str, Any], where: str, fixed: tuple[str,
             known = ", ".join(f for f in type(thing).model_fields if f not in fixed)
             raise BadInput([(f"{where}.{name}", f"one of {known}", name)])
     merged = {n: getattr(thing, n) for n in type(thing).model_fields} | changes
-    made = _valid(lambda: type(thing).model_validate(merged), where)
+    changed = _valid(lambda: type(thing).model_validate(merged), where)
     for name in changes:
-        _not_measured(getattr(thing, name), getattr(made, name), f"{where}.{name}")
-    return made
+        _not_measured(getattr(thing, name), getattr(changed, name), f"{where}.{name}")
+    return changed
 
 
 def _not_measured(was: Any, now: Any, where: str) -> None:

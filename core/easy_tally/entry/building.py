@@ -140,9 +140,9 @@ def _sockets(fields: Fields, said: Said) -> None:
     """Explicit ones, those said by their words, none where that is said, or the usual ones."""
     kind = fields["kind"]
     text = said.settings.get("sockets")
-    if text is not None and (found := layout.read_sockets(text)) is not None:
+    if text is not None and (sockets := layout.read_sockets(text)) is not None:
         del said.settings["sockets"]
-        fields["sockets"] = found
+        fields["sockets"] = sockets
         return
     usual = (drive_socket(fields["form"], fields.get("data")),) if kind == "drive" else ()
     words = [w for w in said.sockets if w in SAID_SOCKETS[kind]]
@@ -169,11 +169,11 @@ def _hangs(fields: Fields, said: Said) -> None:
 def _listed(fields: Fields, said: Said, word: str, stem: str) -> None:
     """Headers of a board, outputs of a hub."""
     text = said.settings.get(word)
-    found = None if text is None else layout.read_headers(text, stem)
-    if found is not None:
+    headers = None if text is None else layout.read_headers(text, stem)
+    if headers is not None:
         del said.settings[word]
     fields[word] = (
-        layout.usual_headers(layout.USUAL_HEADERS, stem, None) if found is None else found
+        layout.usual_headers(layout.USUAL_HEADERS, stem, None) if headers is None else headers
     )
 
 

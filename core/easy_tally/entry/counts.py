@@ -98,10 +98,10 @@ def with_numbers(text: str) -> str:
         text = re.sub(
             r"(?<![\w.])([2-8]) ?x ?(4|8|12|16|24|32|48|64|96|128)(?![\w.])", r" \1x\2gb ", text
         )
-    if (of := re.search(r"\bkit of +(?:x ?)?([2-8])\b", text)) and (
+    if (modules := re.search(r"\bkit of +(?:x ?)?([2-8])\b", text)) and (
         gb := re.search(r"(?<![x\w])([0-9]{1,4}) ?gb\b", text)
     ):
-        each = f"{int(gb[1]) / int(of[1]):g}"  # a kit's gigabytes are those of all its modules
+        each = f"{int(gb[1]) / int(modules[1]):g}"  # a kit's gigabytes are those of all its modules
         text = text.replace(gb[0], f"{each}gb")
     if kit := re.search(r"\b([0-9]{1,2})x([0-9]{1,4})gb\b", text):
         text = re.sub(r"\bx1\b", " ", text)  # one kit

@@ -27,13 +27,13 @@ def usual_sockets(kind: str, said: list[str]) -> Fields:
         keys = ["power", *(f"power-{n}" for n in range(2, 17))]
         return [_socket(keys[i], k) for i, k in enumerate(kinds[:16])]
     fields: Fields = []
-    for stem, of, required in (
+    for stem, stem_kinds, required in (
         ("main", of_family("main"), 16),
         ("cpu", of_family("processor"), 1),
         ("aux", of_family("auxiliary"), 16),
         ("extra", of_family("graphics", "drive"), 0),
     ):
-        own = [k for k in kinds if k in of]
+        own = [k for k in kinds if k in stem_kinds]
         for i, k in enumerate(own):
             key = "main" if stem == "main" and i == 0 else f"{stem}-{i + 1}"
             fields.append(_socket(key, k, required=i < required))
@@ -99,8 +99,8 @@ def read_headers(text: str, stem: str) -> Fields | None:
 
 
 def _amps(text: str) -> dict[str, Any] | None:
-    found = figure(text)
-    return found[1] if found and found[0] == "a" else None
+    amps = figure(text)
+    return amps[1] if amps and amps[0] == "a" else None
 
 
 def read_slots(text: str) -> Fields | None:

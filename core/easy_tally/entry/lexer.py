@@ -75,35 +75,35 @@ def _plain(text: str) -> str:
 
 def _joined(words: list[str]) -> list[str]:
     """Numbers put together with the unit, the `x` or the `pin` that stands behind them."""
-    found: list[str] = []
+    joined: list[str] = []
     for word in words:
         word = re.sub(rf"^({NUMBER})-?([a-z]+)$", lambda m: m[1] + UNITS.get(m[2], m[2]), word)
         unit = UNITS.get(word, word)
-        last = found[-1] if found else ""
+        last = joined[-1] if joined else ""
         if word == "peripheral" and last == "4pin":
-            found[-1] = word
+            joined[-1] = word
             continue
         is_number = re.fullmatch(rf"{NUMBER}(/{NUMBER}/{NUMBER})?", last)
         if (is_number and (unit in _JOINED_UNITS or unit == "x")) or (
             re.fullmatch(r"[0-9]x", last) and word in SOCKETS
         ):
-            found[-1] += unit
+            joined[-1] += unit
         elif re.fullmatch(r"[0-9]{1,4}", last) and word in PLURALS:
-            found[-1] += " " + word
+            joined[-1] += " " + word
         else:
-            found.append(word)
-    return _with_their_sockets(found)
+            joined.append(word)
+    return _with_their_sockets(joined)
 
 
 def _with_their_sockets(words: list[str]) -> list[str]:
     """`2x` put together with the socket that stands behind it: `2 x 6 pin`."""
-    found: list[str] = []
+    grouped: list[str] = []
     for word in words:
-        if word in SOCKETS and found and re.fullmatch("[1-9]x", found[-1]):
-            found[-1] += word
+        if word in SOCKETS and grouped and re.fullmatch("[1-9]x", grouped[-1]):
+            grouped[-1] += word
         else:
-            found.append(word)
-    return found
+            grouped.append(word)
+    return grouped
 
 
 def number(text: str) -> float:
@@ -141,9 +141,9 @@ def unquoted(text: str) -> str:
 
 def quoted(text: str) -> str:
     """A text between quotes, on one line."""
-    made = json.dumps(text, ensure_ascii=False)
+    text_in_quotes = json.dumps(text, ensure_ascii=False)
     # What ends a line somewhere must not end one here.
-    return "".join(c if c.isprintable() or c == " " else _escaped(c) for c in made)
+    return "".join(c if c.isprintable() or c == " " else _escaped(c) for c in text_in_quotes)
 
 
 def _escaped(character: str) -> str:

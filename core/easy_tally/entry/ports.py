@@ -93,8 +93,8 @@ def with_ports(text: str, keep: Callable[[str], str]) -> str:
     if re.search(r"\bcards?\b", text):
         # `8 port sata pcie x4 card`: its ports, and no power socket.
         text = _PORTS_BEFORE.sub(r"\1sata card ", text)
-    for of, said, word in _COMPILED:
-        if of.search(text):
+    for pattern, said, word in _COMPILED:
+        if pattern.search(text):
             text = said.sub(partial(_said, word, keep), text)
     if re.search(r"\busb hub\b|\bcard reader\b", text) and _INSIDE.search(text):
         by_plug = re.search(r"\bsata\b|\bperipheral\b", text)

@@ -100,62 +100,62 @@ def number_word(value: float) -> str:
 
 def more_said(part: Part) -> list[str]:
     """What a kind has besides sockets and figures."""
-    found: list[str] = []
+    words: list[str] = []
     match part:
         case Board():
-            found += slot_words(part.slots)
-            found += m2_words(part.m2_slots)
-            found += header_words("headers", "fan", part.headers, _amps)
-            found += ["eps4-in-eps8"] if part.eps4_in_eps8 else []
+            words += slot_words(part.slots)
+            words += m2_words(part.m2_slots)
+            words += header_words("headers", "fan", part.headers, _amps)
+            words += ["eps4-in-eps8"] if part.eps4_in_eps8 else []
         case Card():
-            found += _card(part)
+            words += _card(part)
         case Processor():
-            found += _own_spikes(part)
+            words += _own_spikes(part)
         case Memory():
-            found += part.generation.split("-")
+            words += part.generation.split("-")
         case Drive():
-            found += ["power-disable"] if part.power_disable else []
-            found += [f"data:{part.data}"] if part.data is not None else []
+            words += ["power-disable"] if part.power_disable else []
+            words += [f"data:{part.data}"] if part.data is not None else []
         case M2Drive():
-            found += [f"in:{part.slot}"] if part.slot is not None else []
+            words += [f"in:{part.slot}"] if part.slot is not None else []
         case UsbLoad():
-            found += [f"port:{part.port}"] if part.port != "outside" else []
+            words += [f"port:{part.port}"] if part.port != "outside" else []
         case Fan():
-            found.append(f"{part.size_mm}mm")
+            words.append(f"{part.size_mm}mm")
         case Cooler():
-            found.append(f"fans:{part.fans}")
+            words.append(f"fans:{part.fans}")
         case LightStrip():
-            found.append(f"{part.volts}v")
+            words.append(f"{part.volts}v")
         case Hub():
-            found += header_words("outputs", "out", part.outputs, _amps)
+            words += header_words("outputs", "out", part.outputs, _amps)
         case Other():
-            found += [f"idle-share:{number_word(part.idle_share)}"] * (part.idle_share != 0.5)
+            words += [f"idle-share:{number_word(part.idle_share)}"] * (part.idle_share != 0.5)
         case _:
             pass
-    found += [
+    words += [
         f"{word}:{n}"
         for word, field in SIGNALS.items()
         if (n := getattr(part, field, None)) is not None
     ]
-    found += measures_said(part)
+    words += measures_said(part)
     lead: bool | None = getattr(part, "usb_lead", None)
-    found += [] if lead is None else ["usb-lead" if lead else "no-usb-lead"]
+    words += [] if lead is None else ["usb-lead" if lead else "no-usb-lead"]
     on, at = getattr(part, "on", None), getattr(part, "headers", ())
-    found += [f"on:{on}"] if on is not None else []
-    found += [f"at:{','.join(at)}"] if at and not isinstance(part, Board) else []
-    return found
+    words += [f"on:{on}"] if on is not None else []
+    words += [f"at:{','.join(at)}"] if at and not isinstance(part, Board) else []
+    return words
 
 
 def measures_said(part: Part) -> list[str]:
     """Measures and places of a part, where they are not the usual ones."""
-    found = []
+    words = []
     for word, (field, choices) in MEASURES.get(part.kind, {}).items():
         value = getattr(part, field)
         if value == type(part).model_fields[field].default:
             continue
         said = {v: k for k, v in (choices or {}).items()}
-        found.append(f"{word}:{said[value] if said else number_word(value)}")
-    return found
+        words.append(f"{word}:{said[value] if said else number_word(value)}")
+    return words
 
 
 def _amps(figure: Figure) -> str:
@@ -163,13 +163,13 @@ def _amps(figure: Figure) -> str:
 
 
 def _card(part: Card) -> list[str]:
-    found = [f"{part.lanes}lanes"] if part.lanes != 16 else []
-    found += [f"in:{part.slot}"] if part.slot is not None else []
-    found += [f"m2-slots:{part.m2_slots}"] if part.m2_slots is not None else []
-    found += [f"limit:{number_word(part.power_limit)}"] if part.power_limit != 1 else []
-    found += ["plain"] if part.use == "plain" else []
-    found += ["spikes:worst"] if part.spikes != "usual" else []
-    return found + _own_spikes(part)
+    words = [f"{part.lanes}lanes"] if part.lanes != 16 else []
+    words += [f"in:{part.slot}"] if part.slot is not None else []
+    words += [f"m2-slots:{part.m2_slots}"] if part.m2_slots is not None else []
+    words += [f"limit:{number_word(part.power_limit)}"] if part.power_limit != 1 else []
+    words += ["plain"] if part.use == "plain" else []
+    words += ["spikes:worst"] if part.spikes != "usual" else []
+    return words + _own_spikes(part)
 
 
 def _own_spikes(part: Card | Processor) -> list[str]:

@@ -46,9 +46,9 @@ def parse(line: str) -> Entry:
         return Entry(None, question=f"A line has at most {MOST_CHARACTERS:,} characters.")
     if not line.strip():
         return Entry(None)
-    found = rows(line)
-    if len(found) == 1 and found[0].line:
-        return _of_row(found[0])
+    lines = rows(line)
+    if len(lines) == 1 and lines[0].line:
+        return _of_row(lines[0])
     strict = _parsed(line)
     return strict if strict.part else _heard(line, strict)
 
@@ -96,31 +96,31 @@ def _heard(line: str, strict: Entry) -> Entry:
     if talk.two:
         lines = tuple(name.lower() for name in talk.two)
         return Entry(None, question="One kind of part a line: which is it?", choices=lines)
-    found = _parsed(talk.line, talking=True)
+    entry = _parsed(talk.line, talking=True)
     if talk.unsure:
-        left = tuple(dict.fromkeys((*talk.unsure, *found.unknown)))
-        if strict.question and strict.question != found.question:
+        left = tuple(dict.fromkeys((*talk.unsure, *entry.unknown)))
+        if strict.question and strict.question != entry.question:
             return Entry(None, unknown=left)  # it asks of what is understood otherwise
         return replace(strict, unknown=strict.unknown or left)
     described = (*talk.named.split(), *talk.described)
-    if found.part is not None and _implausible(found.part):
+    if entry.part is not None and _implausible(entry.part):
         return strict if strict.question else Entry(None, question=TOO_MUCH)
-    if found.part is not None:
-        part = _called(_usual_watts(found.part, talk.called), talk)
+    if entry.part is not None:
+        part = _called(_usual_watts(entry.part, talk.called), talk)
         if lost := unaccounted(line, part, (*talk.dropped, *described)):
             return Entry(None, unknown=(lost,), dropped=talk.dropped)
         return Entry(part, understood(part), dropped=talk.dropped, described=described)
     if strict.choices and not strict.unknown:
         return strict
-    if found.question and found.choices and not found.unknown:
+    if entry.question and entry.choices and not entry.unknown:
         called = [quoted(talk.called)] if talk.called and not talk.named else []
         more = [*talk.described, *talk.named.split(), *called]
-        choices = tuple(" ".join([c, *more]) for c in found.choices)
-        return replace(found, choices=choices, dropped=talk.dropped, described=described)
-    if found.question == KIND_ASKED:
+        choices = tuple(" ".join([c, *more]) for c in entry.choices)
+        return replace(entry, choices=choices, dropped=talk.dropped, described=described)
+    if entry.question == KIND_ASKED:
         # None of its words says a kind: they are all told.
-        return replace(found, unknown=strict.unknown or found.unknown, dropped=talk.dropped)
-    return replace(found if found.question else strict, dropped=talk.dropped, described=described)
+        return replace(entry, unknown=strict.unknown or entry.unknown, dropped=talk.dropped)
+    return replace(entry if entry.question else strict, dropped=talk.dropped, described=described)
 
 
 def _implausible(part: Part) -> bool:
@@ -167,13 +167,13 @@ def parse_list(text: str) -> tuple[tuple[str, Entry], ...]:
     for more than a list has."""
     lines = text.splitlines()
     longest = max(map(len, lines), default=0)
-    for what, most, got in (
+    for things, most, got in (
         ("lines", MOST_LINES, len(lines)),
         ("characters a line", MOST_OF_LINE, longest),
         ("characters", MOST_OF_LIST, len(text)),
     ):
         if got > most:
-            raise BadInput([("text", f"at most {most:,} {what}: paste it in parts", f"{got:,}")])
+            raise BadInput([("text", f"at most {most:,} {things}: paste it in parts", f"{got:,}")])
     return tuple(
         (row.typed, _of_row(row) if row.line else Entry(None, dropped=row.dropped))
         for row in rows(text)
@@ -268,10 +268,14 @@ def _origin_words(said: Said) -> None:
 def _figures(kind: str, said: Said, fields: dict[str, Any]) -> None:
     """Put the figures of a kind in their fields: those named, then the main one of each unit."""
     for named in FIGURES[kind]:
-        found = said.named.get(named.word)
-        if found is not None and found["unit"] == named.unit and named.field not in fields:
+        figure_said = said.named.get(named.word)
+        if (
+            figure_said is not None
+            and figure_said["unit"] == named.unit
+            and named.field not in fields
+        ):
             del said.named[named.word]
-            fields[named.field] = {k: v for k, v in found.items() if k != "unit"}
+            fields[named.field] = {k: v for k, v in figure_said.items() if k != "unit"}
     for unit in ("w", "a"):
         main = main_figure(kind, unit)
         own = [f for f in said.figures if f[1] == unit]

@@ -28,8 +28,8 @@ def _sort(said: Said, at: int, word: str) -> None:
     socket = SOCKETS_SAID.fullmatch(word)
     if re.fullmatch(QUOTED, word) and said.name is None:
         said.name = unquoted(word)
-    elif found := figure(word):
-        said.figures.append((word, *found))
+    elif amount := figure(word):
+        said.figures.append((word, *amount))
         if word in FIGURE_NAMES:
             said.labels.append((at, word))  # `12v`: volts, or the name of a figure
     elif colon and not word.startswith('"'):
@@ -55,9 +55,9 @@ def _sort(said: Said, at: int, word: str) -> None:
 
 
 def _setting(said: Said, word: str, label: str, value: str) -> None:
-    found = figure(value)
-    if found and label in FIGURE_NAMES and label not in said.named:
-        said.named[label] = {"unit": found[0]} | found[1]
+    amount = figure(value)
+    if amount and label in FIGURE_NAMES and label not in said.named:
+        said.named[label] = {"unit": amount[0]} | amount[1]
     elif label in SETTINGS and (label not in said.settings or label == "spikes") and value:
         # The spikes of a card may be said twice: the standard's worst, and factors of its own.
         said.settings[label] = "+".join(filter(None, (said.settings.get(label), value)))
@@ -139,7 +139,7 @@ def _lanes(kind: str, said: Said) -> None:
             said.counts.remove(int(word[1:]))
     if kind == "board" and said.counts not in ([], [1]):
         raise Ask("A build has one board: what is the number of?")
-    many = [w for w in lanes if w in ("x8", "x16")]
-    if kind == "card" and said.sockets and len(many) == 1:
-        rest, n = said.without(*many), many[0][1:]
+    wide = [w for w in lanes if w in ("x8", "x16")]
+    if kind == "card" and said.sockets and len(wide) == 1:
+        rest, n = said.without(*wide), wide[0][1:]
         raise Ask(f"The lanes of one, or {n} cards?", [*rest, f"lanes:{n}"], [*rest, f"{n}x"])

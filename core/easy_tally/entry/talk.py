@@ -81,8 +81,8 @@ def spoken(line: str) -> Spoken:
         text, kind = f"{memory[1]} {text}", "memory"
     if kind == "card":
         # How many slots it covers says nothing of its draw.
-        many = r"single|dual|double|triple|[1-4](?:\.[0-9]+)?"
-        covers = rf"\b({many})[- ]?slots?\b(?:[- ]?(?:wide|thick|card|design))?"
+        several = r"single|dual|double|triple|[1-4](?:\.[0-9]+)?"
+        covers = rf"\b({several})[- ]?slots?\b(?:[- ]?(?:wide|thick|card|design))?"
         text = re.sub(covers, r" \1-slot ", text)
         text = re.sub(r"\b([0-9]) fans?\b", r" \1-fan ", text)
     text = sheet(text, kind)
@@ -159,13 +159,13 @@ def _without_trade(text: str) -> tuple[str, tuple[str, ...]]:
 
 def _without_category(text: str) -> str:
     """A line's category before its colon: its kind where it is one, else nothing said."""
-    found = re.match(r"\s*([a-z][a-z /-]{1,24}):\s+(?=\S)", text)
-    if found is None:
+    category = re.match(r"\s*([a-z][a-z /-]{1,24}):\s+(?=\S)", text)
+    if category is None:
         return text
-    rest = text[found.end() :]
-    if re.fullmatch(r"\s*[0-9]{1,2}\s*", rest) and found[1] in PLURALS:
-        return f"{rest.strip()} {found[1]}"  # `fans: 3`
-    return rest if found[1] in CATEGORIES else f"{found[1]} {rest}"
+    rest = text[category.end() :]
+    if re.fullmatch(r"\s*[0-9]{1,2}\s*", rest) and category[1] in PLURALS:
+        return f"{rest.strip()} {category[1]}"  # `fans: 3`
+    return rest if category[1] in CATEGORIES else f"{category[1]} {rest}"
 
 
 # -- marks, phrases, numbers ---------------------------------------------------------------
@@ -259,8 +259,8 @@ _KIND_WORDS: dict[str, str] = KINDS | {p: KINDS[w] for p, w in PLURALS.items()}
 def _kind_in(text: str) -> str:
     """The kind that a text speaks of, the one that is meant or the first; or nothing."""
     kinds = _KIND_WORDS
-    found = [kinds[w] for w in re.findall(r"(?<![\w:-])[\w.]+(?![\w:-])", text) if w in kinds]
-    return MEANT.get(frozenset(found), found[0]) if found else ""
+    kinds_said = [kinds[w] for w in re.findall(r"(?<![\w:-])[\w.]+(?![\w:-])", text) if w in kinds]
+    return MEANT.get(frozenset(kinds_said), kinds_said[0]) if kinds_said else ""
 
 
 # -- what is left --------------------------------------------------------------------------
@@ -433,11 +433,11 @@ def _one_letter_off(word: str) -> str:
     """The one known word that a word of four letters or more is a letter away from, or nothing."""
     if len(word) < 4 or not word.isalpha():
         return ""
-    found = {w for w in _BY_FIRST.get(word[0], ()) if _close(word, w)}
-    found -= {p for p in found if PLURALS.get(p) in found}
-    if len(found) > 1:
-        found = {w for w in found if len(w) == len(word)} or found
-    close = found.pop() if len(found) == 1 else ""
+    near = {w for w in _BY_FIRST.get(word[0], ()) if _close(word, w)}
+    near -= {p for p in near if PLURALS.get(p) in near}
+    if len(near) > 1:
+        near = {w for w in near if len(w) == len(word)} or near
+    close = near.pop() if len(near) == 1 else ""
     return close if word.endswith("s") else PLURALS.get(close, close)
 
 

@@ -75,7 +75,7 @@ def _measured(part: Part) -> list[str]:
 
 
 def _known(part: Part) -> list[str]:
-    found = []
+    words = []
     for named in FIGURES[part.kind]:
         figure = getattr(part, named.field)
         if figure is None:
@@ -87,5 +87,5 @@ def _known(part: Part) -> list[str]:
         origin = "" if figure.origin == "maker" else f" {figure.origin}"
         word = re.sub("(?<=[0-9])v$", " V", named.word)
         word = re.sub("^-", "−", word).replace("-", " ")
-        found.append(f"{word} {value}{origin}")
-    return found
+        words.append(f"{word} {value}{origin}")
+    return words

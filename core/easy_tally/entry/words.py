@@ -100,9 +100,9 @@ DRIVES: dict[str, tuple[str, str, str, str]] = {
 }
 
 
-def drive_socket(form: str, data: str | None) -> str:
+def drive_socket(form: str, data_by: str | None) -> str:
     """The word of a drive's usual power socket; one on a ribbon is as old as the 4-pin plug."""
-    return "4pin" if data == "ribbon" and form != "floppy" else DRIVES[form][3]
+    return "4pin" if data_by == "ribbon" and form != "floppy" else DRIVES[form][3]
 
 
 #: Kinds that may hang on a header. Their `4pin` is a plug or a fan header: it is asked about.

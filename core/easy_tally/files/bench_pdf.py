@@ -207,10 +207,10 @@ class Flag(NamedTuple):
 
 def flags_of(a: Analysis) -> Iterator[Flag]:
     """Both ends of every run: one at the port, one at each plug."""
-    made = [s.joint for s in steps(a) if s.joint is not None]
-    for j in made:
+    joints = [s.joint for s in steps(a) if s.joint is not None]
+    for j in joints:
         if j.kind == "port":
-            ends = [x.where for x in made if x.kind == "plug" and x.cable == j.cable]
+            ends = [x.where for x in joints if x.kind == "plug" and x.cable == j.cable]
             yield Flag(f"{j.port}  {j.name}", ", ".join(ends))
         else:
             yield Flag(_short(j), f"{j.port}  {j.name}".strip())

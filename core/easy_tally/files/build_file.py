@@ -44,8 +44,8 @@ def _parse(text: str) -> dict[str, Any]:
     except BadInput as error:
         raise BadFile(error.problems) from error
     if not isinstance(value, dict) or value.get("format") != FORMAT:
-        found = value.get("format") if isinstance(value, dict) else type(value).__name__
-        raise BadFile([("format", f'"{FORMAT}"', repr(found)[:80])])
+        format_said = value.get("format") if isinstance(value, dict) else type(value).__name__
+        raise BadFile([("format", f'"{FORMAT}"', repr(format_said)[:80])])
     version = value.get("version")
     if type(version) is not int or not 1 <= version <= FORMAT_VERSION:
         required = f"a whole number from 1 to {FORMAT_VERSION}"
@@ -71,7 +71,7 @@ def write(build: Build) -> str:
 
 def schema() -> dict[str, Any]:
     """The JSON Schema of the build file, made from the declarations that validate it."""
-    made = Build.model_json_schema()
-    made["$schema"] = "https://json-schema.org/draft/2020-12/schema"
-    made["title"] = "Easy Tally build file"
-    return made
+    schema_of_build = Build.model_json_schema()
+    schema_of_build["$schema"] = "https://json-schema.org/draft/2020-12/schema"
+    schema_of_build["title"] = "Easy Tally build file"
+    return schema_of_build

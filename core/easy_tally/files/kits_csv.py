@@ -46,12 +46,12 @@ class Sheet(Generic[_T]):
 
     def read(self, text: str) -> tuple[_T, ...]:
         """Every thing of a file. Raises BadFile that names line and column of all that is wrong."""
-        found: list[_T] = []
+        things: list[_T] = []
         wrong: list[tuple[str, str, str]] = []
         seen: set[str] = set()
         for line, cells in _rows(text, self.columns):
             try:
-                found.append(self.read_row(cells))
+                things.append(self.read_row(cells))
                 if cells["slug"] in seen:
                     raise BadInput([("slug", "each entry once", cells["slug"])])
                 seen.add(cells["slug"])
@@ -59,7 +59,7 @@ class Sheet(Generic[_T]):
                 wrong += [(f"line {line}, {f}", r, g) for f, r, g in error.problems]
         if wrong:
             raise BadFile(wrong[:20])
-        return tuple(found)
+        return tuple(things)
 
 
 def _rows(text: str, columns: Sequence[str]) -> Iterator[tuple[int, dict[str, str]]]:

@@ -43,11 +43,11 @@ def _column(named: Named) -> str:
 
 def _figure_columns() -> tuple[tuple[str, str, str], ...]:
     """(column, word, unit) of every figure of any kind, each once."""
-    found: dict[str, tuple[str, str, str]] = {}
-    for of in FIGURES.values():
-        for named in of:
-            found.setdefault(_column(named), (_column(named), named.word, named.unit))
-    return tuple(found.values())
+    columns: dict[str, tuple[str, str, str]] = {}
+    for figures in FIGURES.values():
+        for named in figures:
+            columns.setdefault(_column(named), (_column(named), named.word, named.unit))
+    return tuple(columns.values())
 
 
 FIGURE_COLUMNS = _figure_columns()
@@ -196,26 +196,26 @@ def _row(
     if len(values) > len(columns):
         got = f"{len(values)} cells"
         return Row(line, values[0][:60], None, (("row", f"at most {len(columns)} cells", got),))
-    found = dict.fromkeys(COLUMNS, "") | dict(
+    row = dict.fromkeys(COLUMNS, "") | dict(
         zip(columns, (exact(v.strip()) for v in values), strict=False)
     )
-    slug = found["slug"]
-    problems = list(_cell_problems(found))
+    slug = row["slug"]
+    problems = list(_cell_problems(row))
     if slug in seen:
         problems.append(("slug", "each entry once", f"{slug}, as in line {seen[slug]}"))
     seen.setdefault(slug, line)
     if problems:
         return Row(line, slug, None, tuple(problems))
     # A file is looked at first and taken then: the second time nothing of it is read anew.
-    said = memory.of(plain, (), (_line(found),))
+    said = memory.of(plain, (), (_line(row),))
     if said.part is None:
         got = ", ".join(said.unknown) or said.question
         return Row(line, slug, None, (("row", "words of the entry line", got[:200]),))
     try:
-        revision = int(found["revision"] or 1)
+        revision = int(row["revision"] or 1)
         return Row(line, slug, CatalogueEntry(slug=slug, revision=revision, part=said.part))
     except ValidationError as error:
-        whole = found["more"] or "what it has"
+        whole = row["more"] or "what it has"
         wrong = [
             ("row", need, whole) if at == "build" else (at, need, got)
             for at, need, got in problems_of(error)
@@ -223,22 +223,22 @@ def _row(
         return Row(line, slug, None, tuple(wrong))
 
 
-def _cell_problems(found: Mapping[str, str]) -> Iterable[Problem]:
-    if not found["name"]:
+def _cell_problems(row: Mapping[str, str]) -> Iterable[Problem]:
+    if not row["name"]:
         yield "name", "a name", "nothing"
-    if found["revision"] and not re.fullmatch("[1-9][0-9]{0,3}", found["revision"]):
-        yield "revision", "a whole number from 1 to 9999", found["revision"][:60]
-    kind = _kind(found["kind"])
+    if row["revision"] and not re.fullmatch("[1-9][0-9]{0,3}", row["revision"]):
+        yield "revision", "a whole number from 1 to 9999", row["revision"][:60]
+    kind = _kind(row["kind"])
     if kind is None:
-        yield "kind", f"one of {', '.join(sorted(set(KINDS)))}", repr(found["kind"])[:60]
+        yield "kind", f"one of {', '.join(sorted(set(KINDS)))}", repr(row["kind"])[:60]
         return
     own = {_column(n) for n in FIGURES[kind]}
     for column, _, unit in FIGURE_COLUMNS:
-        text = found[column]
+        text = row[column]
         if not text:
             continue
         if column not in own:
-            yield column, f"no figure: {found['kind']} has none of this name", text[:60]
+            yield column, f"no figure: {row['kind']} has none of this name", text[:60]
         elif not _CELL.fullmatch(text):
             required = f"a number of {_UNIT_WORDS[unit]}, or low/likely/high"
             yield column, required, repr(text)[:60]
@@ -252,14 +252,14 @@ def _kind(text: str) -> str | None:
     return figures_of(KINDS[words[0]])
 
 
-def _line(found: Mapping[str, str]) -> str:
+def _line(row: Mapping[str, str]) -> str:
     """The entry line that a row says."""
-    words = [found["kind"], quoted(found["name"]), found["sockets"], found["more"]]
+    words = [row["kind"], quoted(row["name"]), row["sockets"], row["more"]]
     for column, word, unit in FIGURE_COLUMNS:
-        if match := _CELL.fullmatch(found[column]):
+        if match := _CELL.fullmatch(row[column]):
             words.append(f"{word}:{match['number']}{unit}{match['aside'] or ''}")
-    if found["note"]:
-        words.append("note:" + quoted(found["note"]))
+    if row["note"]:
+        words.append("note:" + quoted(row["note"]))
     return " ".join(w for w in words if w)
 
 

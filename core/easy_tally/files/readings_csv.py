@@ -144,8 +144,8 @@ def _gaps(times: Floats) -> int:
 
 
 class _Reader:
-    def __init__(self, shape: Shape, made: Imported) -> None:
-        self.shape, self.made = shape, made
+    def __init__(self, shape: Shape, imported: Imported) -> None:
+        self.shape, self.made = shape, imported
         at = {c.means: i for i, c in enumerate(shape.columns)}
         self.time_at, self.state_at = at[TIME], at.get(STATE)
         self.clock = Clock(shape.columns[self.time_at].factor, shape.comma)
@@ -269,17 +269,17 @@ class _Reader:
             return float("nan")
         if self.shape.comma:
             text = text.replace(",", ".")
-        found = CELL.match(text)
-        if found is None:
+        match = CELL.match(text)
+        if match is None:
             raise ValueError(f"{column.head}: {cell.strip()[:30]!r} is no number")
         factor, offset = column.factor, column.offset
-        if found[2]:
-            unit, factor, offset = UNITS.get(found[2].lower(), ("", 1.0, 0.0))
+        if match[2]:
+            unit, factor, offset = UNITS.get(match[2].lower(), ("", 1.0, 0.0))
             if unit != c.unit:
                 raise ValueError(
                     f"{column.head}: {cell.strip()[:30]!r} in a column of {c.unit.upper()}"
                 )
-        value = _finite((float(found[1]) + offset) * factor, column.head)
+        value = _finite((float(match[1]) + offset) * factor, column.head)
         if value < 0 and c.unit in ("w", "a"):
             raise ValueError(
                 f"{column.head}: {value:g} is below nothing: a clamp the wrong way round?"
@@ -309,7 +309,7 @@ class _Reader:
         words: dict[str, State] = {w: s for s, w in STATE_NAMES.items()} | {
             s: s for s in STATE_NAMES
         }
-        found = []
+        spans = []
         for i, (at, word) in enumerate(marks):
             if word not in words:
                 continue
@@ -317,8 +317,8 @@ class _Reader:
             last = times[times < end]
             if len(last):
                 span = Named(from_s=max(0.0, at - first), to_s=float(last[-1]), state=words[word])
-                found.append(span)
-        return tuple(found)
+                spans.append(span)
+        return tuple(spans)
 
 
 def _finite(value: float, head: str) -> float:

@@ -116,11 +116,11 @@ def recognise_head(head: str, names: Mapping[str, str], card: str = "", plug: st
         return Column(head=text, means=str(parse(bare)), factor=factor, offset=offset)
     except BadInput:
         pass
-    for pattern, of, means in _KNOWN:
-        found = re.fullmatch(pattern, bare)
-        if found is None or (own or _said(bare)) != of:
+    for pattern, head_unit, means in _KNOWN:
+        match = re.fullmatch(pattern, bare)
+        if match is None or (own or _said(bare)) != head_unit:
             continue
-        filled = found.expand(means).format(card=card, plug=plug)
+        filled = match.expand(means).format(card=card, plug=plug)
         if not filled.startswith("."):
             return Column(head=text, means=filled, factor=factor, offset=offset)
     return Column(head=text, means="", factor=factor, offset=offset)

@@ -39,23 +39,23 @@ class Clock:
         return self._moment(text.strip().strip('"'), text[:17])
 
     def _moment(self, text: str, minute: str) -> float:
-        found = _STAMP.fullmatch(text)
-        if found is None:
+        match = _STAMP.fullmatch(text)
+        if match is None:
             raise ValueError(f"no time: {text[:30]!r}")
-        hour = int(found["h"])
-        if found["half"]:
-            hour = hour % 12 + (12 if found["half"].lower() == "pm" else 0)
-        of_day = hour * 3600 + int(found["m"]) * 60 + float((found["s"] or "0").replace(",", "."))
-        if found["date"] is None:
+        hour = int(match["h"])
+        if match["half"]:
+            hour = hour % 12 + (12 if match["half"].lower() == "pm" else 0)
+        of_day = hour * 3600 + int(match["m"]) * 60 + float((match["s"] or "0").replace(",", "."))
+        if match["date"] is None:
             if of_day + self._over < self._last - 43_200:
                 self._over += 86_400
             at = of_day + self._over
         else:
-            at = self._day(found["date"]) + of_day - _zone_s(found["zone"])
-            if not found["zone"] and not found["half"] and minute.endswith(":"):
-                self._minutes[minute] = at - float((found["s"] or "0").replace(",", "."))
+            at = self._day(match["date"]) + of_day - _zone_s(match["zone"])
+            if not match["zone"] and not match["half"] and minute.endswith(":"):
+                self._minutes[minute] = at - float((match["s"] or "0").replace(",", "."))
         self._last = at
-        self.first = self.first or (text if found["date"] else "")
+        self.first = self.first or (text if match["date"] else "")
         return at
 
     def _day(self, text: str) -> float:
@@ -73,14 +73,14 @@ def _zone_s(zone: str | None) -> float:
 
 def _day_s(text: str) -> float:
     for pattern, (y, m, d) in _DATES:
-        found = pattern.fullmatch(text)
-        if found is None:
+        match = pattern.fullmatch(text)
+        if match is None:
             continue
-        month, day = int(found[m]), int(found[d])
+        month, day = int(match[m]), int(match[d])
         if month > 12 and "/" in text:  # 26/11/2026: the day stands first
             month, day = day, month
         try:
-            return float((date(int(found[y]), month, day) - date(1970, 1, 1)).days * 86_400)
+            return float((date(int(match[y]), month, day) - date(1970, 1, 1)).days * 86_400)
         except ValueError:
             break
     raise ValueError(f"no date: {text[:30]!r}")

@@ -84,7 +84,7 @@ class Column:
 def cable_classes(world: World) -> list[CableClass]:
     """The cables that may be used with the supply, by what they are made like."""
     supply = world.build.supply
-    found: dict[str, list[Cable]] = {}
+    alike_cables: dict[str, list[Cable]] = {}
     for cable in world.build.cables:
         if supply is None or cable.family != supply.family:
             continue
@@ -94,16 +94,22 @@ def cable_classes(world: World) -> list[CableClass]:
         alike = cable.model_copy(
             update={"key": "k", "name": "n", "note": "", "owned": "", "plugs": plugs}
         )
-        found.setdefault(alike.model_dump_json(), []).append(cable)
-    return [CableClass(i, of[0], tuple(c.key for c in of)) for i, of in enumerate(found.values())]
+        alike_cables.setdefault(alike.model_dump_json(), []).append(cable)
+    return [
+        CableClass(i, cables[0], tuple(c.key for c in cables))
+        for i, cables in enumerate(alike_cables.values())
+    ]
 
 
 def port_classes(world: World) -> list[PortClass]:
     """The supply's ports, by kind, pins and group, each in panel order."""
-    found: dict[object, list[Port]] = {}
+    alike_ports: dict[object, list[Port]] = {}
     for p in sorted(world.wired.ports.values(), key=lambda p: (p.row, p.column, p.key)):
-        found.setdefault((p.kind, p.circuits, p.pins_12v, p.group), []).append(p)
-    return [PortClass(i, of[0], tuple(p.key for p in of)) for i, of in enumerate(found.values())]
+        alike_ports.setdefault((p.kind, p.circuits, p.pins_12v, p.group), []).append(p)
+    return [
+        PortClass(i, ports[0], tuple(p.key for p in ports))
+        for i, ports in enumerate(alike_ports.values())
+    ]
 
 
 @dataclass
@@ -134,7 +140,7 @@ class Columns:
                 column = self._column(cable, place, uses, *judged)
                 if column is not None:
                     _keep_best(best, column)
-        return [c for of in best.values() for c in of]
+        return [c for columns in best.values() for c in columns]
 
     def kept(
         self, run: Run, cable: CableClass, ports: list[PortClass], whole: bool
@@ -169,7 +175,7 @@ class Columns:
     def _looked_at(self, cable: Cable) -> Iterator[tuple[Use, ...]]:
         """Sequences up to what may be looked at, those without anything in between first."""
         options = [self._options(cable, p) for p in cable.plugs]
-        plain = [[o for o in of if not _through(o)] for of in options]
+        plain = [[o for o in option if not _through(o)] for option in options]
         yield from self._first(self._walked(cable, plain), MOST_COLUMNS)
         if plain != options:
             through = (uses for uses in self._walked(cable, options) if _through(uses))
@@ -205,8 +211,8 @@ class Columns:
         with several leads a cable feeds one."""
         pools, betweens = self.world.pools, self.world.wired.betweens
         most = {t.id: len(t.refs) for t in self.world.targets if t.refs}
-        for n, of in enumerate(pools):
-            most[-1 - n] = 1 if len(betweens[of[0]].sockets) > 1 else len(of)
+        for n, pool in enumerate(pools):
+            most[-1 - n] = 1 if len(betweens[pool[0]].sockets) > 1 else len(pool)
         return most
 
     def _options(self, cable: Cable, plug: Plug) -> list[tuple[Use, ...]]:
@@ -229,26 +235,26 @@ class Columns:
         allows = self.world.wired.eps4_in_eps8
         choices: list[list[Use]] = []
         for half, ref in to:
-            of = ref.partition("#")[0]
-            found = []
+            device = ref.partition("#")[0]
+            uses = []
             for t in self.world.targets:
-                own = ref in t.refs or (not t.refs and self._is_lead(t, of, ref))
+                own = ref in t.refs or (not t.refs and self._is_lead(t, device, ref))
                 answer = fit(plug.kind, half, t.kind, allows)
                 if own and answer.fits and answer.mated is not None:
                     use = self._use(cable, plug, half, t, answer.mated)
                     if t.pins_12v is None or t.pins_12v == use.pins["v12"]:
-                        found.append(use)
-            choices.append(found)
+                        uses.append(use)
+            choices.append(uses)
         held = [tuple(c) for c in product(*choices)]
         return [*held, None] if whole else held  # type: ignore[list-item]
 
-    def _is_lead(self, t: Target, of: str, ref: str) -> bool:
+    def _is_lead(self, t: Target, device: str, ref: str) -> bool:
         """Whether a class of leads has this one, or one like it of the same thing."""
         lead = self.world.wired.inputs[ref].socket
         plain = {"key": "k"}
         return (
             t.pool is not None
-            and of in self.world.pools[t.pool]
+            and device in self.world.pools[t.pool]
             and t.socket.model_copy(update=plain) == lead.model_copy(update=plain)
         )
 
@@ -274,11 +280,11 @@ class Columns:
         sum_: Sum,
         whole: Draw,
     ) -> Column | None:
-        of = cable.cable
+        a_cable = cable.cable
         ports = tuple(p.port for p in place)
         here = self.sum.fresh()
         here.share, here.unknown = sum_.share, sum_.unknown
-        ports_held(here, of, ports, whole)
+        ports_held(here, a_cable, ports, whole)
         if here.over:
             return None
         starts = 0

@@ -202,12 +202,12 @@ class Program:
         """Amperes of a group in each state; at start with its surges, staggered over the group."""
         at_once = self.world.build.spin_up_at_once
         own = [(c, x) for c, x in zip(self.columns, self.x, strict=True) if group in c.amps]
-        found = [sum(_whole(c.amps[group][0][state]) * x for c, x in own) for state in range(3)]
+        sums = [sum(_whole(c.amps[group][0][state]) * x for c, x in own) for state in range(3)]
         start = sum(_whole(c.amps[group][0][3]) * x for c, x in own)
         surges = [(*surge, x) for c, x in own for surge in c.amps[group][1]]
         if at_once is None or not surges:
-            return [*found, start + sum(_whole(amps) * x for _, amps, x in surges)]
-        return [*found, start + self._largest(surges, at_once)]
+            return [*sums, start + sum(_whole(amps) * x for _, amps, x in surges)]
+        return [*sums, start + self._largest(surges, at_once)]
 
     def _largest(self, surges: Sequence[tuple[float, float, Any]], n: int) -> Any:
         """Amperes at 12 V of the `n` surges of the most watts: of each kind, most watts first, as
@@ -215,16 +215,16 @@ class Program:
         kinds: dict[tuple[float, int], list[Any]] = {}
         for watts, amps, x in surges:
             kinds.setdefault((watts, _whole(amps)), []).append(x)
-        found: Any = 0
+        largest: Any = 0
         left: Any = n
         for (_, amps), xs in sorted(kinds.items(), reverse=True):
-            many = self.model.new_int_var(0, _MANY, "")
-            self.model.add(many == sum(xs))
-            self.spinning_up.append(many)
+            spinning = self.model.new_int_var(0, _MANY, "")
+            self.model.add(spinning == sum(xs))
+            self.spinning_up.append(spinning)
             taken = self.model.new_int_var(0, n, "")
-            self.model.add_min_equality(taken, [many, left])
-            found, left = found + amps * taken, left - taken
-        return found
+            self.model.add_min_equality(taken, [spinning, left])
+            largest, left = largest + amps * taken, left - taken
+        return largest
 
     # -- goals ------------------------------------------------------------------------------------
 

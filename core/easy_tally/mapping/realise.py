@@ -62,9 +62,9 @@ class Laying:
             if ref in refs:
                 refs.remove(ref)
 
-    def _claim_port(self, of: int, key: str) -> None:
-        if key in self.ports[of]:
-            self.ports[of].remove(key)
+    def _claim_port(self, port_class: int, key: str) -> None:
+        if key in self.ports[port_class]:
+            self.ports[port_class].remove(key)
 
     def _as_it_is(self, c: Column, exact: bool) -> bool:
         """Lay a column where a run like it stands already; `exact`: with the same inputs."""
@@ -103,15 +103,20 @@ class Laying:
         run = self.now.get(cable)
         now = {(x.plug, x.half): str(x.socket) for x in run.connections} if run else {}
         fixed = {(p, h): ref for p, h, ref in c.fixed}
-        made = []
+        connections = []
         for plug, half, t in c.uses:
             at = (plugs[plug], half)
             ref = fixed.get(at) or self._input(t, now.get(at, ""))
-            made.append(Connection(plug=at[0], half=half, socket=SocketRef.read(ref)))
+            connections.append(Connection(plug=at[0], half=half, socket=SocketRef.read(ref)))
         order = {p.key: i for i, p in enumerate(self.world.wired.cables[cable].plugs)}
-        made.sort(key=lambda x: (order[x.plug], x.half))
+        connections.sort(key=lambda x: (order[x.plug], x.half))
         self.runs.append(
-            Run(cable=cable, ports=ports, connections=tuple(made), pinned=bool(run and run.pinned))
+            Run(
+                cable=cable,
+                ports=ports,
+                connections=tuple(connections),
+                pinned=bool(run and run.pinned),
+            )
         )
 
     def _input(self, t: Target, liked: str) -> str:

@@ -78,8 +78,8 @@ def repairs(
     several = sorted(_fitting(build, partial, stock), key=lambda s: not s.owned)
     for owned in (True, False):
         for kind in (Cable, Adapter, Extension):
-            found = [s for s in several if s.owned == owned and isinstance(s.thing, kind)]
-            yield from _things(goes, found)
+            fitting = [s for s in several if s.owned == owned and isinstance(s.thing, kind)]
+            yield from _things(goes, fitting)
     yield from _supplies(goes, supplies)
 
 
@@ -131,16 +131,16 @@ def _plugs_for(wired: Wired, kind: SocketKind) -> int:
     for cable in wired.cables.values():
         fitting = sum(goes_into(p.kind, kind, easy) for p in cable.plugs)
         by_need.setdefault(cable.needs, []).append(fitting)
-    found = 0
+    plugs = 0
     for needs, fitting_plugs in by_need.items():
         ports = [sum(port_takes(p.kind, n) for p in wired.ports.values()) for n in needs]
         most = min(ports) if ports else len(fitting_plugs)
-        found += sum(sorted(fitting_plugs, reverse=True)[:most])
+        plugs += sum(sorted(fitting_plugs, reverse=True)[:most])
     for b in wired.betweens.values():
         splits = sum(goes_into(p.kind, kind, easy) for p in b.plugs)
         takes_one = all(s.kind == kind for s in b.sockets)
-        found += 0 if b.is_backplane else max(splits - takes_one, 0)
-    return found
+        plugs += 0 if b.is_backplane else max(splits - takes_one, 0)
+    return plugs
 
 
 def _rule(goes: _Going) -> Iterator[Repair]:
@@ -150,8 +150,8 @@ def _rule(goes: _Going) -> Iterator[Repair]:
         if now in (rule, "by pins"):
             continue
         added = Added(house_rules={"chained_graphics": rule})
-        if goes.does(added) and (found := goes.map(added)):
-            yield Repair(id="rule", name=rule, count=1, owned=True, added=added, found=found)
+        if goes.does(added) and (mapping := goes.map(added)):
+            yield Repair(id="rule", name=rule, count=1, owned=True, added=added, found=mapping)
             return
 
 
@@ -164,22 +164,22 @@ def _power_limits(goes: _Going, partial: Mapping) -> Iterator[Repair]:
         full = part.board_power_w.likely
         low, high = int(full * LOWEST_LIMIT), int(full * part.power_limit) - 1
 
-        def at(watts: int, key: str = part.key, of: float = full) -> Added:
-            return Added(power_limits={key: watts / of})
+        def at(watts: int, key: str = part.key, whole: float = full) -> Added:
+            return Added(power_limits={key: watts / whole})
 
         if high <= low or not goes.does(at(low)):
             continue
         while low < high:
             middle = (low + high + 1) // 2
             low, high = (middle, high) if goes.does(at(middle)) else (low, middle - 1)
-        if found := goes.map(at(low)):
+        if mapping := goes.map(at(low)):
             yield Repair(
                 id="power-limit",
                 name=part.name,
                 count=1,
                 owned=True,
                 added=at(low),
-                found=found,
+                found=mapping,
                 watts=low,
             )
 
@@ -206,14 +206,14 @@ def _things(goes: _Going, several: list[InStock]) -> Iterator[Repair]:
     seen: set[str] = set()
     for s in several:
         alike = s.thing.model_copy(update={"key": "k", "name": "n", "note": "", "owned": ""})
-        made = alike.model_dump_json()
-        if made in seen:
+        image = alike.model_dump_json()
+        if image in seen:
             continue
-        seen.add(made)
+        seen.add(image)
         for n in range(1, min(MOST, s.free) + 1):
             added = _several(goes.build, s, n)
             if goes.does(added):
-                if found := goes.map(added):
+                if mapping := goes.map(added):
                     kind = type(s.thing).__name__.lower()
                     yield Repair(
                         id=kind,  # type: ignore[arg-type]
@@ -221,7 +221,7 @@ def _things(goes: _Going, several: list[InStock]) -> Iterator[Repair]:
                         count=n,
                         owned=s.owned,
                         added=added,
-                        found=found,
+                        found=mapping,
                     )
                 break
 
@@ -233,10 +233,10 @@ def _supplies(goes: _Going, supplies: Iterable[OtherSupply]) -> Iterator[Repair]
         if s.owned in told:
             continue
         added = Added(supply=s.supply, box=s.cables)
-        if goes.does(added) and (found := goes.map(added)):
+        if goes.does(added) and (mapping := goes.map(added)):
             told.add(s.owned)
             yield Repair(
-                id="supply", name=s.supply.name, count=1, owned=s.owned, added=added, found=found
+                id="supply", name=s.supply.name, count=1, owned=s.owned, added=added, found=mapping
             )
 
 

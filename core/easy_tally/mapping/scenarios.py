@@ -71,26 +71,26 @@ def scenarios_of(build: Build, asked: Asked = Asked()) -> tuple[list[Scenario], 
     full = carried(build, Scenario(frozenset(i.ref for i in ends), {}))
     needed = needed_of(wired, full)
     # Of those that are alike the ones that are fed now come first: they had better stay so.
-    several = [tuple(sorted(of, key=lambda i: i.ref not in now)) for of in _blocks(ends)]
-    several.sort(key=lambda of: -sum(i.ref in now for i in of))
-    chosen = (_chosen(wired, of, needed, full, asked) for of in several)
+    several = [tuple(sorted(own, key=lambda i: i.ref not in now)) for own in _blocks(ends)]
+    several.sort(key=lambda own: -sum(i.ref in now for i in own))
+    chosen = (_chosen(wired, own, needed, full, asked) for own in several)
     blocks = [block for block in chosen if block is not None]
     picks, complete = _picks(blocks)
-    found = [s for pick in picks for s in _with_pins(wired, pick, asked)]
-    found.sort(key=lambda s: (len(s.left), -len(s.optional)))
-    return found, complete
+    scenarios = [s for pick in picks for s in _with_pins(wired, pick, asked)]
+    scenarios.sort(key=lambda s: (len(s.left), -len(s.optional)))
+    return scenarios, complete
 
 
 def alike_needs(build: Build, scenario: Scenario) -> list[tuple[str, ...]]:
     """What is needed of a scenario that leaves nothing, by what is alike: sockets of one kind of
     parts that are alike in every figure."""
     wired = Wired(bare(build))
-    found: dict[object, list[str]] = {}
+    alike: dict[object, list[str]] = {}
     for block in _blocks(_ends(wired)):
         for i in block:
             if i.ref in scenario.fed - scenario.optional:
-                found.setdefault((_alike(wired, block), _spec(i)), []).append(i.ref)
-    return [tuple(refs) for refs in found.values()]
+                alike.setdefault((_alike(wired, block), _spec(i)), []).append(i.ref)
+    return [tuple(refs) for refs in alike.values()]
 
 
 def _ends(wired: Wired) -> list[Input]:
@@ -153,10 +153,10 @@ class _Block:
 
 
 def _blocks(ends: Iterable[Input]) -> list[tuple[Input, ...]]:
-    found: dict[tuple[str, int], list[Input]] = {}
+    blocks: dict[tuple[str, int], list[Input]] = {}
     for i in ends:
-        found.setdefault((i.at.part, i.at.instance), []).append(i)
-    return [tuple(of) for of in found.values()]
+        blocks.setdefault((i.at.part, i.at.instance), []).append(i)
+    return [tuple(block) for block in blocks.values()]
 
 
 def _chosen(
@@ -206,8 +206,8 @@ def _shares(block: tuple[Input, ...], i: Input) -> bool:
 
 
 def _carries(full: Carried, ref: str) -> bool:
-    of = full.of(ref)
-    return bool(of.missing) or any(map(any, of.amps.values()))
+    demand = full.of(ref)
+    return bool(demand.missing) or any(map(any, demand.amps.values()))
 
 
 def _spec(i: Input) -> str:
@@ -246,9 +246,12 @@ def _picks(blocks: list[_Block]) -> tuple[list[_Pick], bool]:
     for block in blocks:
         kinds.setdefault(block.kind, []).append(block)
     several = list(kinds.values())
-    many = prod(comb(len(of) + len(of[0].picks) - 1, len(of)) for of in several)
+    combinations = prod(
+        comb(len(several_blocks) + len(several_blocks[0].picks) - 1, len(several_blocks))
+        for several_blocks in several
+    )
     most = _combined(several, first=True)
-    if many <= MOST_SCENARIOS:
+    if combinations <= MOST_SCENARIOS:
         return list(most), True
     half = MOST_SCENARIOS // 2
     both = chain(islice(most, half), islice(_combined(several, first=False), half))
@@ -259,12 +262,13 @@ def _combined(several: list[list[_Block]], first: bool) -> Iterator[_Pick]:
     """`first`: in the order of their choices, else the other way round."""
     step = 1 if first else -1
     choices = [
-        combinations_with_replacement(range(len(of[0].picks))[::step], len(of)) for of in several
+        combinations_with_replacement(range(len(blocks[0].picks))[::step], len(blocks))
+        for blocks in several
     ]
     for choice in product(*choices):
         pick = _Pick()
-        for of, numbers in zip(several, choice, strict=True):
-            for block, n in zip(of, numbers, strict=True):
+        for blocks, numbers in zip(several, choice, strict=True):
+            for block, n in zip(blocks, numbers, strict=True):
                 pick = pick.plus(block.picks[n])
         yield pick
 
@@ -296,7 +300,7 @@ def pins_by_plugs(wired: Wired, into: Input) -> list[int]:
     """12 V pins that the plugs at hand have wired at an input, each number once, most first."""
     carriers: list[Carrier] = [*wired.cables.values(), *wired.betweens.values()]
     easy = wired.eps4_in_eps8
-    found = {
+    pins = {
         pins_wired(answer.mated, plug, into.socket)["v12"]
         for c in carriers
         if c is not into.part
@@ -305,7 +309,7 @@ def pins_by_plugs(wired: Wired, into: Input) -> list[int]:
         and (answer := fit(plug.kind, half, into.socket.kind, easy)).fits
         and answer.mated
     }
-    return sorted(found, reverse=True)
+    return sorted(pins, reverse=True)
 
 
 def carried(build: Build, scenario: Scenario) -> Carried:
@@ -335,7 +339,7 @@ def _mated_with(kind: SocketKind, pins: int | None, eps4_in_eps8: bool) -> Socke
     """The kind of plug that has so many 12 V pins in a socket."""
     if pins is None:
         return kind
-    of = CONNECTORS[kind]
-    if of.narrower is None or (of.narrower_if_allowed and not eps4_in_eps8):
+    connector = CONNECTORS[kind]
+    if connector.narrower is None or (connector.narrower_if_allowed and not eps4_in_eps8):
         return kind
-    return of.narrower if pins <= PINS[of.narrower]["v12"] else kind
+    return connector.narrower if pins <= PINS[connector.narrower]["v12"] else kind

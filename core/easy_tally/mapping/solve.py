@@ -158,10 +158,10 @@ class Search:
 
 def _fed_by(build: Build, kept: frozenset[str]) -> frozenset[str]:
     """Inputs that runs which stay are plugged into, and those beyond them."""
-    found = {str(c.socket) for r in build.runs if r.cable in kept for c in r.connections}
+    fed = {str(c.socket) for r in build.runs if r.cable in kept for c in r.connections}
     keys = _between_of(build, kept)
     return frozenset(
-        found | {str(c.socket) for t in _things(build) if t.key in keys for c in t.connections}
+        fed | {str(c.socket) for t in _things(build) if t.key in keys for c in t.connections}
     )
 
 
@@ -169,13 +169,13 @@ def _between_of(build: Build, kept: frozenset[str]) -> frozenset[str]:
     """Things in between that runs which stay are plugged into, those beyond them too."""
     onward = {t.key: {c.socket.part for c in t.connections} for t in _things(build)}
     waiting = [c.socket.part for r in build.runs if r.cable in kept for c in r.connections]
-    found: set[str] = set()
+    keys: set[str] = set()
     while waiting:
         key = waiting.pop()
-        if key in onward and key not in found:
-            found.add(key)
+        if key in onward and key not in keys:
+            keys.add(key)
             waiting += onward[key]
-    return frozenset(found)
+    return frozenset(keys)
 
 
 def _things(build: Build) -> tuple[Adapter | Extension, ...]:
@@ -212,7 +212,7 @@ def _mapping(
 ) -> Mapping:
     runs, between = Laying(p.world, p.used(), p.way_values).lay()
     fed = {str(c.socket) for r in runs for c in r.connections}
-    fed |= {str(c.socket) for of in between.values() for c in of}
+    fed |= {str(c.socket) for connections in between.values() for c in connections}
     needed = {r for t in p.world.targets for r in t.refs} | p.world.scenario.left
     order = list(p.world.wired.inputs)
     unfed = tuple(sorted(needed - fed, key=order.index))

@@ -92,12 +92,12 @@ class Sum:
         known = self.memo.get(id(draw))
         if known is not None:
             return known[1]
-        found = draw.lines(self.at_once)
+        by_line = draw.lines(self.at_once)
         missing = draw.missing | {GROUND} if draw.missing else draw.missing
         lines = [
             (line, load, line in missing)
             for line in LINES
-            if any(load := found.get(line, NOTHING)) or line in missing
+            if any(load := by_line.get(line, NOTHING)) or line in missing
         ]
         if len(self.memo) > _MEMO:
             self.memo.clear()

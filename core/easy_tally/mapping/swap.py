@@ -36,7 +36,9 @@ def ends_of(build: Build) -> Ends:
     several = [(r.cable, r.connections) for r in build.runs]
     several += [(t.key, t.connections) for t in build.adapters]
     several += [(t.key, t.connections) for t in build.extensions]
-    return {(key, c.plug, c.half): str(c.socket) for key, of in several for c in of}
+    return {
+        (key, c.plug, c.half): str(c.socket) for key, connections in several for c in connections
+    }
 
 
 def moves(build: Build, then: Build) -> tuple[Move, ...]:
@@ -90,7 +92,7 @@ def bill(build: Build, mapping: Mapping, bought: frozenset[str]) -> tuple[Needed
     yet and not owned."""
     wired = Wired(build)
     routes = {r.area: r.length_mm for r in build.case.routes} if build.case else {}
-    made = []
+    needed = []
     things: tuple[Cable | Adapter | Extension, ...]
     things = (*build.cables, *build.adapters, *build.extensions)
     owned = {t.key: t.owned for t in things}
@@ -103,6 +105,8 @@ def bill(build: Build, mapping: Mapping, bought: frozenset[str]) -> tuple[Needed
             continue
         areas = [place_of(wired.inputs[str(c.socket)]) for c in run.connections]
         reach = tuple(routes[a] + SLACK_MM for a in areas if a in routes)
-        made.append(Needed(key=run.cable, source=source(run.cable), reach_mm=reach))
-    made += [Needed(key=k, source=source(k)) for k, of in mapping.between.items() if of]
-    return tuple(made)
+        needed.append(Needed(key=run.cable, source=source(run.cable), reach_mm=reach))
+    needed += [
+        Needed(key=k, source=source(k)) for k, connections in mapping.between.items() if connections
+    ]
+    return tuple(needed)

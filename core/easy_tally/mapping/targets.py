@@ -102,8 +102,8 @@ def heavier(a: Target, b: Target) -> bool:
 def _loses_no_less(a: Target, b: Target) -> bool:
     return all(
         x <= y
-        for rail, of in b.inner.items()
-        for x, y in zip(of, a.inner.get(rail, NOTHING), strict=True)
+        for rail, losses in b.inner.items()
+        for x, y in zip(losses, a.inner.get(rail, NOTHING), strict=True)
     )
 
 

@@ -89,10 +89,10 @@ def inner_of(
 ) -> dict[Line, Four]:
     """Volts lost behind a lead or an input of a backplane, by rail and state, as a share of what
     may be lost, at the worst of its ends; without end where a wire on the way is not known."""
-    found: dict[Line, Four] = {}
-    sum_ = _Inner(assume, at_once, frozenset({"rating"}), worst=found)
+    worst: dict[Line, Four] = {}
+    sum_ = _Inner(assume, at_once, frozenset({"rating"}), worst=worst)
     _drops_beyond(sum_, beyond, dict.fromkeys(LINES, NOTHING), False)
-    return found
+    return worst
 
 
 @dataclass(slots=True)

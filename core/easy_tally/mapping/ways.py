@@ -34,7 +34,7 @@ def pools(wired: Wired, keep: frozenset[str], apart: frozenset[str]) -> tuple[tu
     """Things in between that are alike, by their keys; not those never to be used. Alone stand
     those kept or told `apart`, and those of several leads: two leads of one thing share no cable,
     and which of several a lead is of is then known. An adapter for graphics shares with nothing."""
-    found: dict[object, list[str]] = {}
+    alike_betweens: dict[object, list[str]] = {}
     for b in wired.betweens.values():
         if b.is_backplane or never(b):
             continue
@@ -44,8 +44,8 @@ def pools(wired: Wired, keep: frozenset[str], apart: frozenset[str]) -> tuple[tu
         graphics = any(is_of(PLUGS[p.kind].whole, "graphics") for p in b.plugs)
         alone = b.key in keep | apart or (len(b.sockets) > 1 and not graphics)
         alike = (type(b.of).__name__, spec.model_dump_json(), b.key if alone else "")
-        found.setdefault(alike, []).append(b.key)
-    return tuple(tuple(keys) for keys in found.values())
+        alike_betweens.setdefault(alike, []).append(b.key)
+    return tuple(tuple(keys) for keys in alike_betweens.values())
 
 
 @dataclass
@@ -80,7 +80,7 @@ class Ways:
         full = len(self.pools[pool])
         leads = [led.target for w in self.made if w.things.get(pool, 0) < full for led in w.leads]
         options = [self._options(b, p, [*self.targets, *leads]) for p in b.plugs]
-        found: list[Way] = []
+        ways: list[Way] = []
         seen: set[object] = set()
         specs = {p.key: _spec(p) for p in b.plugs}
         for n, feeds in enumerate(_choices(b, options, self._ordered(b), b.key in self.keep)):
@@ -97,11 +97,11 @@ class Ways:
             for in_use in self._leads(b):
                 way = self._way(b, pool, feeds, in_use, things)
                 if way is not None:
-                    found.append(way)
+                    ways.append(way)
                     self.made.append(way)
                     for led in way.leads:
                         self._leads_of[led.target.id] = way, len(led.leads)
-        return found
+        return ways
 
     def _ordered(self, b: Between) -> bool:
         """Whether a nearer plug does whatever a farther one like it does: not with routes."""

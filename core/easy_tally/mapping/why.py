@@ -100,12 +100,15 @@ class Tried:
 def _left_whole(scenarios: list[Scenario], needless: frozenset[str]) -> frozenset[str]:
     """What had better be left where it may be: all that is needed of one device but the board. A
     map that feeds some of it is one without those plugs too: nothing else carries more then."""
-    of: dict[str, set[str]] = {}
+    by_device: dict[str, set[str]] = {}
     for ref in {r for s in scenarios for r in s.left}:
-        of.setdefault(ref.partition("/")[0], set()).add(ref)
+        by_device.setdefault(ref.partition("/")[0], set()).add(ref)
     board = {ref.partition("/")[0] for s in scenarios[:1] for ref in s.pins}
     return frozenset(
-        r for device, refs in of.items() if device not in board and refs <= needless for r in refs
+        r
+        for device, refs in by_device.items()
+        if device not in board and refs <= needless
+        for r in refs
     )
 
 

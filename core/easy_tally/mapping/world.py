@@ -49,19 +49,19 @@ def world(
     """The classes of inputs, and the ways of using what stands in between. `keep`: keys of what
     stands in between that stays plugged as it is; `apart`: of what is told from others like it."""
     wired = Wired(build)
-    of = carried(build, scenario)
+    sums = carried(build, scenario)
     leads_of_many = _by_several_leads(wired)
     ids = count()
     inputs = [wired.inputs[r] for r in wired.inputs if r in scenario.fed]
     several = _several(wired, inputs)
     groups: dict[object, list[str]] = {}
-    made: dict[object, Target] = {}
+    targets_by_need: dict[object, Target] = {}
     for into in inputs:
-        target = _target(wired, into, of, scenario, several, leads_of_many, keep)
+        target = _target(wired, into, sums, scenario, several, leads_of_many, keep)
         key = _alike(target)
         groups.setdefault(key, []).append(into.ref)
-        made.setdefault(key, target)
-    targets = [replace(t, id=next(ids), refs=tuple(groups[k])) for k, t in made.items()]
+        targets_by_need.setdefault(key, target)
+    targets = [replace(t, id=next(ids), refs=tuple(groups[k])) for k, t in targets_by_need.items()]
     of_alike = pools(wired, keep, apart)
     ways, complete = Ways(wired, targets, of_alike, keep, ids).all()
     leads = (led.target for w in ways for led in w.leads)
@@ -72,26 +72,26 @@ def _by_several_leads(wired: Wired) -> set[PlugKind]:
     """Kinds of plugs by which something may come over several cables: of what has several leads,
     and of all that these may go on through."""
     several = [b for b in wired.betweens.values() if not b.is_backplane]
-    found = {p.kind for b in several if len(b.sockets) > 1 for p in b.plugs}
+    kinds = {p.kind for b in several if len(b.sockets) > 1 for p in b.plugs}
     while True:
         more = {
             p.kind
             for b in several
             for p in b.plugs
-            if any(goes_into(k, s.kind, wired.eps4_in_eps8) for k in found for s in b.sockets)
+            if any(goes_into(k, s.kind, wired.eps4_in_eps8) for k in kinds for s in b.sockets)
         }
-        if more <= found:
-            return found
-        found |= more
+        if more <= kinds:
+            return kinds
+        kinds |= more
 
 
 def _several(wired: Wired, inputs: Iterable[Input]) -> set[Device]:
     """Devices with more than one input to be fed."""
-    found: dict[Device, int] = {}
+    counts: dict[Device, int] = {}
     for into in inputs:
         for d in _devices(wired, into):
-            found[d] = found.get(d, 0) + 1
-    return {d for d, n in found.items() if n > 1}
+            counts[d] = counts.get(d, 0) + 1
+    return {d for d, n in counts.items() if n > 1}
 
 
 def _devices(wired: Wired, into: Input) -> tuple[Device, ...]:

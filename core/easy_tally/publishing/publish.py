@@ -246,13 +246,18 @@ def _spike_amounts(spikes: Spikes) -> SpikeAmounts:
     return _windows(lambda w: spikes.total[w], spikes.missing)
 
 
-def _windows(of: Callable[..., Span], missing: tuple[str, ...]) -> SpikeAmounts:
-    ms_0_1, ms_1, ms_10, ms_100 = (_amount(of(w), missing) for w in WINDOWS)
+def _windows(spike_of: Callable[..., Span], missing: tuple[str, ...]) -> SpikeAmounts:
+    ms_0_1, ms_1, ms_10, ms_100 = (_amount(spike_of(w), missing) for w in WINDOWS)
     return SpikeAmounts(ms_0_1=ms_0_1, ms_1=ms_1, ms_10=ms_10, ms_100=ms_100)
 
 
-def _numbers(of: Callable[[State], float]) -> Numbers:
-    return Numbers(idle=of("idle"), everyday=of("everyday"), full=of("full"), start=of("start"))
+def _numbers(figure_of: Callable[[State], float]) -> Numbers:
+    return Numbers(
+        idle=figure_of("idle"),
+        everyday=figure_of("everyday"),
+        full=figure_of("full"),
+        start=figure_of("start"),
+    )
 
 
 # -- rows ----------------------------------------------------------------------------------
@@ -318,10 +323,10 @@ def _watts_of(part: str, path: Path, assumed: bool, drawn: Sum) -> PartWatts:
 
 
 def _mover(a: Analysis) -> MoverAnswer | None:
-    found = mover(a.wired, a.loads, a.tally, a.sizing)
-    if found is None:
+    most = mover(a.wired, a.loads, a.tally, a.sizing)
+    if most is None:
         return None
-    return MoverAnswer(text=wording.mover_words(found), part=found.part, field=found.field)
+    return MoverAnswer(text=wording.mover_words(most), part=most.part, field=most.field)
 
 
 # -- the map -------------------------------------------------------------------------------

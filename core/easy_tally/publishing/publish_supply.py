@@ -213,7 +213,7 @@ def week_answer(supply: Supply, asked: Asked) -> WeekAnswer:
     """A week of one supply in this build."""
     place = asked.wired.build.place
     wall, lacks = wall_of(supply, asked), lacks_for_wall(supply, asked)
-    found = None if wall is None else year(wall, place)
+    in_a_year = None if wall is None else year(wall, place)
     days = (
         ()
         if wall is None
@@ -245,8 +245,8 @@ def week_answer(supply: Supply, asked: Asked) -> WeekAnswer:
         name=supply.name,
         days=days,
         bands=bands,
-        kwh=found.kwh if found else None,
-        cost=found.cost if found else None,
+        kwh=in_a_year.kwh if in_a_year else None,
+        cost=in_a_year.cost if in_a_year else None,
         currency=place.currency,
         lacks=wording.lacks(lacks) if lacks else "",
     )

@@ -96,17 +96,17 @@ class _Contacts(NamedTuple):
     source: str
 
 
-def _contacts(of: _Contacts, flow: Flow, only: tuple[Line, ...] = LINES) -> Iterator[Element]:
-    one = of.one
+def _contacts(contacts: _Contacts, flow: Flow, only: tuple[Line, ...] = LINES) -> Iterator[Element]:
+    one = contacts.one
     for line, _, _ in flow.lines():
         if line not in only:
             continue
-        n = of.pins.get(line, 0)
+        n = contacts.pins.get(line, 0)
         judged = flow.judged(line, one.limit(n), WITHIN_RATING)
         terms = {"pins": float(n), "uneven": one.uneven, "derating": one.heat}
         if one.rated_a is not None:
             terms["contact_a"] = one.rated_a
-        yield Element(of.kind, line, of.at, judged, "A", of.source, terms)
+        yield Element(contacts.kind, line, contacts.at, judged, "A", contacts.source, terms)
 
 
 def plug_pins(

@@ -195,11 +195,11 @@ def carried_runs(
     kept, at_once = wired.memory.of, (wired.build.spin_up_at_once,)
     carried_runs = []
     for i, run in enumerate(wired.runs):
-        of = [flows.into(carried, f.input) for f in run.feeds]
-        if like is not None and all(a is x.flow for a, x in zip(of, like[i].lives, strict=True)):
+        lives = [flows.into(carried, f.input) for f in run.feeds]
+        if like is not None and all(a is x.flow for a, x in zip(lives, like[i].lives, strict=True)):
             carried_runs.append(like[i])
         else:
-            carried_runs.append(kept(_carried_run, (run, *of), at_once))
+            carried_runs.append(kept(_carried_run, (run, *lives), at_once))
     return carried_runs
 
 
@@ -233,10 +233,12 @@ def group_flows(
                     other.add(port.group)
     kept, at_once = wired.memory.of, wired.build.spin_up_at_once
     return {
-        key: kept(_group_flow, tuple([r for r, _ in of]), (at_once, tuple([s for _, s in of])))
+        key: kept(
+            _group_flow, tuple([r for r, _ in members]), (at_once, tuple([s for _, s in members]))
+        )
         if like is None or key in other
         else like[1][key]
-        for key, of in of_group.items()
+        for key, members in of_group.items()
     }
 
 

@@ -80,9 +80,9 @@ def _coded(x: Onward) -> Element:
     adapter, an extension, or the cable; those in between hand it on."""
     socket, at = x.feed.input.socket, x
     while True:
-        of, plug = at.between.of, at.feed.plug
-        if isinstance(of, Adapter):
-            return adapter_grant(plug, of, at.leads, socket.version, x.flow)
+        thing, plug = at.between.of, at.feed.plug
+        if isinstance(thing, Adapter):
+            return adapter_grant(plug, thing, at.leads, socket.version, x.flow)
         if plug.sense is None:
             plug = at.by.plug
         if plug.sense is not None or at.before is None:
@@ -102,10 +102,10 @@ def lead_pins_of(
     assume: Assumptions, run: CarriedRun, onwards: tuple[Onward, ...]
 ) -> Iterator[Element]:
     """Pins of the leads that a run goes into."""
-    for by, of, flow in _leads(run, onwards):
+    for by, lead_of, flow in _leads(run, onwards):
         socket = by.input.socket
-        for e in lead_pins(socket, by.pins, of, flow, assume):
-            yield e._replace(at=f"{of.key}/{socket.key}")
+        for e in lead_pins(socket, by.pins, lead_of, flow, assume):
+            yield e._replace(at=f"{lead_of.key}/{socket.key}")
 
 
 def wires_of(
@@ -136,8 +136,8 @@ class LeadStretch(NamedTuple):
 
 def lead_stretches(onwards: tuple[Onward, ...], at_once: int | None) -> Iterator[LeadStretch]:
     """The leads on the way of a run, stretch by stretch; those of a backplane have no length."""
-    for of in _by_lead(onwards).values():
-        yield from _stretches(of, at_once)
+    for onward in _by_lead(onwards).values():
+        yield from _stretches(onward, at_once)
 
 
 def _by_lead(onwards: tuple[Onward, ...]) -> dict[tuple[int, str], list[Onward]]:
@@ -186,7 +186,7 @@ def drops_of(
     """Volts lost at each plug beyond, out and back: up to the plug in the lead (`roots`, by plug of
     the cable), on the lead's wire by all that flows there, and in the plug's own contacts. They
     are no better known than every current on the way: `missing` tells that of the cable."""
-    by_lead = {key: list(_stretches(of, at_once)) for key, of in _by_lead(onwards).items()}
+    by_lead = {key: list(_stretches(onward, at_once)) for key, onward in _by_lead(onwards).items()}
     lost: dict[int, Lost] = {}
     for x in onwards:
         before = roots[x.by.plug.key] if x.before is None else lost[id(x.before)]

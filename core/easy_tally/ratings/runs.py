@@ -161,8 +161,8 @@ def check_runs(
     runs = carried_runs(flows, carried)
     groups = group_flows(wired, runs)
     spikes = {}
-    for w, of in spiking.items():
-        spiking_runs = carried_runs(flows, of, runs)
+    for w, carried_loads in spiking.items():
+        spiking_runs = carried_runs(flows, carried_loads, runs)
         spikes[w] = group_flows(wired, spiking_runs, (runs, groups))
     return tuple([_judged(flows, r, carried, groups, spikes) for r in runs])
 
@@ -187,7 +187,7 @@ def _judged(
     if not own:
         return alone
     limits = tuple([_limit_a(wired, k) for k in own])
-    flows = [of[k] for k in own for of in (groups, *spikes.values())]
+    flows = [flows_by_key[k] for k in own for flows_by_key in (groups, *spikes.values())]
     return kept(_judged_in_groups, (alone, *flows), (tuple(own), limits, tuple(spikes)))
 
 
@@ -200,13 +200,13 @@ def _judged_alone(
     *beyond: Onward,
 ) -> RunResult:
     ground = Ground(run=run, told=told, assume=assume, rules=rules, case=case, beyond=beyond)
-    found = [e for c in MAP_CHECKS if c.find for e in _find(c.words, c.find, ground)]
-    found.sort(key=_order)
+    elements = [e for c in MAP_CHECKS if c.find for e in _find(c.words, c.find, ground)]
+    elements.sort(key=_order)
     return RunResult(
         carried=run,
-        verdict=found[0].judged.verdict if found else "within",
-        elements=tuple(found),
-        safety={x.feed.plug.key: s for x in run.lives if (s := _safety(found, x)) is not None},
+        verdict=elements[0].judged.verdict if elements else "within",
+        elements=tuple(elements),
+        safety={x.feed.plug.key: s for x in run.lives if (s := _safety(elements, x)) is not None},
         unlimited=(),
         beyond=beyond,
         at_once=told.at_once,
@@ -221,18 +221,18 @@ def _judged_in_groups(
     *flows: Flow,
 ) -> RunResult:
     """`flows`: of each group in turn, what it carries, and what it does in each of the windows."""
-    each, found = 1 + len(windows), list(alone.elements)
+    each, elements = 1 + len(windows), list(alone.elements)
     if alone.wired.feeds:
         for i, (key, limit_a) in enumerate(zip(keys, limits, strict=True)):
             whole, *spiking = flows[i * each : (i + 1) * each]
             group = GroupFlows(key, limit_a, whole, dict(zip(windows, spiking, strict=True)))
             for c in MAP_CHECKS:
                 for e in _find(c.words, c.in_group, group) if c.in_group else ():
-                    insort(found, e, key=_order)
+                    insort(elements, e, key=_order)
     return replace(
         alone,
-        verdict=found[0].judged.verdict if found else "within",
-        elements=tuple(found),
+        verdict=elements[0].judged.verdict if elements else "within",
+        elements=tuple(elements),
         unlimited=tuple(k for k, a in zip(keys, limits, strict=True) if a is None),
     )
 
@@ -355,9 +355,9 @@ def _house_rule(g: Ground) -> Iterator[Element]:
         isinstance(p := x.feed.input.part, Card) and p.power_limit > 1 for x in g.run.lives
     )
     whole = g.run.whole
-    found = house_rule(rule, chained, raised, whole.watts(), "v12" in whole.missing)
-    if found is not None:
-        yield found
+    element = house_rule(rule, chained, raised, whole.watts(), "v12" in whole.missing)
+    if element is not None:
+        yield element
 
 
 #: Every check of a map. One that is not built yet is listed wherever a map's verdict is shown.
@@ -399,12 +399,12 @@ def _lost_on_wire(run: CarriedRun, assume: Assumptions, line: Line) -> list[Seri
         lost = lost_more(
             lost, run.whole.of(line), contacts_ohm(cable.supply_end.pins.of(line), assume)
         )
-    found: list[Series | None] = []
+    losses: list[Series | None] = []
     for stretch, flow in run.stretches:
         ohm = wire_ohm(cable, stretch.to_mm - stretch.from_mm, line)
         lost = lost_more(lost, flow.of(line), ohm)
-        found.append(lost)
-    return found
+        losses.append(lost)
+    return losses
 
 
 def _lost_at(live: Live, wire: Series | None, assume: Assumptions, line: Line) -> Series | None:

@@ -165,23 +165,23 @@ def _figures(against: Against, x: Stats) -> ChannelFigures:
 
 def _plugs(against: Against, held: Held, worst_first: bool) -> tuple[PlugBars, ...]:
     """In the order of the map, or the most uneven first, to a twentieth: less is noise."""
-    found: dict[tuple[str, State], list[Stats]] = {}
+    by_plug: dict[tuple[str, State], list[Stats]] = {}
     for (state, c), x in held.stats.items():
         if c.pin:
-            found.setdefault((c.at, state), []).append(x)
+            by_plug.setdefault((c.at, state), []).append(x)
     bars = []
-    for (ref, state), of in found.items():
-        of.sort(key=lambda x: x.channel.pin or 0)
-        mean = sum(x.mean for x in of) / len(of)
-        limit = against.limit(of[0].channel)
+    for (ref, state), pins in by_plug.items():
+        pins.sort(key=lambda x: x.channel.pin or 0)
+        mean = sum(x.mean for x in pins) / len(pins)
+        limit = against.limit(pins[0].channel)
         bars.append(
             PlugBars(
                 ref=ref,
                 words=against.a.wired.words(ref),
                 state=state,
                 mean=mean,
-                pins=tuple(PinBar(pin=x.channel.pin or 0, mean=x.mean) for x in of),
-                share=max(x.mean for x in of) / mean if mean else 0.0,
+                pins=tuple(PinBar(pin=x.channel.pin or 0, mean=x.mean) for x in pins),
+                share=max(x.mean for x in pins) / mean if mean else 0.0,
                 limit=limit.most if limit else None,
                 tight=limit.tight if limit else None,
             )
@@ -219,5 +219,5 @@ def one_card(a: Analysis) -> str:
 
 def one_plug(a: Analysis) -> str:
     """The plug that `pin 1` means: the one 16-pin plug in use; none where there are several."""
-    found = [r for r, f in a.wired.feeds.items() if is_coded(f.mated)]
-    return found[0] if len(found) == 1 else ""
+    coded = [r for r, f in a.wired.feeds.items() if is_coded(f.mated)]
+    return coded[0] if len(coded) == 1 else ""

@@ -104,8 +104,8 @@ def _card(a: Analysis, held: Held, part: Card, day: str) -> Iterator[Settled]:
 def _processor(a: Analysis, held: Held, part: Processor, day: str) -> Iterator[Settled]:
     inputs = [i for i in a.wired.processor_inputs if i.ref in a.wired.feeds]
     for field, state in _fields(("package_w", "full"), ("package_idle_w", "idle")):
-        found = [_plug_w(held, i.ref, state) for i in inputs]
-        known = [x for x in found if x is not None]
+        read = [_plug_w(held, i.ref, state) for i in inputs]
+        known = [x for x in read if x is not None]
         if known and len(known) == len(inputs):
             mean, high = sum(x[0] for x in known), sum(x[1] for x in known)
             factor = a.build.assumptions.regulator_efficiency / part.count

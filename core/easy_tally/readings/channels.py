@@ -91,29 +91,29 @@ class Channel:
 
 def parse(text: str) -> Channel:
     """A channel off its text. Raises BadInput."""
-    found = _TEXT.fullmatch(text)
-    if found is None:
+    match = _TEXT.fullmatch(text)
+    if match is None:
         raise BadInput([("channel", "a channel such as wall.w or card#1/power.pin3.a", text)])
-    return Channel(found["at"], found["what"] or "", found["unit"])  # type: ignore[arg-type]
+    return Channel(match["at"], match["what"] or "", match["unit"])  # type: ignore[arg-type]
 
 
 def words(wired: Wired, c: Channel) -> str:
     """How a channel is called to a builder."""
-    what = RAIL_WORDS[c.rail] if c.rail else f"pin {c.pin}" if c.pin else ""
+    part_of_it = RAIL_WORDS[c.rail] if c.rail else f"pin {c.pin}" if c.pin else ""
     quantity = _QUANTITIES[c.unit].words
     if c.at == "wall":
         return f"from the wall, {quantity}"
     if c.at == "dc":
-        return f"supply’s output{', ' + what if what else ''}, {quantity}"
+        return f"supply’s output{', ' + part_of_it if part_of_it else ''}, {quantity}"
     if c.at == "supply":
         return f"supply, {quantity}"
-    part, _, of = c.at.partition("#")
+    part, _, instance = c.at.partition("#")
     where = wired.words(c.at) if c.at in wired.inputs else None
     if where is None:
         known = wired.parts.get(part)
-        number = of if known is not None and known.count > 1 else ""
+        number = instance if known is not None and known.count > 1 else ""
         where = f"{known.name} {number}".strip() if known is not None else c.at
-    return f"{where}{', ' + what if what else ''}, {quantity}"
+    return f"{where}{', ' + part_of_it if part_of_it else ''}, {quantity}"
 
 
 # -- the sorts there are ------------------------------------------------------------------------
@@ -201,6 +201,6 @@ def instrument_of(c: Channel) -> Instrument:
 
 def channels_of(a: Analysis) -> Iterator[Channel]:
     """What can be measured of a build, sort by sort; of plugs, plug by plug."""
-    found = [c for row in SORTS.values() for c in row.of_build(a)]
+    channels = [c for row in SORTS.values() for c in row.of_build(a)]
     plugs = {ref: i for i, ref in enumerate(a.wired.feeds)}
-    return iter(sorted(found, key=lambda c: plugs.get(c.at, -1)))
+    return iter(sorted(channels, key=lambda c: plugs.get(c.at, -1)))

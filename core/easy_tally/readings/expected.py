@@ -76,10 +76,10 @@ class Against:
     def of_supply(self, c: Channel, state: State) -> Span | None:
         """What the supply gives on a rail or in all [W or A]."""
         tally = self.a.tally
-        of = tally.by_rail[c.rail] if c.rail else tally.total
-        if of.missing:
+        sum_ = tally.by_rail[c.rail] if c.rail else tally.total
+        if sum_.missing:
             return None
-        span = of.at(state)
+        span = sum_.at(state)
         return span.times(1 / RAIL_V[c.rail]) if c.rail and c.unit == "a" else span
 
     def of_wall(self, c: Channel, state: State) -> Span | None:

@@ -99,16 +99,16 @@ def hold(a: Analysis, r: Readings, named: tuple[Named, ...] | None = None) -> He
     against = Against(a)
     spans = named or recognise(against, r)
     ground = _Ground(against=against, stats=all_stats(r, spans))
-    found = [f for rule in RULES for f in rule(ground)]
-    found.sort(key=_order)
-    return Held(named=spans, stats=ground.stats, found=tuple(_once(found)))
+    reads = [f for rule in RULES for f in rule(ground)]
+    reads.sort(key=_order)
+    return Held(named=spans, stats=ground.stats, found=tuple(_once(reads)))
 
 
-def _once(found: list[Read]) -> list[Read]:
+def _once(reads: list[Read]) -> list[Read]:
     """Findings, worst first, with what was found of the same channel in other states in the one
     where it is worst."""
     first: dict[tuple[str, Severity, str], Read] = {}
-    for i, f in enumerate(found):
+    for i, f in enumerate(reads):
         apart = f.severity in ("note", "unknown")
         key = (f.id, f.severity, f"{i}" if apart else f"{f.channel.at} {f.channel.unit}")
         old = first.get(key)
@@ -300,10 +300,10 @@ def _efficiency(g: _Ground) -> Iterator[Read]:
         wall, dc = g.at(state, Channel("wall", "", "w")), g.at(state, Channel("dc", "", "w"))
         if wall is None or dc is None or wall.mean <= 0:
             continue
-        found = dc.mean / wall.mean
-        numbers = {"value": found, "wall": wall.mean, "dc": dc.mean}
+        efficiency = dc.mean / wall.mean
+        numbers = {"value": efficiency, "wall": wall.mean, "dc": dc.mean}
         c = Channel("wall", "", "w")
-        if found > 1 + METER_SHARE:
+        if efficiency > 1 + METER_SHARE:
             yield Read(
                 id="more out than in", severity="over", channel=c, state=state, numbers=numbers
             )
@@ -313,7 +313,7 @@ def _efficiency(g: _Ground) -> Iterator[Read]:
             continue
         curve = efficiency_at(points, dc.mean / supply.rated_w)
         numbers |= {"limit": curve}
-        below = found < curve - BELOW_CURVE
+        below = efficiency < curve - BELOW_CURVE
         yield Read(
             id="below curve" if below else "efficiency",
             severity="tight" if below else "note",
@@ -356,8 +356,8 @@ _OF_PLUG: tuple[tuple[str, Callable[[Channel], bool]], ...] = (
 
 def _in_each(g: _Ground, ref: str, is_it: Callable[[Channel], bool]) -> bool:
     """Whether something of a plug was measured in each state that was measured and is wanted."""
-    found = {s for s, c in g.stats if c.at == ref and is_it(c)}
-    return bool(found) and found >= {s for s in g.states if s in WANTED}
+    states = {s for s, c in g.stats if c.at == ref and is_it(c)}
+    return bool(states) and states >= {s for s in g.states if s in WANTED}
 
 
 def _not_held(g: _Ground) -> Iterator[Read]:

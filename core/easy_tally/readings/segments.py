@@ -28,12 +28,12 @@ def recognise(against: Against, r: Readings) -> tuple[Named, ...]:
     tell = next((c for c in _tellers(r) if c in r.columns), None)
     if tell is None:
         return ()
-    found = []
+    spans = []
     for from_s, to_s, level in _plateaus(r.times, r.columns[tell]):
         state = _nearest(against, tell, level)
         if state is not None:
-            found.append(Named(from_s=from_s, to_s=to_s, state=state, recognised=True))
-    return tuple(found)
+            spans.append(Named(from_s=from_s, to_s=to_s, state=state, recognised=True))
+    return tuple(spans)
 
 
 def _tellers(r: Readings) -> tuple[Channel, ...]:

@@ -62,7 +62,7 @@ def all_stats(r: Readings, named: tuple[Named, ...]) -> dict[tuple[State, Channe
     all_stats = {}
     for state, span in longest.items():
         for c in r.columns:
-            of = stats(r, c, span)
-            if of is not None:
-                all_stats[state, c] = of
+            own = stats(r, c, span)
+            if own is not None:
+                all_stats[state, c] = own
     return all_stats

@@ -28,8 +28,8 @@ MOST = 20_000
 def lines(r: Readings) -> Iterator[str]:
     """Readings as lines."""
     names = [str(c) for c in r.columns]
-    made = {"simulated": True} if r.simulated else {}
-    yield json.dumps({_NAME: VERSION, "channels": names, "began": r.began} | made)
+    about = {"simulated": True} if r.simulated else {}
+    yield json.dumps({_NAME: VERSION, "channels": names, "began": r.began} | about)
     columns = list(r.columns.values())
     for i, t in enumerate(r.times.tolist()):
         row = {"t": round(t, 6)}
@@ -50,9 +50,9 @@ class First(NamedTuple):
 
 def read_first(line: str) -> First:
     """What the first line says. Raises BadInput."""
-    found = _object(line)
-    channels = found.get("channels")
-    if found.get(_NAME) != VERSION or not isinstance(channels, list):
+    head = _object(line)
+    channels = head.get("channels")
+    if head.get(_NAME) != VERSION or not isinstance(channels, list):
         need = f'a first line with "{_NAME}": {VERSION} and its "channels"'
         raise BadInput([("line 1", need, line[:80])])
     if not 1 <= len(channels) <= 200:
@@ -60,7 +60,7 @@ def read_first(line: str) -> First:
     several = tuple(parse(str(x)) for x in channels)
     if len(set(several)) < len(several):
         raise BadInput([("line 1", "each channel once", "one of them twice")])
-    return First(several, moment(found.get("began")), bool(found.get("simulated")))
+    return First(several, moment(head.get("began")), bool(head.get("simulated")))
 
 
 def moment(said: object) -> str:
@@ -76,13 +76,13 @@ def moment(said: object) -> str:
 
 def read_line(line: str, channels: tuple[Channel, ...]) -> tuple[float, dict[Channel, float]]:
     """(seconds, values) off any other line. Raises BadInput."""
-    found = _object(line)
-    t = _number(found.get("t"))
+    row = _object(line)
+    t = _number(row.get("t"))
     if t is None:
-        raise BadInput([("t", "seconds", repr(found.get("t"))[:40])])
+        raise BadInput([("t", "seconds", repr(row.get("t"))[:40])])
     values = {}
     for c in channels:
-        said = found.get(str(c))
+        said = row.get(str(c))
         if said is None:
             continue
         value = _number(said)
@@ -103,9 +103,9 @@ def _number(x: object) -> float | None:
 
 def _object(line: str) -> dict[str, object]:
     try:
-        found = json.loads(line[:MOST])
+        fields = json.loads(line[:MOST])
     except (ValueError, RecursionError) as error:
         raise BadInput([("line", "a JSON object", line[:80])]) from error
-    if not isinstance(found, dict):
+    if not isinstance(fields, dict):
         raise BadInput([("line", "a JSON object", line[:80])])
-    return found
+    return fields

@@ -41,8 +41,8 @@ class Contacts:
     @property
     def each_mohm(self) -> Floats:
         """Wire and contact of each pin together [mΩ]."""
-        found: Floats = np.array(self.contact_mohm) + np.array(self.wire_mohm)
-        return found
+        mohm: Floats = np.array(self.contact_mohm) + np.array(self.wire_mohm)
+        return mohm
 
 
 def shares(contacts: Contacts) -> Floats:
@@ -166,8 +166,8 @@ def lost_v(
     if out is None or back is None or not far or not np.isfinite(own):
         return None
     new = against.a.build.assumptions.contact_mohm
-    found: Floats = out + back + amps[ref] * own / 1000 + ground[ref] * new / far / 1000
-    return found
+    lost: Floats = out + back + amps[ref] * own / 1000 + ground[ref] * new / far / 1000
+    return lost
 
 
 def _along(
@@ -183,15 +183,15 @@ def _along(
     if not wires or (cable.needs and not near):
         return None
     new, per_m = against.a.build.assumptions.contact_mohm, WIRE_MOHM_PER_M[run.cable.gauge]
-    found = np.zeros_like(amps[feed.input.ref])
+    amps_along = np.zeros_like(amps[feed.input.ref])
     if near:
-        found = (
-            found
+        amps_along = (
+            amps_along
             + sum(amps[f.input.ref] for f in run.feeds if f.input.ref in amps) * new / near / 1000
         )
     for s in run.stretches:
         if s.to_mm > feed.plug.at_mm or (shared and s.to_mm == feed.plug.at_mm):
             break
         beyond = sum(amps[f.input.ref] for f in s.beyond if f.input.ref in amps)
-        found = found + beyond * per_m * (s.to_mm - s.from_mm) / 1000 / wires / 1000
-    return found
+        amps_along = amps_along + beyond * per_m * (s.to_mm - s.from_mm) / 1000 / wires / 1000
+    return amps_along

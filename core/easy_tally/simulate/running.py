@@ -52,8 +52,8 @@ class Running:
         self.counts = [max(1, round(s * scene.rate_hz)) for _, s in scene.states]
         self.times: Floats = np.arange(sum(self.counts), dtype=np.float64) * self.dt_s
 
-    def _rng(self, what: str) -> np.random.Generator:
-        return np.random.default_rng([self.scene.seed, zlib.crc32(what.encode())])
+    def _rng(self, purpose: str) -> np.random.Generator:
+        return np.random.default_rng([self.scene.seed, zlib.crc32(purpose.encode())])
 
     @cached_property
     def feeds(self) -> dict[str, Feed]:

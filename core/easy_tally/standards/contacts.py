@@ -35,13 +35,13 @@ def contact_limit_a(kind: str, circuits: int, gauge: int | None, grade: str | No
     Parameters: `kind` a connector kind or `"port"`; `circuits` contacts in the housing;
     `gauge` [AWG]; `grade` of the terminal. Source: the tables above, and the connector's own row.
     """
-    of = CONNECTORS.get(kind)
-    if of is not None and of.contact_a is not None:
-        return of.contact_a
+    connector = CONNECTORS.get(kind)
+    if connector is not None and connector.contact_a is not None:
+        return connector.contact_a
     if gauge is None:
         return None
-    if of is not None and of.contact_by_gauge_a is not None:
-        return of.contact_by_gauge_a.get(gauge)
+    if connector is not None and connector.contact_by_gauge_a is not None:
+        return connector.contact_by_gauge_a.get(gauge)
     row = CONTACT_A.get((grade, gauge))
     if row is None or not 2 <= circuits <= 24:
         return None

@@ -70,12 +70,12 @@ def _leads(
 ) -> tuple[LeadCount, ...]:
     own = [c for c in cables if c.family == supply.family]
     lead_counts = []
-    for kind, of in LEADS:
-        asked = {k: n for k, n in sockets if k in of}
+    for kind, lead_kinds in LEADS:
+        asked = {k: n for k, n in sockets if k in lead_kinds}
         if not asked:
             continue
         gains = _gains(own, frozenset(asked), eps4_in_eps8)
-        if one_each and all(CONNECTORS[k].chains for k in of):
+        if one_each and all(CONNECTORS[k].chains for k in lead_kinds):
             gains = {key: min(n, 1) for key, n in gains.items()}
         useful = [c for c in own if gains[c.key]]
         lead_counts.append(

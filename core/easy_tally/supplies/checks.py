@@ -64,7 +64,7 @@ class CheckOfSupply:
 
 def check_supply(supply: Supply, asked: Asked) -> SupplyResult:
     """Hold a build against one supply's label."""
-    checks = [found for check in SUPPLY_CHECKS for found in _find(check, supply, asked)]
+    checks = [one for check in SUPPLY_CHECKS for one in _find(check, supply, asked)]
     rated = supply.rated_w
     return SupplyResult(
         verdict=_verdict(checks),
@@ -151,15 +151,15 @@ def _combined(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
 
 def _rides(supply: Supply, asked: Asked) -> Iterator[Ride]:
     """Each window of the spikes beside what the supply's design rides through."""
-    rated, found = supply.rated_w, asked.spikes
+    rated, spikes = supply.rated_w, asked.spikes
     has_16pin = any(p.kind == "16pin" for p in supply.ports)
     ride = None if rated is None else ride_through(supply.design, rated, has_16pin, asked.assume)
     v12_w = None if supply.v12_a is None else supply.v12_a * RAIL_V["v12"]
     for i, w in enumerate(WINDOWS):
         yield Ride(
             window=w,
-            total=found.total[w],
-            v12=found.v12[w],
+            total=spikes.total[w],
+            v12=spikes.v12[w],
             rides=None if ride is None or rated is None else rated * ride[i],
             rides_v12=None if ride is None or v12_w is None else v12_w * ride[i],
             worst=asked.worst.total[w] if asked.worst else None,
@@ -172,9 +172,9 @@ def _spikes(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
 
     Beyond it the supply may trip: a failure of the choice, though nothing is damaged.
     """
-    found, rides = asked.spikes, tuple(_rides(supply, asked))
+    spikes, rides = asked.spikes, tuple(_rides(supply, asked))
     if rides[0].rides is None:
-        load = found.total["0.1"].likely
+        load = spikes.total["0.1"].likely
         yield SupplyCheck(id="spikes", status="unknown", load=load, unit="W")
         return
     held = [(r.total, r.rides or 0.0, r.window) for r in rides]
@@ -184,7 +184,7 @@ def _spikes(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
     if any(exceeds(s.likely, most) for s, most, _ in held):
         trusted = asked.wired.build.house_rules.spikes == "trust headroom"
         status = "warn" if trusted else "fail"
-    elif found.missing or supply.v12_a is None:
+    elif spikes.missing or supply.v12_a is None:
         status = "unknown"
     high = status == "pass" and any(exceeds(s.high, most) for s, most, _ in held)
     yield SupplyCheck(

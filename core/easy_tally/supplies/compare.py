@@ -38,14 +38,14 @@ def compare(supplies: Iterable[Offered[_Of]], asked: Asked) -> tuple[Candidate[_
     """Supplies with the cables in their boxes: those that do first, then those with the fewest
     warnings, then by how close their rating lies to what is needed, then by what they draw from
     the wall in a year."""
-    found = [
+    candidates = [
         Candidate(of=o.of, supply=o.supply, result=check_supply(o.supply, asked_of(asked, o)))
         for o in supplies
     ]
     sizing = asked.sizing
     needed = sizing.needed.likely if sizing.needed else sizing.at_least_w
-    found.sort(key=lambda c: _rank(c, needed))
-    return tuple(found)
+    candidates.sort(key=lambda c: _rank(c, needed))
+    return tuple(candidates)
 
 
 def asked_of(asked: Asked, offered: Offered[_Of]) -> Asked:

@@ -143,15 +143,15 @@ def billed(
 
 def _cut(day: Day, place: Place) -> tuple[_Cut, ...]:
     bands = [(*span, b) for b in place.tariff for span in b.on(day)]
-    found: list[_Cut] = []
+    cuts: list[_Cut] = []
     for s in day_of(place, day):
         if not bands:
-            found.append((s.state, s.from_h, s.to_h, "", place.price_kwh))
+            cuts.append((s.state, s.from_h, s.to_h, "", place.price_kwh))
         for starts, ends, band in bands:
             first, last = max(s.from_h, starts), min(s.to_h, ends)
             if first < last:
-                found.append((s.state, first, last, band.name, band.price_kwh))
-    return tuple(sorted(found, key=lambda b: b[1]))
+                cuts.append((s.state, first, last, band.name, band.price_kwh))
+    return tuple(sorted(cuts, key=lambda b: b[1]))
 
 
 class Year(NamedTuple):

@@ -156,12 +156,12 @@ class PlugRoom(NamedTuple):
 
 def plug_room(wired: Wired, card: Card) -> PlugRoom | None:
     """The most that any plug of a card takes; None where it has no socket."""
-    found = [
+    rooms = [
         _plug_takes(wired, f"{card.key}#{n}/{s.key}", s.kind)
         for n in range(1, card.count + 1)
         for s in card.sockets
     ]
-    return max(found, default=None)
+    return max(rooms, default=None)
 
 
 def _plug_takes(wired: Wired, ref: str, kind: str) -> PlugRoom:

@@ -31,5 +31,5 @@ def ranked(kits: Iterable[Kit], asked: Asked) -> list[Candidate[Kit]]:
     """Kits judged for a build: those that do before those that do not, of each what one owns before
     the catalogue, that before what one is looking at."""
     offered = (Offered(k, k.supply, k.cables, new=k.source != "owned") for k in kits)
-    found = compare(offered, asked)
-    return sorted(found, key=lambda c: (c.result.verdict in _NOT, _ORDER[c.of.source]))
+    candidates = compare(offered, asked)
+    return sorted(candidates, key=lambda c: (c.result.verdict in _NOT, _ORDER[c.of.source]))

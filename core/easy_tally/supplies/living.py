@@ -249,13 +249,13 @@ def cost(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
         lacks = lacks_for_wall(supply, asked)
         yield SupplyCheck(id="cost", status="unknown", missing=lacks)
         return
-    found = year(wall, place, asked.wired.memory)
+    in_a_year = year(wall, place, asked.wired.memory)
     yield SupplyCheck(
         id="cost",
         status=_by_what_is_known(asked, "pass"),
-        load=found.kwh,
+        load=in_a_year.kwh,
         more={
-            "price": found.cost,
+            "price": in_a_year.cost,
             "currency": place.currency,
             "bands": len({b.name for b in place.tariff}),
         },

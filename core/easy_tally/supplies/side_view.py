@@ -57,9 +57,9 @@ def side_view(wired: Wired, case: Case, collides: frozenset[tuple[str, str]]) ->
     for (card, _), top in zip(stands, tops, strict=True):
         drawn = list(_card(wired, case, card, top, collides))
         shapes += drawn
-        for view, what in (("side", "length"), ("front", "height")):
+        for view, measure in (("side", "length"), ("front", "height")):
             if not any(s.view == view for s in drawn):
-                missing.append(f"{card.name}: {what}")
+                missing.append(f"{card.name}: {measure}")
     deep = max([deep, *(s.y + s.h for s in shapes)])
     for cooler in coolers_of(wired):
         shapes += _radiator(case, cooler, ("radiator", cooler.key) in collides)

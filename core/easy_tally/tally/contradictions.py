@@ -46,12 +46,14 @@ def contradictions(build: Build, memory: Memory = NO_MEMORY) -> Iterator[Contrad
 
 
 def _of_part(part: Part, assume: Assumptions) -> tuple[Contradiction, ...]:
-    found: dict[str, Contradiction] = {}
+    by_field: dict[str, Contradiction] = {}
     for field, other in _PAIRS[part.kind]:
         low, high = _stated(part, field, assume), _stated(part, other, assume)
-        if field not in found and low is not None and high is not None and exceeds(low, high):
-            found[field] = Contradiction(part=part, field=field, value=low, other=other, limit=high)
-    return tuple(found.values())
+        if field not in by_field and low is not None and high is not None and exceeds(low, high):
+            by_field[field] = Contradiction(
+                part=part, field=field, value=low, other=other, limit=high
+            )
+    return tuple(by_field.values())
 
 
 def _stated(part: Part, field: str, assume: Assumptions) -> float | None:

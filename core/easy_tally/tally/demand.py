@@ -124,16 +124,16 @@ def _by_input(
 ) -> Iterator[tuple[str, Demand]]:
     """What each input carries; of those that the very same shares make up, the very same."""
     alike: dict[tuple[int, ...], Demand] = {}
-    for ref, of in shares.items():
-        by = tuple(map(id, of))
-        found = alike.get(by)
-        if found is None:
+    for ref, flows in shares.items():
+        by = tuple(map(id, flows))
+        demand = alike.get(by)
+        if demand is None:
             if like is not None and tuple(map(id, like.shares.get(ref, ()))) == by:
-                found = like.by_input[ref]
+                demand = like.by_input[ref]
             else:
-                found = wired.memory.of(_demand, tuple(of))
-            alike[by] = found
-        yield ref, found
+                demand = wired.memory.of(_demand, tuple(flows))
+            alike[by] = demand
+        yield ref, demand
 
 
 def _comes(wired: Wired, load: Load) -> _Came:
@@ -177,17 +177,17 @@ def _come_each(
         share = Share(load.rail, amps, load.missing, surge)
         refs = tuple([each[n - 1][0].ref for n in load.instances])
         return _Came(tuple([(ref, share) for ref in refs]), refs)
-    found = []
+    parts = []
     for i, n in enumerate(load.instances):
         ways = each[n - 1]
         if live is not None:
             ways = _ways_in(ways, live[i])
         weights = [share_weight(w.socket.kind) for w in ways]
-        found.append(_over(load, (n,), each[n - 1], ways, weights, amps, surge))
+        parts.append(_over(load, (n,), each[n - 1], ways, weights, amps, surge))
     return _Came(
-        shares=tuple([s for c in found for s in c.shares]),
-        only_ways=tuple([r for c in found for r in c.only_ways]),
-        adrift=tuple([x for c in found for x in c.adrift]),
+        shares=tuple([s for c in parts for s in c.shares]),
+        only_ways=tuple([r for c in parts for r in c.only_ways]),
+        adrift=tuple([x for c in parts for x in c.adrift]),
     )
 
 
@@ -231,14 +231,14 @@ def _over(
     if not ways:
         return _Came((), (), tuple(Adrift(load=load, instance=n, inputs=inputs) for n in instances))
     whole = sum(weights)
-    found = []
+    shares = []
     for into, weight in zip(ways, weights, strict=True):
         part, more = amps, surge
         if weight != whole:
             part = scale(amps, weight / whole)
             more = None if surge is None else scale(surge, weight / whole)
-        found.append((into.ref, Share(load.rail, part, load.missing, more)))
-    return _Came(tuple(found), (inputs[0].ref,) if len(inputs) == 1 else ())
+        shares.append((into.ref, Share(load.rail, part, load.missing, more)))
+    return _Came(tuple(shares), (inputs[0].ref,) if len(inputs) == 1 else ())
 
 
 def _slots_come(wired: Wired, loads: list[Load]) -> _Came:
@@ -253,27 +253,27 @@ def _slots_come(wired: Wired, loads: list[Load]) -> _Came:
 
 
 def _come_by_slots(
-    many: int, pins: tuple[int, ...], main: Input | None, *of: Load | Input | None
+    instances: int, pins: tuple[int, ...], main: Input | None, *of: Load | Input | None
 ) -> _Came:
     """`of`: so `many` loads, the input that feeds the slot of each, then the extras."""
-    loads: Any = of[:many]
-    feeders: Any = of[many : 2 * many]
-    extras: Any = of[2 * many :]
-    found: list[tuple[str, Share]] = []
+    loads: Any = of[:instances]
+    feeders: Any = of[instances : 2 * instances]
+    extras: Any = of[2 * instances :]
+    shares: list[tuple[str, Share]] = []
     shared, missing = NO_SERIES, False
     for load, feeder in zip(loads, feeders, strict=True):
         amps = scale(load.run_amps(), load.count)
         if feeder is not None:
-            found.append((feeder.ref, Share("v12", amps, load.missing)))
+            shares.append((feeder.ref, Share("v12", amps, load.missing)))
         else:
             shared, missing = add(shared, amps), missing or load.missing
     if main is None or not (missing or any(shared)):
-        return _Came(tuple(found))
+        return _Came(tuple(shares))
     left = shared
     for extra, own in zip(extras, pins[1:], strict=True):
         most = grant_12v_w(extra.socket.kind) / RAIL_V["v12"]
         part = tuple([min(a * (own / sum(pins)), most) for a in shared])
         left = tuple([a - b for a, b in zip(left, part, strict=True)])
-        found.append((extra.ref, Share("v12", part, missing)))
-    found.append((main.ref, Share("v12", left, missing)))
-    return _Came(tuple(found), (main.ref,))
+        shares.append((extra.ref, Share("v12", part, missing)))
+    shares.append((main.ref, Share("v12", left, missing)))
+    return _Came(tuple(shares), (main.ref,))

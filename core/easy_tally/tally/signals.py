@@ -172,8 +172,8 @@ def _items(
     that says it; empty where that is none."""
     if not high:
         return ()
-    many = part.count
-    item = Item(key=part.key, name=part.name, low=low * many, high=high * many, field=field)
+    count = part.count
+    item = Item(key=part.key, name=part.name, low=low * count, high=high * count, field=field)
     return ((kind, item),)
 
 
@@ -191,19 +191,19 @@ def _data_ports(drive: Drive) -> tuple[int, int]:
 def _gives(wired: Wired, off: tuple[int, int]) -> dict[SignalKind, list[Item]]:
     """What gives ports of each kind: the board first, known or not; then cards, and hubs inside.
     Of SATA data ports the board gives those that are not switched `off`."""
-    found: dict[SignalKind, list[Item]] = {kind: [] for kind in SIGNAL_FIELDS}
+    given: dict[SignalKind, list[Item]] = {kind: [] for kind in SIGNAL_FIELDS}
     board = wired.board
     if board is not None:
         for kind, item in _given_by_board(board, off):
-            found[kind].append(item)
+            given[kind].append(item)
     for part in wired.build.parts:
         for kind, item in wired.memory.of(_given_by, (part,)):
-            found[kind].append(item)
-    return found
+            given[kind].append(item)
+    return given
 
 
 def _given_by_board(board: Board, off: tuple[int, int]) -> tuple[tuple[SignalKind, Item], ...]:
-    found: list[tuple[SignalKind, Item]] = []
+    items: list[tuple[SignalKind, Item]] = []
     for kind, field in SIGNAL_FIELDS.items():
         n = getattr(board, field)
         n = len(n) if isinstance(n, tuple) else n
@@ -211,8 +211,8 @@ def _given_by_board(board: Board, off: tuple[int, int]) -> tuple[tuple[SignalKin
         low = 0 if n is None else max(0, n - most)
         high = math.inf if n is None else n - least
         item = Item(key=board.key, name=board.name, low=low, high=high, field=field)
-        found.append((kind, item))
-    return tuple(found)
+        items.append((kind, item))
+    return tuple(items)
 
 
 def _given_by(part: Part) -> tuple[tuple[SignalKind, Item], ...]:

@@ -209,15 +209,15 @@ def spike_rows(wired: Wired, loads: tuple[Load, ...]) -> tuple[SpikeRow, ...]:
 
 def _share(above: dict[_Alike, _Above], own: _Above, i: int, window: Window) -> Span:
     """What one part's excess counts in a window."""
-    found = []
+    excesses = []
     for k in range(3):
         excess = own.watts[i][k]
         if window in SQUARED:
             whole = _root(above, i, window, k)
-            found.append(own.count * excess**2 / whole if whole else 0.0)
+            excesses.append(own.count * excess**2 / whole if whole else 0.0)
         else:
-            found.append(own.count * excess)
-    return Span(*found)
+            excesses.append(own.count * excess)
+    return Span(*excesses)
 
 
 def _formula(assume: Assumptions, part: Part) -> str:

@@ -44,9 +44,9 @@ class Route(Model):
     length_mm: Annotated[float, Field(gt=0, le=3000, json_schema_extra={"unit": "mm"})]
 
 
-def _front(of: str) -> Any:
+def _front(leads_for: str) -> Any:
     """How many leads of a kind the front panel has; none: not known."""
-    return Field(default=None, ge=0, le=8, description=f"leads of its front panel for {of}")
+    return Field(default=None, ge=0, le=8, description=f"leads of its front panel for {leads_for}")
 
 
 class Case(Model):

@@ -48,8 +48,8 @@ def default(part: Part, field: str, assume: Assumptions) -> Span | None:
     whole = _extra(part, field)["share_of"]
     if whole is None:
         return span
-    of = taken(part, whole, assume)
-    return None if of is None else of.by(span)
+    whole_span = taken(part, whole, assume)
+    return None if whole_span is None else whole_span.by(span)
 
 
 def taken(part: Part, field: str, assume: Assumptions) -> Span | None:

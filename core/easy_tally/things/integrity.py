@@ -33,7 +33,7 @@ def problems(build: Build) -> Iterator[str]:
 
 
 def _twins(build: Build) -> Iterator[str]:
-    for what, keys in (
+    for thing, keys in (
         ("part", [p.key for p in build.parts]),
         ("cable", [c.key for c in build.cables]),
         ("run", [r.cable for r in build.runs]),
@@ -44,7 +44,7 @@ def _twins(build: Build) -> Iterator[str]:
     ):
         if len(set(keys)) < len(keys):
             twice = min(k for k, n in Counter(keys).items() if n > 1)
-            yield f"every {what} a key of its own; {twice} is used twice"
+            yield f"every {thing} a key of its own; {twice} is used twice"
 
 
 def _slot_problems(build: Build, board: Board | None) -> Iterator[str]:
@@ -104,8 +104,8 @@ def _named_headers(part: OnHeader, outputs: tuple[Header, ...], where: str) -> I
             yield f"{part.name}: a header that {where} has; it has no {key}"
         elif kinds[key] not in part.may_hang_on():
             wanted = " or ".join(HEADER_WORDS[k] for k in part.may_hang_on())
-            found = HEADER_WORDS[kinds[key]]
-            yield f"{part.name}: a header for {wanted}; {key} is for {found}"
+            header_words = HEADER_WORDS[kinds[key]]
+            yield f"{part.name}: a header for {wanted}; {key} is for {header_words}"
 
 
 def _hangs_on_itself(part: Part, parts: dict[str, Part]) -> bool:
@@ -143,9 +143,9 @@ def _run_problems(build: Build) -> Iterator[str]:
         if cable is not None:
             for c in run.connections:
                 yield from plugging.connect(cable, c)
-    for of in between:
-        for c in of.connections:
-            yield from plugging.connect(of, c)
+    for thing in between:
+        for c in thing.connections:
+            yield from plugging.connect(thing, c)
     yield from circles(between)
 
 
@@ -158,34 +158,34 @@ def _between(build: Build) -> Iterator[_Between]:
     yield from build.backplanes
 
 
-def _plugs_of(of: Cable | _Between) -> dict[str, PlugKind]:
+def _plugs_of(carrier: Cable | _Between) -> dict[str, PlugKind]:
     """Key → kind of its plugs, or bays."""
-    match of:
+    match carrier:
         case Cable() | Adapter():
-            return {p.key: p.kind for p in of.plugs}
+            return {p.key: p.kind for p in carrier.plugs}
         case Extension():
-            return {"out": of.kind}
+            return {"out": carrier.kind}
         case Backplane():
-            return {bay: "sata" for i in of.inputs for bay in i.bays}
+            return {bay: "sata" for i in carrier.inputs for bay in i.bays}
 
 
-def _leads_of(of: _Between) -> dict[str, SocketKind]:
+def _leads_of(between: _Between) -> dict[str, SocketKind]:
     """Key → kind of what its leads are plugged with."""
-    match of:
+    match between:
         case Adapter():
-            return {lead.key: lead.kind for lead in of.leads}
+            return {lead.key: lead.kind for lead in between.leads}
         case Extension():
-            return {"in": PLUGS[of.kind].whole}
+            return {"in": PLUGS[between.kind].whole}
         case Backplane():
-            return {i.key: i.kind for i in of.inputs}
+            return {i.key: i.kind for i in between.inputs}
 
 
 def _inputs(build: Build, between: list[_Between]) -> dict[SocketRef, SocketKind]:
     """Every input of a build, and its kind."""
     inputs = {ref: socket.kind for ref, socket in build.sockets()}
-    for of in between:
-        for key, kind in _leads_of(of).items():
-            inputs[SocketRef.model_construct(part=of.key, instance=1, socket=key)] = kind
+    for thing in between:
+        for key, kind in _leads_of(thing).items():
+            inputs[SocketRef.model_construct(part=thing.key, instance=1, socket=key)] = kind
     return inputs
 
 
@@ -216,52 +216,52 @@ class Plugging:
             return [f"{cable.name}: a supply to be plugged into"]
         if run.cable in self._seated:
             return [f"{cable.name}: one run of a cable"]
-        found = list(_port_problems(cable, self._supply, run, self._ports, self._taken))
-        if not found:
+        problems = list(_port_problems(cable, self._supply, run, self._ports, self._taken))
+        if not problems:
             self._seated.add(run.cable)
             self._taken.update(run.ports)
-        return found
+        return problems
 
-    def connect(self, of: Cable | _Between, c: Connection) -> list[str]:
+    def connect(self, carrier: Cable | _Between, c: Connection) -> list[str]:
         """Put a plug of a cable, or of what stands in between, in; what does not hold."""
-        at = (isinstance(of, Cable), of.key)
+        at = (isinstance(carrier, Cable), carrier.key)
         if at not in self._plugs:
-            self._plugs[at] = (_plugs_of(of), set())
+            self._plugs[at] = (_plugs_of(carrier), set())
         kinds, used = self._plugs[at]
         plug, into = kinds.get(c.plug), self._inputs.get(c.socket)
         if plug is None:
-            return [f"{of.name}: a plug that it has; it has no {c.plug}"]
+            return [f"{carrier.name}: a plug that it has; it has no {c.plug}"]
         if into is None:
-            return [f"{of.name}: a socket in this build; there is no {c.socket}"]
-        found = []
+            return [f"{carrier.name}: a socket in this build; there is no {c.socket}"]
+        problems = []
         halves = {h for key, h in used if key == c.plug}
         if c.half in halves or (halves and "whole" in {*halves, c.half}):
-            found.append(f"{of.name}: one use of plug {c.plug}")
+            problems.append(f"{carrier.name}: one use of plug {c.plug}")
         if c.socket in self._fed:
-            found.append(f"{c.socket}: one plug in a socket")
+            problems.append(f"{c.socket}: one plug in a socket")
         answer = fit(plug, c.half, into, self._allows)
         if not answer.fits and answer.mated is None:
-            found.append(f"{of.name} in {c.socket}: a plug that fits; {answer.reason}")
-        if not found:
+            problems.append(f"{carrier.name} in {c.socket}: a plug that fits; {answer.reason}")
+        if not problems:
             used.add((c.plug, c.half))
             self._fed.add(c.socket)
-        return found
+        return problems
 
 
 def circles(between: Iterable[_Between]) -> Iterator[str]:
     """Things in between that feed themselves in the end."""
     several = list(between)
-    onward = {of.key: {c.socket.part for c in of.connections} for of in several}
-    for of in several:
+    onward = {thing.key: {c.socket.part for c in thing.connections} for thing in several}
+    for thing in several:
         seen: set[str] = set()
-        waiting = [*onward[of.key]]
+        waiting = [*onward[thing.key]]
         while waiting:
             key = waiting.pop()
             if key in onward and key not in seen:
                 seen.add(key)
                 waiting += onward[key]
-        if of.key in seen:
-            yield f"{of.name}: fed by the supply, not by itself"
+        if thing.key in seen:
+            yield f"{thing.name}: fed by the supply, not by itself"
 
 
 def _port_problems(

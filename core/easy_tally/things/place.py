@@ -53,14 +53,14 @@ class Band(Model):
 
     def on(self, day: Day) -> tuple[tuple[float, float], ...]:
         """From and to [h] on a day of the week, what reaches over from the day before too."""
-        found = []
+        hours = []
         before = WEEK[WEEK.index(day) - 1]
         over = self.from_h > self.to_h
         if over and before in self.days:
-            found.append((0.0, self.to_h))
+            hours.append((0.0, self.to_h))
         if day in self.days:
-            found.append((self.from_h, DAY_H if over else self.to_h))
-        return tuple(found)
+            hours.append((self.from_h, DAY_H if over else self.to_h))
+        return tuple(hours)
 
 
 def clock(hour: float) -> str:

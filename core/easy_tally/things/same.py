@@ -42,22 +42,22 @@ def same(build: Build, memory: Memory, like: Build | None = None) -> Build:
         thing = getattr(build, name)
         fields[name] = None if thing is None else one(thing)
     things = [t for name in _LISTS for t in fields[name]]
-    many = tuple([len(fields[name]) for name in _LISTS])
+    counts = tuple([len(fields[name]) for name in _LISTS])
     beside = tuple([getattr(build, name) for name in _BESIDE])
-    return memory.of(_build_of, (*things, *(fields[name] for name in _SINGLE)), (many, beside))
+    return memory.of(_build_of, (*things, *(fields[name] for name in _SINGLE)), (counts, beside))
 
 
-def _build_of(many: tuple[int, ...], beside: tuple[Any, ...], *things: Any) -> Build:
+def _build_of(counts: tuple[int, ...], beside: tuple[Any, ...], *things: Any) -> Build:
     left = iter(things)
     fields: dict[str, Any] = dict(zip(_BESIDE, beside, strict=True))
-    fields |= {name: tuple(islice(left, n)) for name, n in zip(_LISTS, many, strict=True)}
+    fields |= {name: tuple(islice(left, n)) for name, n in zip(_LISTS, counts, strict=True)}
     return Build.model_construct(**fields, **dict(zip(_SINGLE, left, strict=True)))
 
 
 def connected(thing: _M, connections: tuple[Connection, ...]) -> _M:
     """A run, or what stands in between, with these connections; itself where it has them."""
-    of: Any = thing
-    if of.connections == connections:
+    copied: Any = thing
+    if copied.connections == connections:
         return thing
     return thing.model_copy(update={"connections": connections})
 

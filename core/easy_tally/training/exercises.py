@@ -63,9 +63,16 @@ def _rows() -> tuple[Exercise, ...]:
     )
     return tuple(
         Exercise(
-            number=i, machine=m, kind=k, place=p, seed=100 + i, severity=s, spread=w, instruments=of
+            number=i,
+            machine=m,
+            kind=k,
+            place=p,
+            seed=100 + i,
+            severity=s,
+            spread=w,
+            instruments=instruments,
         )
-        for i, (m, k, p, s, w, of) in enumerate(rows, 1)
+        for i, (m, k, p, s, w, instruments) in enumerate(rows, 1)
     )
 
 
@@ -170,12 +177,12 @@ def _shows(a: Analysis, planted: Planted, held: Held) -> list[str]:
 
 def _heat(a: Analysis, planted: Planted, held: Held) -> list[str]:
     """How warm the joint is at full: what tells a contact from a wire."""
-    found = []
+    lines = []
     for ref in planted.joints:
         stats = held.stats.get(("full", Channel(ref, "", "degc")))
         if stats is not None:
-            found.append(f"{a.wired.words(ref)} is at {stats.mean:.0f} °C at full load.")
-    return found
+            lines.append(f"{a.wired.words(ref)} is at {stats.mean:.0f} °C at full load.")
+    return lines
 
 
 def seen(a: Analysis, planted: Planted, joint: str) -> str:
@@ -202,5 +209,5 @@ def seen(a: Analysis, planted: Planted, joint: str) -> str:
 
 def readings_and_held(a: Analysis, e: Exercise, planted: Planted) -> tuple[Readings, Held]:
     """The readings of an exercise, and what the analysis says of them."""
-    found = taken(a, e, planted)
-    return found, hold(a, found)
+    readings = taken(a, e, planted)
+    return readings, hold(a, readings)

@@ -52,19 +52,19 @@ def betweens(build: Build, memory: Memory) -> Iterator[Between]:
     """Everything of a build that stands between a cable and a socket."""
     several: tuple[Adapter | Extension | Backplane, ...]
     several = (*build.adapters, *build.extensions, *build.backplanes)
-    for of in several:
-        yield memory.of(between_of, (of,))
+    for thing in several:
+        yield memory.of(between_of, (thing,))
 
 
-def between_of(of: Adapter | Extension | Backplane) -> Between:
+def between_of(thing: Adapter | Extension | Backplane) -> Between:
     """One thing in between."""
-    match of:
+    match thing:
         case Adapter():
-            return _adapter(of)
+            return _adapter(thing)
         case Extension():
-            return _extension(of)
+            return _extension(thing)
         case Backplane():
-            return _backplane(of)
+            return _backplane(thing)
 
 
 def _adapter(adapter: Adapter) -> Between:

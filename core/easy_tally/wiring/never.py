@@ -55,28 +55,30 @@ class Breach:
 
 def breaches(paths: Collection[Path]) -> tuple[Breach, ...]:
     """What is never allowed of all that one cable is plugged into, by its paths."""
-    found = [b for path in paths for b in _of_path(path)]
-    found += _of_cable(paths)
-    return tuple(dict.fromkeys(found))
+    breaches = [b for path in paths for b in _of_path(path)]
+    breaches += _of_cable(paths)
+    return tuple(dict.fromkeys(breaches))
 
 
 def _of_path(path: Path) -> Iterator[Breach]:
     """What is wrong with one path, whatever else its cable feeds."""
     for i, step in enumerate(path.steps):
-        before, after, of = path.kinds[: i + 1], path.kinds[i + 1], step.of
+        before, after, between = path.kinds[: i + 1], path.kinds[i + 1], step.of
         end = CONNECTORS[after]
         if end.apart_from is not None:
             kind = next((k for k in before if is_of(k, end.apart_from)), None)
             if kind is not None:
-                yield Breach(of.key, "processor and graphics", _crossed(of, kind, after))
+                yield Breach(between.key, "processor and graphics", _crossed(between, kind, after))
         weak = next((k for k in before if CONNECTORS[k].too_little_for == end.family), None)
         if weak is not None:
             brings, plug = f"{grant_12v_w(weak):.0f} W", CONNECTORS[weak].lead
-            words = f"{of.name}: a {plug} plug brings {brings}, a graphics socket may draw more"
-            yield Breach(of.key, "sata to graphics", words)
-        if CONNECTORS[before[-1]].burns_moulded_to == after and _moulded(of):
-            words = f"{of.name}: moulded adapters from 4-pin to SATA are known to burn"
-            yield Breach(of.key, "moulded", words)
+            words = (
+                f"{between.name}: a {plug} plug brings {brings}, a graphics socket may draw more"
+            )
+            yield Breach(between.key, "sata to graphics", words)
+        if CONNECTORS[before[-1]].burns_moulded_to == after and _moulded(between):
+            words = f"{between.name}: moulded adapters from 4-pin to SATA are known to burn"
+            yield Breach(between.key, "moulded", words)
 
 
 def _crossed(between: Between, kind: SocketKind, end: SocketKind) -> str:
@@ -127,11 +129,11 @@ def never(between: Between) -> Breach | None:
     return next((b for path in alone for b in _of_path(path)), None)
 
 
-def never_made(of: Adapter | Extension) -> str:
+def never_made(thing: Adapter | Extension) -> str:
     """Why an adapter may be in no catalogue and no build: from a processor's plug to a graphics one
     or the other way round, or from SATA to graphics. Empty where it may. A moulded one is known,
     and refused where it is to be plugged in."""
-    breach = never(between_of(of))
+    breach = never(between_of(thing))
     return breach.words if breach and breach.why != "moulded" else ""
 
 
@@ -161,14 +163,14 @@ _Uses = Callable[[Carrier, Plug], list[tuple[SocketKind, Input]]]
 def never_allowed(wired: Wired, run: WiredRun) -> tuple[str, ...]:
     """Why a run, with all that it is plugged into, is never allowed; empty where it is."""
     keyed = (f for f in (*run.feeds, *wired.beyond(run)) if f.half == "loose")
-    found = [
+    refused = [
         f"{PLUGS[f.plug.kind].loose_words} in {wired.words(f.input.ref)}: by its keying only "
         "the marked half fits there"
         for f in keyed
     ]
     if any(f.input.between for f in run.feeds):
-        found += [b.words for b in breaches(_paths_of(run.cable, _as_plugged(wired)))]
-    return tuple(dict.fromkeys(found))
+        refused += [b.words for b in breaches(_paths_of(run.cable, _as_plugged(wired)))]
+    return tuple(dict.fromkeys(refused))
 
 
 def _as_plugged(wired: Wired) -> _Uses:
@@ -186,15 +188,15 @@ def _paths_of(cable: Cable, uses: _Uses) -> list[Path]:
 
 def _onward(plug: str, kind: SocketKind, into: Input, uses: _Uses) -> Iterator[Path]:
     """The paths from a plug that is in an input."""
-    of = into.between
-    if of is None or of.is_backplane:
+    between = into.between
+    if between is None or between.is_backplane:
         yield Path(plug, (kind,), ())
         return
-    step = Step(of, into.socket.key, of.key)
-    for p in of.plugs:
-        if into.socket.key not in of.fed_by[p.key]:
+    step = Step(between, into.socket.key, between.key)
+    for p in between.plugs:
+        if into.socket.key not in between.fed_by[p.key]:
             continue
-        further = [path for k, i in uses(of, p) for path in _onward(plug, k, i, uses)]
+        further = [path for k, i in uses(between, p) for path in _onward(plug, k, i, uses)]
         for path in further or [Path(plug, (PLUGS[p.kind].whole,), ())]:
             yield Path(plug, (kind, *path.kinds), (step, *path.steps))
 
@@ -202,24 +204,26 @@ def _onward(plug: str, kind: SocketKind, into: Input, uses: _Uses) -> Iterator[P
 def nobody_says(wired: Wired, run: WiredRun) -> tuple[str, ...]:
     """What on the way of a run would never be allowed, if it is what nobody says."""
     return tuple(
-        f"{of.name}: moulded or crimped, nobody says; moulded ones are known to burn"
-        for of in unsaid(wired, run)
+        f"{between.name}: moulded or crimped, nobody says; moulded ones are known to burn"
+        for between in unsaid(wired, run)
     )
 
 
 def unsaid(wired: Wired, run: WiredRun) -> tuple[Between, ...]:
     """What on the way of a run is moulded or crimped, and nobody says which."""
-    return tuple(of for of in _on_the_way(wired, run.feeds).values() if may_be_moulded(of))
+    return tuple(
+        between for between in _on_the_way(wired, run.feeds).values() if may_be_moulded(between)
+    )
 
 
 def _on_the_way(wired: Wired, feeds: tuple[Feed, ...]) -> dict[str, Between]:
-    found: dict[str, Between] = {}
+    on_the_way: dict[str, Between] = {}
     for feed in feeds:
-        of = feed.input.between
-        if of is not None and of.key not in found:
-            found[of.key] = of
-            found |= _on_the_way(wired, wired.onward(feed.input))
-    return found
+        between = feed.input.between
+        if between is not None and between.key not in on_the_way:
+            on_the_way[between.key] = between
+            on_the_way |= _on_the_way(wired, wired.onward(feed.input))
+    return on_the_way
 
 
 # -- a plug that is about to go in ---------------------------------------------------------------
@@ -255,10 +259,10 @@ def _with(wired: Wired, carrier: Carrier, plug: Plug, into: Input, mated: Socket
     """What plugs are in once one more is: it leaves where it was, and so does what was there."""
     now = _as_plugged(wired)
 
-    def uses(of: Carrier, own: Plug) -> list[tuple[SocketKind, Input]]:
-        if of is carrier and own.key == plug.key:
+    def uses(carrier_: Carrier, own: Plug) -> list[tuple[SocketKind, Input]]:
+        if carrier_ is carrier and own.key == plug.key:
             return [(mated, into)]
-        return [(k, i) for k, i in now(of, own) if i.ref != into.ref]
+        return [(k, i) for k, i in now(carrier_, own) if i.ref != into.ref]
 
     return uses
 
@@ -268,16 +272,18 @@ def _leads_of(wired: Wired, carrier: Carrier) -> list[Input]:
 
 
 def _cables_to(wired: Wired, between: Between) -> list[Cable]:
-    found = (c for lead in wired.leads_of(between) for c in wired.cables_to(lead.ref))
-    return list({c.key: c for c in found}.values())
+    cables = (c for lead in wired.leads_of(between) for c in wired.cables_to(lead.ref))
+    return list({c.key: c for c in cables}.values())
 
 
 def _refusal(wired: Wired, b: Breach, cable: Cable, carrier: Carrier, into: Input) -> str:
     if b.why != "own cable":
         return f"{b.words}."
-    of = wired.betweens[b.of]
-    lead = of.sockets[0].kind
-    counts = f"{of.name} counts on {grant_12v_w(lead):.0f} W by each {CONNECTORS[lead].words} lead"
+    between = wired.betweens[b.of]
+    lead = between.sockets[0].kind
+    counts = (
+        f"{between.name} counts on {grant_12v_w(lead):.0f} W by each {CONNECTORS[lead].words} lead"
+    )
     other = into
     if b.of in _on_the_way_of(wired, into):
         others = (f for f in wired.feeds.values() if f.cable is cable and f.input is not into)

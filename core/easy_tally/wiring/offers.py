@@ -93,13 +93,13 @@ def offers_for_socket(wired: Wired, ref: SocketRef) -> Offers:
     if into is None:
         raise NotThere(f"There is no socket {ref} in this build.")
     carriers: list[Carrier] = [*wired.cables.values(), *wired.betweens.values()]
-    found = [
+    offers = [
         offer
         for cable in carriers
         for plug in cable.plugs
         for offer in _offers(wired, cable, plug, into)
     ]
-    return _sorted(wired, wired.words(into.ref), found)
+    return _sorted(wired, wired.words(into.ref), offers)
 
 
 def offers_for_plug(wired: Wired, cable_key: str, plug_key: str) -> Offers:
@@ -108,8 +108,8 @@ def offers_for_plug(wired: Wired, cable_key: str, plug_key: str) -> Offers:
     plug = next((p for p in cable.plugs if p.key == plug_key), None) if cable else None
     if cable is None or plug is None:
         raise NotThere(f"There is no plug {plug_key} on a cable {cable_key} in this build.")
-    found = [o for into in wired.inputs.values() for o in _offers(wired, cable, plug, into)]
-    return _sorted(wired, f"{cable.name} · {PLUGS[plug.kind].words}", found)
+    offers = [o for into in wired.inputs.values() for o in _offers(wired, cable, plug, into)]
+    return _sorted(wired, f"{cable.name} · {PLUGS[plug.kind].words}", offers)
 
 
 def first_offer(wired: Wired, into: Input) -> Offer | None:

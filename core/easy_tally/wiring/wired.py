@@ -96,7 +96,10 @@ class Wired:
             o.key: memory.of(_inputs, (o,)) for o in (*build.parts, *self.betweens.values())
         }
         self.inputs: dict[str, Input] = {
-            i.ref: i for of in self._of_owner.values() for instance in of for i in instance
+            i.ref: i
+            for instances in self._of_owner.values()
+            for instance in instances
+            for i in instance
         }
         self.runs: tuple[WiredRun, ...] = tuple(self._run(r) for r in build.runs)
         self.feeds: dict[str, Feed] = {f.input.ref: f for r in self.runs for f in r.feeds}
@@ -120,18 +123,18 @@ class Wired:
     def live(self) -> frozenset[str]:
         """Inputs that a plug is in and whose way back ends at the supply: by one lead at least of
         what stands in between."""
-        found = {f.input.ref for r in self.runs for f in r.feeds}
+        fed = {f.input.ref for r in self.runs for f in r.feeds}
         waiting = list(self.betweens.values())
         while True:
             new = {
                 ref
                 for b in waiting
                 for ref in self._fed_through(b)
-                if ref not in found and self.leads_in_use(b, self.feeds[ref].plug.key, found)
+                if ref not in fed and self.leads_in_use(b, self.feeds[ref].plug.key, fed)
             }
             if not new:
-                return frozenset(found)
-            found |= new
+                return frozenset(fed)
+            fed |= new
 
     @cached_property
     def between(self) -> tuple[Feed, ...]:
@@ -153,7 +156,7 @@ class Wired:
         for f in self.between:
             key = f.input.part.key if f.input.between else f.cable.key
             by_group.setdefault(id(group[key]), []).append(f)
-        return {key: tuple(by_group.get(id(of), ())) for key, of in group.items()}
+        return {key: tuple(by_group.get(id(feeds), ())) for key, feeds in group.items()}
 
     def beyond(self, run: WiredRun) -> tuple[Feed, ...]:
         """Every plug of and in what stands beyond a run, and what else feeds that: all that what
@@ -210,15 +213,15 @@ class Wired:
         if isinstance(feed.cable, Cable):
             return (feed.cable,)
         leads = self.leads_in_use(feed.cable, feed.plug.key)
-        found = (c for k in leads for c in self.cables_to(f"{feed.cable.key}#1/{k}"))
-        return tuple({c.key: c for c in found}.values())
+        cables = (c for k in leads for c in self.cables_to(f"{feed.cable.key}#1/{k}"))
+        return tuple({c.key: c for c in cables}.values())
 
     # -- inputs of parts ---------------------------------------------------------------
 
     def inputs_of(self, part: str, instance: int = 1) -> tuple[Input, ...]:
         """The sockets of one instance of a part."""
-        of = self._of_owner.get(part, ())
-        return of[instance - 1] if instance <= len(of) else ()
+        instances = self._of_owner.get(part, ())
+        return instances[instance - 1] if instance <= len(instances) else ()
 
     def each_inputs_of(self, part: str) -> tuple[tuple[Input, ...], ...]:
         """The sockets of each instance of a part."""

@@ -44,12 +44,12 @@ def _history(titles: actions.Titles) -> bytes:
 
 def whole(row: Build, status: int = 200) -> HttpResponse:
     """A build with its result and its history."""
-    found = results.worked(row)
+    worked = results.worked(row)
     return answer(
         ("key", dump(str, row.key)),
         ("version", dump(int, row.version)),
-        ("doc", found.analysis.build.model_dump_json().encode()),
-        ("result", dump(Compact, found.result)),
+        ("doc", worked.analysis.build.model_dump_json().encode()),
+        ("result", dump(Compact, worked.result)),
         ("history", _history(actions.titles(row))),
         status=status,
     )

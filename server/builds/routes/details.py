@@ -28,12 +28,13 @@ router = Router()
 def why(request: HttpRequest, key: str, cable: str) -> HttpResponse:
     """Every element of one run."""
     row = actions.find(owner_of(request), key)
-    found = results.analysis(row)
-    run = next((r for r in found.runs if r.wired.cable.key == cable), None)
+    analysis = results.analysis(row)
+    run = next((r for r in analysis.runs if r.wired.cable.key == cable), None)
     if run is None:
         raise NotThere(f"The cable {cable} is not plugged in.")
     return answer(
-        ("version", dump(int, row.version)), ("run", dump(RunAnswer, run_answer(found.wired, run)))
+        ("version", dump(int, row.version)),
+        ("run", dump(RunAnswer, run_answer(analysis.wired, run))),
     )
 
 
@@ -41,11 +42,11 @@ def why(request: HttpRequest, key: str, cable: str) -> HttpResponse:
 def rows(request: HttpRequest, key: str) -> HttpResponse:
     """The rows that add up to every figure of the tally."""
     row = actions.find(owner_of(request), key)
-    found = results.analysis(row)
+    analysis = results.analysis(row)
     return answer(
         ("version", dump(int, row.version)),
-        ("rows", dump(tuple[RowAnswer, ...], tally_rows(found))),
-        ("spike_rows", dump(tuple[SpikeRowAnswer, ...], spike_rows_of(found))),
+        ("rows", dump(tuple[RowAnswer, ...], tally_rows(analysis))),
+        ("spike_rows", dump(tuple[SpikeRowAnswer, ...], spike_rows_of(analysis))),
     )
 
 

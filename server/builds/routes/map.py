@@ -19,8 +19,8 @@ router = Router()
 @router.get("/builds/{key}/map.csv", operation_id="mapCsv")
 def map_file(request: HttpRequest, key: str) -> HttpResponse:
     """The connection list as CSV."""
-    found = results.analysis(actions.find(owner_of(request), key))
-    response = HttpResponse(map_csv.write(found), content_type="text/csv; charset=utf-8")
+    analysis = results.analysis(actions.find(owner_of(request), key))
+    response = HttpResponse(map_csv.write(analysis), content_type="text/csv; charset=utf-8")
     response["Content-Disposition"] = 'attachment; filename="connections.csv"'
     return response
 
@@ -28,8 +28,8 @@ def map_file(request: HttpRequest, key: str) -> HttpResponse:
 @router.get("/builds/{key}/loom.svg", operation_id="loomSvg")
 def loom_picture(request: HttpRequest, key: str) -> HttpResponse:
     """The Loom as SVG."""
-    found = results.worked(actions.find(owner_of(request), key))
-    response = HttpResponse(loom_svg.write(found.result), content_type="image/svg+xml")
+    worked = results.worked(actions.find(owner_of(request), key))
+    response = HttpResponse(loom_svg.write(worked.result), content_type="image/svg+xml")
     response["Content-Disposition"] = 'attachment; filename="loom.svg"'
     return response
 
@@ -37,8 +37,8 @@ def loom_picture(request: HttpRequest, key: str) -> HttpResponse:
 @router.get("/builds/{key}/loom.pdf", operation_id="loomPdf")
 def loom_page(request: HttpRequest, key: str) -> HttpResponse:
     """The Loom as PDF."""
-    found = results.worked(actions.find(owner_of(request), key))
-    response = HttpResponse(loom_pdf.write(found.result), content_type="application/pdf")
+    worked = results.worked(actions.find(owner_of(request), key))
+    response = HttpResponse(loom_pdf.write(worked.result), content_type="application/pdf")
     response["Content-Disposition"] = 'attachment; filename="loom.pdf"'
     return response
 
@@ -60,11 +60,12 @@ def offers(
             ref = SocketRef.read(socket)
         except ValueError as error:
             raise BadInput([("socket", "part#instance/socket", repr(socket)[:80])]) from error
-        found = offers_for_socket(wired, ref)
+        offers_found = offers_for_socket(wired, ref)
     elif cable is not None and plug is not None:
-        found = offers_for_plug(wired, cable, plug)
+        offers_found = offers_for_plug(wired, cable, plug)
     else:
         raise BadInput([("socket", "a socket, or a cable and its plug", "neither")])
     return answer(
-        ("version", dump(int, row.version)), ("offers", dump(Offers, judged(found_of, found)))
+        ("version", dump(int, row.version)),
+        ("offers", dump(Offers, judged(found_of, offers_found))),
     )

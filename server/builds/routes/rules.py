@@ -36,7 +36,7 @@ def uses(request: HttpRequest, key: str, after: int = 0) -> dict[str, list[str]]
     ask for those `after` so many, until none comes."""
     a = results.analysis(actions.find(owner_of(request), key))
     uses = for_a_while(assumption_uses(a, max(after, 0)))
-    return {name: list(uses_words(of)) for name, of in uses}
+    return {name: list(uses_words(use)) for name, use in uses}
 
 
 @router.get("/house-rules", response=schemas.RulesOut, operation_id="houseRules")

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from typing import Any
+from typing import Annotated, Any
 
 from django.http import HttpRequest, HttpResponse
 from easy_tally import NotThere
@@ -20,7 +20,7 @@ from easy_tally.publishing import (
     week_answer,
 )
 from easy_tally.supplies import Offered, asked_of
-from ninja import Router
+from ninja import Query, Router
 from owners.models import owner_of
 
 from builds import actions, candidates, results, schemas
@@ -44,8 +44,8 @@ def take_supply(request: HttpRequest, key: str, body: schemas.TakeIn) -> HttpRes
 def list_candidates(request: HttpRequest, key: str) -> list[dict[str, Any]]:
     """The supplies that may be taken, judged for this build, best first."""
     owner = owner_of(request)
-    found = results.analysis(actions.find(owner, key))
-    now = found.build.supply
+    analysis = results.analysis(actions.find(owner, key))
+    now = analysis.build.supply
     return [
         {
             "slug": c.of.slug,
@@ -58,7 +58,7 @@ def list_candidates(request: HttpRequest, key: str) -> list[dict[str, Any]]:
             "cables": list(c.of.cables),
             "answer": supply_answer(c.supply, c.result),
         }
-        for c in candidates.judged(owner, found)
+        for c in candidates.judged(owner, analysis)
     ]
 
 
@@ -66,12 +66,12 @@ def list_candidates(request: HttpRequest, key: str) -> list[dict[str, Any]]:
 def candidates_csv(request: HttpRequest, key: str) -> HttpResponse:
     """The supply in the build and those that may be taken, check by check, as CSV."""
     owner = owner_of(request)
-    found = results.analysis(actions.find(owner, key))
-    build = found.build
-    own = [supply_answer(build.supply, found.supply)] if build.supply and found.supply else []
+    analysis = results.analysis(actions.find(owner, key))
+    build = analysis.build
+    own = [supply_answer(build.supply, analysis.supply)] if build.supply and analysis.supply else []
     others = [
         supply_answer(c.supply, c.result)
-        for c in candidates.judged(owner, found)
+        for c in candidates.judged(owner, analysis)
         if build.supply is None or not c.supply.slug or c.supply.slug != build.supply.slug
     ]
     answer = HttpResponse(
@@ -88,8 +88,8 @@ def _json(kind: Any, value: Any) -> HttpResponse:
 @router.get("/builds/{key}/sizes", response=SizesAnswer, operation_id="sizes")
 def sizes(request: HttpRequest, key: str) -> HttpResponse:
     """The sizes below, at and above the one that is needed; what raised power limits add."""
-    found = results.analysis(actions.find(owner_of(request), key))
-    return _json(SizesAnswer, sizes_answer(found))
+    analysis = results.analysis(actions.find(owner_of(request), key))
+    return _json(SizesAnswer, sizes_answer(analysis))
 
 
 @router.get("/builds/{key}/fit", response=FitAnswer, operation_id="fit")
@@ -99,13 +99,15 @@ def fit(request: HttpRequest, key: str) -> HttpResponse:
 
 
 @router.get("/builds/{key}/week", response=WeekAnswer, operation_id="week")
-def week(request: HttpRequest, key: str, of: str = "") -> HttpResponse:
+def week(
+    request: HttpRequest, key: str, slug: Annotated[str, Query(alias="of")] = ""
+) -> HttpResponse:
     """A week of the supply in the build, or of the one called `of`."""
     owner = owner_of(request)
-    found = results.analysis(actions.find(owner, key))
-    asked, supply = found.asked, found.build.supply
-    if of:
-        kit = candidates.kit(owner, of)
+    analysis = results.analysis(actions.find(owner, key))
+    asked, supply = analysis.asked, analysis.build.supply
+    if slug:
+        kit = candidates.kit(owner, slug)
         supply = kit.supply
         asked = asked_of(asked, Offered(kit, kit.supply, kit.cables))
     if supply is None:
@@ -117,8 +119,8 @@ def week(request: HttpRequest, key: str, of: str = "") -> HttpResponse:
 def stay(request: HttpRequest, key: str) -> list[dict[str, Any]]:
     """What would let the supply in place stay; nothing where it does already."""
     owner = owner_of(request)
-    found = results.analysis(actions.find(owner, key))
+    analysis = results.analysis(actions.find(owner, key))
     return [
         {"id": way.id, "text": way_words(way), "edit": way.edit}
-        for way in ways_to_stay(found, candidates.loose(owner))
+        for way in ways_to_stay(analysis, candidates.loose(owner))
     ]

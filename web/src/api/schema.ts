@@ -1331,7 +1331,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/v1/builds/{key}/readings/{of}/stop": {
+    "/api/v1/builds/{key}/readings/{taken}/stop": {
         parameters: {
             query?: never;
             header?: never;
@@ -1435,7 +1435,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/v1/builds/{key}/readings/{of}": {
+    "/api/v1/builds/{key}/readings/{taken}": {
         parameters: {
             query?: never;
             header?: never;
@@ -1479,7 +1479,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/v1/builds/{key}/bin/readings/{of}": {
+    "/api/v1/builds/{key}/bin/readings/{taken}": {
         parameters: {
             query?: never;
             header?: never;
@@ -1499,7 +1499,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/v1/builds/{key}/readings/{of}/held": {
+    "/api/v1/builds/{key}/readings/{taken}/held": {
         parameters: {
             query?: never;
             header?: never;
@@ -1519,7 +1519,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/v1/builds/{key}/readings/{of}/named": {
+    "/api/v1/builds/{key}/readings/{taken}/named": {
         parameters: {
             query?: never;
             header?: never;
@@ -1539,7 +1539,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/v1/builds/{key}/readings/{of}/series": {
+    "/api/v1/builds/{key}/readings/{taken}/series": {
         parameters: {
             query?: never;
             header?: never;
@@ -1559,7 +1559,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/v1/builds/{key}/readings/{of}/settled": {
+    "/api/v1/builds/{key}/readings/{taken}/settled": {
         parameters: {
             query?: never;
             header?: never;
@@ -1579,7 +1579,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/v1/builds/{key}/readings/{of}/file.csv": {
+    "/api/v1/builds/{key}/readings/{taken}/file.csv": {
         parameters: {
             query?: never;
             header?: never;
@@ -1599,7 +1599,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/v1/builds/{key}/readings/{of}/picture.svg": {
+    "/api/v1/builds/{key}/readings/{taken}/picture.svg": {
         parameters: {
             query?: never;
             header?: never;
@@ -10440,7 +10440,7 @@ export interface operations {
             header?: never;
             path: {
                 key: string;
-                of: string;
+                taken: string;
             };
             cookie?: never;
         };
@@ -10666,7 +10666,7 @@ export interface operations {
             header?: never;
             path: {
                 key: string;
-                of: string;
+                taken: string;
             };
             cookie?: never;
         };
@@ -10699,7 +10699,7 @@ export interface operations {
             header?: never;
             path: {
                 key: string;
-                of: string;
+                taken: string;
             };
             cookie?: never;
         };
@@ -10764,7 +10764,7 @@ export interface operations {
             header?: never;
             path: {
                 key: string;
-                of: string;
+                taken: string;
             };
             cookie?: never;
         };
@@ -10797,7 +10797,7 @@ export interface operations {
             header?: never;
             path: {
                 key: string;
-                of: string;
+                taken: string;
             };
             cookie?: never;
         };
@@ -10830,7 +10830,7 @@ export interface operations {
             header?: never;
             path: {
                 key: string;
-                of: string;
+                taken: string;
             };
             cookie?: never;
         };
@@ -10872,7 +10872,7 @@ export interface operations {
             header?: never;
             path: {
                 key: string;
-                of: string;
+                taken: string;
             };
             cookie?: never;
         };
@@ -10905,7 +10905,7 @@ export interface operations {
             header?: never;
             path: {
                 key: string;
-                of: string;
+                taken: string;
             };
             cookie?: never;
         };
@@ -10938,7 +10938,7 @@ export interface operations {
             header?: never;
             path: {
                 key: string;
-                of: string;
+                taken: string;
             };
             cookie?: never;
         };
@@ -10973,7 +10973,7 @@ export interface operations {
             header?: never;
             path: {
                 key: string;
-                of: string;
+                taken: string;
             };
             cookie?: never;
         };

@@ -217,7 +217,9 @@ export const heldQuery = (key: string, set: string, version: number, samples: nu
   queryOptions({
     queryKey: ["held", key, set, version, samples],
     queryFn: () =>
-      take(client.GET("/api/v1/builds/{key}/readings/{of}/held", { params: { path: { key, of: set } } })),
+      take(
+        client.GET("/api/v1/builds/{key}/readings/{taken}/held", { params: { path: { key, taken: set } } }),
+      ),
     placeholderData: (before) => before,
     enabled: set !== "",
   });

@@ -70,9 +70,9 @@ def read_cable(line: str, family: str) -> tuple[int, Cable]:
     gauge, insulation = words.number(r"([0-9]{2}) ?awg"), words.number(r"([0-9.]{2,5}) ?°?c")
     plugs = read_plugs(settings.pop("plugs")) if "plugs" in settings else words.plugs()
     kind: PlugKind = plugs[0]["kind"]
-    of = CONNECTORS[PLUGS[kind].whole]
-    own = of.cable
-    chained = ", chained" if of.chains and len(plugs) > 1 else ""
+    connector = CONNECTORS[PLUGS[kind].whole]
+    own = connector.cable
+    chained = ", chained" if connector.chains and len(plugs) > 1 else ""
     ends, wires = settings.pop("end", None), settings.pop("wires", None)
     fixed = words.flag("fixed")
     needs = settings.pop("needs", None)
@@ -82,8 +82,8 @@ def read_cable(line: str, family: str) -> tuple[int, Cable]:
         "name": name or own.name + chained,
         "note": settings.pop("note", ""),
         "needs": () if fixed else own.needs if needs is None else needs.split("+"),
-        "supply_end": _end(ends) if ends else {} if fixed else _usual_end(of),
-        "conductors": read_pins(wires) if wires else usual_pins(of),
+        "supply_end": _end(ends) if ends else {} if fixed else _usual_end(connector),
+        "conductors": read_pins(wires) if wires else usual_pins(connector),
         "gauge": gauge,
         "plugs": plugs,
         "insulation_degc": insulation,
@@ -105,24 +105,24 @@ class _Words:
         self.rest = line
 
     def _take(self, pattern: str) -> re.Match[str] | None:
-        found = re.search(pattern, self.rest, re.IGNORECASE)
-        if found:
-            self.rest = f"{self.rest[: found.start()]} {self.rest[found.end() :]}".strip()
-        return found
+        match = re.search(pattern, self.rest, re.IGNORECASE)
+        if match:
+            self.rest = f"{self.rest[: match.start()]} {self.rest[match.end() :]}".strip()
+        return match
 
     def name(self) -> str:
-        found = self._take(rf"(?<![:\S]){QUOTED}")
-        return unquoted(found.group()) if found else ""
+        name = self._take(rf"(?<![:\S]){QUOTED}")
+        return unquoted(name.group()) if name else ""
 
     def count(self) -> int:
         """`2x ` or `2 processor` in front; `3 sata cables`."""
         self.rest = self.rest.replace("−", "-").replace("×", "x")
         kinds = "|".join(_CABLES)
-        found = self._take(
+        match = self._take(
             rf"^([0-9]{{1,2}})(?: ?x(?= )| (?=(?:{kinds})\b)| (?=\S+(?:-pin)? cables?\b)"
             r"| (?=\S+ (?:x ?[0-9]|[0-9]{1,2} plugs)))"
         )
-        n = int(found[1]) if found else 1
+        n = int(match[1]) if match else 1
         if not 1 <= n <= _MOST:
             raise Unread([("count", f"1 to {_MOST} cables", str(n))])
         return n
@@ -137,8 +137,8 @@ class _Words:
         return self._take(rf"\b{word}\b") is not None
 
     def number(self, pattern: str) -> float | None:
-        found = self._take(rf"(?<![\w.]){pattern}(?!\w)")
-        return float(found[1]) if found else None
+        match = self._take(rf"(?<![\w.]){pattern}(?!\w)")
+        return float(match[1]) if match else None
 
     def plugs(self) -> list[dict[str, Any]]:
         """Plugs in order, each with its distance from the supply."""
@@ -153,8 +153,8 @@ class _Words:
         if several and len(kinds) == 1:
             kinds = kinds * int(several[1])
         if not away:
-            what = "the distance of its plugs, as 600 mm, or 600/750 or 600+150 for several"
-            raise Unread([("length", what, repr(self.line)[:60])])
+            wanted = "the distance of its plugs, as 600 mm, or 600/750 or 600+150 for several"
+            raise Unread([("length", wanted, repr(self.line)[:60])])
         self._take(r"\bcables?\b")
         self._take(r"\b(?:each|plugs?|chained|with|of|pin)\b")
         plugs: list[dict[str, Any]] = []
@@ -183,10 +183,10 @@ class _Words:
     def _distances(self) -> list[float]:
         """`600 mm`, `600/750 mm` from the supply, `600+150+150 mm` from plug to plug."""
         n = r"[0-9]{2,4}(?:\.[0-9]+)?"
-        found = self._take(rf"(?<![\w.+])({n}(?: ?mm)?(?: ?[/+,] ?{n}(?: ?mm)?)*) ?mm\b")
-        if found is None:
+        match = self._take(rf"(?<![\w.+])({n}(?: ?mm)?(?: ?[/+,] ?{n}(?: ?mm)?)*) ?mm\b")
+        if match is None:
             return []
-        text = re.sub(r"mm|\s", "", found[1])
+        text = re.sub(r"mm|\s", "", match[1])
         if "+" in text:
             return list(accumulate(float(t) for t in text.split("+")))
         return [float(t) for t in re.split("[/,]", text)]
@@ -200,8 +200,8 @@ class _Words:
 def _spread(away: list[float], plugs: int) -> list[float]:
     """Distances of so many plugs; where fewer are said, the last step again and again."""
     if len(away) == 1 and plugs > 1:
-        what = f"the distance of each of its {plugs} plugs, as 450+120"
-        raise Unread([("length", what, f"{away[0]:g} mm")])
+        wanted = f"the distance of each of its {plugs} plugs, as 450+120"
+        raise Unread([("length", wanted, f"{away[0]:g} mm")])
     if len(away) > plugs:
         raise Unread([("length", f"{plugs} distances, as it has plugs", str(len(away)))])
     step = away[-1] - away[-2] if len(away) > 1 else 0.0
@@ -210,7 +210,7 @@ def _spread(away: list[float], plugs: int) -> list[float]:
 
 def read_plugs(text: str) -> list[dict[str, Any]]:
     """`a=pcie6+2@600!high,…` with what else is known of each behind `!`."""
-    found = []
+    plugs = []
     for item in text.split(","):
         head, *more = item.split("!")
         match = re.fullmatch(r"([a-z0-9-]+)=(.+)@([0-9.]+)", head)
@@ -226,8 +226,8 @@ def read_plugs(text: str) -> list[dict[str, Any]]:
             if name not in _PLUG_MORE:
                 raise Unread([("plugs", f"one of {', '.join(_PLUG_MORE)}", repr(word)[:60])])
             plug[_PLUG_MORE[name]] = None if value == "?" else value
-        found.append(plug)
-    return found
+        plugs.append(plug)
+    return plugs
 
 
 #: Word → field of a plug, in the long form.
@@ -243,13 +243,13 @@ _PLUG_MORE = {
 
 def read_pins(text: str) -> dict[str, int]:
     """`12v=3,ground=3`."""
-    found = {}
+    pins = {}
     for item in text.split(","):
         rail, _, n = item.partition("=")
         if rail not in _RAILS or not n.isdigit():
             raise Unread([("pins", f"{', '.join(_RAILS)} with a number", repr(item)[:60])])
-        found[_RAILS[rail]] = int(n)
-    return found
+        pins[_RAILS[rail]] = int(n)
+    return pins
 
 
 def _end(text: str) -> dict[str, Any]:
@@ -266,17 +266,17 @@ def _end(text: str) -> dict[str, Any]:
 
 def say_cable(cable: Cable) -> str:
     """The line of a cable, in the long form; it reads back to the same."""
-    of = CONNECTORS[PLUGS[cable.plugs[0].kind].whole]
+    connector = CONNECTORS[PLUGS[cable.plugs[0].kind].whole]
     words = [quoted(cable.name), f"key:{cable.key}"]
     if not cable.needs:
         words.append("fixed")
-    elif cable.needs != of.cable.needs:
+    elif cable.needs != connector.cable.needs:
         words.append("needs:" + "+".join(cable.needs))
-    if cable.supply_end != (made(SupplyEnd, _usual_end(of)) if cable.needs else SupplyEnd()):
+    if cable.supply_end != (made(SupplyEnd, _usual_end(connector)) if cable.needs else SupplyEnd()):
         end = cable.supply_end
         pins = say_pins(end.pins)
         words.append(f"end:{end.circuits}!{end.grade or '?'}" + (f"!{pins}" if pins else ""))
-    if cable.conductors != usual_pins(of):
+    if cable.conductors != usual_pins(connector):
         words.append(f"wires:{say_pins(cable.conductors) or 'ground=0'}")
     words += [f"{cable.gauge}awg"] if cable.gauge is not None else []
     if cable.insulation_degc is not None:

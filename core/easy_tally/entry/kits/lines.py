@@ -79,10 +79,10 @@ def one_of(*choices: str) -> Callable[[str], str]:
     """One of some words, in any case."""
 
     def read(text: str) -> str:
-        found = {c.lower(): c for c in choices}.get(text.lower())
-        if found is None:
+        choice = {c.lower(): c for c in choices}.get(text.lower())
+        if choice is None:
             raise ValueError(f"one of {', '.join(choices)}")
-        return found
+        return choice
 
     return read
 
@@ -109,20 +109,20 @@ _NAME = re.compile(QUOTED)
 def pairs_of(line: str, words: Iterable[Word]) -> tuple[dict[str, str], str]:
     """Word → value of a line, `name` what stands in quotes; and what is left of the line."""
     known = {w.word for w in words}
-    found: dict[str, str] = {}
+    pairs: dict[str, str] = {}
 
     def take(match: re.Match[str]) -> str:
-        if match[1] not in known or match[1] in found:
+        if match[1] not in known or match[1] in pairs:
             return match[0]
         value = match[2]
-        found[match[1]] = unquoted(value) if value.startswith('"') else value
+        pairs[match[1]] = unquoted(value) if value.startswith('"') else value
         return " "
 
     rest = _PAIR.sub(take, line)
     if name := _NAME.search(rest):
-        found["name"] = unquoted(name.group())
+        pairs["name"] = unquoted(name.group())
         rest = rest.replace(name.group(), " ", 1)
-    return found, " ".join(rest.split())
+    return pairs, " ".join(rest.split())
 
 
 def fields_of(words: Iterable[Word], values: Mapping[str, str]) -> dict[str, Any]:
@@ -152,12 +152,12 @@ def made(kind: type[_T], fields: dict[str, Any]) -> _T:
 
 def values_of(words: Iterable[Word], thing: BaseModel) -> dict[str, str]:
     """Word → value of a thing, where it is not what nobody says."""
-    found = {}
+    values = {}
     for w in words:
         value = getattr(thing, w.field)
         if value != type(thing).model_fields[w.field].get_default() and value is not None:
-            found[w.word] = w.say(value)
-    return found
+            values[w.word] = w.say(value)
+    return values
 
 
 def line_of(name: str, values: Mapping[str, str]) -> str:

@@ -82,15 +82,15 @@ _KINDS: dict[str, tuple[type[Any], tuple[Word, ...]]] = {
 
 def read_loose(kind: str, line: str) -> Loose:
     """An adapter, an extension or a bracket. Raises Unread."""
-    of, words = _KINDS[kind]
+    kind_of_thing, words = _KINDS[kind]
     values, rest = pairs_of(line, words)
     if rest:
         said = ", ".join(w.word for w in words)
         raise Unread([(rest[:60], f"a name in quotes, and words of {said}", "no such word")])
     fields = fields_of(words, values) | {"name": values.get("name", "")}
-    if "key" in of.model_fields:
+    if "key" in kind_of_thing.model_fields:
         fields.setdefault("key", kind)
-    loose: Loose = made(of, fields)
+    loose: Loose = made(kind_of_thing, fields)
     if isinstance(loose, Adapter) and (reason := never_made(loose)):
         raise Unread(
             [(loose.name, "a thing that may be plugged in", f"one that never may; {reason}")]

@@ -95,7 +95,7 @@ def _port(text: str) -> dict[str, Any]:
     if match is None:
         raise ValueError("label=kind@row.column, then !circuits/12 V pins and !group where known")
     key, label, kind, row, column, circuits, pins, group = match.groups()
-    usual = next((of for k, of in _USUAL_PORT.items() if k == kind), None)
+    usual = next((port for k, port in _USUAL_PORT.items() if k == kind), None)
     if usual is None:
         raise ValueError(f"a port of one of {', '.join(_USUAL_PORT)}")
     return {
@@ -218,7 +218,7 @@ def supply_of(values: dict[str, str], ports: list[dict[str, Any]] | None = None)
 
 def _ports_said(line: str) -> tuple[list[dict[str, Any]], str]:
     """Ports by number and kind, one row of the panel in the order in which they are said."""
-    found: list[dict[str, Any]] = []
+    ports: list[dict[str, Any]] = []
     numbers: dict[str, int] = {}
     anything = "|".join(f"(?P<k{i}>{w})" for i, (w, _) in enumerate(_PORT_WORDS))
     pattern = (
@@ -237,13 +237,13 @@ def _ports_said(line: str) -> tuple[list[dict[str, Any]], str]:
             numbers[letter] = numbers.get(letter, 0) + 1
             label = f"{letter}{numbers[letter]}"
             circuits, pins = _USUAL_PORT[kind]
-            found.append(
+            ports.append(
                 {
                     "key": label.lower(),
                     "label": label,
                     "kind": kind,
-                    "row": len(found) // 20,
-                    "column": len(found) % 20,
+                    "row": len(ports) // 20,
+                    "column": len(ports) % 20,
                     "circuits": circuits,
                     "pins_12v": pins,
                 }
@@ -251,7 +251,7 @@ def _ports_said(line: str) -> tuple[list[dict[str, Any]], str]:
         return " "
 
     rest = re.sub(pattern, take, line, flags=re.IGNORECASE)
-    return found, re.sub(r"(?:^|\s)(?:and|ports?)(?=\s|$)", " ", rest) if found else rest
+    return ports, re.sub(r"(?:^|\s)(?:and|ports?)(?=\s|$)", " ", rest) if ports else rest
 
 
 def read_kit_lines(text: str) -> tuple[Supply, tuple[Cable, ...]]:
@@ -314,9 +314,9 @@ def _numbered(before: list[Cable], count: int, cable: Cable) -> list[Cable]:
         keys.add(key)
         of_name = names.count(cable.name) + 1
         names.append(cable.name)
-        bare, comma, what = cable.name.partition(", ")
+        bare, comma, rest = cable.name.partition(", ")
         alone = count == 1 and of_name == 1
-        name = cable.name if alone else f"{bare} {of_name}{comma}{what}"
+        name = cable.name if alone else f"{bare} {of_name}{comma}{rest}"
         cables.append(cable.model_copy(update={"key": key, "name": name}))
     return cables
 

@@ -218,8 +218,8 @@ def _sentence(text: str) -> str:
 
 def _fit_unknown(a: Analysis, f: Finding, cause: Any) -> Said:
     name = a.build.case.name if a.build.case else "The case"
-    of = ", ".join(dict.fromkeys(FIT_WORDS[c.id] for c in cause))
-    return Said(name, f"Not checked for want of measures: {of}.")
+    checks = ", ".join(dict.fromkeys(FIT_WORDS[c.id] for c in cause))
+    return Said(name, f"Not checked for want of measures: {checks}.")
 
 
 def _broke_down(a: Analysis, f: Finding, cause: Any) -> Said:

@@ -49,8 +49,8 @@ FIT_WORDS: dict[str, str] = {
 def measure_words(missing: Missing, parts: Mapping[str, Part]) -> str:
     """A measure to be taken, and of what."""
     part = parts.get(missing.key)
-    of = {"case": "the case", "supply": "the supply", "place": "the machine"}.get(missing.of)
-    return f"{part.name if part else of or missing.key}: {MEASURES[missing.field]}"
+    owner = {"case": "the case", "supply": "the supply", "place": "the machine"}.get(missing.of)
+    return f"{part.name if part else owner or missing.key}: {MEASURES[missing.field]}"
 
 
 def _mm(value: float | None) -> str:

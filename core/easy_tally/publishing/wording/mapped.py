@@ -85,10 +85,10 @@ def fact_words(wired: Wired, f: Fact, unfed: tuple[str, ...] = ()) -> str:
     n = len(f.refs)
     match f.id:
         case "need":
-            of = ", ".join(_named(wired, f.refs))
+            sockets_named = ", ".join(_named(wired, f.refs))
             words = CONNECTORS[f.kind].words
             sockets = "1 socket has" if n == 1 else f"{n} sockets have"
-            return f"{sockets} to be fed, {words}: {of}."
+            return f"{sockets} to be fed, {words}: {sockets_named}."
         case "cables":
             names = wired.cables[f.refs[0]].name if f.refs else ""
             plugs = PLUGS[f.kind].words  # type: ignore[index]
@@ -129,13 +129,13 @@ def _reach_words(wired: Wired, unfed: tuple[str, ...]) -> str:
     own = tuple(c for c in wired.cables.values() if supply and c.family == supply.family)
     short: dict[tuple[float, float], list[str]] = {}
     for ref in unfed:
-        found, _ = out_of_reach(case, own, (wired.inputs[ref],), wired.eps4_in_eps8)
-        for _, way, longest in found:
+        far, _ = out_of_reach(case, own, (wired.inputs[ref],), wired.eps4_in_eps8)
+        for _, way, longest in far:
             short.setdefault((way, longest), []).append(ref)
     for (way, longest), refs in short.items():
-        of = ", ".join(_named(wired, tuple(refs)))
+        names = ", ".join(_named(wired, tuple(refs)))
         said += (
-            f" {of}: a plug has to reach {way:.0f} mm, {SLACK_MM:.0f} mm of slack with it; the "
+            f" {names}: a plug has to reach {way:.0f} mm, {SLACK_MM:.0f} mm of slack with it; the "
             f"longest that fits reaches {longest:.0f} mm. An extension would do, or a longer cable "
             "of the supply’s pinout family."
         )
@@ -150,7 +150,7 @@ def _named(wired: Wired, refs: tuple[str, ...]) -> Iterator[str]:
 def repair_words(r: Repair, reach_mm: float) -> str:
     """What a repair does, in a sentence; `reach_mm`: how far a cable has to reach, 0 where the case
     states no routes."""
-    many = f"{r.count} × " if r.count > 1 else ""
+    times = f"{r.count} × " if r.count > 1 else ""
     from_ = "from your drawer" if r.owned else "to be had"
     match r.id:
         case "rule":
@@ -160,10 +160,10 @@ def repair_words(r: Repair, reach_mm: float) -> str:
             return f"Hold {r.name} to {r.watts} W."
         case "cable":
             far = f" It has to reach {reach_mm:.0f} mm." if reach_mm else ""
-            return f"Add {many}{r.name}, {from_}, in a free port.{far}"
+            return f"Add {times}{r.name}, {from_}, in a free port.{far}"
         case "supply":
             return f"Take {r.name}, {from_}, in place of this supply."
-    return f"Add {many}{r.name}, {from_}."
+    return f"Add {times}{r.name}, {from_}."
 
 
 def bill_words(wired: Wired, needed: tuple[Needed, ...]) -> Iterator[str]:

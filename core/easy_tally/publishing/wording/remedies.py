@@ -160,11 +160,11 @@ def remedy_words(remedy: Remedy, parts: Mapping[str, Part]) -> str:
 
 def uses_words(uses: Uses) -> tuple[str, ...]:
     """What changes with an assumption."""
-    found = [*uses.names]
+    names = [*uses.names]
     if uses.runs:
-        found.append("1 run" if uses.runs == 1 else f"{uses.runs} runs")
+        names.append("1 run" if uses.runs == 1 else f"{uses.runs} runs")
     if uses.board:
-        found.append("the board’s main plug")
+        names.append("the board’s main plug")
     if uses.fit:
-        found.append("fit and air")
-    return tuple(found)
+        names.append("fit and air")
+    return tuple(names)

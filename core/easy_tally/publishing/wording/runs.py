@@ -23,12 +23,12 @@ def plug_words(wired: Wired, run: RunResult, plug: str) -> str:
 
 def _between_words(wired: Wired, key: str, own: str) -> str:
     """A plug of something in between by what it feeds; a lead by whose it is."""
-    of = wired.betweens.get(key)
-    if of is None:
+    between = wired.betweens.get(key)
+    if between is None:
         return f"{key} · {own}"
     feed = wired.in_use.get((key, own))
     if feed is not None:
-        return f"{wired.words(feed.input.ref)}, by {of.name}"
+        return f"{wired.words(feed.input.ref)}, by {between.name}"
     return wired.words(f"{key}#1/{own}")
 
 
@@ -72,10 +72,10 @@ def element_title(wired: Wired, run: RunResult, e: Element) -> str:
             label = next((p.label for p in run.ports if p.key == e.at), e.at)
             return f"Port {label}, {counted(terms['pins'], 'pin')} of {line}"
         case "wire":
-            of = wired.betweens.get(e.at.partition("/")[0]) if e.at else None
-            awg = of.gauge if of else run.wired.cable.gauge
+            between = wired.betweens.get(e.at.partition("/")[0]) if e.at else None
+            awg = between.gauge if between else run.wired.cable.gauge
             gauge = f"{awg} AWG" if awg else "gauge not known"
-            where = f" of {of.name}" if of else ""
+            where = f" of {between.name}" if between else ""
             return (
                 f"Wires{where} {e.from_mm:.0f}–{e.to_mm:.0f} mm, {gauge}, "
                 f"{terms['conductors']:.0f} of {line}"
@@ -116,12 +116,12 @@ def element_formula(run: RunResult, e: Element) -> str:
     if n:
         uneven = terms.get("uneven", 1.0)
         total = judged.load * n / uneven
-        what = "pin" if "pins" in terms else "conductor"
+        noun = "pin" if "pins" in terms else "conductor"
         more = f" × {uneven:g} for the worst" if uneven != 1 else ""
-        parts.append(f"{total:.2f} A ÷ {counted(n, what)}{more} = {judged.load:.2f} A each")
+        parts.append(f"{total:.2f} A ÷ {counted(n, noun)}{more} = {judged.load:.2f} A each")
     elif n == 0:
-        what = "pin" if "pins" in terms else "conductor"
-        parts.append(f"no {what} of {line_words(e.line)} to carry it")
+        noun = "pin" if "pins" in terms else "conductor"
+        parts.append(f"no {noun} of {line_words(e.line)} to carry it")
     if "contact_a" in terms and terms.get("derating", 1.0) < 1:
         parts.append(f"limit {terms['contact_a']:g} A × {terms['derating']:.2f} for heat")
     if e.kind == "drop" and judged.limit is not None:

@@ -61,10 +61,10 @@ def check_words(check: SupplyCheck) -> str:
         if check.status in ("fail", "warn") and not check.only_at_high:
             said += "; it may trip"
         return said + ("; over only at the high end of the figures" if check.only_at_high else "")
-    what = f"{rail} rail" if check.rail else _WHAT[check.id]
+    subject = f"{rail} rail" if check.rail else _WHAT[check.id]
     if not check.load and check.status == "pass":
-        return f"{what}: nothing draws from it"
-    said = f"{what}: {load} of {limit}"
+        return f"{subject}: nothing draws from it"
+    said = f"{subject}: {load} of {limit}"
     if check.state not in (None, "full"):
         said += f", at {STATE_WORDS[check.state]}"
     if check.status == "unknown" and check.limit is not None:

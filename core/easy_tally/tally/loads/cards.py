@@ -160,9 +160,9 @@ def split(
 def _carried(drawn: PerState, shares: dict[tuple[str, str], float]) -> PerState:
     """What one path carries in each state: the likely split, and the least and the most of all."""
 
-    def span(of: Span) -> Span:
-        found = [getattr(of, b) * share for (b, _), share in shares.items()]
-        likely = of.likely * shares["likely", "likely"]
-        return Span(min(found), likely, max(found))
+    def span(figure: Span) -> Span:
+        products = [getattr(figure, b) * share for (b, _), share in shares.items()]
+        likely = figure.likely * shares["likely", "likely"]
+        return Span(min(products), likely, max(products))
 
     return PerState(*(span(s) for s in drawn))

@@ -102,9 +102,9 @@ class M2Slot(Model):
         return self
 
 
-def ports(of: str, most: int = 8) -> Any:
+def ports(kind: str, most: int = 8) -> Any:
     """How many signal ports of a kind a part has; none: not known."""
-    return Field(default=None, ge=0, le=most, description=of)
+    return Field(default=None, ge=0, le=most, description=kind)
 
 
 class WithSignals(Model):
@@ -157,13 +157,13 @@ class WithSockets(PartOfBuild):
         return self
 
 
-def own_spikes(of: str) -> Any:
+def own_spikes(share_of: str) -> Any:
     """A part's own spike factors in the four windows, on what a text names."""
     return Field(
         default=None,
         min_length=4,
         max_length=4,
-        description=f"its own factors on {of} at 0.1, 1, 10 and 100 ms",
+        description=f"its own factors on {share_of} at 0.1, 1, 10 and 100 ms",
     )
 
 

@@ -49,7 +49,7 @@ class Command(BaseCommand):
         try:
             build = build_file.read(Path(path).read_text(encoding="utf-8"))
             analysis = analyse(build, timezone.now().year)
-            found = report(analysis)
+            answer = report(analysis)
         except (OSError, UnicodeDecodeError) as error:
             self.stderr.write(f"{path}: can't be read: {error}")
             sys.exit(2)
@@ -60,20 +60,20 @@ class Command(BaseCommand):
         if options["map"]:
             self._map(build, options)
         if options["json"]:
-            self.stdout.write(to_text(TypeAdapter(Report).dump_python(found, mode="json")))
+            self.stdout.write(to_text(TypeAdapter(Report).dump_python(answer, mode="json")))
         elif options["csv"]:
             self.stdout.write(map_csv.write(analysis), ending="")
         elif options["svg"]:
-            self.stdout.write(loom_svg.write(found.result), ending="")
+            self.stdout.write(loom_svg.write(answer.result), ending="")
         elif options["pdf"]:
-            self._put(options["pdf"], loom_pdf.write(found.result))
+            self._put(options["pdf"], loom_pdf.write(answer.result))
         elif options["sheet"]:
             self._put(options["sheet"], bench_pdf.sheet(analysis))
         elif options["flags"]:
             self._put(options["flags"], bench_pdf.flags(analysis))
         else:
-            self.stdout.write(print_report(found))
-        sys.exit(exit_status(found))
+            self.stdout.write(print_report(answer))
+        sys.exit(exit_status(answer))
 
     def _map(self, build: Build, options: dict[str, Any]) -> None:
         """Map the build, write it, say what it comes to, and end."""

@@ -23,13 +23,13 @@ class Command(BaseCommand):
     def handle(self, *args: Any, **options: Any) -> None:
         file: Path = options["file"]
         try:
-            found = copies.check(file) if options["check"] else copies.write(file)
+            counts = copies.check(file) if options["check"] else copies.write(file)
         except (OSError, copies.Damaged) as error:
             raise CommandError(str(error)) from error
         self.stdout.write(
-            f"{file.name}: {found.builds} builds, {found.photos} photos, "
-            f"{found.readings} sets of readings, "
-            f"{found.bytes / 1e3:.0f} kB, of {found.made}; read back, and whole."
+            f"{file.name}: {counts.builds} builds, {counts.photos} photos, "
+            f"{counts.readings} sets of readings, "
+            f"{counts.bytes / 1e3:.0f} kB, of {counts.made}; read back, and whole."
         )
-        if found.missing:
-            self.stdout.write(f"Gone before it was made: {', '.join(found.missing)}.")
+        if counts.missing:
+            self.stdout.write(f"Gone before it was made: {', '.join(counts.missing)}.")

@@ -23,11 +23,12 @@ class Command(BaseCommand):
     def handle(self, *args: Any, **options: Any) -> None:
         file: Path = options["file"]
         try:
-            found = copies.restore(file)
+            counts = copies.restore(file)
         except (OSError, copies.Damaged, copies.InUse) as error:
             raise CommandError(f"Nothing was changed. {error}") from error
         call_command("migrate", verbosity=0)
         self.stdout.write(
-            f"Put back: {found.builds} builds, {found.photos} photos, {found.readings} readings, "
-            f"as of {found.made}. What was there before is in var/copies."
+            f"Put back: {counts.builds} builds, {counts.photos} photos, "
+            f"{counts.readings} readings, "
+            f"as of {counts.made}. What was there before is in var/copies."
         )

@@ -165,8 +165,8 @@ export function FileDialog({
             job={job}
             onDone={async (key) => {
               const row = await take(
-                client.GET("/api/v1/builds/{key}/readings/{of}", {
-                  params: { path: { key: buildKey, of: key } },
+                client.GET("/api/v1/builds/{key}/readings/{taken}", {
+                  params: { path: { key: buildKey, taken: key } },
                 }),
               );
               await onMade(row);

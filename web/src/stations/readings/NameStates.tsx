@@ -28,8 +28,8 @@ export function NameStates({
   const put = async (named: Named[]) => {
     try {
       await take(
-        client.PUT("/api/v1/builds/{key}/readings/{of}/named", {
-          params: { path: { key: buildKey, of: set.key } },
+        client.PUT("/api/v1/builds/{key}/readings/{taken}/named", {
+          params: { path: { key: buildKey, taken: set.key } },
           body: named,
         }),
       );

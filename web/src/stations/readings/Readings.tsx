@@ -58,7 +58,7 @@ export default function Readings() {
     await queries.invalidateQueries({ queryKey: readingsKey(build.key) });
     choose(row.key);
   };
-  const at = (of: TakenOut) => ({ params: { path: { key: build.key, of: of.key } } });
+  const at = (of: TakenOut) => ({ params: { path: { key: build.key, taken: of.key } } });
   const run = async (call: () => Promise<unknown>) => {
     try {
       await call();
@@ -70,7 +70,9 @@ export default function Readings() {
   const bringBack = (of: string) =>
     run(() =>
       take(
-        client.POST("/api/v1/builds/{key}/bin/readings/{of}", { params: { path: { key: build.key, of } } }),
+        client.POST("/api/v1/builds/{key}/bin/readings/{taken}", {
+          params: { path: { key: build.key, taken: of } },
+        }),
       ),
     );
   const dialog = { buildKey: build.key, onClose: () => open(""), onMade: made };
@@ -119,10 +121,12 @@ export default function Readings() {
           sets={sets}
           onChoose={choose}
           onOpen={open}
-          onStop={() => void run(() => take(client.POST("/api/v1/builds/{key}/readings/{of}/stop", at(set))))}
+          onStop={() =>
+            void run(() => take(client.POST("/api/v1/builds/{key}/readings/{taken}/stop", at(set))))
+          }
           onRemove={() =>
             void run(async () => {
-              await take(client.DELETE("/api/v1/builds/{key}/readings/{of}", at(set)));
+              await take(client.DELETE("/api/v1/builds/{key}/readings/{taken}", at(set)));
               choose("");
               const { key, name } = set;
               lastThrown.was({ words: name, back: () => bringBack(key) });
@@ -189,9 +193,9 @@ function OneSet({
       key: ["series", build.key, set.key, set.samples],
       fetch: (channels: string[], r: Range, buckets: number) =>
         take(
-          client.GET("/api/v1/builds/{key}/readings/{of}/series", {
+          client.GET("/api/v1/builds/{key}/readings/{taken}/series", {
             params: {
-              path: { key: build.key, of: set.key },
+              path: { key: build.key, taken: set.key },
               query: { channels: channels.join(), from_s: r.from, to_s: r.to, buckets },
             },
           }),

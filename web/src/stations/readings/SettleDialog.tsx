@@ -29,7 +29,9 @@ export function SettleDialog({
     queryKey: ["settled", buildKey, of, build.version],
     queryFn: () =>
       take(
-        client.GET("/api/v1/builds/{key}/readings/{of}/settled", { params: { path: { key: buildKey, of } } }),
+        client.GET("/api/v1/builds/{key}/readings/{taken}/settled", {
+          params: { path: { key: buildKey, taken: of } },
+        }),
       ),
     placeholderData: (before) => before,
   });
