@@ -1,4 +1,4 @@
-// The types of the interface, off its published description: `npm run api`.
+// The types of the interface, off its published description: `npm run api`, or into another file.
 import { writeFile } from "node:fs/promises";
 
 import openapiTS, { astToString } from "openapi-typescript";
@@ -11,4 +11,4 @@ const types = await openapiTS(new URL("../docs/openapi.json", import.meta.url), 
   // What is sent as a file is one, not a text.
   transform: (schema) => (schema.format === "binary" ? BLOB : undefined),
 });
-await writeFile(new URL("src/api/schema.ts", import.meta.url), astToString(types));
+await writeFile(process.argv[2] ?? new URL("src/api/schema.ts", import.meta.url), astToString(types));

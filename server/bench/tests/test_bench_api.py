@@ -40,13 +40,13 @@ class Record(ApiCase):
 
     def test_done_by_whom_and_when_and_the_next(self) -> None:
         _, found = self.call("get", f"/builds/{self.key}/bench")
-        self.assertEqual((found["next"], found["left"]), ("safe", 34))
+        self.assertEqual((found["next"], found["left"]), ("safe", 35))
         _, found = self.send(_entry("1", "safe"))
         first = found["steps"][0]
         self.assertEqual(
             (first["done"], first["who"], first["at"]), (True, "W", "2026-11-25T21:00:00+00:00")
         )
-        self.assertEqual((found["next"], found["left"]), ("pins", 33))
+        self.assertEqual((found["next"], found["left"]), ("pins", 34))
         _, found = self.send(_entry("2", "safe", "undone"))
         self.assertEqual(found["next"], "safe")
 

@@ -1,7 +1,8 @@
-import { describe, expect, test } from "vitest";
+import { describe, expect, it, test } from "vitest";
 
-import type { Offer, Offers } from "../../api/client";
-import { PickMachine } from "./pick";
+import type { Doc, Offer, Offers } from "../../api/client";
+import type { Drawn } from "./lanes";
+import { PickMachine, portHit } from "./pick";
 
 const offer = (more: Partial<Offer>) =>
   ({ cable: "c", plug: "a", socket: "card#1/a", reason: "", ...more }) as Offer;
@@ -41,5 +42,35 @@ describe("PickMachine", () => {
     const socket = new PickMachine({ kind: "socket", ref: "card#1/a" }, OFFERS);
     expect(socket.hitPlug("gone", "a")).toMatchObject({ do: "refuse" });
     expect(new PickMachine({ kind: "socket", ref: "s" }, undefined).hitPlug("c", "a").do).toBe("refuse");
+  });
+});
+
+describe("a port of the panel", () => {
+  const lane = (needs: string[], where: string) =>
+    ({ cable: { key: "c1", name: "Cable 1", needs }, where }) as unknown as Drawn;
+  const runs = [{ cable: "c9", ports: ["P1"], connections: [] }] as unknown as Doc["runs"];
+
+  it("chooses what hangs in it", () => {
+    expect(portHit("P1", false, runs, lane(["per"], "bag"))).toEqual({ do: "choose", cable: "c9" });
+  });
+
+  it("takes the cable that is chosen, at this port where it needs one", () => {
+    expect(portHit("P2", true, runs, lane(["per"], "bag"))).toEqual({
+      do: "plug in",
+      plugged: { cable: "c1", ports: ["P2"] },
+    });
+    expect(portHit("P2", true, runs, lane(["a", "b"], "bag"))).toEqual({
+      do: "plug in",
+      plugged: { cable: "c1" },
+    });
+  });
+
+  it("moves no cable of several ports, and says what to do", () => {
+    expect(portHit("P2", true, runs, lane(["a", "b"], "panel"))).toMatchObject({ do: "refuse" });
+  });
+
+  it("does nothing where nothing is chosen", () => {
+    expect(portHit("P2", true, runs, null)).toEqual({ do: "nothing" });
+    expect(portHit("P2", false, runs, lane(["per"], "panel"))).toEqual({ do: "nothing" });
   });
 });

@@ -1,4 +1,5 @@
-import type { Offer, Offers } from "../../api/client";
+import type { Doc, Offer, Offers } from "../../api/client";
+import type { Drawn } from "./lanes";
 
 /** One end of a connection that is in hand. */
 export type Picked = { kind: "socket"; ref: string } | { kind: "plug"; cable: string; plug: string };
@@ -38,4 +39,27 @@ export class PickMachine {
     const refused = this.offers?.refused.find(match);
     return { do: "refuse", reason: refused?.reason ?? "This end is no longer there; choose again." };
   }
+}
+
+/** What a click on a port of the panel does. */
+export type PortNext =
+  | { do: "choose"; cable: string }
+  | { do: "plug in"; plugged: { cable: string; ports?: string[] } }
+  | { do: "refuse"; reason: string }
+  | { do: "nothing" };
+
+/** A port was hit: what hangs in it is chosen; what is chosen goes into it, where it is free. */
+export function portHit(port: string, free: boolean, runs: Doc["runs"], chosen: Drawn | null): PortNext {
+  const run = runs.find((r) => r.ports.includes(port));
+  if (run) return { do: "choose", cable: run.cable };
+  if (!chosen) return { do: "nothing" };
+  const { key, name, needs } = chosen.cable;
+  if (free && needs.length === 1) return { do: "plug in", plugged: { cable: key, ports: [port] } };
+  if (free && chosen.where === "bag") return { do: "plug in", plugged: { cable: key } };
+  if (needs.length > 1)
+    return {
+      do: "refuse",
+      reason: `${name} takes ${needs.length} ports at once; put it back in the bag first, then into a port.`,
+    };
+  return { do: "nothing" };
 }

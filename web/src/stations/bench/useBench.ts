@@ -10,6 +10,8 @@ const WHO = "easy-tally bench who";
 /** Milliseconds after which what could not be sent is tried again. */
 const AGAIN = 4_000;
 
+export type BenchState = ReturnType<typeof useBench>;
+
 /** The plan of the open build, and one way to add to its record. */
 export function useBench() {
   const { key, version } = useBuild();
@@ -62,5 +64,6 @@ export function useBench() {
     localStorage.setItem(WHO, text);
     setWho(text);
   };
-  return { plan: plan.data, error: plan.error, pending, add, who, name, queryKey };
+  const refresh = () => queries.invalidateQueries({ queryKey });
+  return { plan: plan.data, error: plan.error, pending, add, who, name, refresh };
 }

@@ -3,6 +3,7 @@ import { useEffect, useRef } from "react";
 
 import { client, reason, take, type Action, type MapAnswer, type MapWish } from "../../api/client";
 import { useBuild, useWrite } from "../../state/build/contexts";
+import { mapShown, type MapShown } from "../../state/loom/map";
 import { mapQuery } from "../../state/queries";
 import { Button } from "../../ui/button";
 import { Waits } from "../../ui/waits";
@@ -15,11 +16,10 @@ export function MapPanel({ onClose, onAgain }: { onClose: () => void; onAgain: (
   const queries = useQueryClient();
   const { data } = useQuery(mapQuery(build.key));
   const top = useRef<HTMLHeadingElement>(null);
-  const answer = data?.state === "done" && data.version === build.version ? data.answer : null;
-  const edit = answer?.edit;
-  const late = data !== undefined && data.state !== "none" && data.version !== build.version;
+  const shown = mapShown(data, build.version);
+  const edit = shown.take?.edit ?? null;
   useEffect(() => {
-    preview(edit ?? null);
+    preview(edit);
     return () => preview(null);
   }, [edit, preview]);
   useEffect(() => top.current?.focus(), []);
@@ -40,64 +40,32 @@ export function MapPanel({ onClose, onAgain }: { onClose: () => void; onAgain: (
   const lay = async (action: Action) => {
     if (await act(action)) await close();
   };
-  const busy = data?.state === "waiting" || data?.state === "running";
-  const again = late || data?.state === "stopped" || data?.state === "failed" ? data.wish : null;
+  const again = (wish: MapWish) => {
+    top.current?.focus(); // this button goes
+    onAgain(wish);
+  };
   return (
     <div className="flex min-h-0 flex-1 flex-col" onKeyDown={(e) => e.key === "Escape" && void close()}>
       <div className="border-b border-rule px-3 py-2">
         <h2 ref={top} tabIndex={-1} className="text-md font-bold">
-          {late
-            ? "This map is of the build as it was"
-            : busy || !data
-              ? "Mapping…"
-              : title(data.state, answer)}
+          {shown.title}
         </h2>
-        {busy && !late && data && (
+        {shown.progress && (
           <div className="mt-1">
             <progress
               aria-label="Goals reached"
               className="h-2 w-full accent-[var(--accent)]"
-              value={data.done}
-              max={Math.max(1, data.of)}
+              value={shown.progress.done}
+              max={shown.progress.of}
             />
-            <p className="text-sm text-ink-soft">
-              {data.of
-                ? `${data.done} of ${data.of} goals brought down as far as they go`
-                : data.state === "running"
-                  ? "Looking at what fits"
-                  : data.waits
-                    ? "Waiting"
-                    : "Waiting for its turn"}
-            </p>
-            <Waits waits={data.waits} busy={data.busy} />
+            <p className="text-sm text-ink-soft">{shown.progress.words}</p>
+            {data && <Waits waits={data.waits} busy={data.busy} />}
           </div>
         )}
-        {data?.state === "failed" && <p className="mt-1 text-base text-over">{data.error}</p>}
-        {late && <p className="mt-1 text-base">The build has changed since it was asked for.</p>}
+        {shown.error && <p className="mt-1 text-base text-over">{shown.error}</p>}
+        {shown.late && <p className="mt-1 text-base">The build has changed since it was asked for.</p>}
         <div className="mt-2 flex flex-wrap gap-2">
-          {edit && (
-            <Button look="main" onClick={() => void lay(edit)}>
-              {answer?.status === "mapped" ? "Take this map" : "Take what can be fed"}
-            </Button>
-          )}
-          {again && (
-            <Button
-              look="main"
-              onClick={() => {
-                top.current?.focus(); // this button goes
-                onAgain(again);
-              }}
-            >
-              Map it again
-            </Button>
-          )}
-          {busy && !late ? (
-            <Button onClick={() => void away()}>Stop</Button>
-          ) : (
-            <Button look={edit || again ? "quiet" : undefined} onClick={() => void close()}>
-              Leave it as it is
-            </Button>
-          )}
+          <Buttons shown={shown} onLay={lay} onAgain={again} onStop={away} onLeave={close} />
         </div>
       </div>
       <div
@@ -106,20 +74,46 @@ export function MapPanel({ onClose, onAgain }: { onClose: () => void; onAgain: (
         aria-label="What mapping found"
         className="min-h-0 flex-1 overflow-auto px-3 pb-3"
       >
-        {answer && <Found answer={answer} onRepair={(a) => void lay(a)} />}
+        {shown.answer && <Found answer={shown.answer} onRepair={(a) => void lay(a)} />}
       </div>
     </div>
   );
 }
 
-function title(state: string, answer: MapAnswer | null): string {
-  if (state === "stopped") return "Stopped; the map is as it was";
-  if (state === "failed") return "It could not be mapped";
-  if (!answer) return "No map is asked for";
-  if (answer.status === "impossible") return "Not everything can be fed";
-  if (answer.status === "not decided") return "Not decided: no whole map was found, and there may be one";
-  if (answer.status === "nothing") return "There is nothing to map";
-  return answer.proven ? "The best map, proven" : "The best map found so far";
+function Buttons({
+  shown: { take, again, busy },
+  onLay,
+  onAgain,
+  onStop,
+  onLeave,
+}: {
+  shown: MapShown;
+  onLay: (edit: Action) => Promise<void>;
+  onAgain: (wish: MapWish) => void;
+  onStop: () => Promise<void>;
+  onLeave: () => Promise<void>;
+}) {
+  return (
+    <>
+      {take && (
+        <Button look="main" onClick={() => void onLay(take.edit)}>
+          {take.words}
+        </Button>
+      )}
+      {again && (
+        <Button look="main" onClick={() => onAgain(again)}>
+          Map it again
+        </Button>
+      )}
+      {busy ? (
+        <Button onClick={() => void onStop()}>Stop</Button>
+      ) : (
+        <Button look={take || again ? "quiet" : undefined} onClick={() => void onLeave()}>
+          Leave it as it is
+        </Button>
+      )}
+    </>
+  );
 }
 
 function Found({ answer, onRepair }: { answer: MapAnswer; onRepair: (a: Action) => void }) {

@@ -1,0 +1,126 @@
+import { describe, expect, it, vi } from "vitest";
+
+import type { BenchStep } from "../../api/client";
+import type { Entry } from "./queue";
+import { keyDoes, Walk, type Key } from "./walk";
+
+const step = (id: string, looks: string[] = [], done = false) =>
+  ({
+    step: { id, of: `of ${id}`, title: id, looks: looks.map((l) => ({ id: l, text: l })) },
+    done,
+    group: "",
+    at: "",
+  }) as unknown as BenchStep;
+const entry = (id: string, kind: Entry["kind"]) => ({ step: id, of: `of ${id}`, kind }) as Entry;
+
+describe("the walk at the bench", () => {
+  const supply = step("supply", ["screws", "fan"]);
+  const steps = [step("safe", [], true), supply, step("board")];
+
+  it("begins at the first step that is open, or where the address says", () => {
+    expect(new Walk("").at(steps, [])).toBe(1);
+    expect(new Walk("board").at(steps, [])).toBe(2);
+    expect(new Walk("").at([], [])).toBe(0);
+  });
+
+  it("ends at the last one where all are done", () => {
+    expect(new Walk("").at([step("a", [], true), step("b", [], true)], [])).toBe(1);
+  });
+
+  it("counts what is on its way as done", () => {
+    expect(new Walk("").at(steps, [entry("supply", "done")])).toBe(2);
+    expect(new Walk("").at(steps, [entry("safe", "undone")])).toBe(0);
+  });
+
+  it("goes no further than the ends", () => {
+    const walk = new Walk("");
+    expect(walk.go(steps, 9)).toBe("board");
+    expect(walk.at(steps, [])).toBe(2);
+    expect(walk.go(steps, -1)).toBe("safe");
+  });
+
+  it("asks to look before a tick, and ticks once all was looked at", () => {
+    const walk = new Walk("");
+    expect(walk.tick(steps, [], false)).toEqual({ do: "look at", id: "screws" });
+    expect(walk.look(steps, [], "screws")).toEqual({ do: "look at", id: "fan" });
+    expect(walk.leftOf(supply, [])).toEqual(["fan"]);
+    expect(walk.look(steps, [], "fan")).toMatchObject({ do: "add", kind: "done", goTo: 2 });
+  });
+
+  it("ticks what has nothing to look at by itself", () => {
+    const walk = new Walk("board");
+    expect(walk.tick(steps, [], false)).toMatchObject({ do: "add", kind: "done", goTo: 3 });
+  });
+
+  it("takes back a look, and sends nobody on by it", () => {
+    const walk = new Walk("");
+    walk.look(steps, [], "fan");
+    expect(walk.look(steps, [], "fan")).toEqual({ do: "nothing" });
+    expect(walk.seenOf(supply)).toEqual([]);
+  });
+
+  it("undoes what is done, and all of it is to be looked at anew", () => {
+    const walk = new Walk("supply");
+    walk.look(steps, [], "screws");
+    const pending = [entry("supply", "done")];
+    expect(walk.leftOf(supply, pending)).toEqual([]);
+    expect(walk.tick(steps, pending, false)).toMatchObject({ do: "add", kind: "undone", goTo: null });
+    expect(walk.leftOf(supply, [])).toEqual(["screws", "fan"]);
+  });
+
+  it("ticks nothing where the work is stopped", () => {
+    expect(new Walk("board").tick(steps, [], true)).toEqual({ do: "nothing" });
+  });
+
+  it("looks are of the very things: the same step on others begins anew", () => {
+    const walk = new Walk("");
+    walk.look(steps, [], "screws");
+    const other = step("supply", ["screws"]);
+    other.step.of = "another";
+    expect(walk.seenOf(other)).toEqual([]);
+  });
+
+  it("tells who listens", () => {
+    const walk = new Walk("");
+    const heard = vi.fn();
+    walk.subscribe(heard);
+    walk.go(steps, 2);
+    expect(heard).toHaveBeenCalledOnce();
+  });
+});
+
+describe("a key at the bench", () => {
+  const key = (more: Partial<Key>): Key => ({
+    key: " ",
+    command: false,
+    shift: false,
+    alt: false,
+    repeat: false,
+    on: "page",
+    ...more,
+  });
+
+  it("turns pages and ticks", () => {
+    expect(keyDoes(key({ key: "ArrowDown" }))).toEqual({ do: "go", by: 1 });
+    expect(keyDoes(key({ key: "ArrowLeft" }))).toEqual({ do: "go", by: -1 });
+    expect(keyDoes(key({}))).toEqual({ do: "tick" });
+  });
+
+  it("ticks once however long it is held", () => {
+    expect(keyDoes(key({ repeat: true }))).toEqual({ do: "swallow" });
+  });
+
+  it("is a control's own where one has the focus", () => {
+    expect(keyDoes(key({ on: "control" }))).toBeNull();
+    expect(keyDoes(key({ key: "ArrowDown", on: "control" }))).toEqual({ do: "go", by: 1 });
+    expect(keyDoes(key({ key: "ArrowDown", on: "field" }))).toBeNull();
+  });
+
+  it("takes back by Control and Z, and leaves the rest to the browser", () => {
+    expect(keyDoes(key({ key: "Z", command: true }))).toEqual({ do: "take back" });
+    expect(keyDoes(key({ key: "z", command: true, shift: true }))).toBeNull();
+    expect(keyDoes(key({ key: "p", command: true }))).toBeNull();
+    expect(keyDoes(key({ key: "ArrowLeft", alt: true }))).toBeNull();
+    expect(keyDoes(key({ key: "a" }))).toBeNull();
+  });
+});

@@ -1,0 +1,63 @@
+import type { Action, MapAnswer, MapOut, MapWish } from "../../api/client";
+
+/** What the panel of a map says and offers. */
+export type MapShown = {
+  title: string;
+  /** Of a map that is being made: how far it is. */
+  progress: { done: number; of: number; words: string } | null;
+  /** What went wrong, where it did. */
+  error: string;
+  /** Whether it is of the build as it was. */
+  late: boolean;
+  answer: MapAnswer | null;
+  /** The edit that takes it, and the words on its button. */
+  take: { edit: Action; words: string } | null;
+  /** The wish to ask for once more. */
+  again: MapWish | null;
+  /** Whether it can be stopped, rather than left. */
+  busy: boolean;
+};
+
+/** What there is to show of a map that was asked for, of a build at a version. */
+export function mapShown(job: MapOut | undefined, version: number): MapShown {
+  const state = job?.state ?? "waiting";
+  const isOfNow = job !== undefined && job.version === version;
+  const late = job !== undefined && state !== "none" && !isOfNow;
+  const answer = isOfNow && state === "done" ? job.answer : null;
+  const busy = !late && (state === "waiting" || state === "running");
+  const over = late || state === "stopped" || state === "failed";
+  return {
+    title: late ? "This map is of the build as it was" : busy ? "Mapping…" : title(state, answer),
+    progress: job && busy ? { done: job.done, of: Math.max(1, job.of), words: progressWords(job) } : null,
+    error: state === "failed" ? (job?.error ?? "") : "",
+    late,
+    answer,
+    take: answer?.edit
+      ? { edit: answer.edit, words: answer.status === "mapped" ? "Take this map" : "Take what can be fed" }
+      : null,
+    again: over ? (job?.wish ?? null) : null,
+    busy: job !== undefined && busy,
+  };
+}
+
+function progressWords(job: MapOut): string {
+  if (job.of) return `${job.done} of ${job.of} goals brought down as far as they go`;
+  if (job.state === "running") return "Looking at what fits";
+  return job.waits ? "Waiting" : "Waiting for its turn";
+}
+
+function title(state: MapOut["state"], answer: MapAnswer | null): string {
+  if (state === "stopped") return "Stopped; the map is as it was";
+  if (state === "failed") return "It could not be mapped";
+  if (!answer) return "No map is asked for";
+  if (answer.status === "impossible") return "Not everything can be fed";
+  if (answer.status === "not decided") return "Not decided: no whole map was found, and there may be one";
+  if (answer.status === "nothing") return "There is nothing to map";
+  return answer.proven ? "The best map, proven" : "The best map found so far";
+}
+
+/** What a map would do to each cable, by the cable's key; of a map of the build as it was nothing. */
+export function movesByCable(job: MapOut | undefined, version: number): Map<string, string> {
+  const { answer } = mapShown(job, version);
+  return new Map(answer?.moves.map((m) => [m.cable, m.id]));
+}

@@ -1,0 +1,90 @@
+import { useSearchParams } from "react-router";
+
+import { client, take, type BenchStep, type InBin } from "../../api/client";
+import { useBuild } from "../../state/build/contexts";
+import { doneWith } from "../../state/bench/queue";
+import { Button } from "../../ui/button";
+import { Menu, MenuItem } from "../../ui/menu";
+import { BinDialog } from "../frame/Bin";
+import { StationHead } from "../frame/Frame";
+import { FlagsDialog } from "./FlagsDialog";
+import { RecordDialog } from "./RecordDialog";
+import type { BenchState } from "./useBench";
+
+/** The bench's head: taking a tick back, the record, what is printed; dialogs with an address each. */
+export function BenchHead({
+  bench,
+  last,
+  onTakeBack,
+}: {
+  bench: BenchState;
+  last: BenchStep | undefined;
+  onTakeBack: () => void;
+}) {
+  const { key } = useBuild();
+  const { plan, pending } = bench;
+  const steps = plan?.steps ?? [];
+  const ticked = steps.filter((s) => doneWith(s.step, s.done, pending)).length;
+  const [params, setParams] = useSearchParams();
+  const shown = params.get("open") ?? "";
+  const show = (dialog: string) =>
+    setParams((p) => {
+      if (dialog) p.set("open", dialog);
+      else p.delete("open");
+      return p;
+    });
+  const close = () => show("");
+  const file = (name: string) => window.location.assign(`/api/v1/builds/${key}/${name}`);
+  return (
+    <>
+      <StationHead title="Bench" undoes={false} note={plan ? `${ticked} of ${steps.length} done` : "…"}>
+        <Button
+          look="quiet"
+          disabled={!last}
+          title={last ? `Take back: ${last.step.title}` : "Nothing is ticked"}
+          onClick={onTakeBack}
+        >
+          <span className="max-[700px]:hidden">Take the last tick back</span>
+          <span className="min-[701px]:hidden">Take back</span>
+        </Button>
+        <Button className="max-[700px]:hidden" onClick={() => show("record")}>
+          The record
+        </Button>
+        <Menu label="Print">
+          <MenuItem onSelect={() => file("bench.pdf")}>Bench sheet, A4</MenuItem>
+          <MenuItem onSelect={() => file("bench.pdf?paper=letter")}>Bench sheet, letter</MenuItem>
+          <MenuItem onSelect={() => show("flags")}>Cable flags…</MenuItem>
+          <MenuItem onSelect={() => show("record")}>The record</MenuItem>
+          <MenuItem onSelect={() => file("bench.csv")}>The record, CSV</MenuItem>
+          <MenuItem onSelect={() => file("record.zip")}>The build, its record and photos, ZIP</MenuItem>
+          <MenuItem onSelect={() => show("bin")}>Photos in the bin…</MenuItem>
+        </Menu>
+      </StationHead>
+      {shown === "record" && <RecordDialog buildKey={key} onClose={close} />}
+      {shown === "flags" && <FlagsDialog buildKey={key} onClose={close} />}
+      {shown === "bin" && <PhotosInBin bench={bench} onClose={close} />}
+    </>
+  );
+}
+
+function PhotosInBin({ bench, onClose }: { bench: BenchState; onClose: () => void }) {
+  const { key } = useBuild();
+  const steps = bench.plan?.steps ?? [];
+  /** A photo in the bin is called by its step. */
+  const named = (x: InBin) => ({ ...x, name: steps.find((s) => s.step.id === x.name)?.step.title ?? x.name });
+  return (
+    <BinDialog
+      title="Photos in the bin"
+      load={async () => {
+        const params = { path: { key } };
+        return (await take(client.GET("/api/v1/builds/{key}/bin/photos", { params }))).map(named);
+      }}
+      back={async (x) => {
+        const params = { path: { key, photo: x.key } };
+        await take(client.POST("/api/v1/builds/{key}/bin/photos/{photo}", { params }));
+        await bench.refresh();
+      }}
+      onClose={onClose}
+    />
+  );
+}
