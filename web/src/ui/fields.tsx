@@ -9,7 +9,7 @@ export const GivenUp = createContext(0);
 /** What is typed into a field that holds `value`, and not taken yet. */
 function useDraft<T>(value: T, read: (text: string) => Read<T>, onCommit: (value: T) => Promise<unknown>) {
   const [draft] = useState(() => new Draft<T>());
-  useSyncExternalStore(draft.subscribe, draft.snapshot);
+  useSyncExternalStore(draft.subscribe, draft.snapshot, draft.snapshot);
   const beside = { era: useContext(GivenUp), value, read };
   const text = draft.text(beside);
   return {

@@ -20,24 +20,34 @@ export type MapShown = {
 
 /** What there is to show of a map that was asked for, of a build at a version. */
 export function mapShown(job: MapOut | undefined, version: number): MapShown {
-  const state = job?.state ?? "waiting";
-  const isOfNow = job !== undefined && job.version === version;
-  const late = job !== undefined && state !== "none" && !isOfNow;
-  const answer = isOfNow && state === "done" ? job.answer : null;
-  const busy = !late && (state === "waiting" || state === "running");
-  const over = late || state === "stopped" || state === "failed";
-  return {
-    title: late ? "This map is of the build as it was" : busy ? "Mapping…" : title(state, answer),
-    progress: job && busy ? { done: job.done, of: Math.max(1, job.of), words: progressWords(job) } : null,
-    error: state === "failed" ? (job?.error ?? "") : "",
-    late,
-    answer,
-    take: answer?.edit
-      ? { edit: answer.edit, words: answer.status === "mapped" ? "Take this map" : "Take what can be fed" }
-      : null,
-    again: over ? (job?.wish ?? null) : null,
-    busy: job !== undefined && busy,
-  };
+  if (!job) return { ...NOTHING, title: "Mapping…" };
+  const { state, wish } = job;
+  if (state !== "none" && job.version !== version)
+    return { ...NOTHING, title: "This map is of the build as it was", late: true, again: wish };
+  if (state === "waiting" || state === "running") {
+    const progress = { done: job.done, of: Math.max(1, job.of), words: progressWords(job) };
+    return { ...NOTHING, title: "Mapping…", progress, busy: true };
+  }
+  if (state === "stopped") return { ...NOTHING, title: "Stopped; the map is as it was", again: wish };
+  if (state === "failed")
+    return { ...NOTHING, title: "It could not be mapped", error: job.error, again: wish };
+  const { answer } = job;
+  return answer ? { ...NOTHING, title: title(answer), answer, take: taking(answer) } : NOTHING;
+}
+
+const NOTHING: MapShown = {
+  title: "No map is asked for",
+  progress: null,
+  error: "",
+  late: false,
+  answer: null,
+  take: null,
+  again: null,
+  busy: false,
+};
+
+function taking({ edit, status }: MapAnswer): MapShown["take"] {
+  return edit && { edit, words: status === "mapped" ? "Take this map" : "Take what can be fed" };
 }
 
 function progressWords(job: MapOut): string {
@@ -46,10 +56,7 @@ function progressWords(job: MapOut): string {
   return job.waits ? "Waiting" : "Waiting for its turn";
 }
 
-function title(state: MapOut["state"], answer: MapAnswer | null): string {
-  if (state === "stopped") return "Stopped; the map is as it was";
-  if (state === "failed") return "It could not be mapped";
-  if (!answer) return "No map is asked for";
+function title(answer: MapAnswer): string {
   if (answer.status === "impossible") return "Not everything can be fed";
   if (answer.status === "not decided") return "Not decided: no whole map was found, and there may be one";
   if (answer.status === "nothing") return "There is nothing to map";

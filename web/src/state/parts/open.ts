@@ -1,4 +1,12 @@
-import { STATES, type Amount, type Reference, type Result, type State } from "../../api/client";
+import {
+  STATES,
+  type Amount,
+  type Reference,
+  type Result,
+  type Row,
+  type SpikeRow,
+  type State,
+} from "../../api/client";
 import { capital } from "../../words";
 import { SPIKES } from "../format";
 
@@ -33,4 +41,41 @@ export function openingWords(opening: Opening, words: Pick<Reference["words"], "
   const what = opening.path || (opening.rail ? `${words.rails[opening.rail] ?? opening.rail} rail` : "");
   const state = words.states[opening.state] ?? opening.state;
   return what ? `${capital(what)}, ${state}` : capital(state);
+}
+
+/** One line of an opened number. */
+export interface Line {
+  part: string;
+  name: string;
+  count: number;
+  rail: string | null;
+  how: string;
+  field: string;
+  origin: string;
+  watts: Amount;
+}
+
+/** The rows that add up to an opened number, the largest first. */
+export function linesOf(opening: Opening, rows: Row[], spikes: SpikeRow[]): Line[] {
+  return every(opening, rows, spikes)
+    .filter((r) => r.watts.high > 0 || r.watts.missing.length > 0)
+    .sort((a, b) => b.watts.likely - a.watts.likely);
+}
+
+function every(opening: Opening, rows: Row[], spikes: SpikeRow[]): Line[] {
+  if (opening.of === "spike")
+    return spikes.map((r) => ({ ...r, how: r.formula, watts: r.watts[opening.spike] }));
+  return rows
+    .filter((r) => (!opening.path || r.path === opening.path) && (!opening.rail || r.rail === opening.rail))
+    .map((r) => ({
+      ...r,
+      how: opening.path ? r.formula : `${r.formula}, ${r.path}`,
+      watts: r.watts[opening.state],
+    }));
+}
+
+/** Amounts together; what is missing of one is missing of all. */
+export function sum(of: Amount[]): Amount {
+  const add = (name: "low" | "likely" | "high") => of.reduce((total, a) => total + a[name], 0);
+  return { low: add("low"), likely: add("likely"), high: add("high"), missing: of.flatMap((a) => a.missing) };
 }

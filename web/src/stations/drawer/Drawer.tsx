@@ -111,7 +111,6 @@ export default function Drawer() {
 
 /** One thing: what it is, how many, where it lies, where it is in use. */
 function Row({ of: t, buildKey }: { of: Thing; buildKey: string }) {
-  const { data: builds = [] } = useQuery(buildsQuery);
   const { act, say } = useWrite();
   const [open, setOpen] = useState(false);
   const [asking, setAsking] = useState(false);
@@ -121,7 +120,6 @@ function Row({ of: t, buildKey }: { of: Thing; buildKey: string }) {
     onSuccess: () => queries.invalidateQueries({ queryKey: drawerKey }),
     onError: (e) => say(e.message),
   });
-  const name = (key: string) => builds.find((b) => b.key === key)?.name ?? key;
   const cable = t.free > 0 && t.thing.condition !== "not to be used" ? ownCable(t) : null;
   const add = async () => {
     if (!cable) return;
@@ -143,21 +141,7 @@ function Row({ of: t, buildKey }: { of: Thing; buildKey: string }) {
           )}
           <p className="text-sm text-ink-soft">{t.words}</p>
         </div>
-        <dl className="text-sm">
-          {t.family !== "any" && <Fact term="family">{t.family}</Fact>}
-          <Fact term="in">
-            {t.builds.length
-              ? [...new Set(t.builds)].map((k) => (
-                  <Link key={k} to={`/b/${k}/supply`} className="mr-1 text-accent underline">
-                    {name(k)}
-                  </Link>
-                ))
-              : "no build"}
-            {t.thing.count > 1 && `, ${t.free} free`}
-          </Fact>
-          {t.thing.lies && <Fact term="lies">{t.thing.lies}</Fact>}
-          {t.thing.since !== null && <Fact term="since">{t.thing.since}</Fact>}
-        </dl>
+        <Whereabouts of={t} />
         <div className="flex flex-wrap justify-end gap-1 max-[1000px]:justify-start">
           {cable && (
             <Button onClick={() => void add()}>
@@ -202,6 +186,29 @@ function Row({ of: t, buildKey }: { of: Thing; buildKey: string }) {
         </AlertDialog>
       )}
     </li>
+  );
+}
+
+/** Its family, the builds that it is in, where it lies, since when. */
+function Whereabouts({ of: t }: { of: Thing }) {
+  const { data: builds = [] } = useQuery(buildsQuery);
+  const name = (key: string) => builds.find((b) => b.key === key)?.name ?? key;
+  return (
+    <dl className="text-sm">
+      {t.family !== "any" && <Fact term="family">{t.family}</Fact>}
+      <Fact term="in">
+        {t.builds.length
+          ? [...new Set(t.builds)].map((k) => (
+              <Link key={k} to={`/b/${k}/supply`} className="mr-1 text-accent underline">
+                {name(k)}
+              </Link>
+            ))
+          : "no build"}
+        {t.thing.count > 1 && `, ${t.free} free`}
+      </Fact>
+      {t.thing.lies && <Fact term="lies">{t.thing.lies}</Fact>}
+      {t.thing.since !== null && <Fact term="since">{t.thing.since}</Fact>}
+    </dl>
   );
 }
 

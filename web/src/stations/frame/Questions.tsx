@@ -1,6 +1,7 @@
 import { useState } from "react";
 
 import type { Problem } from "../../api/client";
+import { pathWords, valueWords } from "../../state/build/conflict";
 import { useQuestion, useWrite } from "../../state/build/contexts";
 import { AlertDialog } from "../../ui/alert";
 import { Button } from "../../ui/button";
@@ -84,29 +85,13 @@ function Stale({
         <tbody>
           {problem.conflicts.map((c) => (
             <tr key={c.path} className="border-t border-rule align-top">
-              <td className="py-1 pr-3">{words(c.path)}</td>
-              <td className="py-1 pr-3 font-semibold wrap-anywhere">{value(c.yours)}</td>
-              <td className="py-1 font-semibold wrap-anywhere">{value(c.theirs)}</td>
+              <td className="py-1 pr-3">{pathWords(c.path)}</td>
+              <td className="py-1 pr-3 font-semibold wrap-anywhere">{valueWords(c.yours)}</td>
+              <td className="py-1 font-semibold wrap-anywhere">{valueWords(c.theirs)}</td>
             </tr>
           ))}
         </tbody>
       </table>
     </AlertDialog>
   );
-}
-
-function words(path: string): string {
-  return path
-    .replace(/^(part|cable|run|socket|plug|port):/, "$1 ")
-    .replaceAll("/", " · ")
-    .replaceAll("_", " ");
-}
-
-/** A value in a few words: a figure by its likely value and origin. */
-function value(v: unknown): string {
-  if (v === null || v === undefined) return "nothing";
-  if (typeof v !== "object") return String(v);
-  if ("likely" in v) return `${String(v.likely)}${"origin" in v ? ` (${String(v.origin)})` : ""}`;
-  if ("name" in v) return String(v.name);
-  return Array.isArray(v) ? `${v.length} entries` : "another value";
 }

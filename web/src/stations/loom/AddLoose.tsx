@@ -1,20 +1,11 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 
-import type { Action, LooseOut, Thing } from "../../api/client";
 import { useBuild, useWrite } from "../../state/build/contexts";
+import { addable, type Item } from "../../state/loom/addable";
 import { drawerKey, drawerQuery, looseQuery } from "../../state/queries";
 import { Button } from "../../ui/button";
 import { Dialog } from "../../ui/dialog";
-
-interface Item {
-  id: string;
-  name: string;
-  words: string;
-  from: string;
-  kind: string;
-  edit: Action;
-}
 
 /** Cables of the supply's family, adapters, extensions: of the drawer first, then what is sold. */
 export function AddLoose({ onClose }: { onClose: () => void }) {
@@ -25,12 +16,8 @@ export function AddLoose({ onClose }: { onClose: () => void }) {
   const { data: loose = [] } = useQuery(looseQuery);
   const [text, setText] = useState("");
   const [done, setDone] = useState("");
-  const family = doc.supply?.family;
-  const items = [...things.flatMap(owned), ...loose.flatMap(sold)].filter(
-    (i) =>
-      (i.kind !== "cable" || i.from.includes(family ?? "")) &&
-      `${i.name} ${i.words}`.toLowerCase().includes(text.toLowerCase()),
-  );
+  const family = doc.supply?.family ?? "";
+  const items = addable(things, loose, family, text);
   const add = async (item: Item) => {
     if (await act(item.edit)) {
       setDone(item.name);
@@ -70,40 +57,4 @@ export function AddLoose({ onClose }: { onClose: () => void }) {
       </p>
     </Dialog>
   );
-}
-
-function editOf(kind: string, thing: unknown, owned: string): Action {
-  const own = { ...(thing as Record<string, unknown>), owned };
-  return (
-    kind === "cable" ? { type: "add cable", cable: own } : { type: "add adapter", thing: own }
-  ) as Action;
-}
-
-function owned(t: Thing): Item[] {
-  if (["supply", "bracket"].includes(t.kind) || t.free < 1 || t.thing.condition === "not to be used")
-    return [];
-  return [
-    {
-      id: `drawer:${t.thing.key}`,
-      name: t.name,
-      words: t.words,
-      from: ["yours", t.family === "any" ? "" : t.family, t.thing.lies].filter(Boolean).join(", "),
-      kind: t.kind,
-      edit: editOf(t.kind, t.thing.thing, t.thing.key),
-    },
-  ];
-}
-
-function sold(l: LooseOut): Item[] {
-  if (l.kind === "bracket") return [];
-  return [
-    {
-      id: l.entry.slug,
-      name: l.entry.thing.name,
-      words: l.words,
-      from: ["to be had", l.family].filter(Boolean).join(", "),
-      kind: l.kind,
-      edit: editOf(l.kind, l.entry.thing, ""),
-    },
-  ];
 }

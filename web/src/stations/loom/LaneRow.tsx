@@ -35,6 +35,41 @@ export function Ruler({ length }: { length: number }) {
   );
 }
 
+/** What a cable is called by its ports, and how it stands. */
+function LaneName({
+  drawn: { cable, lane, where, labels },
+  chosen,
+  change,
+  onChoose,
+}: {
+  drawn: Drawn;
+  chosen: boolean;
+  change: string;
+  onChoose: () => void;
+}) {
+  return (
+    <button
+      type="button"
+      onClick={onChoose}
+      aria-pressed={chosen}
+      style={{ width: LABELS }}
+      className="shrink-0 py-1 pr-2 pl-2 text-left leading-tight"
+    >
+      <span className={where === "bag" ? "block text-sm" : "block truncate text-base font-bold"}>
+        {labels || cable.name}
+      </span>
+      {labels && <span className="sr-only">{cable.name}</span>}
+      {CHANGES[change] && <b className="block text-xs text-accent">{CHANGES[change]}</b>}
+      {lane?.pinned && <span className="block text-xs text-ink-soft">kept as it is</span>}
+      {lane && (
+        <span className={`block text-sm whitespace-nowrap ${VERDICT_TEXT[lane.verdict]}`}>
+          <b>{percent(lane.percent)}</b> {verdictWord(lane)}
+        </span>
+      )}
+    </button>
+  );
+}
+
 /** One cable drawn to scale; open and tall where it is the chosen one. */
 export function LaneRow({
   drawn,
@@ -73,25 +108,7 @@ export function LaneRow({
         className="flex border-b border-rule data-[chosen=true]:bg-accent-wash data-[chosen=true]:shadow-[inset_4px_0_0_var(--accent)]"
         data-chosen={chosen}
       >
-        <button
-          type="button"
-          onClick={onChoose}
-          aria-pressed={chosen}
-          style={{ width: LABELS }}
-          className="shrink-0 py-1 pr-2 pl-2 text-left leading-tight"
-        >
-          <span className={where === "bag" ? "block text-sm" : "block truncate text-base font-bold"}>
-            {drawn.labels || cable.name}
-          </span>
-          {drawn.labels && <span className="sr-only">{cable.name}</span>}
-          {CHANGES[change] && <b className="block text-xs text-accent">{CHANGES[change]}</b>}
-          {lane?.pinned && <span className="block text-xs text-ink-soft">kept as it is</span>}
-          {lane && (
-            <span className={`block text-sm whitespace-nowrap ${VERDICT_TEXT[lane.verdict]}`}>
-              <b>{percent(lane.percent)}</b> {verdictWord(lane)}
-            </span>
-          )}
-        </button>
+        <LaneName drawn={drawn} chosen={chosen} change={change} onChoose={onChoose} />
         <div className="relative min-w-0 flex-1" style={{ height: (chosen ? 124 : 44) + below }}>
           {chosen && (
             <p className="absolute top-1 left-1 text-xs text-ink-soft">

@@ -4,6 +4,7 @@ import type { Offer, Offers, Verdict } from "../../api/client";
 import { Face } from "../../drawing/Face";
 import { useResult } from "../../state/build/contexts";
 import { VERDICT_TEXT } from "../../state/format";
+import { byReason } from "../../state/loom/sockets";
 import { Button } from "../../ui/button";
 import { walkList } from "../../ui/walk";
 
@@ -109,11 +110,4 @@ export function OffersList({
       </div>
     </div>
   );
-}
-
-/** Refused offers with the same reason stand together. */
-function byReason(refused: Offer[]): [string, Offer[]][] {
-  const found = new Map<string, Offer[]>();
-  for (const o of refused) found.set(o.reason, [...(found.get(o.reason) ?? []), o]);
-  return [...found];
 }

@@ -5,6 +5,7 @@ import type { Offers, SocketAnswer } from "../../api/client";
 import { Face } from "../../drawing/Face";
 import { useBuild, useResult } from "../../state/build/contexts";
 import type { Picked } from "../../state/loom/pick";
+import { grouped, short, sought } from "../../state/loom/sockets";
 import { Button } from "../../ui/button";
 import { walkList } from "../../ui/walk";
 
@@ -34,11 +35,7 @@ export function SocketList({
   const list = useRef<HTMLUListElement>(null);
   const [text, setText] = useState("");
   const [openOnly, setOpenOnly] = useState(false);
-  const shown = sockets.filter(
-    (s) =>
-      (!openOnly || !s.cable) &&
-      `${s.words} ${s.kind_words} ${s.fed_by}`.toLowerCase().includes(text.toLowerCase()),
-  );
+  const shown = sought(sockets, text, openOnly);
   const groups = grouped(shown);
 
   useEffect(() => {
@@ -173,20 +170,4 @@ function SocketLine({
       </button>
     </li>
   );
-}
-
-/** What tells a socket from the others of its part, and its kind. */
-function short(s: SocketAnswer): string {
-  return s.own_words ? `${s.own_words}, ${s.kind_words}` : s.kind_words;
-}
-
-/** By device, those with something required and unfed first; within one, unfed first. */
-function grouped(sockets: SocketAnswer[]): [string, SocketAnswer[]][] {
-  const found = new Map<string, SocketAnswer[]>();
-  for (const s of sockets) found.set(s.part, [...(found.get(s.part) ?? []), s]);
-  const open = (s: SocketAnswer) => (s.required && !s.cable ? 0 : 1);
-  const rank = (of: SocketAnswer[]) => Math.min(...of.map(open));
-  return [...found]
-    .map(([part, of]): [string, SocketAnswer[]] => [part, [...of].sort((a, b) => open(a) - open(b))])
-    .sort((a, b) => rank(a[1]) - rank(b[1]));
 }

@@ -1,14 +1,13 @@
 import { useQuery } from "@tanstack/react-query";
 import { useEffect, useRef } from "react";
 
-import type { Part, Result } from "../../api/client";
+import type { Part } from "../../api/client";
 import { Face } from "../../drawing/Face";
 import { useBuild, useResult, useShown } from "../../state/build/contexts";
 import { amount, bounds, watts } from "../../state/format";
+import { faces, homes, nested, slipBy, type PartWatts } from "../../state/parts/columns";
 import { referenceQuery } from "../../state/queries";
 import { capital } from "../../words";
-
-type PartWatts = Result["parts"][number];
 
 /** Four columns, one a path; each watt stands in one of them only. Arrow keys walk the slips. */
 export function Columns({
@@ -76,51 +75,15 @@ export function Columns({
   );
 }
 
-/** Up and down within a column, left and right to the slip at the same height beside it. */
+/** The arrow keys walk from slip to slip. */
 function walk(e: React.KeyboardEvent<HTMLElement>) {
-  const steps: Record<string, [number, number]> = {
-    ArrowUp: [0, -1],
-    ArrowDown: [0, 1],
-    ArrowLeft: [-1, 0],
-    ArrowRight: [1, 0],
-  };
-  const step = steps[e.key];
   const now = e.target instanceof HTMLElement ? e.target.closest<HTMLElement>("[data-part]") : null;
-  if (!step || !now) return;
+  if (!now || !e.key.startsWith("Arrow")) return;
   e.preventDefault();
-  const columns = [...e.currentTarget.querySelectorAll("section")]
-    .map((section) => [...section.querySelectorAll<HTMLElement>("[data-part]")])
-    .filter((slips) => slips.length > 0);
-  const x = columns.findIndex((slips) => slips.includes(now));
-  const y = columns[x]?.indexOf(now) ?? 0;
-  const column = columns[x + step[0]];
-  column?.[Math.min(column.length - 1, Math.max(0, y + step[1]))]?.focus();
-}
-
-/** What hangs on a hub or on the board's headers stands under it, one step in. */
-function nested(drawn: PartWatts[], parts: Map<string, Part>): [PartWatts, number][] {
-  const board = [...parts.values()].find((p) => p.kind === "board")?.key ?? null;
-  const hub = (p: PartWatts) => {
-    const part = parts.get(p.part);
-    const on = part && "on" in part && part.sockets.length === 0 ? (part.on ?? board) : null;
-    return on !== null && drawn.some((d) => d.part === on) ? on : null;
-  };
-  const under = (on: string | null, depth: number): [PartWatts, number][] =>
-    drawn
-      .filter((p) => hub(p) === on)
-      .flatMap((p): [PartWatts, number][] => [[p, depth], ...under(p.part, depth + 1)]);
-  return under(null, 0);
-}
-
-/** The column where a part's slip stands; in another column it has a tail only. */
-function homes(result: Result, parts: Part[]): Map<string, string> {
-  const found = new Map<string, string>();
-  for (const p of result.parts) {
-    const part = parts.find((x) => x.key === p.part);
-    const before = found.get(p.part);
-    if (!before || (part?.kind === "card" && p.path === "card leads")) found.set(p.part, p.path);
-  }
-  return found;
+  const columns = [...e.currentTarget.querySelectorAll("section")].map((section) => [
+    ...section.querySelectorAll<HTMLElement>("[data-part]"),
+  ]);
+  slipBy(columns, now, e.key)?.focus();
 }
 
 function Slip({
@@ -206,11 +169,4 @@ function Slip({
       </button>
     </li>
   );
-}
-
-/** Kinds of sockets with their number, so that ten alike are one drawing. */
-function faces(sockets: { kind: string }[]): [string, number][] {
-  const found = new Map<string, number>();
-  for (const s of sockets) found.set(s.kind, (found.get(s.kind) ?? 0) + 1);
-  return [...found];
 }

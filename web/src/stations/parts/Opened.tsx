@@ -1,24 +1,11 @@
 import { useQuery } from "@tanstack/react-query";
 
-import type { Amount, Row, SpikeRow } from "../../api/client";
 import { useBuild, useResult } from "../../state/build/contexts";
 import { amount, bounds } from "../../state/format";
-import { closedFigure, openingWords, type Opening } from "../../state/parts/open";
+import { closedFigure, linesOf, openingWords, sum, type Opening } from "../../state/parts/open";
 import { rowsQuery } from "../../state/queries";
 import { Dialog } from "../../ui/dialog";
 import { useWords } from "../../words";
-
-/** One line of an opened number. */
-interface Line {
-  part: string;
-  name: string;
-  count: number;
-  rail: string | null;
-  how: string;
-  field: string;
-  origin: string;
-  watts: Amount;
-}
 
 /** An opened number: the rows that add up to it, each with its formula, each leading to its field. */
 export function Opened({
@@ -35,9 +22,7 @@ export function Opened({
   const { data } = useQuery(rowsQuery(build.key, build.version));
   const words = useWords();
   const figure = closedFigure(result, opening);
-  const lines = (data ? linesOf(opening, data.rows, data.spike_rows) : [])
-    .filter((r) => r.watts.high > 0 || r.watts.missing.length > 0)
-    .sort((a, b) => b.watts.likely - a.watts.likely);
+  const lines = data ? linesOf(opening, data.rows, data.spike_rows) : [];
   const total = sum(lines.map((r) => r.watts));
   return (
     <Dialog
@@ -98,21 +83,4 @@ export function Opened({
       </p>
     </Dialog>
   );
-}
-
-function linesOf(opening: Opening, rows: Row[], spikes: SpikeRow[]): Line[] {
-  if (opening.of === "spike")
-    return spikes.map((r) => ({ ...r, how: r.formula, watts: r.watts[opening.spike] }));
-  return rows
-    .filter((r) => (!opening.path || r.path === opening.path) && (!opening.rail || r.rail === opening.rail))
-    .map((r) => ({
-      ...r,
-      how: opening.path ? r.formula : `${r.formula}, ${r.path}`,
-      watts: r.watts[opening.state],
-    }));
-}
-
-function sum(of: Amount[]): Amount {
-  const add = (name: "low" | "likely" | "high") => of.reduce((total, a) => total + a[name], 0);
-  return { low: add("low"), likely: add("likely"), high: add("high"), missing: of.flatMap((a) => a.missing) };
 }

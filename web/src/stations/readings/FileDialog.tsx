@@ -102,50 +102,13 @@ export function FileDialog({
           />
         </label>
         {columns.length > 0 && (
-          <table className="w-full text-left">
-            <thead className="text-sm text-ink-soft">
-              <tr>
-                <th className="font-normal">Its column</th>
-                <th className="font-normal">is</th>
-              </tr>
-            </thead>
-            <tbody>
-              {columns.map((c, i) => (
-                <tr key={`${c.head}${i}`} data-column={c.head} className="border-t border-rule">
-                  <td className="py-1 pr-3">{c.head}</td>
-                  <td className="py-1">
-                    {asked.includes(c.head) ? (
-                      <select
-                        aria-label={`What ${c.head} is`}
-                        className="field"
-                        value={c.means}
-                        onChange={(e) => {
-                          const means = e.target.value;
-                          setColumns(columns.map((x) => (x === c ? { ...x, means } : x)));
-                        }}
-                      >
-                        <option value="">not recognised: leave it out</option>
-                        <option value="time">the time</option>
-                        <option value="state">the state</option>
-                        <ChannelOptions channels={channels} />
-                      </select>
-                    ) : (
-                      <>
-                        {channels.find((x) => x.channel === c.means)?.words ?? c.means}{" "}
-                        <button
-                          type="button"
-                          className="min-h-6 text-sm text-accent underline"
-                          onClick={() => setAsked([...asked, c.head])}
-                        >
-                          something else
-                        </button>
-                      </>
-                    )}
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+          <Recognised
+            columns={columns}
+            asked={asked}
+            channels={channels}
+            onMeans={(column, means) => setColumns(columns.map((x) => (x === column ? { ...x, means } : x)))}
+            onAsk={(head) => setAsked([...asked, head])}
+          />
         )}
         {columns.length > 0 && (
           <label className="flex min-h-8 items-center gap-2">
@@ -187,6 +150,65 @@ export function FileDialog({
         </p>
       </div>
     </Dialog>
+  );
+}
+
+/** The columns as they are recognised; what is not is asked for. */
+function Recognised({
+  columns,
+  asked,
+  channels,
+  onMeans,
+  onAsk,
+}: {
+  columns: Column[];
+  asked: string[];
+  channels: ChannelWords[];
+  onMeans: (column: Column, means: string) => void;
+  onAsk: (head: string) => void;
+}) {
+  return (
+    <table className="w-full text-left">
+      <thead className="text-sm text-ink-soft">
+        <tr>
+          <th className="font-normal">Its column</th>
+          <th className="font-normal">is</th>
+        </tr>
+      </thead>
+      <tbody>
+        {columns.map((c, i) => (
+          <tr key={`${c.head}${i}`} data-column={c.head} className="border-t border-rule">
+            <td className="py-1 pr-3">{c.head}</td>
+            <td className="py-1">
+              {asked.includes(c.head) ? (
+                <select
+                  aria-label={`What ${c.head} is`}
+                  className="field"
+                  value={c.means}
+                  onChange={(e) => onMeans(c, e.target.value)}
+                >
+                  <option value="">not recognised: leave it out</option>
+                  <option value="time">the time</option>
+                  <option value="state">the state</option>
+                  <ChannelOptions channels={channels} />
+                </select>
+              ) : (
+                <>
+                  {channels.find((x) => x.channel === c.means)?.words ?? c.means}{" "}
+                  <button
+                    type="button"
+                    className="min-h-6 text-sm text-accent underline"
+                    onClick={() => onAsk(c.head)}
+                  >
+                    something else
+                  </button>
+                </>
+              )}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }
 

@@ -2,7 +2,7 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useMemo, useState } from "react";
 import { Link, useSearchParams } from "react-router";
 
-import { client, reason, take, type HeldAnswer, type TakenOut } from "../../api/client";
+import { client, reason, take, type HeldAnswer, type ReadingsOut, type TakenOut } from "../../api/client";
 import { PinBars } from "../../drawing/PinBars";
 import { useBuild, useWrite } from "../../state/build/contexts";
 import { day, time } from "../../state/clock";
@@ -10,6 +10,7 @@ import { lastThrown } from "../../state/thrown";
 import { heldQuery, readingsKey, readingsQuery } from "../../state/queries";
 import { firstChoice } from "../../state/readings/choice";
 import { timeWords, type Range } from "../../state/readings/range";
+import { MOST_TOLD, told } from "../../state/readings/told";
 import { Button } from "../../ui/button";
 import { Menu, MenuItem } from "../../ui/menu";
 import { useWords } from "../../words";
@@ -30,11 +31,11 @@ const SEVERITY: Record<string, { words: string; look: string }> = {
   unknown: { words: "not measured", look: "text-unknown" },
   note: { words: "as expected", look: "text-within" },
 };
-const VERDICTS: Record<string, { words: string; look: string }> = {
-  over: { words: "Stop and look", look: "text-over" },
-  tight: { words: "Something differs", look: "text-tight" },
-  unknown: { words: "Not all is measured", look: "text-unknown" },
-  within: { words: "As the tally says", look: "text-within" },
+const VERDICT_LOOK: Record<string, string> = {
+  over: "text-over",
+  tight: "text-tight",
+  unknown: "text-unknown",
+  within: "text-within",
 };
 
 /** The machine held against the tally: what was measured, what differs, what to look at. */
@@ -75,7 +76,6 @@ export default function Readings() {
         }),
       ),
     );
-  const dialog = { buildKey: build.key, onClose: () => open(""), onMade: made };
   if (error) return <p className="p-8 text-over">{reason(error)}</p>;
   return (
     <div className="flex h-full min-h-0 flex-col">
@@ -96,21 +96,14 @@ export default function Readings() {
           The bin
         </Button>
       </StationHead>
-      {shown === "typed" && <TypeDialog {...dialog} channels={data?.channels ?? []} />}
-      {shown === "file" && <FileDialog {...dialog} channels={data?.channels ?? []} />}
-      {shown === "live" && <LiveDialog {...dialog} faults={data?.faults ?? []} />}
-      {shown === "simulated" && <SimulateDialog {...dialog} faults={data?.faults ?? []} />}
-      {shown === "settle" && set && (
-        <SettleDialog buildKey={build.key} of={set.key} onClose={() => open("")} />
-      )}
-      {shown === "bin" && (
-        <BinDialog
-          title="Readings in the bin"
-          load={() =>
-            take(client.GET("/api/v1/builds/{key}/bin/readings", { params: { path: { key: build.key } } }))
-          }
-          back={(x) => bringBack(x.key)}
+      {data && (
+        <Dialogs
+          shown={shown}
+          data={data}
+          set={set}
           onClose={() => open("")}
+          onMade={made}
+          bringBack={bringBack}
         />
       )}
       {data && !set && <Nothing onOpen={open} />}
@@ -135,6 +128,43 @@ export default function Readings() {
         />
       )}
     </div>
+  );
+}
+
+/** The ways to take readings, what they settle, the bin: each by the address. */
+function Dialogs({
+  shown,
+  data,
+  set,
+  onClose,
+  onMade,
+  bringBack,
+}: {
+  shown: string;
+  data: ReadingsOut;
+  set: TakenOut | undefined;
+  onClose: () => void;
+  onMade: (row: TakenOut) => Promise<void>;
+  bringBack: (taken: string) => Promise<void>;
+}) {
+  const { key } = useBuild();
+  const dialog = { buildKey: key, onClose, onMade };
+  return (
+    <>
+      {shown === "typed" && <TypeDialog {...dialog} channels={data.channels} />}
+      {shown === "file" && <FileDialog {...dialog} channels={data.channels} />}
+      {shown === "live" && <LiveDialog {...dialog} faults={data.faults} />}
+      {shown === "simulated" && <SimulateDialog {...dialog} faults={data.faults} />}
+      {shown === "settle" && set && <SettleDialog buildKey={key} of={set.key} onClose={onClose} />}
+      {shown === "bin" && (
+        <BinDialog
+          title="Readings in the bin"
+          load={() => take(client.GET("/api/v1/builds/{key}/bin/readings", { params: { path: { key } } }))}
+          back={(x) => bringBack(x.key)}
+          onClose={onClose}
+        />
+      )}
+    </>
   );
 }
 
@@ -325,14 +355,56 @@ function Damaged({ set, onRemove }: { set: TakenOut; onRemove: () => void }) {
   );
 }
 
+/** What differs, worst first, and what has become of the set. */
 function Verdict({ held, set, onStop }: { held: HeldAnswer | undefined; set: TakenOut; onStop: () => void }) {
   const [all, setAll] = useState(false);
-  const found = held?.found.filter((f) => f.severity !== "note") ?? [];
-  const fine = held?.found.filter((f) => f.severity === "note") ?? [];
-  const first = found.slice(0, all ? undefined : 3);
-  const verdict = VERDICTS[held?.verdict ?? ""];
+  const { verdict, title, differs, fine, more } = told(held);
   return (
     <section aria-label="What differs" className="mb-2 border border-rule bg-slip px-4 py-2">
+      <Coming set={set} onStop={onStop} />
+      {title && (
+        <h2 data-held={verdict} className={`text-2xl leading-tight font-bold ${VERDICT_LOOK[verdict] ?? ""}`}>
+          {title}
+        </h2>
+      )}
+      <ul>
+        {differs.slice(0, all ? undefined : MOST_TOLD).map((f, i) => (
+          <li key={i} data-found={f.id} className="border-t border-rule py-1.5 first:border-t-0">
+            <p className="text-lg leading-snug">
+              <b className={SEVERITY[f.severity]?.look}>{SEVERITY[f.severity]?.words}: </b>
+              {f.text}
+            </p>
+            {f.look && <p className="text-base text-ink-soft">{f.look}</p>}
+          </li>
+        ))}
+      </ul>
+      {more && (
+        <button
+          type="button"
+          aria-expanded={all}
+          className="min-h-8 font-semibold text-accent underline"
+          onClick={() => setAll(!all)}
+        >
+          {all ? "Less" : more}
+        </button>
+      )}
+      {all && (
+        <ul className="text-base">
+          {fine.map((f, i) => (
+            <li key={i} data-found={f.id} className="py-0.5">
+              {f.text}
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}
+
+/** How a set comes in, and how it ended. */
+function Coming({ set, onStop }: { set: TakenOut; onStop: () => void }) {
+  return (
+    <>
       {set.state === "coming" && (
         <p role="status" className="flex items-center gap-3 text-lg font-bold text-accent">
           Coming in: {set.samples.toLocaleString("en-GB")} samples, {timeWords(set.seconds)}
@@ -350,51 +422,7 @@ function Verdict({ held, set, onStop }: { held: HeldAnswer | undefined; set: Tak
           ))}
         </p>
       )}
-      {verdict && (
-        <h2 data-held={held?.verdict} className={`text-2xl leading-tight font-bold ${verdict.look}`}>
-          {held?.verdict === "unknown" && found.some((f) => f.severity === "tight")
-            ? "Something differs, and not all is measured"
-            : verdict.words}
-        </h2>
-      )}
-      <ul>
-        {first.map((f, i) => (
-          <li key={i} data-found={f.id} className="border-t border-rule py-1.5 first:border-t-0">
-            <p className="text-lg leading-snug">
-              <b className={SEVERITY[f.severity]?.look}>{SEVERITY[f.severity]?.words}: </b>
-              {f.text}
-            </p>
-            {f.look && <p className="text-base text-ink-soft">{f.look}</p>}
-          </li>
-        ))}
-      </ul>
-      {(found.length > 3 || fine.length > 0) && (
-        <button
-          type="button"
-          aria-expanded={all}
-          className="min-h-8 font-semibold text-accent underline"
-          onClick={() => setAll(!all)}
-        >
-          {all
-            ? "Less"
-            : [
-                found.length > 3 && `${found.length - 3} more`,
-                fine.length > 0 && `${fine.length} as expected`,
-              ]
-                .filter(Boolean)
-                .join(", ")}
-        </button>
-      )}
-      {all && (
-        <ul className="text-base">
-          {fine.map((f, i) => (
-            <li key={i} data-found={f.id} className="py-0.5">
-              {f.text}
-            </li>
-          ))}
-        </ul>
-      )}
-    </section>
+    </>
   );
 }
 

@@ -1,9 +1,9 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link, useSearchParams } from "react-router";
 
-import type { SupplyAnswer } from "../../api/client";
 import { useBuild, useResult } from "../../state/build/contexts";
 import { sentence, watts } from "../../state/format";
+import { rowsOf } from "../../state/supply/compare";
 import { candidatesQuery } from "../../state/queries";
 import { Button } from "../../ui/button";
 import { StationHead } from "../frame/Frame";
@@ -123,39 +123,4 @@ export default function Compare() {
       </div>
     </div>
   );
-}
-
-const RAILS: [string, string][] = [
-  ["vneg12", "−12 V"],
-  ["vneg5", "−5 V"],
-  ["v12", "12 V"],
-  ["v5sb", "standby"],
-  ["v3v3", "3.3 V"],
-  ["v5", "5 V"],
-];
-
-type Check = SupplyAnswer["checks"][number];
-interface Row {
-  key: string;
-  cells: (Check | undefined)[];
-  differs: boolean;
-}
-
-/** A row a check, those whose status differs first, then those whose words do. */
-function rowsOf(answers: SupplyAnswer[]): Row[] {
-  const id = (c: Check) => (c.rail ? `${c.id} ${c.rail}` : c.id);
-  const keys = [...new Set(answers.flatMap((a) => a.checks.map(id)))];
-  const rows = keys.map((key) => {
-    const cells = answers.map((a) => a.checks.find((c) => id(c) === key));
-    const statuses = new Set(cells.map((c) => c?.status));
-    const texts = new Set(cells.map((c) => c?.text));
-    return { key, cells, rank: statuses.size > 1 ? 0 : texts.size > 1 ? 1 : 2 };
-  });
-  return rows
-    .sort((a, b) => a.rank - b.rank)
-    .map(({ key, cells, rank }) => ({
-      key: RAILS.reduce((k, [rail, words]) => k.replace(rail, words), key),
-      cells,
-      differs: rank < 2,
-    }));
 }

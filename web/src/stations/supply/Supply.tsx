@@ -2,16 +2,17 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
 import { useNavigate, useSearchParams } from "react-router";
 
-import { client, take, type Candidate, type Supply as SupplyDoc } from "../../api/client";
+import { client, take, type Candidate } from "../../api/client";
 import { useBuild, useResult, useWrite } from "../../state/build/contexts";
-import { watts } from "../../state/format";
+import { fits, NO_FILTER } from "../../state/supply/filter";
+import { aboutOf, sizingNote, whoseOf } from "../../state/supply/ticket";
 import { buildsQuery, candidatesQuery, feedsQuery, stayQuery } from "../../state/queries";
 import { Button } from "../../ui/button";
 import { Dialog } from "../../ui/dialog";
 import { StationHead } from "../frame/Frame";
 import { AllChecks } from "./checks";
 import { MOST, OWN } from "./chosen";
-import { Filters, fits, NO_FILTER } from "./Filters";
+import { Filters } from "./Filters";
 import { LabelFields } from "./LabelFields";
 import { LookedAt } from "./LookedAt";
 import { Sizes } from "./Sizes";
@@ -35,22 +36,13 @@ export default function Supply() {
   const open = (slug: string) => setParams(slug ? { open: slug } : {});
   const own = build.doc.supply;
   const feeds = useFeeds(build.key, build.version, data?.length ?? 0);
-  const governs = result.sizing.rules.find((r) => r.governs);
-  const { needed, pick_w } = result.sizing;
-  const note = needed
-    ? `${governs?.words ?? "the rules"} governs: ${watts(needed.likely)} W, next common size ${pick_w ?? "beyond the common ones"}`
-    : `not known yet: at least ${watts(result.sizing.at_least_w)} W`;
   const all = (data ?? []).filter((c) => !c.in_build);
   const found = all.filter((c) => fits(c, filter));
-  const told =
-    opened === OWN && own && result.supply
-      ? { name: own.name, answer: result.supply }
-      : all.filter((c) => c.slug === opened).map((c) => ({ name: c.supply.name, answer: c.answer }))[0];
   const compare = (slug: string) =>
     setCompared((now) => (now.includes(slug) ? now.filter((s) => s !== slug) : [...now, slug].slice(-MOST)));
   return (
     <div className="flex h-full min-h-0 flex-col">
-      <StationHead title="Supply" note={note}>
+      <StationHead title="Supply" note={sizingNote(result.sizing)}>
         <Tabs />
         {opened === "looked-at" && <LookedAt onClose={() => open("")} />}
       </StationHead>
@@ -105,12 +97,31 @@ export default function Supply() {
           ))}
         </ul>
       </div>
-      {told && (
-        <Dialog open onClose={() => open("")} title={`${told.name}, every check`} wide>
-          <AllChecks answer={told.answer} />
-        </Dialog>
-      )}
+      <EveryCheck of={opened} candidates={all} onClose={() => open("")} />
     </div>
+  );
+}
+
+/** Every check of the supply that the address names: the one in place, or a candidate. */
+function EveryCheck({
+  of,
+  candidates,
+  onClose,
+}: {
+  of: string;
+  candidates: Candidate[];
+  onClose: () => void;
+}) {
+  const own = useBuild().doc.supply;
+  const { result } = useResult();
+  const candidate = candidates.find((c) => c.slug === of);
+  const name = of === OWN ? own?.name : candidate?.supply.name;
+  const answer = of === OWN ? result.supply : candidate?.answer;
+  if (!name || !answer) return null;
+  return (
+    <Dialog open onClose={onClose} title={`${name}, every check`} wide>
+      <AllChecks answer={answer} />
+    </Dialog>
   );
 }
 
@@ -131,19 +142,7 @@ function CandidateTicket({
 }) {
   const { key } = useBuild();
   const { data: builds = [] } = useQuery(buildsQuery);
-  const elsewhere = c.builds.filter((b) => b !== key).map((b) => builds.find((x) => x.key === b)?.name ?? b);
-  const from =
-    c.source === "owned"
-      ? [
-          "yours",
-          elsewhere.length ? `in ${elsewhere.join(", ")}` : c.lies,
-          c.condition === "worn" ? "worn" : "",
-        ]
-          .filter(Boolean)
-          .join(", ")
-      : c.source === "looked at"
-        ? "looking at it"
-        : "catalogue";
+  const from = whoseOf(c, key, (b) => builds.find((x) => x.key === b)?.name ?? b);
   return (
     <Ticket
       name={c.supply.name}
@@ -193,13 +192,6 @@ function useFeeds(key: string, version: number, candidates: number) {
     },
   });
   return new Map(data.map((f) => [f.slug, f]));
-}
-
-function aboutOf(s: SupplyDoc, cables: number): string {
-  const design =
-    s.design === null ? "design not known" : s.design === "classic" ? "classic design" : `design ${s.design}`;
-  const ports = s.ports.length ? `${s.ports.length} ports, ` : "";
-  return [s.form, design, s.grade, `${ports}${cables} cables`].filter(Boolean).join(", ");
 }
 
 /** What would let the supply in place stay, a button each. */

@@ -1,23 +1,11 @@
 import { useState } from "react";
 
-import type { Doc } from "../../api/client";
 import { useBuild, useWrite } from "../../state/build/contexts";
 import { clock, hours } from "../../state/clock";
+import { dayAndNight, DAYS, type Band } from "../../state/supply/tariff";
 import { Button } from "../../ui/button";
 import { NumberField, TextField } from "../../ui/fields";
 import { Remove } from "../parts/Outputs";
-
-type Band = Doc["place"]["tariff"][number];
-
-const DAYS: Band["days"] = ["Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"];
-
-/** A tariff to start from: a day and a night. */
-function dayAndNight(price: number): Band[] {
-  return [
-    { name: "day", days: DAYS, from_h: 6, to_h: 22, price_kwh: price },
-    { name: "night", days: DAYS, from_h: 22, to_h: 6, price_kwh: Math.round(price * 70) / 100 },
-  ];
-}
 
 /**
  * Prices by time of use, set down whole: one band changed by itself would leave a gap or an overlap.

@@ -3,7 +3,8 @@ import type { ReactNode } from "react";
 import type { SupplyAnswer } from "../../api/client";
 import { percent, sentence, watts } from "../../state/format";
 import { Button } from "../../ui/button";
-import { VERDICTS, Line, sorted } from "./checks";
+import { aYear, telling } from "../../state/supply/ticket";
+import { VERDICTS, Line } from "./checks";
 
 /** How many lines a ticket shows before all of them have to be opened. */
 const MOST = 3;
@@ -40,9 +41,7 @@ export function Ticket({
   stay?: ReactNode;
   children?: ReactNode;
 }) {
-  const checks = sorted(answer.checks);
-  const bad = checks.filter((c) => c.status !== "pass" && c.status !== "not checked");
-  const key = bad.length ? bad : checks.filter((c) => c.id === "watts" || c.rail === "v12");
+  const key = telling(answer.checks);
   return (
     <li
       data-ticket={name}
@@ -86,7 +85,7 @@ export function Ticket({
           </Button>
         )}
         <Button look="quiet" onClick={onOpen}>
-          All {checks.length} checks
+          All {answer.checks.length} checks
         </Button>
         <Button
           look="quiet"
@@ -99,12 +98,6 @@ export function Ticket({
       </div>
     </li>
   );
-}
-
-function aYear(a: SupplyAnswer): string {
-  if (a.year_kwh === null) return "not known";
-  const kwh = `${watts(a.year_kwh)} kWh`;
-  return a.year_price === null ? kwh : `${kwh}, ${a.year_price.toFixed(2)}`;
 }
 
 function Fact({ term, children }: { term: string; children: ReactNode }) {

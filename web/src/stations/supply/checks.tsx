@@ -1,5 +1,6 @@
 import type { SupplyAnswer } from "../../api/client";
 import { amount, sentence, watts } from "../../state/format";
+import { sorted } from "../../state/supply/ticket";
 
 export const VERDICTS: Record<SupplyAnswer["verdict"], string> = {
   "right size": "text-within",
@@ -19,13 +20,6 @@ const STATUS: Record<string, { mark: string; look: string; words: string }> = {
   pass: { mark: "M3 9.5l4 4L15 4", look: "", words: "passes" },
   "not checked": { mark: "M5 9h8", look: "text-ink-soft", words: "not checked" },
 };
-const ORDER = Object.keys(STATUS);
-
-/** Checks, those that fail first. */
-export function sorted(checks: SupplyAnswer["checks"]): SupplyAnswer["checks"] {
-  return [...checks].sort((a, b) => ORDER.indexOf(a.status) - ORDER.indexOf(b.status));
-}
-
 /** One check: its mark, its sentence. */
 export function Line({ status, text }: { status: string; text: string }) {
   const s = STATUS[status];

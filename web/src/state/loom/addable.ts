@@ -1,0 +1,55 @@
+import type { Action, LooseOut, Thing } from "../../api/client";
+
+type Loose = LooseOut["entry"]["thing"];
+
+/** Something that can be added to a build: of the drawer, or to be had. */
+export interface Item {
+  id: string;
+  name: string;
+  words: string;
+  from: string;
+  kind: string;
+  family: string;
+  edit: Action;
+}
+
+/** Cables of a family, adapters and extensions that are called so: one's own first. */
+export function addable(things: Thing[], loose: LooseOut[], family: string, text: string): Item[] {
+  return [...things.flatMap(owned), ...loose.flatMap(sold)].filter(
+    (i) =>
+      (i.kind !== "cable" || i.family === family) &&
+      `${i.name} ${i.words}`.toLowerCase().includes(text.toLowerCase()),
+  );
+}
+
+/** The edit that adds it; `key`: which thing of the drawer it is. */
+function editOf(thing: Loose | null, key: string): Action | null {
+  if (!thing || "place" in thing) return null; // a bracket is chosen with the case
+  return "supply_end" in thing
+    ? { type: "add cable", cable: { ...thing, owned: key } }
+    : { type: "add adapter", thing: { ...thing, owned: key } };
+}
+
+function owned(t: Thing): Item[] {
+  const edit = editOf(t.thing.thing, t.thing.key);
+  if (!edit || t.free < 1 || t.thing.condition === "not to be used") return [];
+  const from = ["yours", t.family === "any" ? "" : t.family, t.thing.lies];
+  return [
+    {
+      id: `drawer:${t.thing.key}`,
+      name: t.name,
+      words: t.words,
+      from: from.filter(Boolean).join(", "),
+      kind: t.kind,
+      family: t.family,
+      edit,
+    },
+  ];
+}
+
+function sold({ entry, kind, family, words }: LooseOut): Item[] {
+  const edit = editOf(entry.thing, "");
+  if (!edit) return [];
+  const from = ["to be had", family].filter(Boolean).join(", ");
+  return [{ id: entry.slug, name: entry.thing.name, words, from, kind, family, edit }];
+}
