@@ -8,9 +8,9 @@ from typing import Any
 from easy_tally.analysis import analyse
 from easy_tally.analysis.of_fit import fit_checks
 from easy_tally.publishing import compact, fit_answer
-from easy_tally.supplies.air import flow_m3h
-from easy_tally.supplies.fit import FitCheck
-from easy_tally.things.assumptions import Assumptions
+from easy_tally.supplies.case.air import flow_m3h
+from easy_tally.supplies.case.fit import FitCheck
+from easy_tally.things.assumed.assumptions import Assumptions
 from easy_tally.things.build import Build
 from easy_tally.things.case import Case, RadiatorPlace, Vent
 from easy_tally.things.parts import Cooler, Drive, Fan, Slot

@@ -26,7 +26,7 @@ from easy_tally.entry.kits import (
     say_supply,
 )
 from easy_tally.files import kits_csv
-from easy_tally.files.cells import harmless
+from easy_tally.files.tables.cells import harmless
 from easy_tally.things.adapters import Adapter, Bracket, CodeAt, Lead
 from easy_tally.things.cables import Cable
 from hypothesis import given, settings

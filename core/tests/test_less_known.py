@@ -14,7 +14,7 @@ from typing import Any
 from easy_tally import Build, analyse
 from easy_tally.base.declared import Figure
 from easy_tally.files import build_file
-from easy_tally.things.defaults import default
+from easy_tally.things.assumed.defaults import default
 from pydantic import ValidationError
 
 from .helpers import board, build, card, supply

@@ -7,7 +7,7 @@ from typing import Any
 
 from easy_tally.base.series import Span
 from easy_tally.tally.loads import Load, loads
-from easy_tally.things.assumptions import Assumptions
+from easy_tally.things.assumed.assumptions import Assumptions
 from easy_tally.things.parts import Card, Drive, Fan, M2Drive, Memory, Part, Processor, Socket
 from easy_tally.wiring import Wired
 

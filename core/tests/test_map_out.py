@@ -9,7 +9,7 @@ from xml.etree import ElementTree
 
 from easy_tally.analysis import analyse
 from easy_tally.files import loom_pdf, loom_svg, map_csv
-from easy_tally.files.loom_drawing import Stroke, drawing
+from easy_tally.files.drawn.loom_drawing import Stroke, drawing
 from easy_tally.publishing import compact
 from easy_tally.things.build import Build
 

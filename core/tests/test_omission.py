@@ -11,7 +11,7 @@ from easy_tally.publishing import compact
 from easy_tally.publishing.result import Mend
 from easy_tally.supplies.checks import SupplyCheck
 from easy_tally.tally.loads import loads
-from easy_tally.things.assumptions import Assumptions
+from easy_tally.things.assumed.assumptions import Assumptions
 from easy_tally.things.build import Build
 from easy_tally.things.cables import Plug
 from easy_tally.things.parts import Fan, Header, Other, Processor, Slot, Socket

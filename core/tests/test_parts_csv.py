@@ -10,7 +10,7 @@ from easy_tally.base.errors import BadFile
 from easy_tally.catalogue.entries import CatalogueEntry
 from easy_tally.entry import parse
 from easy_tally.files import parts_csv
-from easy_tally.files.cells import exact, harmless
+from easy_tally.files.tables.cells import exact, harmless
 from easy_tally.things.parts import Other
 from hypothesis import given
 from hypothesis import strategies as st

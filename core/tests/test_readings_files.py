@@ -9,7 +9,7 @@ import unittest
 import numpy as np
 from easy_tally import BadInput
 from easy_tally.files import readings_heads
-from easy_tally.files.readings_csv import Imported, Stopped, read, write
+from easy_tally.files.tables.readings_csv import Imported, Stopped, read, write
 from easy_tally.readings import Channel, Named, Readings, parse
 from easy_tally.simulate import lines, read_first, read_line
 from hypothesis import given

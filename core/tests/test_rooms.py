@@ -8,8 +8,8 @@ import unittest
 from pathlib import Path
 
 from easy_tally.base.units import RAIL_WORDS, RAILS
-from easy_tally.things.assumptions import Assumptions
-from easy_tally.things.defaults import default, default_name
+from easy_tally.things.assumed.assumptions import Assumptions
+from easy_tally.things.assumed.defaults import default, default_name
 from easy_tally.things.parts import PART_KINDS, Card, Drive, Socket
 
 from .helpers import card, disk

@@ -5,7 +5,7 @@ from __future__ import annotations
 import unittest
 
 from easy_tally.ratings.runs import RunResult
-from easy_tally.things.assumptions import Assumptions
+from easy_tally.things.assumed.assumptions import Assumptions
 from easy_tally.things.build import Build
 from easy_tally.things.cables import Plug, RailPins, SupplyEnd
 from easy_tally.things.parts import Card, Processor, Socket

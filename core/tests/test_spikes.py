@@ -13,7 +13,7 @@ from easy_tally.files import build_file
 from easy_tally.supplies.sizing import ride_through
 from easy_tally.tally.loads import loads
 from easy_tally.tally.spikes import spike_rows
-from easy_tally.things.assumptions import Assumptions
+from easy_tally.things.assumed.assumptions import Assumptions
 from easy_tally.things.parts import Card, Socket
 from easy_tally.wiring import Wired
 

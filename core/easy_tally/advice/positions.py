@@ -10,8 +10,8 @@ from ..analysis.facts import Analysis
 from ..analysis.finding import Finding
 from ..analysis.of_fit import fit_checks
 from ..editing import ChangeBuild
+from ..supplies.case.fit import FitCheck
 from ..supplies.checks import SupplyVerdict
-from ..supplies.fit import FitCheck
 from ..things.rules import RULES
 
 

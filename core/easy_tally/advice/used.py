@@ -15,7 +15,7 @@ from ..tally.demand import demands
 from ..tally.loads import Load
 from ..tally.loads import loads as loads_of
 from ..tally.spikes import spike_rows
-from ..things.assumptions import Assumptions
+from ..things.assumed.assumptions import Assumptions
 from ..things.parts import Card, Processor
 from ..wiring import Wired
 

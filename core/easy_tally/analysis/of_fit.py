@@ -4,8 +4,8 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
-from ..supplies import air, fit
-from ..supplies.fit import FitCheck, Missing
+from ..supplies.case import air, fit
+from ..supplies.case.fit import FitCheck, Missing
 from .facts import Analysis
 from .finding import Finding, Of, Remedy, Severity, Subject
 

@@ -8,7 +8,7 @@ from typing import Literal
 
 from ..analysis import Analysis
 from ..standards.connectors import CONNECTORS, PLUGS, is_coded, is_of
-from ..supplies.fit import room_of
+from ..supplies.case.fit import room_of
 from ..things.supply import PORT_WORDS, Port
 from ..wiring import Feed, Wired, WiredRun
 

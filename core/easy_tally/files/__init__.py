@@ -2,22 +2,12 @@
 
 from __future__ import annotations
 
-from . import (
-    bench_pdf,
-    build_file,
-    kits_csv,
-    loom_pdf,
-    loom_svg,
-    map_csv,
-    parts_csv,
-    readings_csv,
-    readings_heads,
-    readings_svg,
-    supplies_csv,
-)
+from . import build_file
 from .canonical import to_text
-from .cells import harmless
+from .drawn import bench_pdf, loom_pdf, loom_svg, readings_svg
 from .printout import print_map, print_report
+from .tables import kits_csv, map_csv, parts_csv, readings_csv, readings_heads, supplies_csv
+from .tables.cells import harmless
 
 __all__ = [
     "bench_pdf",

@@ -6,13 +6,13 @@ second computation that shares nothing, and the search through every map of smal
 
 from __future__ import annotations
 
+from .model.scenarios import scenarios_of
+from .model.world import world
 from .program import GOALS, Facts, Program, Stopped
 from .repairs import InStock, OtherSupply, Repair, repairs
-from .scenarios import scenarios_of
 from .solve import GoalValue, Mapping, Progress, Wish, Wished, applied, solve, wish
 from .swap import Move, Needed, bill, moves
 from .why import Fact, why_not
-from .world import world
 
 __all__ = [
     "GOALS",

@@ -13,9 +13,17 @@ from typing import Any
 
 from ..base.rounding import TOLERANCE
 from ..base.units import RUN_STATES
-from .columns import Column, Columns, Relaxed, cable_classes, devices_of, has_fewer, port_classes
-from .targets import Device, Target
-from .world import World
+from .model.columns import (
+    Column,
+    Columns,
+    Relaxed,
+    cable_classes,
+    devices_of,
+    has_fewer,
+    port_classes,
+)
+from .model.targets import Device, Target
+from .model.world import World
 
 #: Whole numbers that stand for one ampere. Twice as many runs as a limit has amperes lose less by
 #: rounding than the checker lets pass: both find the same of a sum that is just at the limit.

@@ -6,9 +6,9 @@ from __future__ import annotations
 from collections.abc import Iterable
 
 from ..things.cables import Connection, Run, SocketRef
-from .columns import Column
-from .targets import Target, Way
-from .world import World
+from .model.columns import Column
+from .model.targets import Target, Way
+from .model.world import World
 
 Connections = dict[str, tuple[Connection, ...]]
 

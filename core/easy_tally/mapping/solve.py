@@ -15,10 +15,10 @@ from ..things.build import Build
 from ..things.cables import Connection, Run
 from ..things.same import connected
 from ..wiring import Wired
+from .model.scenarios import Asked, Scenario, scenarios_of
+from .model.world import World, world
 from .program import GOALS, Answer, Facts, GoalId, Program, Stopped
 from .realise import Laying
-from .scenarios import Asked, Scenario, scenarios_of
-from .world import World, world
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

@@ -9,11 +9,11 @@ from typing import Literal
 
 from ..base.errors import NotDecided
 from ..things.build import Build
-from .columns import CableClass, PortClass, cable_classes, port_classes
+from .model.columns import CableClass, PortClass, cable_classes, port_classes
+from .model.scenarios import Scenario, alike_needs
+from .model.world import World
 from .program import Facts, Program
-from .scenarios import Scenario, alike_needs
 from .solve import Search, Wish
-from .world import World
 
 FactId = Literal[
     "supply", "need", "between", "cables", "ports", "keep", "rule", "group", "reach", "ratings"

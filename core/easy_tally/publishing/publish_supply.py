@@ -10,11 +10,11 @@ from ..base.rounding import exceeds, percent
 from ..base.saying import number
 from ..base.series import Span
 from ..supplies.asked import Asked, SupplyCheck
+from ..supplies.case.fit import FitCheck
+from ..supplies.case.side_view import side_view
 from ..supplies.checks import Ride, SupplyResult
 from ..supplies.energy import billed, year
-from ..supplies.fit import FitCheck
 from ..supplies.living import lacks_for_wall, wall_of
-from ..supplies.side_view import side_view
 from ..things.place import WEEK
 from ..things.supply import Supply
 from . import wording

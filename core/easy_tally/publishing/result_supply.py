@@ -6,7 +6,7 @@ from dataclasses import dataclass
 
 from ..analysis.finding import Of
 from ..supplies.asked import CheckStatus
-from ..supplies.side_view import Shape
+from ..supplies.case.side_view import Shape
 from .result import CheckAnswer
 
 

@@ -11,7 +11,7 @@ from ..standards.connectors import CONNECTORS, SocketVersion, is_coded
 from ..standards.margins import WITHIN_GRANT, WITHIN_RATING
 from ..standards.wires import DROP_OVER, DROP_WITHIN
 from ..things.adapters import Adapter
-from ..things.assumptions import Assumptions
+from ..things.assumed.assumptions import Assumptions
 from ..things.cables import Cable, Plug
 from ..things.parts import Socket
 from ..things.supply import Port

@@ -16,7 +16,7 @@ from ..standards.connectors import CONNECTORS, SENSE_GRANT_W, Sense, SocketVersi
 from ..standards.contacts import contact_limit_a, derating
 from ..standards.wires import DROP_OVER, WIRE_MOHM_PER_M
 from ..things.adapters import Adapter
-from ..things.assumptions import Assumptions
+from ..things.assumed.assumptions import Assumptions
 from ..things.cables import Cable, Plug
 from ..things.rules import BY_PLUG_W
 from ..things.supply import Port

@@ -11,7 +11,7 @@ from ..base.units import GROUND, Line
 from ..standards.connectors import is_coded
 from ..tally.demand import Carried
 from ..things.adapters import Adapter
-from ..things.assumptions import Assumptions
+from ..things.assumed.assumptions import Assumptions
 from ..wiring import Between, Feed
 from .elements import Element, adapter_grant, drop, forbidden, grants, lead_pins, plug_pins, wires
 from .flows import CarriedRun, Flow, Flows, together

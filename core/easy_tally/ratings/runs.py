@@ -18,7 +18,7 @@ from ..standards.connectors import CONNECTORS, is_coded
 from ..tally.demand import Carried, demands
 from ..tally.loads import Load
 from ..tally.spikes import spiking_loads
-from ..things.assumptions import Assumptions
+from ..things.assumed.assumptions import Assumptions
 from ..things.cables import Cable
 from ..things.case import Case
 from ..things.parts import Card, Drive

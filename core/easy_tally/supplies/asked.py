@@ -9,7 +9,7 @@ from typing import Any, Literal
 from ..base.units import Rail, State, Window
 from ..tally.spikes import Spikes
 from ..tally.sums import Tally
-from ..things.assumptions import Assumptions
+from ..things.assumed.assumptions import Assumptions
 from ..things.cables import Cable
 from ..wiring import Wired
 from .sizing import Sizing

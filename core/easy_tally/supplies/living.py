@@ -16,8 +16,8 @@ from ..standards.sizes import QUIET_SHARE
 from ..things.supply import Supply
 from .asked import Asked, CheckStatus, SupplyCheck
 from .box import leads
+from .case.room import PLUG_ROOM_MM, out_of_reach
 from .energy import circuit_w, efficiency_at, heat_btu_h, mains_a, points_of, wall_by_state, year
-from .room import PLUG_ROOM_MM, out_of_reach
 
 #: Over this part of the watts on 5 V and 3.3 V a build is one for an old supply; over this part on
 #: 12 V it is one for a new. Source: assumption.

@@ -12,8 +12,8 @@ from ..standards.connectors import is_coded
 from ..standards.excursions import JUST_LARGE_W, LARGE_W, RIDE_3X, RIDE_LARGE_16PIN
 from ..standards.sizes import FIFTH, QUIET_SHARE, next_common_w
 from ..tally.sums import Sum
-from ..things.assumptions import Assumptions
-from ..things.defaults import taken
+from ..things.assumed.assumptions import Assumptions
+from ..things.assumed.defaults import taken
 from ..things.parts import Card
 from ..things.supply import Supply
 from ..wiring import Wired

@@ -13,7 +13,7 @@ from ..base.series import ZERO, Bound, Span, add, span_at
 from ..tally.loads import Load, loads_of_part
 from ..tally.spikes import Together
 from ..tally.sums import Sum, Tally, rows_of, sum_of
-from ..things.defaults import default
+from ..things.assumed.defaults import default
 from ..things.parts import Card, Part
 from ..wiring import Wired
 from .sizing import Sizing, next_size_w

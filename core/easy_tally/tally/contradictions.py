@@ -8,9 +8,9 @@ from dataclasses import dataclass
 from ..base.declared import Figure
 from ..base.memory import NO_MEMORY, Memory
 from ..base.rounding import exceeds
-from ..things.assumptions import Assumptions
+from ..things.assumed.assumptions import Assumptions
+from ..things.assumed.defaults import taken
 from ..things.build import Build
-from ..things.defaults import taken
 from ..things.parts import Card, Part
 
 #: Kind → (figure that is the lower, figure that is the higher).

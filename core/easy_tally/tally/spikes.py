@@ -16,7 +16,7 @@ from ..base.series import Span
 from ..base.units import WINDOWS, Rail, Window
 from ..standards.connectors import is_coded
 from ..standards.excursions import CARD_WORST, SQUARED
-from ..things.assumptions import Assumptions
+from ..things.assumed.assumptions import Assumptions
 from ..things.parts import Card, Part, Processor
 from ..wiring import Wired
 from .loads import Load

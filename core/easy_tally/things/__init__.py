@@ -3,7 +3,8 @@
 from __future__ import annotations
 
 from .adapters import Adapter, Backplane, Extension
-from .assumptions import Assumptions
+from .assumed.assumptions import Assumptions
+from .assumed.presets import PRESETS
 from .build import FORMAT_VERSION, Build
 from .cables import Cable, Connection, Plug, RailPins, Run, SocketRef, SupplyEnd
 from .case import Case
@@ -24,7 +25,6 @@ from .parts import (
     Socket,
     ties,
 )
-from .presets import PRESETS
 from .rules import RULES, HouseRules
 from .same import same
 from .supply import PORT_WORDS, Port, PortGroup, Supply

@@ -9,7 +9,7 @@ from pydantic import Field, model_validator
 
 from ..base.declared import Model, Name, Note
 from .adapters import Adapter, Backplane, Bracket, Extension
-from .assumptions import Assumptions
+from .assumed.assumptions import Assumptions
 from .cables import Cable, Run, SocketRef
 from .case import Case
 from .forgotten import Topic

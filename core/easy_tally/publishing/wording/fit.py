@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Callable, Mapping
 
 from ...base.saying import counted
-from ...supplies.fit import FitCheck, Missing
+from ...supplies.case.fit import FitCheck, Missing
 from ...things.parts import Part
 
 #: A missing measure, as its sentence says it.

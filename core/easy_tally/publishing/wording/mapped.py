@@ -9,7 +9,7 @@ from ...analysis.of_rules import group_rule
 from ...mapping import Fact, Move, Needed, Repair
 from ...ratings import RunResult
 from ...standards.connectors import CONNECTORS, PLUGS
-from ...supplies.room import out_of_reach
+from ...supplies.case.room import out_of_reach
 from ...things.build import Build
 from ...things.rules import RULES
 from ...things.supply import PORT_WORDS

@@ -11,7 +11,7 @@ from ...analysis.facts import Analysis
 from ...analysis.finding import Remedy
 from ...base.rounding import percent
 from ...base.saying import number
-from ...supplies.fit import FitCheck, Missing
+from ...supplies.case.fit import FitCheck, Missing
 from ...things.parts import Part
 from .fit import fit_words, measure_words
 from .living import lacks

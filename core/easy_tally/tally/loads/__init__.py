@@ -7,7 +7,7 @@ from typing import Any
 
 from ...base.memory import NO_MEMORY
 from ...base.memory import Memory as Kept
-from ...things.assumptions import Assumptions
+from ...things.assumed.assumptions import Assumptions
 from ...things.parts import (
     Board,
     Card,

@@ -7,8 +7,8 @@ from collections.abc import Iterator
 from ...base.declared import Figure
 from ...base.series import ZERO, Span
 from ...base.units import RAIL_WORDS, Rail
-from ...things.assumptions import Assumptions
-from ...things.defaults import default
+from ...things.assumed.assumptions import Assumptions
+from ...things.assumed.defaults import default
 from ...things.parts import Board, M2Drive, Memory, Other, Processor, UsbLoad
 from .common import (
     NOTHING,

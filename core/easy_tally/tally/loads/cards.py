@@ -12,8 +12,8 @@ from dataclasses import dataclass
 
 from ...base.series import BOUNDS, Span
 from ...standards.connectors import SLOT_W, grant_12v_w
-from ...things.assumptions import Assumptions
-from ...things.defaults import default, taken
+from ...things.assumed.assumptions import Assumptions
+from ...things.assumed.defaults import default, taken
 from ...things.parts import Card
 from ...wiring import Wired
 from .common import Load, PerState, load, nothing_known, states

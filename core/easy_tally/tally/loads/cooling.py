@@ -7,7 +7,7 @@ from collections.abc import Iterator
 from ...base.declared import Figure
 from ...base.series import Span
 from ...base.units import RAIL_V, Rail
-from ...things.assumptions import Assumptions
+from ...things.assumed.assumptions import Assumptions
 from ...things.parts import Cooler, Fan, Hub, LightStrip, OnHeader, Pump
 from .common import Feed, Load, full_and_idle, load, states
 

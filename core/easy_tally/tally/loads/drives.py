@@ -8,8 +8,8 @@ from typing import NamedTuple
 from ...base.declared import Figure
 from ...base.series import ZERO, Span
 from ...base.units import RAIL_V, Rail
-from ...things.assumptions import Assumptions
-from ...things.defaults import default
+from ...things.assumed.assumptions import Assumptions
+from ...things.assumed.defaults import default
 from ...things.parts import Drive
 from .common import Load, load, states
 

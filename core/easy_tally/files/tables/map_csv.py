@@ -6,14 +6,14 @@ import csv
 import io
 from collections.abc import Iterator
 
-from ..analysis import Analysis
-from ..base.series import Series, likelies
-from ..base.units import RAIL_V, RUN_STATES
-from ..publishing.wording import element_title
-from ..ratings.flows import Flows
-from ..ratings.runs import RunResult
-from ..standards.connectors import PLUGS
-from ..wiring import Feed, Wired
+from ...analysis import Analysis
+from ...base.series import Series, likelies
+from ...base.units import RAIL_V, RUN_STATES
+from ...publishing.wording import element_title
+from ...ratings.flows import Flows
+from ...ratings.runs import RunResult
+from ...standards.connectors import PLUGS
+from ...wiring import Feed, Wired
 from .cells import harmless
 
 COLUMNS = (

@@ -4,9 +4,9 @@ from __future__ import annotations
 
 from html import escape
 
-from ..analysis import Analysis
-from ..base.plain import without_odd
-from ..readings import UNIT_WORDS, Against, Channel, Named, Readings, band, drawn, words
+from ...analysis import Analysis
+from ...base.plain import without_odd
+from ...readings import UNIT_WORDS, Against, Channel, Named, Readings, band, drawn, words
 
 WIDTH, STRIP, LEFT, GAP, BUCKETS = 1000.0, 190.0, 64.0, 34.0, 800
 #: Lines told apart by colour and by dashes.

@@ -8,15 +8,15 @@ from collections.abc import Iterator
 from dataclasses import dataclass, field
 from itertools import count, product
 
-from ..base.units import Line
-from ..standards.connectors import PLUGS, Half, SocketKind, is_of
-from ..things.adapters import Extension
-from ..things.cables import Plug
-from ..things.fits import best_half, fit
-from ..things.parts import Socket
-from ..wiring import Between, Wired
-from ..wiring.never import Path, Step, breaches, may_be_moulded, never
-from ..wiring.wired import pins_wired
+from ...base.units import Line
+from ...standards.connectors import PLUGS, Half, SocketKind, is_of
+from ...things.adapters import Extension
+from ...things.cables import Plug
+from ...things.fits import best_half, fit
+from ...things.parts import Socket
+from ...wiring import Between, Wired
+from ...wiring.never import Path, Step, breaches, may_be_moulded, never
+from ...wiring.wired import pins_wired
 from .draws import Four, together
 from .scenarios import pins_by_plugs
 from .targets import Beyond, Led, Target, Way, heavier

@@ -6,12 +6,12 @@ from collections.abc import Mapping
 from dataclasses import dataclass, field
 from typing import NamedTuple
 
-from ..base.units import RAIL_V, Line
-from ..standards.connectors import Half, SocketKind, SocketVersion
-from ..things.cables import Plug
-from ..things.parts import Socket
-from ..wiring import Between
-from ..wiring.never import Path
+from ...base.units import RAIL_V, Line
+from ...standards.connectors import Half, SocketKind, SocketVersion
+from ...things.cables import Plug
+from ...things.parts import Socket
+from ...wiring import Between
+from ...wiring.never import Path
 from .draws import NOTHING, Draw, Four
 
 #: A device whose cables the group rule looks at: part, instance, and which way of the board's.

@@ -5,9 +5,9 @@ from __future__ import annotations
 from collections.abc import Iterable, Mapping
 from typing import NamedTuple
 
-from ..base.series import Series, likelies
-from ..base.units import GROUND, RAIL_V, RUN_RAILS, Line
-from ..tally.demand import Demand
+from ...base.series import Series, likelies
+from ...base.units import GROUND, RAIL_V, RUN_RAILS, Line
+from ...tally.demand import Demand
 
 #: Amperes [A] at idle, everyday, full and start.
 Four = tuple[float, float, float, float]

@@ -6,7 +6,7 @@ import csv
 import io
 from collections.abc import Iterable
 
-from ..publishing import SupplyAnswer
+from ...publishing import SupplyAnswer
 from .cells import harmless
 
 

@@ -4,8 +4,8 @@ from __future__ import annotations
 
 from html import escape
 
-from ..base.plain import without_odd
-from ..publishing import Compact
+from ...base.plain import without_odd
+from ...publishing import Compact
 from .loom_drawing import GROUND, Box, Shape, Stroke, Words, drawing
 
 

@@ -8,16 +8,16 @@ from dataclasses import dataclass
 from itertools import chain, combinations_with_replacement, islice, product
 from math import comb, prod
 
-from ..standards.connectors import CONNECTORS, PINS, SocketKind, is_of
-from ..tally.demand import Carried, demands
-from ..tally.loads import loads as loads_of
-from ..things.adapters import Adapter, Extension
-from ..things.build import Build
-from ..things.cables import Cable, Connection, Plug, Run
-from ..things.fits import best_half, fit
-from ..things.parts import Board, Card
-from ..wiring import Between, Input, Wired
-from ..wiring.wired import Carrier, pins_wired
+from ...standards.connectors import CONNECTORS, PINS, SocketKind, is_of
+from ...tally.demand import Carried, demands
+from ...tally.loads import loads as loads_of
+from ...things.adapters import Adapter, Extension
+from ...things.build import Build
+from ...things.cables import Cable, Connection, Plug, Run
+from ...things.fits import best_half, fit
+from ...things.parts import Board, Card
+from ...wiring import Between, Input, Wired
+from ...wiring.wired import Carrier, pins_wired
 
 #: Scenarios that are compared at the most: beyond it nothing is decided.
 MOST_SCENARIOS = 400

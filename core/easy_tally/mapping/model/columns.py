@@ -7,14 +7,14 @@ from collections.abc import Iterator, Mapping
 from dataclasses import dataclass, field, replace
 from itertools import islice, product
 
-from ..base.rounding import up
-from ..ratings.limits import port_shares
-from ..standards.connectors import CONNECTORS, PINS, Half, SocketKind, is_of
-from ..things.cables import Cable, Plug, Run
-from ..things.fits import best_half, fit
-from ..things.supply import Port, port_takes
-from ..wiring.never import breaches
-from ..wiring.wired import pins_wired
+from ...base.rounding import up
+from ...ratings.limits import port_shares
+from ...standards.connectors import CONNECTORS, PINS, Half, SocketKind, is_of
+from ...things.cables import Cable, Plug, Run
+from ...things.fits import best_half, fit
+from ...things.supply import Port, port_takes
+from ...wiring.never import breaches
+from ...wiring.wired import pins_wired
 from .draws import START, Draw, Four
 from .held import alone, judge, paths, ports_held
 from .sums import Sum, Use, Why

@@ -7,14 +7,14 @@ from collections.abc import Iterable, Iterator
 from dataclasses import dataclass, replace
 from itertools import count
 
-from ..standards.connectors import PlugKind, is_of
-from ..tally.demand import Carried
-from ..things.build import Build
-from ..things.fits import fit, goes_into
-from ..things.parts import Board, Card, Drive
-from ..wiring import Input, Wired
-from ..wiring.areas import place_of
-from ..wiring.wired import pins_wired
+from ...standards.connectors import PlugKind, is_of
+from ...tally.demand import Carried
+from ...things.build import Build
+from ...things.fits import fit, goes_into
+from ...things.parts import Board, Card, Drive
+from ...wiring import Input, Wired
+from ...wiring.areas import place_of
+from ...wiring.wired import pins_wired
 from .draws import draw_of, together
 from .scenarios import Scenario, carried
 from .targets import Beyond, Device, Target, Way

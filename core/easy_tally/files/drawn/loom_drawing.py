@@ -6,8 +6,8 @@ from __future__ import annotations
 from collections.abc import Iterator
 from typing import NamedTuple
 
-from ..publishing import Compact
-from ..publishing.result import BetweenAnswer, Lane, OnwardAnswer
+from ...publishing import Compact
+from ...publishing.result import BetweenAnswer, Lane, OnwardAnswer
 
 WIDTH, LEFT, LANE, TOP, BELOW = 1100, 190, 64, 56, 30
 GROUND = "#fcfaf4"

@@ -7,8 +7,8 @@ import re
 from collections.abc import Mapping
 from dataclasses import dataclass
 
-from ..base.errors import BadInput
-from ..readings import parse
+from ...base.errors import BadInput
+from ...readings import parse
 
 #: Columns of a file at the most, and bytes that its head is looked for in.
 MOST_COLUMNS, HEAD_BYTES = 200, 64_000

@@ -4,11 +4,11 @@ from __future__ import annotations
 
 from typing import Any
 
-from ..base.declared import Figure
-from ..base.series import ZERO, Span
-from ..standards.connectors import is_coded
+from ...base.declared import Figure
+from ...base.series import ZERO, Span
+from ...standards.connectors import is_coded
+from ..parts import Card, Drive, Part
 from .assumptions import Assumptions
-from .parts import Card, Drive, Part
 
 #: Assumption of a drive's figure, by its form; a 2.5-inch drive takes nothing at 12 V.
 _DRIVES: dict[str, dict[str, str]] = {

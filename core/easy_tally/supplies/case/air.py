@@ -9,12 +9,12 @@ from __future__ import annotations
 from collections.abc import Iterator
 from dataclasses import dataclass
 
-from ..base.rounding import exceeds
-from ..tally.sums import Tally
-from ..things.case import Case
-from ..things.parts import Cooler, Fan
-from ..wiring import Wired
-from .asked import CheckStatus
+from ...base.rounding import exceeds
+from ...tally.sums import Tally
+from ...things.case import Case
+from ...things.parts import Cooler, Fan
+from ...wiring import Wired
+from ..asked import CheckStatus
 from .fit import FitCheck, Missing
 
 #: Density [kg/m³] and heat capacity [J/(kg·K)] of air in a room.

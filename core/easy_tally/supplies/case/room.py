@@ -4,12 +4,12 @@ from __future__ import annotations
 
 from collections.abc import Iterable
 
-from ..standards.connectors import SocketKind
-from ..things.cables import Cable
-from ..things.case import Area, Case
-from ..things.fits import goes_into
-from ..wiring import Input
-from ..wiring.areas import SLACK_MM, place_of
+from ...standards.connectors import SocketKind
+from ...things.cables import Cable
+from ...things.case import Area, Case
+from ...things.fits import goes_into
+from ...wiring import Input
+from ...wiring.areas import SLACK_MM, place_of
 
 #: How far modular plugs stand out of the panel, their bend included [mm]. Source: assumption.
 PLUG_ROOM_MM = 25.0

@@ -9,7 +9,7 @@ from typing import Annotated, Any
 
 from pydantic import AfterValidator, Field, ValidationInfo
 
-from ..base.declared import Bounds, Model
+from ...base.declared import Bounds, Model
 
 #: The most that a default with bounds may be, by its unit; none is below zero.
 _MOST = {"W": 3000.0, "A": 60.0, "×": 5.0}

@@ -10,10 +10,10 @@ from collections.abc import Iterator
 from dataclasses import dataclass, replace
 from typing import Literal
 
-from ..standards.forms import FACES, FAN_MM, SLOT_PITCH_MM
-from ..things.case import Case
-from ..things.parts import Card, Cooler
-from ..wiring import Wired
+from ...standards.forms import FACES, FAN_MM, SLOT_PITCH_MM
+from ...things.case import Case
+from ...things.parts import Card, Cooler
+from ...wiring import Wired
 from .fit import cards_of, coolers_of, places_of, plug_room
 from .room import PLUG_ROOM_MM
 

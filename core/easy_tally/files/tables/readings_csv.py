@@ -12,10 +12,10 @@ import io
 from collections.abc import Callable, Iterable, Iterator, Mapping
 from dataclasses import dataclass, field
 
-from ..base.arrays import np
-from ..base.errors import BadInput
-from ..base.units import STATE_NAMES, State
-from ..readings import Channel, Floats, Named, Readings, parse
+from ...base.arrays import np
+from ...base.errors import BadInput
+from ...base.units import STATE_NAMES, State
+from ...readings import Channel, Floats, Named, Readings, parse
 from .readings_heads import (
     CELL,
     HEAD_BYTES,

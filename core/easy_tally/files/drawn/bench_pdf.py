@@ -7,8 +7,8 @@ from collections.abc import Iterable, Iterator
 from typing import Any, Literal, NamedTuple
 from xml.sax.saxutils import escape
 
-from ..analysis import Analysis
-from ..bench import Joint, Look, Step, joint_words, steps
+from ...analysis import Analysis
+from ...bench import Joint, Look, Step, joint_words, steps
 from .fonts import BOLD, PLAIN, fonts
 
 Paper = Literal["A4", "letter"]

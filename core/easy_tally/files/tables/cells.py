@@ -6,8 +6,8 @@ import csv
 import io
 from typing import Any
 
-from ..base.errors import BadFile, BadInput
-from ..base.plain import plain, without_odd
+from ...base.errors import BadFile, BadInput
+from ...base.plain import plain, without_odd
 
 #: Lines of a file at the most, empty ones too; a cell may have several.
 _MOST_LINES = 50_000

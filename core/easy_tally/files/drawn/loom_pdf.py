@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import io
 
-from ..publishing import Compact
+from ...publishing import Compact
 from .fonts import BOLD, PLAIN, fonts
 from .loom_drawing import GROUND, Box, Drawing, Stroke, Words, drawing
 

@@ -6,13 +6,13 @@ from collections.abc import Mapping
 from dataclasses import dataclass, field
 from typing import Literal
 
-from ..base.units import GROUND, LINES, RAIL_V, Line
-from ..ratings import limits
-from ..ratings.limits import Contact, Limit
-from ..standards.connectors import CONNECTORS, Half, Sense, SocketKind
-from ..things.assumptions import Assumptions
-from ..things.cables import Plug
-from ..wiring import Carrier
+from ...base.units import GROUND, LINES, RAIL_V, Line
+from ...ratings import limits
+from ...ratings.limits import Contact, Limit
+from ...standards.connectors import CONNECTORS, Half, Sense, SocketKind
+from ...things.assumed.assumptions import Assumptions
+from ...things.cables import Plug
+from ...wiring import Carrier
 from .draws import NOTHING, Draw, Four
 from .targets import Beyond, Target
 

@@ -10,14 +10,14 @@ from collections.abc import Iterator, Mapping
 from dataclasses import dataclass, field
 from typing import Any, Literal, NamedTuple
 
-from ..base.rounding import exceeds
-from ..standards.connectors import PLUGS, is_coded
-from ..standards.forms import FAN_MM, Side
-from ..things.case import Case
-from ..things.parts import Card, Cooler, Drive
-from ..things.rules import STRAIGHT_MM
-from ..wiring import Wired
-from .asked import CheckStatus
+from ...base.rounding import exceeds
+from ...standards.connectors import PLUGS, is_coded
+from ...standards.forms import FAN_MM, Side
+from ...things.case import Case
+from ...things.parts import Card, Cooler, Drive
+from ...things.rules import STRAIGHT_MM
+from ...wiring import Wired
+from ..asked import CheckStatus
 
 FitUnit = Literal["mm", "places", "bays", "m³/h", ""]
 #: From this length on, or over this many slot places, a card may sag. Source: assumption.

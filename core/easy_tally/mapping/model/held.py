@@ -9,13 +9,13 @@ from __future__ import annotations
 from collections.abc import Mapping
 from itertools import pairwise
 
-from ..base.units import LINES
-from ..ratings import limits
-from ..standards.connectors import Sense, is_coded
-from ..things.adapters import Adapter
-from ..things.cables import Cable
-from ..things.supply import Port
-from ..wiring.never import Path, breaches
+from ...base.units import LINES
+from ...ratings import limits
+from ...standards.connectors import Sense, is_coded
+from ...things.adapters import Adapter
+from ...things.cables import Cable
+from ...things.supply import Port
+from ...wiring.never import Path, breaches
 from .draws import Draw, together
 from .sums import Sum, Use
 from .targets import Beyond, Target

@@ -6,11 +6,11 @@ from collections.abc import Mapping
 from dataclasses import dataclass, field
 from math import inf
 
-from ..base.units import GROUND, LINES, Line
-from ..ratings.limits import contacts_ohm, drop_v, lost_more, wire_ohm
-from ..things.assumptions import Assumptions
-from ..things.cables import Cable
-from ..wiring.wired import Carrier
+from ...base.units import GROUND, LINES, Line
+from ...ratings.limits import contacts_ohm, drop_v, lost_more, wire_ohm
+from ...things.assumed.assumptions import Assumptions
+from ...things.cables import Cable
+from ...wiring.wired import Carrier
 from .draws import NOTHING, Draw, Four, together
 from .sums import Sum, Use
 from .targets import Beyond

@@ -9,16 +9,16 @@ from collections.abc import Callable, Iterable, Iterator, Mapping, Sequence
 from dataclasses import dataclass
 from typing import Any, Generic, TypeVar
 
-from ..base.errors import BadFile, BadInput
-from ..catalogue.loose import LooseEntry, read_thing, say_thing
-from ..catalogue.supplies import SupplyKit
-from ..entry.kits import CASE_WORDS, SUPPLY_WORDS, read_cable, say_cable
-from ..entry.kits.cases import case_of
-from ..entry.kits.lines import Word, made, values_of
-from ..entry.kits.supplies import supply_of
-from ..entry.lexer import quoted
-from ..things.cables import Cable
-from ..things.case import Case
+from ...base.errors import BadFile, BadInput
+from ...catalogue.loose import LooseEntry, read_thing, say_thing
+from ...catalogue.supplies import SupplyKit
+from ...entry.kits import CASE_WORDS, SUPPLY_WORDS, read_cable, say_cable
+from ...entry.kits.cases import case_of
+from ...entry.kits.lines import Word, made, values_of
+from ...entry.kits.supplies import supply_of
+from ...entry.lexer import quoted
+from ...things.cables import Cable
+from ...things.case import Case
 from .cells import exact, harmless, rows_of
 
 MOST_CHARACTERS = 2_000_000

@@ -1,0 +1,1 @@
+"""Drawings and sheets, as SVG and PDF."""

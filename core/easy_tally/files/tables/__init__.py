@@ -1,0 +1,1 @@
+"""Tables: a row a thing, as CSV."""

@@ -1,0 +1,1 @@
+"""A supply, cards and coolers in a case: room, air, the drawing."""

@@ -1,0 +1,1 @@
+"""What stands in where nobody knows a figure."""
