@@ -7,7 +7,8 @@ from unittest.mock import patch
 
 from easy_tally.base.errors import NotDecided
 from easy_tally.files import print_map
-from easy_tally.mapping import columns, program, scenarios, solve, sums, ways
+from easy_tally.mapping import program, solve
+from easy_tally.mapping.model import columns, scenarios, sums, ways
 from easy_tally.things.adapters import Adapter, Lead
 from easy_tally.things.build import Build
 from easy_tally.things.cables import Plug, RailPins
