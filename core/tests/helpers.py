@@ -250,7 +250,9 @@ def run_of(b: Build, index: int = 0) -> RunResult:
 
 def element_of(r: RunResult, kind: str, line: str = "v12", at: str | None = None) -> Element:
     """The first element of a kind on a line, at a plug or port where one is named."""
-    return next(e for e in r.elements if e.kind == kind and e.line == line and at in (None, e.at))
+    return next(
+        e for e in r.elements if e.kind == kind and e.line == line and at in (None, str(e.at))
+    )
 
 
 def apply(b: Build, edit: Any) -> Build:

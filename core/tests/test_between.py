@@ -65,7 +65,9 @@ def by_adapter(power: float, leads: int, plugged: int, of: Adapter | None = None
 
 def element(r: RunResult, kind: str, at: str | None = None, line: str = "v12") -> Element:
     """An element of a run."""
-    return next(e for e in r.elements if e.kind == kind and e.line == line and at in (None, e.at))
+    return next(
+        e for e in r.elements if e.kind == kind and e.line == line and at in (None, str(e.at))
+    )
 
 
 def runs_of(b: Build) -> tuple[RunResult, ...]:

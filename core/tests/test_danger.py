@@ -147,7 +147,7 @@ class Volts(unittest.TestCase):
 class NeverConnected(unittest.TestCase):
     def _forbidden(self, b: Build) -> list[str]:
         return [
-            e.at
+            e.said
             for r in runs_of(b)
             for e in r.elements
             if e.kind == "forbidden" and e.judged.verdict == "over"

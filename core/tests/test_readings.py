@@ -129,7 +129,7 @@ class Simulated(unittest.TestCase):
                 a, Running(a, Scene(spread=0.0)).readings(c for c in channels_of(a) if c.at != "dc")
             )
             drops = {
-                (r.wired.cable.key, e.at): e
+                (r.wired.cable.key, str(e.at)): e
                 for r in a.runs
                 for e in r.elements
                 if e.kind == "drop" and e.line == "v12"

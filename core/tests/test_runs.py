@@ -322,7 +322,7 @@ class BoardRun(unittest.TestCase):
         )
         r = run_of(b)
         self.assertAlmostEqual(element_of(r, "port pins", at="b1").judged.load, 1.0)
-        self.assertEqual([e.at for e in r.elements if e.kind == "port pins"], ["b1"])
+        self.assertEqual([str(e.at) for e in r.elements if e.kind == "port pins"], ["b1"])
 
     def test_connected_board_extra_shares_the_slots(self) -> None:
         """Slot 50 W over 2 pins of the 24-pin and 3 of the extra 6-pin: 20 W and 30 W."""

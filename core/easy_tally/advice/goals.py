@@ -115,7 +115,9 @@ def _groups(a: Analysis) -> int:
         limits = {g.key: g.limit_a for g in supply.groups} if supply else {}
         elements = (e for r in a.runs for e in r.elements if e.kind == "group")
         shares = (
-            max(likelies(e.judged.loads)) / limit for e in elements if (limit := limits.get(e.at))
+            max(likelies(e.judged.loads)) / limit
+            for e in elements
+            if (limit := limits.get(e.at.key))
         )
         return max(((percent(s) or 0) for s in shares), default=0)
     pairs = [len(set(groups)) for groups in device_groups(a.wired).values() if groups]

@@ -7,6 +7,7 @@ from collections.abc import Iterator
 from ..base.units import GROUND, Line
 from ..editing import Connect
 from ..ratings.elements import Element
+from ..ratings.places import Place
 from ..ratings.runs import RunResult
 from ..wiring import Between, Carrier, Input, unsaid
 from ..wiring.areas import place_of
@@ -36,7 +37,7 @@ def runs(a: Analysis) -> Iterator[Finding]:
                 "unit": e.unit,
                 "line": e.line,
                 "state": j.state,
-                "at": e.at,
+                "at": str(e.at) or e.said,
             },
         )
 
@@ -58,7 +59,7 @@ def _to_mend(a: Analysis, run: RunResult, e: Element) -> Remedy:
     if e.kind == "forbidden":
         return Remedy(id="never-so", find=at)
     if e.kind == "reach":
-        chained = e.at.endswith(" span")
+        chained = e.at.is_span
         return Remedy(id="plugs-further-apart" if chained else "take-longer-cable", find=at)
     if e.terms.get("leads", 9) < e.terms.get("least", 0):
         return Remedy(id="more-leads", find=at)
@@ -79,9 +80,9 @@ def _beside(a: Analysis, run: RunResult, e: Element) -> Remedy | None:
     return None
 
 
-def _inputs_at(run: RunResult, at: str) -> list[Input]:
+def _inputs_at(run: RunResult, at: Place) -> list[Input]:
     """What is fed where an element stands: by a plug of the cable, or of what is in between."""
-    inputs = [f.input for f in run.wired.feeds if f.plug.key == at]
+    inputs = [f.input for f in run.wired.feeds if Place(f.plug.key) == at]
     return inputs + [x.feed.input for x in run.beyond if x.at == at]
 
 
@@ -120,8 +121,8 @@ def _facts(a: Analysis, run: RunResult, e: Element) -> Iterator[Remedy]:
     if e.judged.limit is not None:
         yield from _figures(a, run)
         return
-    cable, (key, beyond, _) = run.wired.cable, e.at.partition("/")
-    carrier: Carrier = a.wired.betweens[key] if beyond else cable
+    cable = run.wired.cable
+    carrier: Carrier = a.wired.betweens[e.at.between] if e.at.between else cable
     at = Subject(of="cable", key=cable.key)
     match e.kind:
         case "reach":

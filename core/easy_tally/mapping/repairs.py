@@ -13,7 +13,7 @@ from ..editing.valid import keys_of
 from ..standards.connectors import PortKind, SocketKind
 from ..things.adapters import Adapter, Extension
 from ..things.build import Build
-from ..things.cables import Cable
+from ..things.cables import Cable, SocketRef
 from ..things.fits import goes_into
 from ..things.parts import Card
 from ..things.supply import Supply, port_takes
@@ -157,7 +157,7 @@ def _rule(goes: _Going) -> Iterator[Repair]:
 
 def _power_limits(goes: _Going, partial: Mapping) -> Iterator[Repair]:
     """The highest power limit of one card, in whole watts, at which there is a map."""
-    unfed = {ref.partition("#")[0] for ref in partial.unfed}
+    unfed = {SocketRef.read(ref).part for ref in partial.unfed}
     for part in goes.build.parts:
         if not isinstance(part, Card) or part.key not in unfed or part.board_power_w is None:
             continue

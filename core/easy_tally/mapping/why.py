@@ -9,6 +9,7 @@ from typing import Literal
 
 from ..base.errors import NotDecided
 from ..things.build import Build
+from ..things.cables import Device, SocketRef
 from .model.columns import CableClass, PortClass, cable_classes, port_classes
 from .model.scenarios import Scenario, alike_needs
 from .model.world import World
@@ -100,10 +101,10 @@ class Tried:
 def _left_whole(scenarios: list[Scenario], needless: frozenset[str]) -> frozenset[str]:
     """What had better be left where it may be: all that is needed of one device but the board. A
     map that feeds some of it is one without those plugs too: nothing else carries more then."""
-    by_device: dict[str, set[str]] = {}
+    by_device: dict[Device, set[str]] = {}
     for ref in {r for s in scenarios for r in s.left}:
-        by_device.setdefault(ref.partition("/")[0], set()).add(ref)
-    board = {ref.partition("/")[0] for s in scenarios[:1] for ref in s.pins}
+        by_device.setdefault(SocketRef.read(ref).device, set()).add(ref)
+    board = {SocketRef.read(ref).device for s in scenarios[:1] for ref in s.pins}
     return frozenset(
         r
         for device, refs in by_device.items()

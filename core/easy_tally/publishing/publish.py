@@ -485,7 +485,7 @@ def _element(wired: Wired, run: RunResult, e: Element) -> ElementAnswer:
     return ElementAnswer(
         kind=e.kind,
         line=e.line,
-        at=e.at,
+        at=str(e.at) or e.said,
         title=wording.element_title(wired, run, e),
         state=j.state,
         load=j.load,

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from .elements import Element
 from .limits import Limit
+from .places import Place
 from .runs import MAP_CHECKS, RunResult, check_runs
 from .through_board import BoardElement, through_board
 from .verdicts import VERDICTS, Judgement, Verdict, judge
@@ -15,6 +16,7 @@ __all__ = [
     "Element",
     "Judgement",
     "Limit",
+    "Place",
     "RunResult",
     "Verdict",
     "check_runs",

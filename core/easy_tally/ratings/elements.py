@@ -19,6 +19,7 @@ from ..wiring import Between, Carrier
 from . import limits
 from .flows import Flow
 from .limits import Contact, Limit
+from .places import WHOLE, Place
 from .verdicts import Judgement, judge
 
 ElementKind = Literal[
@@ -48,12 +49,13 @@ class Element(NamedTuple):
 
     `at` is the plug, port or group it belongs to; `from_mm`/`to_mm` a stretch of wire. `terms`
     are the numbers of its formula; `source` says whose figure the limit is. `refused` marks a
-    breach of a house rule that may stand in a draft.
+    breach of a house rule that may stand in a draft. `said`: why it is never allowed, or which
+    check broke down.
     """
 
     kind: ElementKind
     line: Line
-    at: str
+    at: Place
     judged: Judgement
     unit: ElementUnit
     source: str
@@ -61,6 +63,7 @@ class Element(NamedTuple):
     from_mm: float = 0.0
     to_mm: float = 0.0
     refused: bool = False
+    said: str = ""
 
 
 # -- what a standard grants ----------------------------------------------------------------
@@ -74,13 +77,13 @@ def grants(plug: Plug, mated: str, socket: Socket, flow: Flow) -> Iterator[Eleme
         for line, loads, missing in flow.lines():
             if line != GROUND:
                 judged = judge(loads, each, WITHIN_GRANT, missing)
-                yield Element("grant", line, plug.key, judged, "A", source)
+                yield Element("grant", line, Place(plug.key), judged, "A", source)
     watts = limits.granted_w(mated, plug.sense, socket.version)
     if watts is not None:
         if is_coded(mated):
             source = f"{source}, sense contacts, {socket.version} version of the socket"
         judged = judge(flow.watts(), watts, WITHIN_GRANT, "v12" in flow.missing)
-        yield Element("grant", "v12", plug.key, judged, "W", source)
+        yield Element("grant", "v12", Place(plug.key), judged, "W", source)
 
 
 # -- contacts ------------------------------------------------------------------------------
@@ -90,7 +93,7 @@ class _Contacts(NamedTuple):
     """Contacts of one connector: how many of each line, what one carries, whose figure it is."""
 
     kind: ElementKind
-    at: str
+    at: Place
     pins: Mapping[str, int]
     one: Contact
     source: str
@@ -117,7 +120,7 @@ def plug_pins(
     if plug.contact_a is not None:
         source = "maker's data"
     one = limits.plug_contact(plug, mated, cable, assume)
-    yield from _contacts(_Contacts("plug pins", plug.key, pins, one, source), flow)
+    yield from _contacts(_Contacts("plug pins", Place(plug.key), pins, one, source), flow)
 
 
 def _contact_source(mated: str, circuits: int) -> str:
@@ -132,7 +135,7 @@ def supply_end_pins(cable: Cable, flow: Flow, assume: Assumptions) -> Iterator[E
     if one is not None:
         pins: dict[str, int] = {line: end.pins.of(line) for line in LINES}
         source = _contact_source(limits.supply_end_kind(cable), end.circuits)
-        yield from _contacts(_Contacts("supply-end pins", "", pins, one, source), flow)
+        yield from _contacts(_Contacts("supply-end pins", WHOLE, pins, one, source), flow)
 
 
 def port_pins(
@@ -147,7 +150,7 @@ def port_pins(
             source = _contact_source(kind, port.circuits)
             part = flow if share == 1 else flow.share(share)
             yield from _contacts(
-                _Contacts("port pins", port.key, pins, one, source), part, ("v12",)
+                _Contacts("port pins", Place(port.key), pins, one, source), part, ("v12",)
             )
 
 
@@ -164,7 +167,7 @@ def wires(
         yield Element(
             "wire",
             line,
-            "",
+            WHOLE,
             judged,
             "A",
             "assumption: amperes a conductor in a bundle",
@@ -181,7 +184,7 @@ def drop(plug: Plug, rail: Rail, lost_v: Series | None, missing: bool) -> Elemen
     return Element(
         "drop",
         rail,
-        plug.key,
+        Place(plug.key),
         judged,
         "V",
         f"ATX design guide: ±{DROP_OVER * 100:g} %",
@@ -199,7 +202,7 @@ def lead_pins(
     one = limits.lead_contact(lead.kind, between, assume)
     if one is not None:
         source = _contact_source(lead.kind, CONNECTORS[lead.kind].circuits)
-        yield from _contacts(_Contacts("lead pins", lead.key, pins, one, source), flow)
+        yield from _contacts(_Contacts("lead pins", Place(lead.key), pins, one, source), flow)
 
 
 def adapter_grant(
@@ -215,7 +218,7 @@ def adapter_grant(
     return Element(
         "grant",
         "v12",
-        plug.key,
+        Place(plug.key),
         judged,
         "W",
         "maker's data: its code by leads; PCI Express CEM: 150 W a lead",
@@ -230,15 +233,16 @@ def forbidden(reason: str, known: bool = True) -> Element:
     return Element(
         "forbidden",
         "v12",
-        reason,
+        WHOLE,
         judged,
         "plugs",
         "house rule under every school: never allowed",
         refused=known,
+        said=reason,
     )
 
 
-def reach(at: str, way_mm: float | None, reaches: Limit) -> Element:
+def reach(at: Place, way_mm: float | None, reaches: Limit) -> Element:
     """How far a plug reaches, against the way to its socket with slack; unknown without a route."""
     judged = judge(
         scale(_ONE, way_mm or 0.0), limits.UNKNOWN if way_mm is None else reaches, WITHIN_GRANT
@@ -254,7 +258,7 @@ def group(key: str, limit_a: float, flow: Flow) -> Element:
     """Amperes at 12 V of a port group against its over-current limit."""
     limit = limits.over_current(limit_a)
     judged = flow.judged("v12", limit, WITHIN_RATING)
-    return Element("group", "v12", key, judged, "A", "maker's data: over-current limit")
+    return Element("group", "v12", Place(key), judged, "A", "maker's data: over-current limit")
 
 
 def group_spike(key: str, window: str, limit_a: float, flow: Flow) -> Element:
@@ -264,7 +268,7 @@ def group_spike(key: str, window: str, limit_a: float, flow: Flow) -> Element:
     judged = flow.judged("v12", limit, WITHIN_GRANT)
     if judged.verdict == "over":
         judged = judged._replace(verdict="tight")
-    at = f"{key} {window}"
+    at = Place(key, window=window)
     return Element("group spike", "v12", at, judged, "A", "maker's data: over-current limit")
 
 
@@ -280,11 +284,11 @@ def house_rule(rule: str, plugs: int, raised: bool, watts: Series, missing: bool
     else:
         judged = judge(watts, limit, WITHIN_GRANT, missing)
         source, refused = "house rule: one plug's worth a cable", judged.verdict == "over"
-    return Element("house rule", "v12", "", judged, unit, source, refused=refused)
+    return Element("house rule", "v12", WHOLE, judged, unit, source, refused=refused)
 
 
 def not_worked_out(check: str) -> Element:
     """What stands for a check that broke down: unknown, never fine."""
     judged = judge(NO_SERIES, limits.UNKNOWN, WITHIN_RATING)
     source = "no figure: the check itself broke down"
-    return Element("not worked out", "v12", check, judged, "A", source)
+    return Element("not worked out", "v12", WHOLE, judged, "A", source, said=check)

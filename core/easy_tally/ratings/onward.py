@@ -16,6 +16,7 @@ from ..wiring import Between, Feed
 from .elements import Element, adapter_grant, drop, forbidden, grants, lead_pins, plug_pins, wires
 from .flows import CarriedRun, Flow, Flows, together
 from .limits import contacts_ohm, lost_more, wire_ohm
+from .places import Place
 
 
 @dataclass(frozen=True, slots=True)
@@ -36,9 +37,9 @@ class Onward:
     flow: Flow
 
     @property
-    def at(self) -> str:
-        """How it is called where an element says where it is."""
-        return f"{self.between.key}/{self.feed.plug.key}"
+    def at(self) -> Place:
+        """Where it is."""
+        return Place(self.feed.plug.key, self.between.key)
 
 
 def onwards(flows: Flows, run: CarriedRun, carried: Carried) -> Iterator[Onward]:
@@ -105,7 +106,7 @@ def lead_pins_of(
     for by, lead_of, flow in _leads(run, onwards):
         socket = by.input.socket
         for e in lead_pins(socket, by.pins, lead_of, flow, assume):
-            yield e._replace(at=f"{lead_of.key}/{socket.key}")
+            yield e._replace(at=Place(socket.key, lead_of.key))
 
 
 def wires_of(
@@ -129,9 +130,9 @@ class LeadStretch(NamedTuple):
     flow: Flow
 
     @property
-    def at(self) -> str:
-        """How the lead is called where an element says where it is."""
-        return f"{self.between.key}/{self.lead}"
+    def at(self) -> Place:
+        """Where the lead is."""
+        return Place(self.lead, self.between.key)
 
 
 def lead_stretches(onwards: tuple[Onward, ...], at_once: int | None) -> Iterator[LeadStretch]:

@@ -11,6 +11,7 @@ from ..base.units import GROUND, RAIL_V, RUN_STATES, Line, State
 from .elements import Element
 from .flows import CarriedRun
 from .onward import LeadStretch
+from .places import Place
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -43,7 +44,7 @@ def profile(
         if start == 0:
             places.append("supply end")
         if len(lives) == 1 or lives[-2].feed.plug.at_mm < end:
-            places.append(lives[-1].feed.plug.key)
+            places.append(Place(lives[-1].feed.plug.key))
         for line, loads, _ in flow.lines():
             if line == GROUND:
                 continue

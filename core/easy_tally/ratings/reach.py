@@ -11,6 +11,7 @@ from .elements import Element, reach
 from .flows import CarriedRun
 from .limits import reached, spanned, way_mm
 from .onward import Onward
+from .places import Place
 
 
 def reaches(case: Case | None, run: CarriedRun, onwards: tuple[Onward, ...]) -> Iterator[Element]:
@@ -19,9 +20,9 @@ def reaches(case: Case | None, run: CarriedRun, onwards: tuple[Onward, ...]) -> 
     if case is None:
         return
     routes = {r.area: r.length_mm for r in case.routes}
-    ends = [(x.feed, x.feed.plug.key, x.feed.plug.at_mm) for x in run.lives]
+    ends = [(x.feed, Place(x.feed.plug.key), x.feed.plug.at_mm) for x in run.lives]
     ends += [(x.feed, x.at, x.mm) for x in onwards if not x.between.is_backplane]
-    placed: list[tuple[float, float, str]] = []
+    placed: list[tuple[float, float, Place]] = []
     for feed, at, mm in ends:
         area = place_of(feed.input)
         if area is None:
@@ -34,4 +35,4 @@ def reaches(case: Case | None, run: CarriedRun, onwards: tuple[Onward, ...]) -> 
     for near, far in pairwise(sorted(placed)):
         between, wire = spanned(near[:2], far[:2])
         if wire.exceeded(between):
-            yield reach(f"{far[2]} span", between, wire)
+            yield reach(far[2]._replace(is_span=True), between, wire)

@@ -42,6 +42,7 @@ from .elements import (
 from .flows import CarriedRun, Flow, Flows, Live, carried_runs, group_flows
 from .limits import contacts_ohm, lost_more, wire_ohm
 from .onward import Onward, lead_stretches, onwards
+from .places import Place
 from .profile import Step, profile
 from .reach import reaches
 from .verdicts import VERDICTS, Verdict, rank
@@ -433,7 +434,7 @@ def kept_off(feed: Feed) -> bool:
 
 def _safety(elements: list[Element], live: Live) -> float | None:
     """Connector capability ÷ grant of one graphics plug: pins × amperes a pin × 12 V ÷ watts."""
-    key = live.feed.plug.key
+    key = Place(live.feed.plug.key)
     grant = next((e for e in elements if e.kind == "grant" and e.at == key), None)
     pins = next(
         (e for e in elements if e.kind == "plug pins" and e.at == key and e.line == "v12"), None

@@ -9,6 +9,7 @@ from ..analysis import Analysis
 from ..base.series import Span
 from ..base.units import STATE_NAMES, State
 from ..standards.connectors import is_coded
+from ..things.cables import Device
 from .channels import UNIT_WORDS, Channel, instrument_of, words
 from .expected import Against
 from .held import Named
@@ -214,7 +215,7 @@ def channel_words(a: Analysis, channels: list[Channel] | tuple[Channel, ...]) ->
 
 def one_card(a: Analysis) -> str:
     """The card that `card power` means: the one graphics card that there is, or the first."""
-    return next((f"{p.key}#1" for p in a.build.parts if p.kind == "card"), "")
+    return next((str(Device(p.key)) for p in a.build.parts if p.kind == "card"), "")
 
 
 def one_plug(a: Analysis) -> str:

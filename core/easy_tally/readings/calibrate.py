@@ -12,6 +12,7 @@ from ..analysis import Analysis
 from ..base.declared import Figure
 from ..base.units import RAIL_V, State
 from ..editing import ChangePart, ChangeSupply, Edit
+from ..things.cables import Device
 from ..things.parts import Card, Drive, Part, Processor
 from .channels import Channel, Instrument, instrument_of
 from .judged import Held
@@ -92,7 +93,7 @@ def _plug_w(held: Held, ref: str, state: State) -> tuple[float, float, Instrumen
 def _card(a: Analysis, held: Held, part: Card, day: str) -> Iterator[Settled]:
     for field, state in _fields(("board_power_w", "full"), ("idle_w", "idle")):
         own = [
-            held.stats.get((state, Channel(f"{part.key}#{n}", "", "w")))
+            held.stats.get((state, Channel(str(Device(part.key, n)), "", "w")))
             for n in range(1, part.count + 1)
         ]
         known = [x for x in own if x is not None]

@@ -14,6 +14,7 @@ from ..analysis import Analysis
 from ..base.errors import BadInput
 from ..base.units import RAIL_V, RAIL_WORDS, Rail
 from ..standards.connectors import CONNECTORS
+from ..things.cables import Device
 from ..wiring import Feed, Wired
 
 Unit = Literal["w", "v", "a", "degc", "rpm"]
@@ -107,11 +108,11 @@ def words(wired: Wired, c: Channel) -> str:
         return f"supply’s output{', ' + part_of_it if part_of_it else ''}, {quantity}"
     if c.at == "supply":
         return f"supply, {quantity}"
-    part, _, instance = c.at.partition("#")
     where = wired.words(c.at) if c.at in wired.inputs else None
     if where is None:
-        known = wired.parts.get(part)
-        number = instance if known is not None and known.count > 1 else ""
+        device = Device.read(c.at.partition("/")[0])
+        known = wired.parts.get(device.part)
+        number = str(device.instance) if known is not None and known.count > 1 else ""
         where = f"{known.name} {number}".strip() if known is not None else c.at
     return f"{where}{', ' + part_of_it if part_of_it else ''}, {quantity}"
 
@@ -128,7 +129,8 @@ def _at(place: str, unit: Unit) -> _OfBuild:
 def _of_cards(a: Analysis) -> Iterator[Channel]:
     for part in a.build.parts:
         if part.kind == "card":
-            yield from (Channel(f"{part.key}#{n}", "", "w") for n in range(1, part.count + 1))
+            several = (str(Device(part.key, n)) for n in range(1, part.count + 1))
+            yield from (Channel(at, "", "w") for at in several)
 
 
 def _rails(unit: Unit) -> _OfBuild:

@@ -11,11 +11,12 @@ from typing import NamedTuple
 from ..analysis import Analysis
 from ..base.series import Span, span_at
 from ..base.units import RAIL_V, RUN_STATES, Rail, State
-from ..ratings import Element
+from ..ratings import Element, Place
 from ..standards.contacts import TERMINAL_DEGC
 from ..standards.margins import WITHIN_RATING
 from ..supplies.energy import points_of, wall_w
 from ..tally.demand import Carried, demands
+from ..things.cables import Device
 from ..wiring import Feed
 from .channels import Channel, Sort
 
@@ -94,8 +95,8 @@ class Against:
 
     def of_part(self, c: Channel, state: State) -> Span | None:
         """What one instance of a part draws [W]."""
-        part, _, instance = c.at.partition("#")
-        rows = [x for x in self.a.loads if x.part == part and int(instance) in x.instances]
+        part, instance = Device.read(c.at)
+        rows = [x for x in self.a.loads if x.part == part and instance in x.instances]
         if not rows or any(x.missing for x in rows):
             return None
         span = Span(0.0, 0.0, 0.0)
@@ -168,7 +169,7 @@ class Against:
         return float(amps) if c.unit == "a" else float(amps) * RAIL_V[c.rail]
 
     @cached_property
-    def _pins(self) -> dict[tuple[str, str], Element]:
+    def _pins(self) -> dict[tuple[str, Place], Element]:
         return {
             (r.wired.cable.key, e.at): e
             for r in self.a.runs
@@ -179,7 +180,7 @@ class Against:
     def pins(self, feed: Feed) -> Element | None:
         """The checker's element of the 12 V pins of the plug that feeds an input; None where it is
         a plug of something in between."""
-        return self._pins.get((feed.cable.key, feed.plug.key))
+        return self._pins.get((feed.cable.key, Place(feed.plug.key)))
 
 
 #: Sort of channel → its band by the tally.

@@ -12,6 +12,7 @@ from ..base.arrays import np
 from ..base.rounding import TOLERANCE
 from ..base.series import span_at
 from ..base.units import RAIL_V, RUN_STATES, State
+from ..ratings import Place
 from ..standards.connectors import SENSE_GRANT_W, is_coded
 from ..supplies.energy import efficiency_at, points_of
 from .channels import METERED, Channel
@@ -208,7 +209,7 @@ def _lost(g: _Ground) -> Iterator[Read]:
                 if feed
                 and run.wired.cable.key == feed.cable.key
                 and e.kind == "drop"
-                and e.at == feed.plug.key
+                and e.at == Place(feed.plug.key)
                 and e.line == c.rail
             ),
             None,

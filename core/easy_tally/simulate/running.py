@@ -14,6 +14,7 @@ from ..base.units import RAIL_V, Rail, State
 from ..readings import Against, Channel, Floats, Named, Readings, Sort
 from ..standards.connectors import is_of
 from ..supplies.energy import points_of, wall_w
+from ..things.cables import Device
 from ..things.parts import Card
 from ..wiring import Feed
 from .machine import Contacts, Wear, contacts_of, heating_w, lagged, lost_v, rise_k_per_w, shares
@@ -151,8 +152,9 @@ class Running:
 
     def part_w(self, c: Channel) -> Floats | None:
         """Watts of a part, by its plugs and its slot."""
-        own = [w for r, w in self._watts.items() if r.split("/")[0] == c.at]
-        slot = self._slot(c.at)
+        device = Device.read(c.at)
+        own = [w for r, w in self._watts.items() if self.feeds[r].input.at.device == device]
+        slot = self._slot(device)
         return sum(own, slot) if own or slot.any() else None
 
     def plug_a(self, c: Channel) -> Floats | None:
@@ -204,11 +206,10 @@ class Running:
             for ref in self.feeds
         }
 
-    def _slot(self, at: str) -> Floats:
+    def _slot(self, device: Device) -> Floats:
         """Watts that a card takes from its slot: the tally's, in step with its board."""
-        part, _, instance = at.partition("#")
-        rows = [x for x in self.a.loads if x.part == part and x.feed == "slot"]
-        rows = [x for x in rows if int(instance) in x.instances]
+        rows = [x for x in self.a.loads if x.part == device.part and x.feed == "slot"]
+        rows = [x for x in rows if device.instance in x.instances]
         levels = [sum(getattr(x.net, state).likely for x in rows) for state, _ in self.scene.states]
         return np.repeat(np.array(levels, dtype=float), self.counts)
 

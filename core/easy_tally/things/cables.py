@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from typing import Annotated, Self
+from typing import Annotated, NamedTuple, Self
 
 from pydantic import Field, model_validator
 
@@ -72,6 +72,22 @@ class Cable(Model):
         return self
 
 
+class Device(NamedTuple):
+    """One instance of a part."""
+
+    part: str
+    instance: int = 1
+
+    def __str__(self) -> str:
+        return f"{self.part}#{self.instance}"
+
+    @classmethod
+    def read(cls, text: str) -> Self:
+        """The instance that a text like `card-1#1` names. Raises ValueError where it is none."""
+        part, _, instance = text.partition("#")
+        return cls(part, int(instance))
+
+
 class SocketRef(Model):
     """One input: a socket of one instance of a part, or a lead of an adapter, an extension or a
     backplane, called by its key in place of the part's."""
@@ -81,14 +97,19 @@ class SocketRef(Model):
     socket: Key
 
     def __str__(self) -> str:
-        return f"{self.part}#{self.instance}/{self.socket}"
+        return f"{self.device}/{self.socket}"
+
+    @property
+    def device(self) -> Device:
+        """The instance that it is of."""
+        return Device(self.part, self.instance)
 
     @classmethod
     def read(cls, text: str) -> Self:
         """The reference that a text like `card#1/a` names. Raises ValueError where it is none."""
-        part, _, rest = text.partition("#")
-        instance, _, socket = rest.partition("/")
-        return cls(part=part, instance=int(instance), socket=socket)
+        device, _, socket = text.partition("/")
+        part, instance = Device.read(device)
+        return cls(part=part, instance=instance, socket=socket)
 
 
 class Connection(Model):

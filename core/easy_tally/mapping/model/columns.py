@@ -10,7 +10,7 @@ from itertools import islice, product
 from ...base.rounding import up
 from ...ratings.limits import port_shares
 from ...standards.connectors import CONNECTORS, PINS, Half, SocketKind, is_of
-from ...things.cables import Cable, Plug, Run
+from ...things.cables import Cable, Plug, Run, SocketRef
 from ...things.fits import best_half, fit
 from ...things.supply import Port, port_takes
 from ...wiring.never import breaches
@@ -235,7 +235,7 @@ class Columns:
         allows = self.world.wired.eps4_in_eps8
         choices: list[list[Use]] = []
         for half, ref in to:
-            device = ref.partition("#")[0]
+            device = SocketRef.read(ref).part
             uses = []
             for t in self.world.targets:
                 own = ref in t.refs or (not t.refs and self._is_lead(t, device, ref))

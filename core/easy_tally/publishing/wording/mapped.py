@@ -76,7 +76,7 @@ def worst_lane(runs: tuple[RunResult, ...]) -> str:
         return "0 %"
     kind, at = worst.governing.kind, worst.governing.at
     if kind == "group spike":
-        return f"{worst.percent} %, its port group in a spike of {at.rpartition(' ')[2]} ms"
+        return f"{worst.percent} %, its port group in a spike of {at.window} ms"
     return f"{worst.percent} %" + (", its port group" if kind == "group" else "")
 
 

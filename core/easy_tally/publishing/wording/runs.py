@@ -6,19 +6,19 @@ from ...base.rounding import percent
 from ...base.saying import counted, line_words, number
 from ...base.units import STATE_WORDS
 from ...ratings.elements import Element
+from ...ratings.places import Place
 from ...ratings.runs import RunResult, kept_off
 from ...standards.connectors import PLUGS, SENSE_WORDS, is_coded
 from ...standards.wires import DROP_OVER, DROP_WITHIN
 from ...wiring import Feed, Wired
 
 
-def plug_words(wired: Wired, run: RunResult, plug: str) -> str:
+def plug_words(wired: Wired, run: RunResult, at: Place) -> str:
     """What a plug of a run feeds."""
-    key, _, own = plug.rpartition("/")
-    if key:
-        return _between_words(wired, key, own)
-    feed = next((f for f in run.wired.feeds if f.plug.key == own), None)
-    return wired.words(feed.input.ref) if feed else plug
+    if at.between:
+        return _between_words(wired, at.between, at.key)
+    feed = next((f for f in run.wired.feeds if f.plug.key == at.key), None)
+    return wired.words(feed.input.ref) if feed else at.key
 
 
 def _between_words(wired: Wired, key: str, own: str) -> str:
@@ -60,7 +60,7 @@ def plug_warning(wired: Wired, feed: Feed) -> str:
 def element_title(wired: Wired, run: RunResult, e: Element) -> str:
     """What the element is and where."""
     line, terms = line_words(e.line), e.terms
-    at = plug_words(wired, run, e.at) if e.at else ""
+    at = plug_words(wired, run, e.at)
     match e.kind:
         case "grant":
             return f"Granted by standard, {at}" + ("" if e.unit == "W" else f", {line}")
@@ -69,10 +69,10 @@ def element_title(wired: Wired, run: RunResult, e: Element) -> str:
         case "supply-end pins":
             return f"Supply-end pins, {terms['pins']:.0f} of {line}"
         case "port pins":
-            label = next((p.label for p in run.ports if p.key == e.at), e.at)
+            label = next((p.label for p in run.ports if p.key == e.at.key), e.at.key)
             return f"Port {label}, {counted(terms['pins'], 'pin')} of {line}"
         case "wire":
-            between = wired.betweens.get(e.at.partition("/")[0]) if e.at else None
+            between = wired.betweens.get(e.at.between)
             awg = between.gauge if between else run.wired.cable.gauge
             gauge = f"{awg} AWG" if awg else "gauge not known"
             where = f" of {between.name}" if between else ""
@@ -83,7 +83,7 @@ def element_title(wired: Wired, run: RunResult, e: Element) -> str:
         case "drop":
             return f"Volts lost at {at}, {line}"
         case "group":
-            return f"Port group {_group_label(wired, e.at)}"
+            return f"Port group {_group_label(wired, e.at.key)}"
         case "house rule":
             if e.unit == "plugs":
                 return "House rule: never both plugs of a chain"
@@ -93,14 +93,13 @@ def element_title(wired: Wired, run: RunResult, e: Element) -> str:
         case "forbidden":
             return "Never allowed"
         case "reach":
-            if e.at.endswith(" span"):
-                return f"Between the plugs, to {plug_words(wired, run, e.at.removesuffix(' span'))}"
+            if e.at.is_span:
+                return f"Between the plugs, to {at}"
             return f"Reach to {at}"
         case "group spike":
-            key, _, window = e.at.rpartition(" ")
-            return f"Port group {_group_label(wired, key)}, spike of {window} ms"
+            return f"Port group {_group_label(wired, e.at.key)}, spike of {e.at.window} ms"
         case "not worked out":
-            return f"Not worked out: {e.at}"
+            return f"Not worked out: {e.said}"
 
 
 def _group_label(wired: Wired, key: str) -> str:
@@ -135,7 +134,7 @@ def element_formula(run: RunResult, e: Element) -> str:
         most = f"150 W a lead: {150 * leads:.0f} W"
         parts.append(f"{counted(leads, 'lead')} plugged in, {coded}; {most}")
     elif e.kind == "grant" and e.unit == "W":
-        plug = next((f.plug for f in run.wired.feeds if f.plug.key == e.at), None)
+        plug = next((f.plug for f in run.wired.feeds if Place(f.plug.key) == e.at), None)
         if plug is not None and is_coded(PLUGS[plug.kind].whole):
             parts.append(SENSE_WORDS[plug.sense] if plug.sense else "sense coding not known")
     if judged.limit is not None and judged.rated is not None and judged.limit != judged.rated:
@@ -162,7 +161,7 @@ def element_cause(wired: Wired, run: RunResult, e: Element) -> str:
     if e.kind == "not worked out":
         return f"{title}. The check broke down, so nothing is known of it."
     if e.kind == "forbidden":
-        return f"{title}: {e.at}."
+        return f"{title}: {e.said}."
     if e.kind == "reach":
         return _reach_words(title, e)
     if e.terms.get("leads", 9) < e.terms.get("least", 0):
