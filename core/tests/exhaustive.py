@@ -82,7 +82,7 @@ def any_map(b: Build, asked: Asked) -> bool:
 
 def _goals(x: Laid) -> Goals:
     goals = map_goals(cast(Analysis, x))
-    return tuple(goals[g] for g in GOALS if g != "unfed")
+    return tuple(goals[g.id] for g in GOALS if g.id != "unfed")
 
 
 def legal(b: Build, asked: Asked) -> Iterator[Laid]:

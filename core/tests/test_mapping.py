@@ -76,8 +76,8 @@ class AgainstTheChecker(unittest.TestCase):
         self.assertEqual([r.wired.cable.key for r in a.runs if r.verdict == "over"], [])
         counted = map_goals(a)
         self.assertEqual(
-            {g.id: g.value for g in found.goals if g.id in GOALS},
-            {g.id: counted[g.id] for g in found.goals if g.id in GOALS},
+            {g.id: g.value for g in found.goals if g.id in counted},
+            {g.id: counted[g.id] for g in found.goals if g.id in counted},
         )
 
     @settings(max_examples=60, deadline=None)

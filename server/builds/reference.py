@@ -27,20 +27,9 @@ from builds import schemas
 
 @lru_cache(maxsize=1)
 def reference() -> schemas.ReferenceOut:
-    """Connectors, plugs, templates, figures of each kind, assumptions, common sizes."""
+    """Connectors, plugs, templates, fields of each kind, assumptions, common sizes."""
     return schemas.ReferenceOut(
-        connectors=[
-            schemas.ConnectorOut(
-                kind=c.kind,
-                words=c.words,
-                face=list(c.face),
-                side=c.side,
-                latch=c.latch,
-                coded=c.coded,
-                may_lack_pins=c.may_lack_pins,
-            )
-            for c in CONNECTORS.values()
-        ],
+        connectors=_connectors(),
         plugs={kind: shape.words for kind, shape in PLUGS.items()},
         plug_faces={kind: shape.whole for kind, shape in PLUGS.items()},
         templates=[
@@ -52,32 +41,61 @@ def reference() -> schemas.ReferenceOut:
         },
         starters=[schemas.StarterOut(**asdict(s)) for s in STARTERS],
         fields={name: [_field(f) for f in kind.fields] for name, kind in KINDS.items()},
-        sought=[
-            schemas.SoughtOut(word=word, several=called.several)
-            for kind in KINDS.values()
-            for word, called in kind.traits.names.items()
-            if called.several
-        ],
+        sought=_sought(),
         assumptions=[_assumption(n, f) for n, f in Assumptions.model_fields.items()],
         sizes_w=list(COMMON_W),
         presets=PRESETS,
-        house_rules=[
-            schemas.RuleOut(
-                rule=name,
-                words=rule.words,
-                positions=[schemas.PositionOut(**p._asdict()) for p in rule.positions],
-            )
-            for name, rule in RULES.items()
-        ],
-        words=schemas.WordsOut(
-            states={str(k): w for k, w in STATE_NAMES.items()},
-            findings={str(k): w for k, w in SEVERITY_WORDS.items()},
-            rails={str(k): w for k, w in RAIL_WORDS.items()},
-            ports={str(k): w for k, w in PORT_WORDS.items()},
-            headers={str(k): w for k, w in HEADER_WORDS.items()},
-            paths=list(PATHS),
-        ),
+        house_rules=_house_rules(),
+        words=_words(),
     )
+
+
+def _connectors() -> list[schemas.ConnectorOut]:
+    return [
+        schemas.ConnectorOut(
+            kind=c.kind,
+            words=c.words,
+            face=list(c.face),
+            side=c.side,
+            latch=c.latch,
+            coded=c.coded,
+            may_lack_pins=c.may_lack_pins,
+        )
+        for c in CONNECTORS.values()
+    ]
+
+
+def _sought() -> list[schemas.SoughtOut]:
+    """The words that parts are looked for by, those of a list of its own."""
+    return [
+        schemas.SoughtOut(word=word, several=called.several)
+        for kind in KINDS.values()
+        for word, called in kind.traits.names.items()
+        if called.several
+    ]
+
+
+def _house_rules() -> list[schemas.RuleOut]:
+    return [
+        schemas.RuleOut(
+            rule=name,
+            words=rule.words,
+            positions=[schemas.PositionOut(**p._asdict()) for p in rule.positions],
+        )
+        for name, rule in RULES.items()
+    ]
+
+
+def _words() -> schemas.WordsOut:
+    tables = {
+        "states": STATE_NAMES,
+        "findings": SEVERITY_WORDS,
+        "rails": RAIL_WORDS,
+        "ports": PORT_WORDS,
+        "headers": HEADER_WORDS,
+    }
+    said = {name: {str(k): w for k, w in table.items()} for name, table in tables.items()}
+    return schemas.WordsOut(**said, paths=list(PATHS))
 
 
 def _field(f: DeclaredField) -> schemas.FieldOut:

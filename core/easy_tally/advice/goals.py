@@ -5,13 +5,14 @@ The solver counts them in its own way; that both agree is tested. Source: model,
 
 from __future__ import annotations
 
-from collections.abc import Iterator
+from collections.abc import Callable, Iterator
 
 from ..analysis.facts import Analysis
-from ..analysis.of_rules import device_groups, group_rule
+from ..analysis.of_rules import device_groups
 from ..base.rounding import percent, up
 from ..base.series import likelies
 from ..base.units import RUN_STATES
+from ..mapping.goals import GOALS, group_rule
 from ..ratings.elements import Element
 from ..ratings.runs import RunResult
 from ..standards.connectors import CONNECTORS, PINS, is_of
@@ -27,26 +28,31 @@ _LEAST_PERCENT = 60
 
 def map_goals(a: Analysis) -> dict[str, int]:
     """Goal → what the map of a build comes to in it, the less the better."""
-    wired = a.wired
-    elements = [e for r in a.runs for e in r.elements]
-    own = [e for e in elements if e.kind not in ("group", "group spike")]
-    shares = [s for e in own if e.kind not in _ASIDE for s in _shares(a, e)]
-    feeds = list(wired.feeds.values())
-    used = [r for r in a.runs if r.wired.feeds]
-    return {
-        "unfed": sum(r not in wired.live for r in a.needed),
-        "chained": sum(_chained(r) for r in used),
-        "adapters": len(_in_use(wired, extension=False)),
-        "extensions": len(_in_use(wired, extension=True)),
-        "optional": -sum(_optional(a, f) for f in feeds),
-        "unknown": sum(e.judged.verdict == "unknown" for e in own),
-        "worst": max([_LEAST_PERCENT, *((percent(s) or 0) for s in shares)]),
-        "groups": _groups(a),
-        "fewer": sum(_fewer(f) for f in feeds if not _in_bay(wired, f)),
-        "runs": len(used),
-        "start": max((_start(a, r) for r in used), default=0),
-        "length": sum(round(max(f.plug.at_mm for f in r.wired.feeds)) for r in used),
-    }
+    return {goal.id: _COUNTS[goal.id](a) for goal in GOALS}
+
+
+def _used(a: Analysis) -> list[RunResult]:
+    """Runs that feed something."""
+    return [r for r in a.runs if r.wired.feeds]
+
+
+def _own(a: Analysis) -> list[Element]:
+    """Elements of the runs themselves, without the groups' they are in."""
+    every = (e for r in a.runs for e in r.elements)
+    return [e for e in every if e.kind not in ("group", "group spike")]
+
+
+def _unknown(a: Analysis) -> int:
+    return sum(e.judged.verdict == "unknown" for e in _own(a))
+
+
+def _worst(a: Analysis) -> int:
+    shares = (s for e in _own(a) if e.kind not in _ASIDE for s in _shares(a, e))
+    return max([_LEAST_PERCENT, *((percent(s) or 0) for s in shares)])
+
+
+def _length(a: Analysis) -> int:
+    return sum(round(max(f.plug.at_mm for f in r.wired.feeds)) for r in _used(a))
 
 
 def _chained(r: RunResult) -> bool:
@@ -109,7 +115,7 @@ def _drives(wired: Wired, f: Feed) -> bool:
 
 
 def _groups(a: Analysis) -> int:
-    rule = group_rule(a.wired)
+    rule = group_rule(a.build)
     if rule == "by amperes":
         supply = a.build.supply
         limits = {g.key: g.limit_a for g in supply.groups} if supply else {}
@@ -122,3 +128,20 @@ def _groups(a: Analysis) -> int:
         return max(((percent(s) or 0) for s in shares), default=0)
     pairs = [len(set(groups)) for groups in device_groups(a.wired).values() if groups]
     return -sum(pairs) if rule == "spread" else sum(n - 1 for n in pairs)
+
+
+#: Goal → what a map comes to in it, by the checker.
+_COUNTS: dict[str, Callable[[Analysis], int]] = {
+    "unfed": lambda a: sum(r not in a.wired.live for r in a.needed),
+    "chained": lambda a: sum(map(_chained, _used(a))),
+    "adapters": lambda a: len(_in_use(a.wired, extension=False)),
+    "extensions": lambda a: len(_in_use(a.wired, extension=True)),
+    "optional": lambda a: -sum(_optional(a, f) for f in a.wired.feeds.values()),
+    "unknown": _unknown,
+    "worst": _worst,
+    "groups": _groups,
+    "fewer": lambda a: sum(_fewer(f) for f in a.wired.feeds.values() if not _in_bay(a.wired, f)),
+    "runs": lambda a: len(_used(a)),
+    "start": lambda a: max((_start(a, r) for r in _used(a)), default=0),
+    "length": _length,
+}

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterator, Sequence
 
+from ..mapping.goals import group_rule
 from ..standards.connectors import PLUGS, is_coded, is_of
 from ..things.parts import Board, Fan
 from ..wiring import Feed, Wired
@@ -54,7 +55,7 @@ def _family(wired: Wired) -> str:
 
 def _groups(a: Analysis) -> Iterator[Finding]:
     """Devices whose cables stand in port groups otherwise than the rule says."""
-    rule = group_rule(a.wired)
+    rule = group_rule(a.build)
     for device, groups in device_groups(a.wired).items():
         several = len(dict.fromkeys(groups)) > 1
         if (rule == "keep together" and several) or (
@@ -68,30 +69,16 @@ def _groups(a: Analysis) -> Iterator[Finding]:
             )
 
 
-def group_rule(wired: Wired) -> str:
-    """The rule for one device's cables, decided once for the supply: `spread`, `keep together`, or
-    `by amperes` where the limit of every group that has a port is known."""
-    rule = wired.build.house_rules.port_groups
-    if rule != "by what is known":
-        return rule
-    supply = wired.build.supply
-    if supply is None:
-        return "keep together"
-    with_ports = {p.group for p in supply.ports if p.group is not None}
-    known = all(g.limit_a is not None for g in supply.groups if g.key in with_ports)
-    return "by amperes" if known and with_ports else "keep together"
-
-
 def device_groups(wired: Wired) -> dict[tuple[str, int, str], list[str]]:
     """(part, instance, path) → the port groups of the cables that feed it, one for each port; the
     board's main plug and its processor sockets are two devices."""
-    device_groups: dict[tuple[str, int, str], list[str]] = {}
+    groups_of: dict[tuple[str, int, str], list[str]] = {}
     for run in wired.runs:
         groups = [p.group for p in run.ports if p.group is not None]
         devices = dict.fromkeys(_devices(wired, run.feeds))
         for device in devices:
-            device_groups.setdefault(device, []).extend(groups)
-    return device_groups
+            groups_of.setdefault(device, []).extend(groups)
+    return groups_of
 
 
 def _devices(wired: Wired, feeds: Sequence[Feed]) -> Iterator[tuple[str, int, str]]:

@@ -10,7 +10,7 @@ from ..editing import AddPart, ChangeBuild, ChangePart
 from ..standards.signals import FRONT_FIELDS, SIGNAL_FIELDS, SignalKind
 from ..standards.usual import PLAIN_CARD_W, USB_W, usual
 from ..tally.signals import Item, SignalCount
-from ..things.parts import Card, Hub, UsbLoad
+from ..things.parts import Card, Fan, Hub, UsbLoad
 from .facts import Analysis
 from .finding import Finding, Remedy, Subject
 
@@ -133,28 +133,23 @@ def speeds(a: Analysis) -> Iterator[Finding]:
 def _spread(a: Analysis) -> Iterator[Remedy]:
     """Headers that several fans share: a hub with a plug of its own and outputs to spare takes
     them, or has yet to be added."""
-    s, board = a.signals.speeds, a.wired.board
-    shared = [(key, n) for owner, key, n in s.shared if board and owner == board.key]
+    board = a.wired.board
+    shared = {key for owner, key, _ in a.signals.speeds.shared if board and owner == board.key}
     if not shared:
         return
-    fans = [
-        p
-        for p in a.build.parts
-        if p.kind == "fan"
-        and p.on is None
-        and not p.sockets
-        and {h.key for h in a.wired.headers_for(p)} & {k for k, _ in shared}
-    ]
-    used: dict[str, int] = {}
-    for part in a.build.parts:
-        on = getattr(part, "on", None)
-        if on:
-            used[on] = used.get(on, 0) + part.count
+    fans = [p for p in a.build.parts if isinstance(p, Fan) and _shares(a, p, shared)]
     for hub in (p for p in a.build.parts if isinstance(p, Hub) and p.sockets):
-        free = sum(h.kind == "fan" for h in hub.outputs) - used.get(hub.key, 0)
-        for fan in fans:
-            if fan.count <= free:
-                edit = ChangePart(part=fan.key, changes={"on": hub.key, "headers": []})
-                yield Remedy(id="hang-on-hub", edit=edit, names=(fan.name, hub.name))
-                return
+        hanging = sum(p.count for p in a.build.parts if getattr(p, "on", None) == hub.key)
+        free = sum(h.kind == "fan" for h in hub.outputs) - hanging
+        fan = next((f for f in fans if f.count <= free), None)
+        if fan is not None:
+            edit = ChangePart(part=fan.key, changes={"on": hub.key, "headers": []})
+            yield Remedy(id="hang-on-hub", edit=edit, names=(fan.name, hub.name))
+            return
     yield Remedy(id="add-fan-hub", find=Subject(of="build", field="parts"))
+
+
+def _shares(a: Analysis, fan: Fan, shared: set[str]) -> bool:
+    """Whether it hangs on one of some headers of the board."""
+    on_board = fan.on is None and not fan.sockets
+    return on_board and any(h.key in shared for h in a.wired.headers_for(fan))

@@ -53,23 +53,16 @@ def sittings(record: Iterable[Noted]) -> tuple[Sitting, ...]:
 
 def _sitting(group: list[Noted], known: set[str]) -> Sitting:
     """One sitting; `known` are the joints that were made in sittings before, and grows."""
-    done = {e.step for e in group if e.kind == "done"} - {
-        e.step for e in group if e.kind == "undone"
-    }
+    undone = {e.step for e in group if e.kind == "undone"}
+    done = {e.step for e in group if e.kind == "done"} - undone
     joints = {s for s in done if s.startswith(JOINT)}
     out = {s for s in done if s.startswith(OUT)}
     bad = sum(e.kind in ("warm", "browned", "loose") for e in group)
+    measured = READINGS in done or any(e.kind == "measured" for e in group)
     kinds = [
-        word
-        for word, holds in (
-            ("built", joints and not known),
-            ("swapped", known and out and joints),
-            ("taken apart", out and not joints),
-            ("re-plugged", known and joints and not out),
-            ("measured", READINGS in done or any(e.kind == "measured" for e in group)),
-            ("stopped", bad),
-        )
-        if holds
+        *_work(before=bool(known), made=bool(joints), apart=bool(out)),
+        *(["measured"] * measured),
+        *(["stopped"] * bool(bad)),
     ]
     known |= joints
     versions = [e.version for e in group]
@@ -83,3 +76,13 @@ def _sitting(group: list[Noted], known: set[str]) -> Sitting:
         apart=len(out),
         bad=bad,
     )
+
+
+def _work(before: bool, made: bool, apart: bool) -> list[str]:
+    """What was done to joints, by whether there were any before, some were made, some taken
+    apart; a first build that takes some apart is built."""
+    if not made:
+        return ["taken apart"] * apart
+    if not before:
+        return ["built"]
+    return ["swapped" if apart else "re-plugged"]

@@ -132,26 +132,12 @@ def _before(a: Analysis, gone: tuple[tuple[str, str], ...]) -> Iterator[Step]:
         caution="Never open a supply, never cut its cables, never force a plug that resists.",
     )
     if gone:
-        yield Step(
-            id="photo",
-            group="before",
-            title="Photograph the wiring as it is",
-            text=("Panel, board, card and drives, from two sides: to plug it back if need be.",),
-        )
-        for key, words in gone:
-            yield Step(
-                id=f"out:{key}",
-                group="before",
-                title=f"Unplug {words}",
-                text=("The map no longer has it. Press the latch, hold the plug, not the wires.",),
-                looks=(Look(id="warm", text="It is neither browned, warm nor loose."),),
-            )
+        yield from _unplugging(gone)
     used = [r.cable for r in a.wired.runs if r.feeds]
-    things = [b.name for b in a.wired.betweens.values() if any(f.cable is b for f in _feeds(a))]
-    names = Counter([*(c.name for c in used), *things])
-    mine = marked(
-        a, cables=used, betweens=[b for b in a.wired.betweens.values() if b.name in things]
-    )
+    fed = {id(f.cable) for f in _feeds(a)}
+    betweens = [b for b in a.wired.betweens.values() if id(b) in fed]
+    mine = marked(a, cables=used, betweens=betweens)
+    names = Counter([*(c.name for c in used), *(b.name for b in betweens)])
     yield Step(
         id="pins",
         group="before",
@@ -162,25 +148,43 @@ def _before(a: Analysis, gone: tuple[tuple[str, str], ...]) -> Iterator[Step]:
             Look(id="straight", text="No pin is pushed in, bent or browned, in both ends of each."),
         ),
     )
-    families = Counter(c.family for c in used if c.needs)
-    left = Counter((c.family, c.name) for c in a.build.cables if c not in used and c.needs)
-    bags = [
-        f"Back into the bag of {f}: {name}{f', {n} of them' if n > 1 else ''}"
-        for (f, name), n in left.items()
-    ]
     yield Step(
         id="sort",
         group="before",
         title="Sort the cables by their family",
         of=mine,
-        text=(
-            *(f"Out on the table: {n} cables of {f}" for f, n in families.items()),
-            *bags,
-            *(f"Beside them: {t}" for t in things),
-        ),
+        text=tuple(_sorted_out(a, used, betweens)),
         caution="Never use a cable of another supply unless its maker states the same pinout.",
         looks=(Look(id="family", text="No cable of another supply lies among them."),),
     )
+
+
+def _unplugging(gone: tuple[tuple[str, str], ...]) -> Iterator[Step]:
+    yield Step(
+        id="photo",
+        group="before",
+        title="Photograph the wiring as it is",
+        text=("Panel, board, card and drives, from two sides: to plug it back if need be.",),
+    )
+    for key, words in gone:
+        yield Step(
+            id=f"out:{key}",
+            group="before",
+            title=f"Unplug {words}",
+            text=("The map no longer has it. Press the latch, hold the plug, not the wires.",),
+            looks=(Look(id="warm", text="It is neither browned, warm nor loose."),),
+        )
+
+
+def _sorted_out(a: Analysis, used: list[Cable], betweens: list[Between]) -> Iterator[str]:
+    """Which cables come onto the table, which go back into their bag."""
+    for family, n in Counter(c.family for c in used if c.needs).items():
+        yield f"Out on the table: {n} cables of {family}"
+    left = Counter((c.family, c.name) for c in a.build.cables if c not in used and c.needs)
+    for (family, name), n in left.items():
+        several = f", {n} of them" if n > 1 else ""
+        yield f"Back into the bag of {family}: {name}{several}"
+    yield from (f"Beside them: {b.name}" for b in betweens)
 
 
 def _feeds(a: Analysis) -> list[Feed]:

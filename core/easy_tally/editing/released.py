@@ -12,7 +12,7 @@ from ..base.declared import Model
 from ..things.build import Build
 from ..things.cables import Run
 from ..things.integrity import Plugging, circles
-from ..things.parts import IN_SLOTS, ON_HEADER, Board, Hub, Part
+from ..things.parts import IN_SLOTS, ON_HEADER, Board, Card, Hub, M2Drive, OnHeader, Part
 from ..wiring import Wired
 
 _T = TypeVar("_T", bound=Model)
@@ -20,34 +20,58 @@ _T = TypeVar("_T", bound=Model)
 
 def let_go(before: Build, parts: tuple[Part, ...]) -> tuple[tuple[Part, ...], list[str]]:
     """The parts without what they held on to before and can't hold on to now."""
-    board = next((p for p in parts if isinstance(p, Board)), None)
-    hubs = {p.key: p for p in parts if isinstance(p, Hub)}
-    places: dict[str, set[str]] = {
-        "card": {s.key for s in board.slots} if board else set(),
-        "m2": {s.key for s in board.m2_slots or ()} if board else set(),
-    }
+    holds = _Holds(before, parts)
     kept: list[Part] = []
     lost: list[str] = []
     for part in parts:
         old = before.part(part.key)
         if isinstance(part, IN_SLOTS) and isinstance(old, IN_SLOTS) and part.slot == old.slot:
-            if part.slot is not None and part.slot not in places[part.kind]:
-                lost.append(f"{part.name} from {part.slot}")
-                part = part.model_copy(update={"slot": None})
+            part = holds.in_slot(part, lost)
         elif isinstance(part, ON_HEADER) and isinstance(old, ON_HEADER):
-            if part.on is not None and part.on == old.on and part.on not in hubs:
-                hub = before.part(part.on)
-                lost.append(f"{part.name} from {hub.name if hub else part.on}")
-                part = part.model_copy(update={"on": None, "headers": ()})
-            outputs = hubs[part.on].outputs if part.on in hubs else board.headers if board else ()
-            there = {h.key for h in outputs}
-            if part.headers == old.headers and not set(part.headers) <= there:
-                gone = [k for k in part.headers if k not in there]
-                lost.append(f"{part.name} from {', '.join(gone)}")
-                stays = tuple(k for k in part.headers if k in there)
-                part = part.model_copy(update={"headers": stays})
+            if part.on == old.on:
+                part = holds.on_hub(part, lost)
+            if part.headers == old.headers:
+                part = holds.on_headers(part, lost)
         kept.append(part)
     return tuple(kept), lost
+
+
+class _Holds:
+    """What parts can hold on to: slots of the board, hubs, headers. What one loses is told in
+    words."""
+
+    def __init__(self, before: Build, parts: tuple[Part, ...]) -> None:
+        self.before = before
+        self.board = next((p for p in parts if isinstance(p, Board)), None)
+        self.hubs = {p.key: p for p in parts if isinstance(p, Hub)}
+        slots, m2 = (self.board.slots, self.board.m2_slots or ()) if self.board else ((), ())
+        self.slots = {"card": {s.key for s in slots}, "m2": {s.key for s in m2}}
+
+    def in_slot(self, part: Card | M2Drive, lost: list[str]) -> Card | M2Drive:
+        """It without its slot, where that is gone."""
+        if part.slot is None or part.slot in self.slots[part.kind]:
+            return part
+        lost.append(f"{part.name} from {part.slot}")
+        return part.model_copy(update={"slot": None})
+
+    def on_hub(self, part: OnHeader, lost: list[str]) -> OnHeader:
+        """It on the board, where its hub is gone."""
+        if part.on is None or part.on in self.hubs:
+            return part
+        hub = self.before.part(part.on)
+        lost.append(f"{part.name} from {hub.name if hub else part.on}")
+        return part.model_copy(update={"on": None, "headers": ()})
+
+    def on_headers(self, part: OnHeader, lost: list[str]) -> OnHeader:
+        """It without the headers that are gone."""
+        hub = self.hubs.get(part.on) if part.on else None
+        outputs = hub.outputs if hub else self.board.headers if self.board else ()
+        there = {h.key for h in outputs}
+        gone = [k for k in part.headers if k not in there]
+        if not gone:
+            return part
+        lost.append(f"{part.name} from {', '.join(gone)}")
+        return part.model_copy(update={"headers": tuple(k for k in part.headers if k in there)})
 
 
 def surviving(plugging: Plugging, run: Run, before: Wired) -> tuple[Run | None, list[str]]:

@@ -2,9 +2,11 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterator
+
 from ..base.saying import number
 from ..base.units import RAIL_WORDS, TALLY_STATES
-from ..publishing import Amount, MapAnswer, Report
+from ..publishing import Amount, Compact, MapAnswer, Report
 
 
 def _watts(amount: Amount) -> str:
@@ -15,42 +17,64 @@ def _watts(amount: Amount) -> str:
 
 def print_report(report: Report) -> str:
     """Tally, sizing, supply, runs, what to mend and what is not checked."""
-    r = report.result
-    lines = [r.name, "", "Tally, likely (low–high)"]
-    lines += [f"  {s:10}{_watts(r.strip.watts[s])}" for s in TALLY_STATES]
+    result = report.result
+    sections = (
+        _tallied(result),
+        _sized(result),
+        _supplied(result),
+        _mapped(report),
+        _to_mend(result),
+        ("", "Not checked yet", *(f"  {x}" for x in result.not_checked)),
+        ("", f"Overall: {result.overall.text}", ""),
+    )
+    return "\n".join((result.name, *(line for section in sections for line in section)))
+
+
+def _tallied(r: Compact) -> Iterator[str]:
+    yield from ("", "Tally, likely (low–high)")
+    yield from (f"  {s:10}{_watts(r.strip.watts[s])}" for s in TALLY_STATES)
     if r.unspoken:
-        said = [u.words + (" (nearly always draws)" if u.draws else "") for u in r.unspoken]
-        lines += ["", "Not spoken of yet: add it, or say that there is none here"]
-        lines += [f"  {words}" for words in said]
-    lines += ["", "At full load, by rail"]
-    lines += [
-        f"  {words:14}{_watts(r.by_rail[rail]['full'])}" for rail, words in RAIL_WORDS.items()
-    ]
-    lines += ["", "At full load, by path"]
-    lines += [f"  {path:18}{_watts(amounts['full'])}" for path, amounts in r.by_path.items()]
-    lines += ["", "Size of the supply"]
+        yield from ("", "Not spoken of yet: add it, or say that there is none here")
+        for topic in r.unspoken:
+            yield f"  {topic.words}" + (" (nearly always draws)" if topic.draws else "")
+    yield from ("", "At full load, by rail")
+    for rail, words in RAIL_WORDS.items():
+        yield f"  {words:14}{_watts(r.by_rail[rail]['full'])}"
+    yield from ("", "At full load, by path")
+    yield from (f"  {path:18}{_watts(amounts['full'])}" for path, amounts in r.by_path.items())
+
+
+def _sized(r: Compact) -> Iterator[str]:
+    yield from ("", "Size of the supply")
     for rule in r.sizing.rules:
         answer = _watts(rule.watts) if rule.watts else "not known: " + ", ".join(rule.missing)
         mark = "governs" if rule.governs else "binding" if rule.binding else "advice"
-        lines.append(f"  {rule.words:28}{answer:28}{mark}")
-    lines.append(f"  next common size: {r.sizing.pick_w or 'not known'}")
-    lines += ["", f"Supply: {r.supply.name if r.supply else 'none'}"]
+        yield f"  {rule.words:28}{answer:28}{mark}"
+    yield f"  next common size: {r.sizing.pick_w or 'not known'}"
+
+
+def _supplied(r: Compact) -> Iterator[str]:
+    yield from ("", f"Supply: {r.supply.name if r.supply else 'none'}")
     if r.supply:
-        lines.append(f"  {r.supply.verdict}")
-        lines += [f"  {c.status:9}{c.text}" for c in r.supply.checks]
-    lines += ["", f"Map: {r.strip.sockets_fed} of {r.strip.sockets_needed} required sockets fed"]
+        yield f"  {r.supply.verdict}"
+        yield from (f"  {c.status:9}{c.text}" for c in r.supply.checks)
+
+
+def _mapped(report: Report) -> Iterator[str]:
+    strip = report.result.strip
+    yield from ("", f"Map: {strip.sockets_fed} of {strip.sockets_needed} required sockets fed")
     for run in report.runs:
         share = f"{run.percent} %" if run.percent is not None else ""
         labels = " ".join(run.ports)
-        lines.append(f"  {labels:8}{run.name:28}{run.verdict:9}{share:>6}  {run.cause}")
-    lines += ["", "To mend" if r.mend else "Nothing to mend in what is checked"]
-    lines += [f"  {m.kind:9}{m.title}: {m.text} {m.fix}" for m in r.mend]
+        yield f"  {labels:8}{run.name:28}{run.verdict:9}{share:>6}  {run.cause}"
+
+
+def _to_mend(r: Compact) -> Iterator[str]:
+    yield from ("", "To mend" if r.mend else "Nothing to mend in what is checked")
+    yield from (f"  {m.kind:9}{m.title}: {m.text} {m.fix}" for m in r.mend)
     if r.notes:
-        said = [f"  {n.title}: {n.text} {n.fix}".rstrip() for n in r.notes]
-        lines += ["", "Worth knowing", *said]
-    lines += ["", "Not checked yet", *(f"  {x}" for x in r.not_checked)]
-    lines += ["", f"Overall: {r.overall.text}", ""]
-    return "\n".join(lines)
+        yield from ("", "Worth knowing")
+        yield from (f"  {n.title}: {n.text} {n.fix}".rstrip() for n in r.notes)
 
 
 def print_map(answer: MapAnswer) -> str:

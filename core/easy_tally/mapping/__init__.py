@@ -6,9 +6,10 @@ second computation that shares nothing, and the search through every map of smal
 
 from __future__ import annotations
 
+from .goals import GOALS
 from .model.scenarios import scenarios_of
 from .model.world import world
-from .program import GOALS, Facts, Program, Stopped
+from .program import Facts, Program, Stopped
 from .repairs import InStock, OtherSupply, Repair, repairs
 from .solve import GoalValue, Mapping, Progress, Wish, Wished, applied, solve, wish
 from .swap import Move, Needed, bill, moves

@@ -13,16 +13,9 @@ from typing import Any
 
 from ..base.rounding import TOLERANCE
 from ..base.units import RUN_STATES
-from .model.columns import (
-    Column,
-    Columns,
-    Relaxed,
-    cable_classes,
-    devices_of,
-    has_fewer,
-    port_classes,
-)
-from .model.targets import Device, Target
+from .goals import Goal
+from .model.columns import Column, Columns, Relaxed, cable_classes, devices_of, port_classes
+from .model.targets import Device, Target, Way
 from .model.world import World
 
 #: Whole numbers that stand for one ampere. Twice as many runs as a limit has amperes lose less by
@@ -34,21 +27,6 @@ _MANY = 10_000
 GOAL_LIMIT = 12.0
 #: Less than any goal comes to: nothing is ruled out.
 _NO_BOUND = -(10**9)
-GoalId = str
-GOALS: tuple[GoalId, ...] = (
-    "unfed",
-    "chained",
-    "adapters",
-    "extensions",
-    "optional",
-    "unknown",
-    "worst",
-    "groups",
-    "fewer",
-    "runs",
-    "start",
-    "length",
-)
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -89,7 +67,9 @@ class Program:
     def __init__(self, world: World, facts: Facts, stop: Callable[[], bool] | None = None) -> None:
         from ortools.sat.python import cp_model
 
-        self.cp, self.world, self.facts = cp_model, world, facts
+        self.cp = cp_model
+        self.world: World = world
+        self.facts = facts
         self.model = cp_model.CpModel()
         self.stop = stop
         self.ports, self.cables = port_classes(world), cable_classes(world)
@@ -120,7 +100,7 @@ class Program:
         self._inputs()
         self._uses()
         self._group_limits()
-        self.exprs: dict[GoalId, Any] = {}
+        self.exprs: dict[str, Any] = {}
         #: How often each column is used in the map found last; None: none is found yet.
         self.values: list[int] | None = None
 
@@ -234,46 +214,24 @@ class Program:
             largest, left = largest + amps * taken, left - taken
         return largest
 
-    # -- goals ------------------------------------------------------------------------------------
+    # -- what goals are made of ------------------------------------------------------------------
 
-    def goal(self, name: GoalId) -> Any:
+    def goal(self, goal: Goal) -> Any:
         """The expression that a goal brings down."""
-        if name not in self.exprs:
-            self.exprs[name] = getattr(self, f"_{name}")()
-        return self.exprs[name]
+        if goal.id not in self.exprs:
+            self.exprs[goal.id] = goal.term(self)
+        return self.exprs[goal.id]
 
-    def _sum(self, worth: Callable[[Column], int]) -> Any:
+    def sum_of(self, worth: Callable[[Column], int]) -> Any:
+        """What the columns in use are worth together."""
         return sum(n * x for c, x in zip(self.columns, self.x, strict=True) if (n := worth(c)))
 
-    def _kept(self) -> Any:
-        return -self._sum(lambda c: c.kept)
+    def ways_in_use(self, of: Callable[[Way], int]) -> Any:
+        """What the ways of using what stands in between are worth together."""
+        return sum(n * self.y[w.id] for w in self.world.ways if (n := of(w)))
 
-    def _unfed(self) -> Any:
-        return sum(self.unfed.values()) + len(self.world.scenario.left)
-
-    def _chained(self) -> Any:
-        return self._sum(lambda c: int(c.chained))
-
-    def _adapters(self) -> Any:
-        return sum(self.y[w.id] for w in self.world.ways if not w.extension)
-
-    def _extensions(self) -> Any:
-        return sum(self.y[w.id] for w in self.world.ways if w.extension)
-
-    def _optional(self) -> Any:
-        return -len(self.world.scenario.optional)
-
-    def _unknown(self) -> Any:
-        return self._sum(lambda c: c.unknown)
-
-    def _worst(self) -> Any:
-        return self._most(lambda c: c.percent, 60)
-
-    def _start(self) -> Any:
-        return self._most(lambda c: c.start_tenths, 0)
-
-    def _most(self, worth: Callable[[Column], int], least: int) -> Any:
-        """The largest worth of any column in use."""
+    def most_of(self, worth: Callable[[Column], int], least: int) -> Any:
+        """The largest worth of any column in use, `least` at the least."""
         steps = sorted({worth(c) for c in self.columns} - {least})
         whole: Any = least
         before, below = None, least
@@ -288,55 +246,29 @@ class Program:
             before, below = here, value
         return whole
 
-    def _fewer(self) -> Any:
-        by_way = sum(self.y[w.id] for w in self.world.ways for b in w.beyond if has_fewer(b))
-        return self._sum(lambda c: c.fewer) + by_way
+    def fullest_group(self) -> Any:
+        """The fullest port group in percent of what it may carry."""
+        self._by_surges_first()
+        most = self.model.new_int_var(0, 100, "")  # percents: no load is above its limit
+        for key, states in self.loads.items():
+            for load in states:
+                self.model.add(100 * load <= most * self.limits[key])
+        return most
 
-    def _runs(self) -> Any:
-        return self._sum(lambda c: 1)
-
-    def _length(self) -> Any:
-        return self._sum(lambda c: c.last_mm)
-
-    def _groups(self) -> Any:
-        if self.spinning_up:
-            # How many of each kind a group has settles what it starts with: from here on it is
-            # looked for in that order, else it took seconds, and was not always proven.
-            self.model.add_decision_strategy(
-                self.spinning_up, self.cp.CHOOSE_FIRST, self.cp.SELECT_MEDIAN_VALUE
-            )
-        rule = group_rule(self.world)
-        if rule == "by amperes":
-            most = self.model.new_int_var(0, 100, "")  # percents: no load is above its limit
-            for key, states in self.loads.items():
-                for load in states:
-                    self.model.add(100 * load <= most * self.limits[key])
-            return most
-        return self._pairs(spread=rule == "spread")
-
-    def _pairs(self, spread: bool) -> Any:
+    def pairs(self, spread: bool) -> Any:
         """Pairs of one device and one group beyond the first group of each device; to be spread,
         the fewer the more pairs there are."""
-        pairs: dict[tuple[Device, str], list[Any]] = {}
-        plain: Any = 0
-        for c, x in zip(self.columns, self.x, strict=True):
-            if not c.groups:
-                continue
-            named = devices_of(c)
-            for d in named:
-                for g in c.groups:
-                    pairs.setdefault((d, g), []).append(x)
-            others = sum(t.unnamed for _, _, t in c.uses)
-            plain = plain + others * (len(c.groups) - (not spread)) * x
+        self._by_surges_first()
+        pairs, plain = self._pairs(spread)
         beyond: dict[Device, list[Any]] = {}
-        for (d, _), xs in pairs.items():
+        for (device, _), xs in pairs.items():
             z = self.model.new_bool_var("")
             if spread:
                 self.model.add(z <= sum(xs))
             else:
                 for x in xs:
                     self.model.add(x == 0).only_enforce_if(~z)
-            beyond.setdefault(d, []).append(z)
+            beyond.setdefault(device, []).append(z)
         if spread:
             return -sum(z for zs in beyond.values() for z in zs) - plain
         for zs in beyond.values():
@@ -345,9 +277,32 @@ class Program:
             plain = plain + more
         return plain
 
+    def _pairs(self, spread: bool) -> tuple[dict[tuple[Device, str], list[Any]], Any]:
+        """Columns by device and group; and what inputs that are not named come to, which need no
+        variable of their own."""
+        pairs: dict[tuple[Device, str], list[Any]] = {}
+        plain: Any = 0
+        for c, x in zip(self.columns, self.x, strict=True):
+            if not c.groups:
+                continue
+            for device in devices_of(c):
+                for group in c.groups:
+                    pairs.setdefault((device, group), []).append(x)
+            others = sum(t.unnamed for _, _, t in c.uses)
+            plain = plain + others * (len(c.groups) - (not spread)) * x
+        return pairs, plain
+
+    def _by_surges_first(self) -> None:
+        """How many of each kind a group has settles what it starts with: from here on it is looked
+        for in that order, else it took seconds, and was not always proven."""
+        if self.spinning_up:
+            self.model.add_decision_strategy(
+                self.spinning_up, self.cp.CHOOSE_FIRST, self.cp.SELECT_MEDIAN_VALUE
+            )
+
     # -- solving -----------------------------------------------------------------------------
 
-    def solve(self, goal: GoalId | None = None) -> Answer:
+    def solve(self, goal: Goal | None = None) -> Answer:
         """Bring a goal down as far as it goes, or only look for any map."""
         expr = self.goal(goal) if goal else 0
         plain = isinstance(expr, int)
@@ -413,15 +368,14 @@ class Program:
         for k, y in self.y.items():
             self.model.add_hint(y, self.way_values[k])
 
-    def hold(self, goal: GoalId, value: int) -> None:
+    def hold(self, goal: Goal, value: int) -> None:
         """Hold a goal at a value; what could only be worse is left out."""
         expr = self.goal(goal)
         if not isinstance(expr, int):
             self.model.add(expr <= value)
-        worth = {"worst": lambda c: c.percent, "start": lambda c: c.start_tenths}.get(goal)
-        if worth is not None:
+        if goal.of_each is not None:
             for c, x in zip(self.columns, self.x, strict=True):
-                if worth(c) > value:
+                if goal.of_each(c) > value:
                     self.model.add(x == 0)
 
     def used(self) -> Iterable[tuple[Column, int]]:
@@ -431,15 +385,3 @@ class Program:
 
 def _whole(amps: float) -> int:
     return round(amps * _PER_A)
-
-
-def group_rule(world: World) -> str:
-    """How one device's cables stand in port groups: `spread`, `keep together`, or `by amperes`
-    where the limit of every group that has a port is known. Source: model, section 5."""
-    rule = world.build.house_rules.port_groups
-    supply = world.build.supply
-    if rule != "by what is known" or supply is None:
-        return "spread" if rule == "spread" else "keep together"
-    there = {p.group for p in supply.ports if p.group is not None}
-    known = all(g.limit_a is not None for g in supply.groups if g.key in there)
-    return "by amperes" if there and known else "keep together"

@@ -15,9 +15,10 @@ from ..things.build import Build
 from ..things.cables import Connection, Run
 from ..things.same import connected
 from ..wiring import Wired
+from .goals import GOALS, KEPT, UNFED, Goal
 from .model.scenarios import Asked, Scenario, scenarios_of
 from .model.world import World, world
-from .program import GOALS, Answer, Facts, GoalId, Program, Stopped
+from .program import Answer, Facts, Program, Stopped
 from .realise import Laying
 
 
@@ -25,7 +26,7 @@ from .realise import Laying
 class GoalValue:
     """What a goal came to; `bound` is the least that is not ruled out, `proven` when they meet."""
 
-    id: GoalId
+    id: str
     value: int
     bound: int
 
@@ -103,8 +104,8 @@ def solve(build: Build, wish: Wish = Wish(), progress: Progress | None = None) -
     """
     told = progress or Progress()
     search = Search(build, wish)
-    first = ["unfed"] * wish.partial + ["kept"] * wish.prefer
-    goals = [*first, *(g for g in GOALS if g != "unfed")]
+    first = [UNFED] * wish.partial + [KEPT] * wish.prefer
+    goals = [*first, *(g for g in GOALS if g != UNFED)]
     values: list[GoalValue] = []
     programs: list[Program] = []
     complete = search.complete
@@ -182,14 +183,14 @@ def _things(build: Build) -> tuple[Adapter | Extension, ...]:
     return (*build.adapters, *build.extensions)
 
 
-def _bring_down(programs: Iterable[Program], goal: GoalId) -> tuple[list[Program], GoalValue, bool]:
+def _bring_down(programs: Iterable[Program], goal: Goal) -> tuple[list[Program], GoalValue, bool]:
     """The scenarios that tie in a goal, what it comes to, and whether those that are left out are
     proven to do no better."""
     answers: list[tuple[Program, Answer]] = []
     decided = True
     for p in programs:
         least = len(p.world.scenario.left)
-        if goal == "unfed" and any(a.value < least for _, a in answers):
+        if goal == UNFED and any(a.value < least for _, a in answers):
             break  # from here on they leave more and more
         decided = decided and p.complete
         answer = p.solve(goal)
@@ -198,13 +199,13 @@ def _bring_down(programs: Iterable[Program], goal: GoalId) -> tuple[list[Program
         elif answer.status != "infeasible":
             answers.append((p, answer))
     if not answers:
-        return [], GoalValue(id=goal, value=0, bound=0), decided
+        return [], GoalValue(id=goal.id, value=0, bound=0), decided
     best = min(a.value for _, a in answers)
     bound = min(a.bound for _, a in answers)
     left = [p for p, a in answers if a.value == best]
     for p in left:
         p.hold(goal, best)
-    return left, GoalValue(id=goal, value=best, bound=min(bound, best)), decided
+    return left, GoalValue(id=goal.id, value=best, bound=min(bound, best)), decided
 
 
 def _mapping(

@@ -2,7 +2,16 @@
 
 from __future__ import annotations
 
-from .answer import ChannelWords, HeldAnswer, answer, band, channel_words, one_card, one_plug
+from .answer import (
+    ChannelWords,
+    HeldAnswer,
+    ReadingBand,
+    answer,
+    band,
+    channel_words,
+    one_card,
+    one_plug,
+)
 from .calibrate import Settled, settle
 from .channels import (
     METERED,
@@ -37,6 +46,7 @@ __all__ = [
     "Limit",
     "Named",
     "Read",
+    "ReadingBand",
     "Readings",
     "Settled",
     "Sort",

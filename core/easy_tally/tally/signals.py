@@ -249,12 +249,17 @@ def _switched_off(wired: Wired) -> tuple[tuple[int, int], tuple[M2Slot, ...]]:
     used = tuple(s for s in board.m2_slots if s.key in named)
     free = [s for s in board.m2_slots if s.key not in named]
     rest = sum(d.count for d in drives if d.slot is None)
-    cards = [p for p in wired.build.parts if isinstance(p, Card)]
-    on_cards = [_of_card(c, "m2_slots") for c in cards for _ in range(c.count)]
-    most = used + _fewest(used, free, rest - sum(low for low, _ in on_cards))
-    least = used + _fewest(used, free, rest - sum(high for _, high in on_cards))
+    low, high = _on_cards(wired)
+    most, least = (used + _fewest(used, free, rest - n) for n in (low, high))
     keep = tuple(s for s in free if s not in most and not set(s.off) <= _dead(most))
     return (len(_dead(least)), len(_dead(most))), keep if rest else ()
+
+
+def _on_cards(wired: Wired) -> tuple[float, float]:
+    """M.2 slots that cards bring, at least and at most."""
+    cards = (p for p in wired.build.parts if isinstance(p, Card))
+    slots = [(c.count, _of_card(c, "m2_slots")) for c in cards]
+    return sum(n * low for n, (low, _) in slots), sum(n * high for n, (_, high) in slots)
 
 
 def _fewest(used: tuple[M2Slot, ...], free: list[M2Slot], n: float) -> tuple[M2Slot, ...]:

@@ -163,35 +163,41 @@ def _chosen(
     wired: Wired, block: tuple[Input, ...], needed: frozenset[str], full: Carried, asked: Asked
 ) -> _Block | None:
     """What may be chosen among some inputs; None where nothing of them is asked for."""
-    always: list[Input] = []
-    open_: list[Input] = []
-    extra: set[str] = set()
-    for i in block:
-        if i.ref in asked.must:
-            always.append(i)
-        elif asked.only is not None and i.ref not in asked.only:
-            continue
-        elif i.ref in needed:
-            (open_ if asked.partial and _shares(block, i) else always).append(i)
-        elif _carries(full, i.ref):
-            open_.append(i)
-        if i.ref not in needed and _carries(full, i.ref):
-            extra.add(i.ref)
-    if not always and not open_:
+    always, choice = _split(block, needed, full, asked)
+    if not always and not choice:
         return None
+    extra = {i.ref for i in block if i.ref not in needed and _carries(full, i.ref)}
     fixed = _Pick(
         fed=frozenset(i.ref for i in always),
         optional=frozenset(i.ref for i in always if i.ref in extra),
     )
     apart = isinstance(block[0].part, Board) or any(i.ref in asked.told | asked.must for i in block)
     picks = []
-    for on in _subsets([None if apart else _spec(i) for i in open_]):
-        fed = frozenset(i.ref for i, is_on in zip(open_, on, strict=True) if is_on)
-        left = frozenset(i.ref for i in open_ if i.ref in needed) - fed
+    for on in _subsets([None if apart else _spec(i) for i in choice]):
+        fed = frozenset(i.ref for i, is_on in zip(choice, on, strict=True) if is_on)
+        left = frozenset(i.ref for i in choice if i.ref in needed) - fed
         picks.append(fixed.plus(_Pick(fed, fed, fed & extra, left)))
     kind = block[0].ref if apart else _alike(wired, block)
     picks.sort(key=lambda p: (len(p.left), -len(p.optional)))
     return _Block(kind, tuple(picks))
+
+
+def _split(
+    block: tuple[Input, ...], needed: frozenset[str], full: Carried, asked: Asked
+) -> tuple[list[Input], list[Input]]:
+    """Inputs that are fed in every scenario, and those that may be fed or not."""
+    always: list[Input] = []
+    choice: list[Input] = []
+    for i in block:
+        if i.ref in asked.must:
+            always.append(i)
+        elif asked.only is not None and i.ref not in asked.only:
+            continue
+        elif i.ref in needed:
+            (choice if asked.partial and _shares(block, i) else always).append(i)
+        elif _carries(full, i.ref):
+            choice.append(i)
+    return always, choice
 
 
 def _shares(block: tuple[Input, ...], i: Input) -> bool:

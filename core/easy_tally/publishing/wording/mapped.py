@@ -5,8 +5,8 @@ from __future__ import annotations
 from collections import Counter
 from collections.abc import Callable, Iterator
 
-from ...analysis.of_rules import group_rule
 from ...mapping import Fact, Move, Needed, Repair
+from ...mapping.goals import group_rule
 from ...ratings import RunResult
 from ...standards.connectors import CONNECTORS, PLUGS
 from ...supplies.case.room import out_of_reach
@@ -22,7 +22,7 @@ _Said = Callable[[int], str]
 def goal_words(build: Build, goal: str) -> tuple[str, _Said]:
     """How a goal is called, and how a value of it is said."""
     if goal == "groups":
-        rule = group_rule(Wired(build))
+        rule = group_rule(build)
         if rule == "by amperes":
             return "Fullest port group", lambda v: f"{v} %"
         if rule == "spread":

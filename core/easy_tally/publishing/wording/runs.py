@@ -2,10 +2,12 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable, Iterator
+
 from ...base.rounding import percent
 from ...base.saying import counted, line_words, number
 from ...base.units import STATE_WORDS
-from ...ratings.elements import Element
+from ...ratings.elements import Element, ElementKind
 from ...ratings.places import Place
 from ...ratings.runs import RunResult, kept_off
 from ...standards.connectors import PLUGS, SENSE_WORDS, is_coded
@@ -59,68 +61,84 @@ def plug_warning(wired: Wired, feed: Feed) -> str:
 
 def element_title(wired: Wired, run: RunResult, e: Element) -> str:
     """What the element is and where."""
-    line, terms = line_words(e.line), e.terms
+    return _TITLES[e.kind](wired, run, e)
+
+
+_Title = Callable[[Wired, RunResult, Element], str]
+
+
+def _pins_at(words: str) -> _Title:
+    def title(wired: Wired, run: RunResult, e: Element) -> str:
+        at = plug_words(wired, run, e.at)
+        return f"{words} {at}, {e.terms['pins']:.0f} of {line_words(e.line)}"
+
+    return title
+
+
+def _grant_title(wired: Wired, run: RunResult, e: Element) -> str:
+    rail = "" if e.unit == "W" else f", {line_words(e.line)}"
+    return f"Granted by standard, {plug_words(wired, run, e.at)}{rail}"
+
+
+def _port_title(wired: Wired, run: RunResult, e: Element) -> str:
+    label = next((p.label for p in run.ports if p.key == e.at.key), e.at.key)
+    return f"Port {label}, {counted(e.terms['pins'], 'pin')} of {line_words(e.line)}"
+
+
+def _wire_title(wired: Wired, run: RunResult, e: Element) -> str:
+    between = wired.betweens.get(e.at.between)
+    awg = between.gauge if between else run.wired.cable.gauge
+    gauge = f"{awg} AWG" if awg else "gauge not known"
+    where = f" of {between.name}" if between else ""
+    return (
+        f"Wires{where} {e.from_mm:.0f}–{e.to_mm:.0f} mm, {gauge}, "
+        f"{e.terms['conductors']:.0f} of {line_words(e.line)}"
+    )
+
+
+def _reach_title(wired: Wired, run: RunResult, e: Element) -> str:
     at = plug_words(wired, run, e.at)
-    match e.kind:
-        case "grant":
-            return f"Granted by standard, {at}" + ("" if e.unit == "W" else f", {line}")
-        case "plug pins":
-            return f"Plug pins at {at}, {terms['pins']:.0f} of {line}"
-        case "supply-end pins":
-            return f"Supply-end pins, {terms['pins']:.0f} of {line}"
-        case "port pins":
-            label = next((p.label for p in run.ports if p.key == e.at.key), e.at.key)
-            return f"Port {label}, {counted(terms['pins'], 'pin')} of {line}"
-        case "wire":
-            between = wired.betweens.get(e.at.between)
-            awg = between.gauge if between else run.wired.cable.gauge
-            gauge = f"{awg} AWG" if awg else "gauge not known"
-            where = f" of {between.name}" if between else ""
-            return (
-                f"Wires{where} {e.from_mm:.0f}–{e.to_mm:.0f} mm, {gauge}, "
-                f"{terms['conductors']:.0f} of {line}"
-            )
-        case "drop":
-            return f"Volts lost at {at}, {line}"
-        case "group":
-            return f"Port group {_group_label(wired, e.at.key)}"
-        case "house rule":
-            if e.unit == "plugs":
-                return "House rule: never both plugs of a chain"
-            return "House rule: one plug’s worth a cable"
-        case "lead pins":
-            return f"Lead pins of {at}, {terms['pins']:.0f} of {line}"
-        case "forbidden":
-            return "Never allowed"
-        case "reach":
-            if e.at.is_span:
-                return f"Between the plugs, to {at}"
-            return f"Reach to {at}"
-        case "group spike":
-            return f"Port group {_group_label(wired, e.at.key)}, spike of {e.at.window} ms"
-        case "not worked out":
-            return f"Not worked out: {e.said}"
+    return f"Between the plugs, to {at}" if e.at.is_span else f"Reach to {at}"
 
 
-def _group_label(wired: Wired, key: str) -> str:
+def _rule_title(wired: Wired, run: RunResult, e: Element) -> str:
+    if e.unit == "plugs":
+        return "House rule: never both plugs of a chain"
+    return "House rule: one plug’s worth a cable"
+
+
+def _group_title(wired: Wired, run: RunResult, e: Element) -> str:
     groups = wired.build.supply.groups if wired.build.supply else ()
-    return next((g.label for g in groups if g.key == key), key)
+    label = next((g.label for g in groups if g.key == e.at.key), e.at.key)
+    spike = f", spike of {e.at.window} ms" if e.at.window else ""
+    return f"Port group {label}{spike}"
+
+
+_TITLES: dict[ElementKind, _Title] = {
+    "grant": _grant_title,
+    "plug pins": _pins_at("Plug pins at"),
+    "supply-end pins": lambda wired, run, e: (
+        f"Supply-end pins, {e.terms['pins']:.0f} of {line_words(e.line)}"
+    ),
+    "port pins": _port_title,
+    "wire": _wire_title,
+    "drop": lambda wired, run, e: (
+        f"Volts lost at {plug_words(wired, run, e.at)}, {line_words(e.line)}"
+    ),
+    "group": _group_title,
+    "house rule": _rule_title,
+    "lead pins": _pins_at("Lead pins of"),
+    "forbidden": lambda wired, run, e: "Never allowed",
+    "reach": _reach_title,
+    "group spike": _group_title,
+    "not worked out": lambda wired, run, e: f"Not worked out: {e.said}",
+}
 
 
 def element_formula(run: RunResult, e: Element) -> str:
     """How load and limit come about, with the figures put in."""
     judged, terms = e.judged, e.terms
-    parts = []
-    n = terms.get("pins", terms.get("conductors"))
-    if n:
-        uneven = terms.get("uneven", 1.0)
-        total = judged.load * n / uneven
-        noun = "pin" if "pins" in terms else "conductor"
-        more = f" × {uneven:g} for the worst" if uneven != 1 else ""
-        parts.append(f"{total:.2f} A ÷ {counted(n, noun)}{more} = {judged.load:.2f} A each")
-    elif n == 0:
-        noun = "pin" if "pins" in terms else "conductor"
-        parts.append(f"no {noun} of {line_words(e.line)} to carry it")
+    parts = [*_each_words(e)]
     if "contact_a" in terms and terms.get("derating", 1.0) < 1:
         parts.append(f"limit {terms['contact_a']:g} A × {terms['derating']:.2f} for heat")
     if e.kind == "drop" and judged.limit is not None:
@@ -128,20 +146,38 @@ def element_formula(run: RunResult, e: Element) -> str:
             f"{judged.load / terms['volts'] * 100:.1f} % of {terms['volts']:g} V; "
             f"within to {DROP_WITHIN * 100:g} %, over beyond {DROP_OVER * 100:g} %"
         )
-    if "leads" in terms:
-        leads, code = terms["leads"], terms.get("code")
-        coded = "its code not known" if code is None else f"coded for {code:.0f} W"
-        most = f"150 W a lead: {150 * leads:.0f} W"
-        parts.append(f"{counted(leads, 'lead')} plugged in, {coded}; {most}")
-    elif e.kind == "grant" and e.unit == "W":
-        plug = next((f.plug for f in run.wired.feeds if Place(f.plug.key) == e.at), None)
-        if plug is not None and is_coded(PLUGS[plug.kind].whole):
-            parts.append(SENSE_WORDS[plug.sense] if plug.sense else "sense coding not known")
+    parts += _grant_words(run, e)
     if judged.limit is not None and judged.rated is not None and judged.limit != judged.rated:
         parts.append(
             f"limit {judged.rated:.2f} × {judged.limit / judged.rated:g} for the seconds of a start"
         )
     return "; ".join(parts)
+
+
+def _each_words(e: Element) -> Iterator[str]:
+    """What one pin or conductor carries of all."""
+    terms, noun = e.terms, "pin" if "pins" in e.terms else "conductor"
+    n = terms.get("pins", terms.get("conductors"))
+    if n == 0:
+        yield f"no {noun} of {line_words(e.line)} to carry it"
+    elif n is not None:
+        uneven = terms.get("uneven", 1.0)
+        total = e.judged.load * n / uneven
+        more = f" × {uneven:g} for the worst" if uneven != 1 else ""
+        yield f"{total:.2f} A ÷ {counted(n, noun)}{more} = {e.judged.load:.2f} A each"
+
+
+def _grant_words(run: RunResult, e: Element) -> Iterator[str]:
+    """What a grant follows from: leads, or the code of the sense contacts."""
+    if "leads" in e.terms:
+        leads, code = e.terms["leads"], e.terms.get("code")
+        coded = "its code not known" if code is None else f"coded for {code:.0f} W"
+        most = f"150 W a lead: {150 * leads:.0f} W"
+        yield f"{counted(leads, 'lead')} plugged in, {coded}; {most}"
+    elif e.kind == "grant" and e.unit == "W":
+        plug = next((f.plug for f in run.wired.feeds if Place(f.plug.key) == e.at), None)
+        if plug is not None and is_coded(PLUGS[plug.kind].whole):
+            yield SENSE_WORDS[plug.sense] if plug.sense else "sense coding not known"
 
 
 def _reach_words(title: str, e: Element) -> str:

@@ -37,31 +37,47 @@ def check_words(check: SupplyCheck) -> str:
         return f"{check.id}: not worked out, the check broke down"
     load = number(check.load, check.unit)
     limit = "not known" if check.limit is None else number(check.limit, check.unit)
-    rail = RAIL_WORDS[check.rail] if check.rail else ""
-    if check.id == "watts":
-        if check.limit is None:
-            return f"rating not known; the rules ask for at least {load}"
-        if check.status == "unknown":
-            return f"{limit} rated; a figure is missing, the rules ask for at least {load}"
-        if check.only_at_high:
-            return f"{limit} rated; at the high end of the figures the rules ask for {load}"
-        return f"{limit} rated; the rules ask for {load}"
-    if check.id == "too big":
-        if check.status == "warn":
+    match check.id:
+        case "watts":
+            return _watts_words(check, load, limit)
+        case "too big" if check.status == "warn":
             return f"{load} rated is over twice what is needed ({limit})"
-        return f"not too big: up to {limit} would do"
-    if check.id == "spikes":
-        if check.limit is None:
-            return f"spikes of {load}: its rating is not known, so neither is what it rides through"
-        said = f"spikes: {load} for {check.window} ms, of {limit} that it rides through"
-        if check.more.get("design") is None:
-            said += " by the older design, since its own is not known"
-        if check.status == "unknown":
-            said += "; a figure is missing"
-        if check.status in ("fail", "warn") and not check.only_at_high:
-            said += "; it may trip"
-        return said + ("; over only at the high end of the figures" if check.only_at_high else "")
-    subject = f"{rail} rail" if check.rail else _WHAT[check.id]
+        case "too big":
+            return f"not too big: up to {limit} would do"
+        case "spikes":
+            return _spikes_words(check, load, limit)
+        case _:
+            return _rail_words(check, load, limit)
+
+
+_AT_HIGH = "; over only at the high end of the figures"
+
+
+def _watts_words(check: SupplyCheck, load: str, limit: str) -> str:
+    if check.limit is None:
+        return f"rating not known; the rules ask for at least {load}"
+    if check.status == "unknown":
+        return f"{limit} rated; a figure is missing, the rules ask for at least {load}"
+    if check.only_at_high:
+        return f"{limit} rated; at the high end of the figures the rules ask for {load}"
+    return f"{limit} rated; the rules ask for {load}"
+
+
+def _spikes_words(check: SupplyCheck, load: str, limit: str) -> str:
+    if check.limit is None:
+        return f"spikes of {load}: its rating is not known, so neither is what it rides through"
+    said = f"spikes: {load} for {check.window} ms, of {limit} that it rides through"
+    if check.more.get("design") is None:
+        said += " by the older design, since its own is not known"
+    if check.status == "unknown":
+        said += "; a figure is missing"
+    if check.status in ("fail", "warn") and not check.only_at_high:
+        said += "; it may trip"
+    return said + _AT_HIGH * check.only_at_high
+
+
+def _rail_words(check: SupplyCheck, load: str, limit: str) -> str:
+    subject = f"{RAIL_WORDS[check.rail]} rail" if check.rail else _WHAT[check.id]
     if not check.load and check.status == "pass":
         return f"{subject}: nothing draws from it"
     said = f"{subject}: {load} of {limit}"
@@ -69,6 +85,4 @@ def check_words(check: SupplyCheck) -> str:
         said += f", at {STATE_WORDS[check.state]}"
     if check.status == "unknown" and check.limit is not None:
         said += "; a figure is missing, it may be more"
-    if check.only_at_high:
-        said += "; over only at the high end of the figures"
-    return said
+    return said + _AT_HIGH * check.only_at_high

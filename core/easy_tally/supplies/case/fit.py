@@ -13,7 +13,7 @@ from typing import Any, Literal, NamedTuple
 from ...base.rounding import exceeds
 from ...standards.connectors import PLUGS, is_coded
 from ...standards.forms import FAN_MM, Side
-from ...things.case import Case
+from ...things.case import Case, RadiatorPlace
 from ...things.parts import Card, Cooler, Drive
 from ...things.rules import STRAIGHT_MM
 from ...wiring import Wired
@@ -347,33 +347,49 @@ def radiators(wired: Wired, case: Case) -> Iterator[FitCheck]:
 
 
 def _radiator(cooler: Cooler, case: Case, size: float) -> FitCheck:
+    """By its length first; of the places that are long enough by its thickness, with its fans."""
     places = [r for r in case.radiators or () if cooler.side in (None, r.side)]
     long = [r for r in places if r.up_to_mm >= size]
+    if not long:
+        most = max((float(r.up_to_mm) for r in places), default=None)
+        return _radiator_check(cooler, "fail", places, "size", size, most)
     thick = None if cooler.thick_mm is None else cooler.thick_mm + FAN_MM
+    unknown = [r for r in long if thick is None or r.room_mm is None]
     sure = [
         r
         for r in long
         if thick is not None and r.room_mm is not None and not exceeds(thick, r.room_mm)
     ]
-    maybe = [r for r in long if thick is None or r.room_mm is None]
-    missing: tuple[Missing, ...] = ()
-    if not sure and maybe:
-        missing = _lacks(
-            (thick is None, Missing("part", cooler.key, "thick_mm")),
-            (any(r.room_mm is None for r in maybe), Missing("case", "", "radiators")),
-        )
-    sides: list[Side] = [r.side for r in (sure or maybe or long or places)]
-    short = not long
+    most = max((r.room_mm for r in long if r.room_mm is not None), default=None)
+    if sure:
+        return _radiator_check(cooler, "pass", sure, "thickness", thick, most)
+    if not unknown:
+        return _radiator_check(cooler, "fail", long, "thickness", thick, most)
+    missing = _lacks(
+        (thick is None, Missing("part", cooler.key, "thick_mm")),
+        (any(r.room_mm is None for r in unknown), Missing("case", "", "radiators")),
+    )
+    return _radiator_check(cooler, "unknown", unknown, "thickness", thick, most, missing)
+
+
+def _radiator_check(
+    cooler: Cooler,
+    status: Literal["pass", "unknown", "fail"],
+    places: list[RadiatorPlace],
+    by: str,
+    load: float | None,
+    limit: float | None,
+    missing: tuple[Missing, ...] = (),
+) -> FitCheck:
+    sides: tuple[Side, ...] = tuple(r.side for r in places)
     return FitCheck(
         id="radiator",
         part=cooler.key,
         missing=missing,
-        status="pass" if sure else "unknown" if maybe else "fail",
-        load=size if short else thick,
-        limit=max((float(r.up_to_mm) for r in places), default=None)
-        if short
-        else max((r.room_mm for r in long if r.room_mm is not None), default=None),
-        more={"sides": tuple(sides), "side": cooler.side, "by": "size" if short else "thickness"},
+        status=status,
+        load=load,
+        limit=limit,
+        more={"sides": sides, "side": cooler.side, "by": by},
     )
 
 
