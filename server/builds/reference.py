@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Mapping
 from dataclasses import asdict
 from functools import lru_cache
 from typing import Any
@@ -87,7 +88,7 @@ def _house_rules() -> list[schemas.RuleOut]:
 
 
 def _words() -> schemas.WordsOut:
-    tables = {
+    tables: dict[str, Mapping[Any, str]] = {
         "states": STATE_NAMES,
         "findings": SEVERITY_WORDS,
         "rails": RAIL_WORDS,

@@ -60,7 +60,7 @@ def _sitting(group: list[Noted], known: set[str]) -> Sitting:
     bad = sum(e.kind in ("warm", "browned", "loose") for e in group)
     measured = READINGS in done or any(e.kind == "measured" for e in group)
     kinds = [
-        *_work(before=bool(known), made=bool(joints), apart=bool(out)),
+        *_work(before=bool(known), joined=bool(joints), apart=bool(out)),
         *(["measured"] * measured),
         *(["stopped"] * bool(bad)),
     ]
@@ -78,10 +78,10 @@ def _sitting(group: list[Noted], known: set[str]) -> Sitting:
     )
 
 
-def _work(before: bool, made: bool, apart: bool) -> list[str]:
-    """What was done to joints, by whether there were any before, some were made, some taken
+def _work(before: bool, joined: bool, apart: bool) -> list[str]:
+    """What was done to joints, by whether there were any before, some were joined, some taken
     apart; a first build that takes some apart is built."""
-    if not made:
+    if not joined:
         return ["taken apart"] * apart
     if not before:
         return ["built"]

@@ -226,9 +226,9 @@ class Program:
         """What the columns in use are worth together."""
         return sum(n * x for c, x in zip(self.columns, self.x, strict=True) if (n := worth(c)))
 
-    def ways_in_use(self, of: Callable[[Way], int]) -> Any:
+    def ways_in_use(self, worth: Callable[[Way], int]) -> Any:
         """What the ways of using what stands in between are worth together."""
-        return sum(n * self.y[w.id] for w in self.world.ways if (n := of(w)))
+        return sum(n * self.y[w.id] for w in self.world.ways if (n := worth(w)))
 
     def most_of(self, worth: Callable[[Column], int], least: int) -> Any:
         """The largest worth of any column in use, `least` at the least."""
