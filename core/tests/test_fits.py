@@ -4,8 +4,8 @@ from __future__ import annotations
 
 import unittest
 
-from easy_tally.standards.connectors import PLUGS, SOCKET_KINDS
-from easy_tally.things.fits import best_half, clash, fit
+from easy_tally.standards.connectors import PLUGS, SOCKET_KINDS, clash
+from easy_tally.things.fits import best_half, fit
 
 
 class Fits(unittest.TestCase):

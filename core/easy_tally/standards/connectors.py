@@ -458,3 +458,14 @@ SLOT_W: dict[int, tuple[float, float, float]] = {
     4: (25.0, 9.9, 25.0),
     1: (10.0, 9.9, 10.0),
 }
+
+
+def clash(plug: SocketKind, socket: SocketKind) -> int:
+    """Pins where 12 V of the plug would meet ground of the socket, laid row on row."""
+    return sum(
+        a == "y" and b == "k"
+        for plug_row, socket_row in zip(
+            CONNECTORS[plug].face, CONNECTORS[socket].face, strict=False
+        )
+        for a, b in zip(plug_row, socket_row, strict=False)
+    )

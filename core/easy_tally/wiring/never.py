@@ -15,10 +15,10 @@ from collections.abc import Callable, Collection, Iterable, Iterator
 from dataclasses import dataclass
 from typing import Literal, NamedTuple
 
-from ..standards.connectors import CONNECTORS, PLUGS, SocketKind, grant_12v_w, is_of
+from ..standards.connectors import CONNECTORS, PLUGS, SocketKind, is_of
 from ..things.adapters import Adapter, Backplane, Extension
 from ..things.cables import Cable, Plug
-from ..things.fits import clash
+from . import wording
 from .between import Between, between_of
 from .wired import Carrier, Feed, Input, Wired, WiredRun
 
@@ -68,30 +68,13 @@ def _of_path(path: Path) -> Iterator[Breach]:
         if end.apart_from is not None:
             kind = next((k for k in before if is_of(k, end.apart_from)), None)
             if kind is not None:
-                yield Breach(between.key, "processor and graphics", _crossed(between, kind, after))
+                words = wording.crossed(between, kind, after)
+                yield Breach(between.key, "processor and graphics", words)
         weak = next((k for k in before if CONNECTORS[k].too_little_for == end.family), None)
         if weak is not None:
-            brings, plug = f"{grant_12v_w(weak):.0f} W", CONNECTORS[weak].lead
-            words = (
-                f"{between.name}: a {plug} plug brings {brings}, a graphics socket may draw more"
-            )
-            yield Breach(between.key, "sata to graphics", words)
+            yield Breach(between.key, "sata to graphics", wording.too_little(between, weak))
         if CONNECTORS[before[-1]].burns_moulded_to == after and _moulded(between):
-            words = f"{between.name}: moulded adapters from 4-pin to SATA are known to burn"
-            yield Breach(between.key, "moulded", words)
-
-
-def _crossed(between: Between, kind: SocketKind, end: SocketKind) -> str:
-    one, two = CONNECTORS[kind].words, CONNECTORS[end].words
-    shorted = clash(kind, end)
-    wrong = f", which has 12 V where the other has ground on {shorted} pins" if shorted else ""
-    return (
-        f"{between.name}: from {_a(one)} plug to {_a(two)} one{wrong}; the two are never exchanged"
-    )
-
-
-def _a(words: str) -> str:
-    return f"an {words}" if words.startswith("8") else f"a {words}"
+            yield Breach(between.key, "moulded", wording.burns(between))
 
 
 def _of_cable(paths: Iterable[Path]) -> Iterator[Breach]:
@@ -112,8 +95,7 @@ def _of_cable(paths: Iterable[Path]) -> Iterator[Breach]:
             if not shared and any(is_of(k, "graphics") for k in path.kinds[i + 1 :]):
                 shared = any(all(s.one != step.one for s in p.steps) for p in graphics)
             if shared:
-                words = f"{step.of.name}: each of its leads needs a cable that feeds nothing else"
-                yield Breach(step.of.key, "own cable", words)
+                yield Breach(step.of.key, "own cable", wording.own_cable(step.of))
 
 
 def never(between: Between) -> Breach | None:
@@ -163,11 +145,7 @@ _Uses = Callable[[Carrier, Plug], list[tuple[SocketKind, Input]]]
 def never_allowed(wired: Wired, run: WiredRun) -> tuple[str, ...]:
     """Why a run, with all that it is plugged into, is never allowed; empty where it is."""
     keyed = (f for f in (*run.feeds, *wired.beyond(run)) if f.half == "loose")
-    refused = [
-        f"{PLUGS[f.plug.kind].loose_words} in {wired.words(f.input.ref)}: by its keying only "
-        "the marked half fits there"
-        for f in keyed
-    ]
+    refused = [wording.keyed(wired, f) for f in keyed]
     if any(f.input.between for f in run.feeds):
         refused += [b.words for b in breaches(_paths_of(run.cable, _as_plugged(wired)))]
     return tuple(dict.fromkeys(refused))
@@ -203,10 +181,7 @@ def _onward(plug: str, kind: SocketKind, into: Input, uses: _Uses) -> Iterator[P
 
 def nobody_says(wired: Wired, run: WiredRun) -> tuple[str, ...]:
     """What on the way of a run would never be allowed, if it is what nobody says."""
-    return tuple(
-        f"{between.name}: moulded or crimped, nobody says; moulded ones are known to burn"
-        for between in unsaid(wired, run)
-    )
+    return tuple(map(wording.nobody_says, unsaid(wired, run)))
 
 
 def unsaid(wired: Wired, run: WiredRun) -> tuple[Between, ...]:
@@ -232,7 +207,7 @@ def _on_the_way(wired: Wired, feeds: tuple[Feed, ...]) -> dict[str, Between]:
 def why_never(wired: Wired, carrier: Carrier, plug: Plug, into: Input, mated: SocketKind) -> str:
     """Why a plug may never go into an input as things are plugged now; empty where it may."""
     if _feeds(wired, into, carrier):
-        return f"{carrier.name} can’t feed itself."
+        return wording.itself(carrier)
     if not wired.betweens:
         return ""
     now, then = _as_plugged(wired), _with(wired, carrier, plug, into, mated)
@@ -280,18 +255,13 @@ def _refusal(wired: Wired, b: Breach, cable: Cable, carrier: Carrier, into: Inpu
     if b.why != "own cable":
         return f"{b.words}."
     between = wired.betweens[b.of]
-    lead = between.sockets[0].kind
-    counts = (
-        f"{between.name} counts on {grant_12v_w(lead):.0f} W by each {CONNECTORS[lead].words} lead"
-    )
     other = into
     if b.of in _on_the_way_of(wired, into):
         others = (f for f in wired.feeds.values() if f.cable is cable and f.input is not into)
         other = next(
             (f.input for f in others if is_of(f.mated, "graphics") or f.input.between), into
         )
-    shares = f"{cable.name} would feed {wired.words(other.ref)} too"
-    return f"{counts}: each needs a cable of its own, and {shares}."
+    return wording.would_share(wired, between, cable, other)
 
 
 def _on_the_way_of(wired: Wired, into: Input) -> set[str]:
