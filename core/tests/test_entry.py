@@ -157,7 +157,7 @@ class Asked(unittest.TestCase):
         self._asks(
             "load 5w", *(f"load {w}:5w" for w in ("12v", "5v", "3.3v", "standby", "-12v", "-5v"))
         )
-        self._asks("fan 5", "fan 5a", "fan x5")
+        self._asks("fan 5", "fan 5a", "fan 5w", "fan x5")
 
     def test_a_4_pin_plug_of_what_hangs_on_headers(self) -> None:
         """4 pins are a peripheral plug's, or a fan header's: nothing is guessed."""
@@ -206,7 +206,7 @@ class Asked(unittest.TestCase):
 
     def test_what_is_left_may_be_the_name(self) -> None:
         """Offered, as it was typed, never taken; not where it may be a slip of a figure's name."""
-        self.assertEqual(parse("WiFi card slot-only").named, 'card slot-only "WiFi"')
+        self.assertEqual(parse("maybe card slot-only").named, 'card slot-only "maybe"')
         self.assertEqual(parse('fan 120 "Gale" blue').named, "")
         self.assertEqual(parse("fan 120 -5w").named, "")
         self.assertEqual(parse("fan 120 16gb").named, "")

@@ -10,7 +10,6 @@ from ..things.parts import Part
 from .building import LEAST_RADIATOR_MM
 from .lexer import number, quoted
 from .said import SOCKETS_SAID, Said, socket_said
-from .vocabulary import PLAUSIBLE
 from .words import DRIVE_KINDS, FED_EITHER_WAY, GENERATIONS, HANG, main_figure
 
 
@@ -123,26 +122,6 @@ def _ask_4pin(said: Said) -> None:
     raise Ask("A header, or a 4-pin peripheral plug?", [*rest, "header"], [*rest, named])
 
 
-#: From here on a bare number of a processor or a card is watts, and no count of them. Source: the
-#: field: nobody builds with more, and none draws less.
-_LEAST_WATTS = {"processor": 10, "card": 10}
-
-
-def give_units(kind: str, said: Said) -> None:
-    """A number without a unit where only one unit is possible: amperes or watts of the main
-    figure, and too large, or too broken, to be a count."""
-    units = [u for u in ("w", "a") if main_figure(kind, u)]
-    if len(units) != 1 or len(said.bare) != 1 or any(f[1] == units[0] for f in said.figures):
-        return
-    value = number(said.bare[0])
-    low, high = PLAUSIBLE.get(kind, (0.0, 0.0))
-    no_count = not value.is_integer() or value > 64 or value >= _LEAST_WATTS.get(kind, 1e9)
-    if no_count and low <= value <= high:
-        word = said.bare.pop()
-        exact = {"low": value, "likely": value, "high": value, "origin": "maker", "note": ""}
-        said.figures.append((word, units[0], exact))
-
-
 def ask_bare(kind: str, said: Said, fields: dict[str, Any]) -> None:
     """A number without a unit that nothing has taken."""
     if not said.bare:
@@ -151,6 +130,8 @@ def ask_bare(kind: str, said: Said, fields: dict[str, Any]) -> None:
     said_of = {unit for _, unit, _ in said.figures}
     mains = {u: m for u in ("w", "a") if (m := main_figure(kind, u))}
     units = [u for u, m in mains.items() if u not in said_of and m.field not in fields]
+    if units == ["a"]:
+        units = ["a", "w"]  # as often said in watts
     ways = [f"{value}{u}" for u in units]
     if number(value).is_integer() and 2 <= number(value) <= 64:
         ways.append(f"x{int(number(value))}")

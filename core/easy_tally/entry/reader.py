@@ -15,15 +15,17 @@ from ..base.problems import problems_of
 from ..standards.usual import PLAIN_CARD_W, USB_W, usual
 from ..things.parts import Card, Hub, Part, UsbLoad
 from .accounted import unaccounted
-from .asking import Ask, Entry, ask_bare, ask_open, give_units
+from .asking import Ask, Entry, ask_bare, ask_open
 from .building import fields_of
 from .lexer import figure, quoted, words_of
+from .line import Item
 from .rows import Row, rows
 from .said import Said
+from .second import TOO_MUCH, of_both, second
 from .sorting import kind_of, sort_words
 from .talk import Spoken, spoken
 from .telling import understood
-from .vocabulary import PLAUSIBLE
+from .vocabulary import MOST
 from .words import FIGURES, FLAGS, KINDS, SUPPLY_WORDS, figures_of, main_figure
 
 #: Longest line that is read, in characters.
@@ -36,7 +38,6 @@ MOST_LINES, MOST_OF_LINE, MOST_OF_LIST = 400, 500, 24_000
 _ENDLESS = re.compile(r"\d{21}")
 _PART: TypeAdapter[Part] = TypeAdapter(Part)
 KIND_ASKED = "What kind of part is it?"
-TOO_MUCH = "No part of that kind draws so much: say which part the figure is of."
 _UNIT_WORDS = {"w": "watts", "a": "amperes"}
 
 
@@ -87,9 +88,30 @@ def _parsed(line: str, talking: bool = False, telling: bool = True) -> Entry:
 
 
 def _heard(line: str, strict: Entry) -> Entry:
-    """A line read as builders talk, where its own grammar does not take it as it stands."""
+    """A line read as builders talk, in two ways, where its own grammar does not take it as it
+    stands."""
     if len(line) > MOST_SPOKEN or line.count('"') > MOST_QUOTES or _ENDLESS.search(line):
         return strict
+    return of_both(_talked(line, strict), second(line, _of_item))
+
+
+def _of_item(item: Item) -> Entry:
+    """A thing of a line in the line's own words, with its name and what describes it."""
+    entry = _parsed(item.said, talking=True, telling=False)
+    if entry.part is None:
+        return entry
+    if _implausible(entry.part):
+        return Entry(None, question=TOO_MUCH)
+    part = _usual_watts(entry.part, item.called)
+    name = part.name
+    if item.called and '"' not in item.said:
+        details = name.partition(", ")[2]
+        name = f"{item.called}, {details}" if details else item.called
+    part = part.model_copy(update={"name": ", ".join([name, *item.described])[:80]})
+    return Entry(part, understood(part), dropped=item.dropped, described=item.described)
+
+
+def _talked(line: str, strict: Entry) -> Entry:
     talk = spoken(line)
     if talk.elsewhere:
         return Entry(None, question=talk.elsewhere)
@@ -125,7 +147,7 @@ def _heard(line: str, strict: Entry) -> Entry:
 
 def _implausible(part: Part) -> bool:
     """Whether no such part draws as much as its main figure says: it was meant of another."""
-    _, high = PLAUSIBLE.get(part.kind, (0.0, math.inf))
+    high = MOST.get(part.kind, math.inf)
     mains = (main_figure(part.kind, unit) for unit in ("w", "a"))
     figures: list[Figure | None] = [getattr(part, m.field) for m in mains if m]
     return any(f is not None and f.likely > high for f in figures)
@@ -194,7 +216,6 @@ def _read(said: Said) -> Entry:
     _origin_words(said)
     ask_open(kind, said)
     fields = fields_of(kind, said)
-    give_units(own, said)
     _figures(own, said, fields)
     ask_bare(own, said, fields)
     if left := said.left():

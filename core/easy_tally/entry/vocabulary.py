@@ -819,16 +819,16 @@ ELSEWHERE: dict[str, str] = {
     "backplane": "A drive cage: add its drives, and feed each by its plug.",
     "drive cage": "Add its drives; the cage itself draws nothing.",
 }
-#: Largest bare number that is still an amount of a kind, and the smallest; beyond, it says
-#: something else (a form, a model). Source: the field.
-PLAUSIBLE: dict[str, tuple[float, float]] = {
-    "processor": (10, 1000),
-    "card": (3, 1000),
-    "memory": (0.5, 20),
-    "m2": (0.5, 30),
-    "fan": (0.01, 5),
-    "pump": (0.01, 5),
-    "strip": (0.01, 10),
-    "usb": (0.1, 100),
-    "hub": (0.1, 20),
+#: Largest draw of a kind in its own unit (W or A); beyond, the figure is of something else. Source:
+#: the field.
+MOST: dict[str, float] = {
+    "processor": 1000,
+    "card": 1000,
+    "memory": 20,
+    "m2": 30,
+    "fan": 5,
+    "pump": 5,
+    "strip": 10,
+    "usb": 100,
+    "hub": 20,
 }

@@ -52,8 +52,8 @@ def figures_of(kind: str) -> str:
 
 def main_figure(kind: str, unit: str) -> Named | None:
     """The figure of a kind that a number of `unit` means where no word names it."""
-    if not PARTS[kind].traits.has_main_figure:
-        return None
+    if not PARTS[kind].traits.has_main_figure or (kind, unit) == ("cooler", "w"):
+        return None  # a cooler's watts are as likely those of all of it
     return next((n for n in FIGURES[kind] if n.unit == unit), None)
 
 

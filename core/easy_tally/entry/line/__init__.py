@@ -1,0 +1,8 @@
+"""The line by its tokens: a grammar over them, weighed readings, each thing in its own words."""
+
+from __future__ import annotations
+
+from .items import Item
+from .reading import SURE, Reading, readings
+
+__all__ = ["SURE", "Item", "Reading", "readings"]

@@ -1,0 +1,143 @@
+"""A second opinion on what a builder said: the line read by its tokens (`line/`), each of them in a
+role of its own. Where the two readings would make different parts, neither is taken: it is asked.
+
+What is read so takes the place of `talk` step by step.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from typing import Any, NamedTuple
+
+from ..things.parts import Part
+from .asking import Entry
+from .line import SURE, Item, Reading, readings
+from .printer import say
+
+#: Reads a thing in the line's own words, and gives it its name.
+Read = Callable[[Item], Entry]
+TWO_WAYS = "It can be meant in two ways: which one?"
+TOO_MUCH = "No part of that kind draws so much: say which part the figure is of."
+SEVERAL = "There are several things in this line: which one first?"
+
+
+class Second(NamedTuple):
+    """What the second reading gives: an entry; whether what it asks is of what can't be told from
+    the line at all."""
+
+    entry: Entry
+    is_open: bool = False
+    #: Of two that are nearly alike the better one.
+    best: Part | None = None
+    #: Not every word has a role: it says of what kind of part it takes the line to be, no more.
+    doubts: str = ""
+
+
+def second(line: str, read: Read) -> Second | None:
+    """The second reading of a line; None where not every word of it has a role."""
+    every = readings(line)
+    if not every:
+        return None
+    best, *others = every
+    if not _is_sure(best):
+        return _doubt(best, read)
+    for item in best.items:
+        if item.open:
+            return Second(_asked(item), is_open=item.open.is_told_nowhere)
+    entries = [read(item) for item in best.items]
+    if len(entries) > 1:
+        return _several(entries)
+    entry = entries[0]
+    if entry.part is None:
+        too_much = entry.question == TOO_MUCH
+        return Second(entry, is_open=too_much) if entry.choices or too_much else None
+    other = _other(others, best.weight, entry.part, read)
+    if other is not None:
+        asked = Entry(None, question=TWO_WAYS, choices=(say(entry.part), say(other)))
+        return Second(asked, best=entry.part)
+    return Second(entry)
+
+
+def _doubt(best: Reading, read: Read) -> Second | None:
+    """Of a reading with words that have no role no more than its kind, where another takes it."""
+    item = best.items[0]
+    if len(best.items) > 1 or item.unsure:
+        return None
+    entry = _asked(item) if item.open else read(item)
+    return Second(entry, doubts=item.kind) if entry.part or entry.choices else None
+
+
+def _is_sure(reading: Reading) -> bool:
+    """Whether every word of it has a role that says something sure."""
+    return not any(item.unsure or item.loose for item in reading.items)
+
+
+def _asked(item: Item) -> Entry:
+    asks = item.open
+    if asks is None:
+        raise ValueError("an item with something open")
+    choices = tuple(f"{item.said} {word}" for word in asks.words)
+    return Entry(None, question=asks.question, choices=choices)
+
+
+def _several(entries: list[Entry]) -> Second | None:
+    parts = [e.part for e in entries if e.part is not None]
+    if len(parts) < len(entries) or all(p.kind == "usb" for p in parts):
+        return None
+    return Second(Entry(None, question=SEVERAL, choices=tuple(map(say, parts))), is_open=True)
+
+
+def _other(others: list[Reading], weight: float, part: Part, read: Read) -> Part | None:
+    """The part of another reading that is nearly as likely, where it differs."""
+    for reading in others:
+        if weight - reading.weight >= SURE:
+            return None
+        if len(reading.items) == 1 and _is_sure(reading) and not reading.items[0].open:
+            other = read(reading.items[0]).part
+            if other is not None and figures_of(other) != figures_of(part):
+                return other
+    return None
+
+
+def figures_of(part: Part) -> dict[str, Any]:
+    """What a part is but for how it is called."""
+    return part.model_dump(exclude={"key", "name", "note"})
+
+
+def of_both(first: Entry, opinion: Second | None) -> Entry:
+    """What two readings of a line come to: what both say, or the one that says more; a question
+    where they differ."""
+    if opinion is None:
+        return first
+    entry = opinion.entry
+    if opinion.doubts:
+        if first.part is None or opinion.doubts == first.part.kind or first.part.kind == "usb":
+            return first
+        choices = entry.choices or ((say(entry.part),) if entry.part else ())
+        question = entry.question or TWO_WAYS
+        return Entry(None, question=question, choices=(*choices, say(first.part)))
+    if opinion.best is not None and first.part is not None:
+        agreed = figures_of(first.part) == figures_of(opinion.best)
+        return first if agreed or _says_more(first.part, opinion.best) else entry
+    if entry.part is None:
+        taken = first.part is None and not first.choices
+        return entry if taken or opinion.is_open else first
+    if first.part is None:
+        return entry
+    if entry.part.kind == "usb":
+        return first  # what hangs on USB goes by its names: those are known to the first alone
+    if figures_of(first.part) == figures_of(entry.part) or _says_more(first.part, entry.part):
+        return first
+    if _says_more(entry.part, first.part):
+        return entry
+    return Entry(None, question=TWO_WAYS, choices=(say(entry.part), say(first.part)))
+
+
+def _says_more(part: Part, than: Part) -> bool:
+    """Whether a part is the other one with more said of it."""
+    if type(part) is not type(than):
+        return False
+    usual = {name: f.default for name, f in type(part).model_fields.items()}
+    ours, theirs = figures_of(part), figures_of(than)
+    differ = [name for name in ours if ours[name] != theirs[name]]
+    return all(name != "count" and theirs[name] == usual[name] for name in differ)

@@ -1,0 +1,208 @@
+"""The line by its tokens: every number form, what may stand with what, and that a line with two
+meanings is asked about and never taken."""
+
+from __future__ import annotations
+
+import unittest
+
+from easy_tally.entry import parse, say
+from easy_tally.entry.line import readings
+from easy_tally.entry.line.tokens import tokens_of
+from hypothesis import given, settings
+from hypothesis import strategies as st
+
+
+def _numbers(line: str) -> list[float]:
+    return [t.number for t in tokens_of(line) if t.number is not None]
+
+
+def _said(line: str) -> str:
+    entry = parse(line)
+    if entry.part is not None:
+        return say(entry.part)
+    return f"? {entry.question}" if entry.question else "-"
+
+
+class Tokens(unittest.TestCase):
+    def test_marks_within_a_number(self) -> None:
+        for line, value in (
+            ("1.299.00", 1299),
+            ("1,299.00", 1299),
+            ("1'299.50", 1299.5),
+            ("12.500.000", 12_500_000),
+            ("1.200", 1.2),
+            ("0,25", 0.25),
+            (".15", 0.15),
+        ):
+            with self.subTest(line):
+                self.assertEqual(_numbers(line), [value])
+        self.assertEqual([t.thousands for t in tokens_of("1.200")], [1200])
+
+    @settings(max_examples=300, deadline=None)
+    @given(st.text("0123456789.,'x-–±×%/()+:;|@\"€ wavmn", max_size=24))
+    def test_no_digits_and_marks_are_a_fault(self, text: str) -> None:
+        readings(f"fan {text}")
+        parse(f"fan {text}")
+
+    def test_numbers_in_words(self) -> None:
+        for line, value in (
+            ("two hundred and eighty watts", 280),
+            ("one thousand two hundred", 1200),
+            ("thirty-two gigabytes", 32),
+            ("two point five amps", 2.5),
+            ("half an amp", 0.5),
+            ("half a dozen fans", 6),
+            ("a couple of disks", 2),
+            ("two dozen disks", 24),
+            ("a pair of fans", 2),
+            ("a hundred", 100),
+        ):
+            with self.subTest(line):
+                self.assertEqual(_numbers(line), [value])
+
+    def test_numbers_in_digits(self) -> None:
+        self.assertEqual(_numbers("0,18 A"), [0.18])
+        self.assertEqual(_numbers(".15a"), [0.15])
+        self.assertEqual(_numbers("1,234,567"), [1234567])
+        self.assertEqual(tokens_of("1.200 W")[0].thousands, 1200)
+        self.assertIsNone(tokens_of("0.180 A")[0].thousands)
+        self.assertEqual(_numbers("x3 120mm 8 375w"), [3, 120, 8, 375])
+
+    def test_what_hangs_together_is_one_or_comes_apart(self) -> None:
+        def texts(line: str) -> list[str]:
+            return [t.text for t in tokens_of(line)]
+
+        self.assertEqual(texts("2x8pin 8-pin"), ["2", "x", "8", "pin", "8", "pin"])
+        self.assertEqual(texts("304x137x61mm"), ["304", "x", "137", "x", "61", "mm"])
+        self.assertEqual(texts("ddr5 m.2 d5 gen4"), ["ddr5", "m.2", "d5", "gen4"])
+        self.assertEqual(texts("40-60 W"), ["40", "-", "60", "w"])
+        self.assertEqual(texts('3.5" disk'), ["3.5", '"', "disk"])
+
+    def test_each_keeps_its_place(self) -> None:
+        line = "Two hundred watt  Gannet 7, 8-pin"
+        for token in tokens_of(line):
+            if token.number is None:
+                self.assertEqual(line[token.at : token.to].lower(), token.text)
+        self.assertEqual(line[slice(*tokens_of(line)[0][1:3])], "Two hundred")
+
+
+#: Phrase → what it is taken as, or the question that is asked, by what each of its words says.
+MEANT = (
+    # counts and numbers
+    ("three hundred and fifty watt processor", "processor 350w"),
+    ("four fans 140 mm, 1.2 A all together", "? It can be meant in two ways: which one?"),
+    ("8w for both fans", "? It can be meant in two ways: which one?"),
+    ("two dozen disks", "disk x24"),
+    ("processor 0.2 kW", "processor 200w"),
+    ("usb 500 mA 5 V", "usb 2.5w"),
+    # sizes
+    ("gpu 304x137x61mm 8pin 200 w", "card 8pin 200w long:304 high:137 covers:3"),
+    ("gpu 3.5 slots 16pin", "card 16pin covers:4"),
+    ("exhaust fan 120", "fan 120mm blows:out"),
+    ("three 120mm fans on the hub", "fan x3 120mm on:hub"),
+    # limits, floors, prices
+    ("card 300 W +20 % 16pin", "card 16pin 300w limit:1.2"),
+    ("card overclock of 20 % 300 W 16pin", "card 16pin 300w limit:1.2"),
+    ("card 320w 2x8pin recommended power supply 850w", "card 2x8pin 320w floor:850w"),
+    ("gpu 200 W 8-pin 299 EUR", "card 8pin 200w"),
+    # what is asked, since nothing in the line tells it
+    ("cooler 12 W sata", "? Watts of what of it?"),
+    ("board 45 W 8 pin", "? All that the board draws, or at 12 V alone?"),
+    ("mainboard circa 45 Watt incl. chipset fan", "? All that the board draws, or at 12 V alone?"),
+    ("fan 120 1.8", "? 1.8 of what?"),
+    ("hard drive and dvd", "? There are several things in this line: which one first?"),
+    ("card 320w 16pin with 3x8pin adapter", "? It can be meant in two ways: which one?"),
+    ("Gannet 7 processor 105 W", "? It can be meant in two ways: which one?"),
+    ("processor 1.5 kW", "? No part of that kind draws so much: say which part the figure is of."),
+)
+
+
+class Understood(unittest.TestCase):
+    def test_each_as_it_is_meant_or_asked(self) -> None:
+        for line, meant in MEANT:
+            with self.subTest(line):
+                self.assertEqual(_said(line), meant)
+
+    def test_one_answer_of_a_question_is_what_was_meant(self) -> None:
+        for line, meant in (
+            ("8w for both fans", "fan x2 0.333333a 120mm"),
+            ("card 320w 16pin with 3x8pin adapter", "card 16pin 320w"),
+            ("Gannet 7 processor 105 W", 'processor "Gannet 7" 105w'),
+            ("hard drive and dvd", "optical"),
+            ("three hundred watt processor", "processor 300w"),
+            ("4 memories DDR5 of 16 giga", 'memory "Memory DDR5 module, 16 GB" x4 ddr5'),
+        ):
+            with self.subTest(line):
+                answers = [parse(choice).part for choice in parse(line).choices]
+                self.assertIn(meant, [say(part) for part in answers if part])
+
+    def test_every_answer_is_read(self) -> None:
+        for line, _ in MEANT:
+            for choice in parse(line).choices:
+                with self.subTest(line, choice=choice):
+                    self.assertTrue(parse(choice).part or parse(choice).choices)
+
+
+#: Words that say nothing: with one of them more a line means the same.
+_FILLERS = ("please", "a", "the", "new", "with")
+_LINES = ("fan 120mm 0.2a", "processor 125w", "card 16pin 300w", "disk 12v:0.5a 5v:0.6a")
+
+
+class Held(unittest.TestCase):
+    @settings(max_examples=60, deadline=None)
+    @given(st.sampled_from(_LINES), st.sampled_from(_FILLERS), st.integers(0, 2))
+    def test_a_filler_changes_nothing(self, line: str, filler: str, at: int) -> None:
+        words = line.split()
+        words.insert(at, filler)
+        told = parse(" ".join(words)).part
+        self.assertEqual(told and say(told), say(part) if (part := parse(line).part) else None)
+
+    @settings(max_examples=200, deadline=None)
+    @given(
+        st.lists(
+            st.sampled_from(
+                [
+                    "fan",
+                    "card",
+                    "disk",
+                    "processor",
+                    "8",
+                    "120",
+                    "300",
+                    "w",
+                    "a",
+                    "mm",
+                    "x",
+                    "pin",
+                    "16",
+                    "v",
+                    "12",
+                    "sata",
+                    "and",
+                    "with",
+                    "for",
+                    "each",
+                    "of",
+                    "Gannet",
+                    "total",
+                    "limit",
+                    "%",
+                    "+",
+                    "-",
+                    ",",
+                    "(",
+                    "hub",
+                    "two",
+                ]
+            ),
+            max_size=9,
+        )
+    )
+    def test_every_number_of_a_taken_line_is_in_the_part(self, words: list[str]) -> None:
+        """Of any words in any order: what is taken by its tokens has each number in a role, and no
+        reading is without one of its tokens."""
+        line = " ".join(words)
+        for reading in readings(line)[:3]:
+            self.assertGreaterEqual(len(reading.items), 1)
+        entry = parse(line)
+        self.assertTrue(entry.part is None or parse(say(entry.part)).part is not None)
