@@ -100,13 +100,18 @@ MEANT = (
     ("gpu 3.5 slots 16pin", "card 16pin covers:4"),
     ("exhaust fan 120", "fan 120mm blows:out"),
     ("three 120mm fans on the hub", "fan x3 120mm on:hub"),
+    ("three fans on one plug", "fan x3 120mm"),
+    ("4 memories DDR5 of 16 giga", 'memory "Memory DDR5 module, 16 GB" x4 ddr5'),
     # limits, floors, prices
     ("card 300 W +20 % 16pin", "card 16pin 300w limit:1.2"),
     ("card overclock of 20 % 300 W 16pin", "card 16pin 300w limit:1.2"),
     ("card 320w 2x8pin recommended power supply 850w", "card 2x8pin 320w floor:850w"),
     ("gpu 200 W 8-pin 299 EUR", "card 8pin 200w"),
     # what is asked, since nothing in the line tells it
-    ("cooler 12 W sata", "? Watts of what of it?"),
+    ("cooler 12 W sata", "? All that it draws, its pump or its controller alone?"),
+    ("aio 240 30 W sata", "? All that it draws, its pump or its controller alone?"),
+    ("processor 125w overclock 20 %", "? Does it draw so much more, or is it the clock alone?"),
+    ("processor and memory", "? There are several things in this line: which one first?"),
     ("board 45 W 8 pin", "? All that the board draws, or at 12 V alone?"),
     ("mainboard circa 45 Watt incl. chipset fan", "? All that the board draws, or at 12 V alone?"),
     ("fan 120 1.8", "? 1.8 of what?"),
@@ -130,11 +135,20 @@ class Understood(unittest.TestCase):
             ("Gannet 7 processor 105 W", 'processor "Gannet 7" 105w'),
             ("hard drive and dvd", "optical"),
             ("three hundred watt processor", "processor 300w"),
-            ("4 memories DDR5 of 16 giga", 'memory "Memory DDR5 module, 16 GB" x4 ddr5'),
+            ("processor 125w overclock 20 %", "processor 125w short:150w"),
+            (
+                "aio 240 30 W sata",
+                'cooler "Liquid cooler, 240 mm" sata 0a fan:0a controller:30w fans:2',
+            ),
         ):
             with self.subTest(line):
                 answers = [parse(choice).part for choice in parse(line).choices]
                 self.assertIn(meant, [say(part) for part in answers if part])
+
+    def test_watts_of_a_whole_cooler_are_all_it_draws(self) -> None:
+        """Neither pump nor fans come on top of them."""
+        asked = parse("cooler 2 fans 30w sata")
+        self.assertIn("30 W in all", parse(asked.choices[0]).understood)
 
     def test_every_answer_is_read(self) -> None:
         for line, _ in MEANT:

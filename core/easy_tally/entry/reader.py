@@ -323,6 +323,10 @@ def _ask_figures(kind: str, said: Said, fields: dict[str, Any]) -> None:
     """A number that no word names, where several figures of its unit are left."""
     for word, unit, _ in said.figures:
         ways = [n.word for n in FIGURES[kind] if n.unit == unit and n.field not in fields]
+        if kind == "cooler" and unit == "w" and not fields.keys() & {"pump_a", "fan_a"}:
+            one = [*said.without(word), f"controller:{word}"]
+            question = f"{word}: all that it draws, or its controller alone?"
+            raise Ask(question, [*one, "pump:0a", "fan:0a"], one)
         if ways:
             lines = ([*said.without(word), f"{way}:{word}"] for way in ways)
             raise Ask(f"{word}: which is it?", *lines)

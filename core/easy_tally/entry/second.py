@@ -6,6 +6,7 @@ What is read so takes the place of `talk` step by step.
 
 from __future__ import annotations
 
+import re
 from collections.abc import Callable
 from typing import Any, NamedTuple
 
@@ -41,13 +42,12 @@ def second(line: str, read: Read) -> Second | None:
     best, *others = every
     if not _is_sure(best):
         return _doubt(best, read)
-    for item in best.items:
-        if item.open:
-            return Second(_asked(item), is_open=item.open.is_told_nowhere)
-    entries = [read(item) for item in best.items]
-    if len(entries) > 1:
-        return _several(entries)
-    entry = entries[0]
+    if len(best.items) > 1:
+        return _several(best.items, read)
+    item = best.items[0]
+    if item.open:
+        return Second(_asked(item), is_open=item.open.is_told_nowhere)
+    entry = read(item)
     if entry.part is None:
         too_much = entry.question == TOO_MUCH
         return Second(entry, is_open=too_much) if entry.choices or too_much else None
@@ -76,15 +76,25 @@ def _asked(item: Item) -> Entry:
     asks = item.open
     if asks is None:
         raise ValueError("an item with something open")
-    choices = tuple(f"{item.said} {word}" for word in asks.words)
+    choices = tuple(f"{item.said} {word}".strip() for word in asks.words)
     return Entry(None, question=asks.question, choices=choices)
 
 
-def _several(entries: list[Entry]) -> Second | None:
-    parts = [e.part for e in entries if e.part is not None]
-    if len(parts) < len(entries) or all(p.kind == "usb" for p in parts):
+def _several(items: tuple[Item, ...], read: Read) -> Second | None:
+    """Several things: which first? One that asks something itself is offered as it was said."""
+    entries = [_asked(item) if item.open else read(item) for item in items]
+    asked = [item for entry, item in zip(entries, items, strict=True) if entry.part is None]
+    if asked and (len({i.kind for i in items}) < len(items) or not all(map(_is_bare, asked))):
+        return None  # it may be one thing, and what is told of it
+    if all(item.kind == "usb" for item in items):
         return None
-    return Second(Entry(None, question=SEVERAL, choices=tuple(map(say, parts))), is_open=True)
+    choices = [say(e.part) if e.part else item.said for e, item in zip(entries, items, strict=True)]
+    return Second(Entry(None, question=SEVERAL, choices=tuple(choices)), is_open=True)
+
+
+def _is_bare(item: Item) -> bool:
+    """Whether nothing is said of a thing but what it is, and how many."""
+    return len([w for w in item.said.split() if not re.fullmatch("x[0-9]+", w)]) == 1
 
 
 def _other(others: list[Reading], weight: float, part: Part, read: Read) -> Part | None:
@@ -128,9 +138,14 @@ def of_both(first: Entry, opinion: Second | None) -> Entry:
         return first  # what hangs on USB goes by its names: those are known to the first alone
     if figures_of(first.part) == figures_of(entry.part) or _says_more(first.part, entry.part):
         return first
-    if _says_more(entry.part, first.part):
+    if _says_more(entry.part, first.part) or _numbers(first) > _numbers(entry):
         return entry
     return Entry(None, question=TWO_WAYS, choices=(say(entry.part), say(first.part)))
+
+
+def _numbers(entry: Entry) -> int:
+    """How many numbers ended in the name, where they say nothing."""
+    return len(re.findall("[0-9]+", " ".join(entry.described)))
 
 
 def _says_more(part: Part, than: Part) -> bool:

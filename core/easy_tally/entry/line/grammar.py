@@ -490,6 +490,14 @@ def _fans_of(line: Line, i: int) -> Iterator[Slot]:
                 break
 
 
+def _on_one(line: Line, i: int) -> Iterator[Slot]:
+    """Of fans: `on one plug`, which the map settles."""
+    is_one = line.number(i + 1) == 1 or line.text(i + 1) == "a"
+    is_plug = line.text(i + 2) in ("plug", "connector", "cable", "lead")
+    if line.text(i) in ("on", "at", "from", "off") and is_one and is_plug:
+        yield Slot("told", "", i, i + 3, 3.4)
+
+
 def _seconds(line: Line, i: int) -> Iterator[Slot]:
     for at, _ in line.of_role(i, "tau"):
         for to, x in amounts(line, at):
@@ -554,6 +562,7 @@ RULES: tuple[_Rule, ...] = (
     _fans_of,
     _signals,
     _names,
+    _on_one,
     _seconds,
     _bare,
     _name,

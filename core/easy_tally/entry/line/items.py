@@ -228,9 +228,10 @@ class _Making:
         if self.kind == "usb" and x.unit == "a":
             x = _times(x, 5, "w")
         if self.kind == "cooler" and not word and x.unit == "w":
+            pump, all_of_it = _amount(_times(x, 1 / 12, "a")), f"controller:{_amount(x)}"
             self.open = Open(
-                "Watts of what of it?",
-                (f"controller:{_amount(x)}", f"pump:{_amount(_times(x, 1 / 12, 'a'))}"),
+                "All that it draws, its pump or its controller alone?",
+                (f"{all_of_it} pump:0a fan:0a", f"pump:{pump}", all_of_it),
             )
             return
         if self.kind == "board" and not word and x.unit == "w":
@@ -375,12 +376,20 @@ class _Making:
             raise _Misread
 
     def take_limit(self, slot: Slot) -> None:
-        if self.kind != "card":
+        if self.kind == "card":
+            self.words.append(f"limit:{slot.value:.6g}")
+        elif self.kind == "processor" and slot.value > 1 and len(power := self._power()) == 1:
+            raised = (f"short:{power[0] * slot.value:.6g}w", "")
+            self.open = Open("Does it draw so much more, or is it the clock alone?", raised)
+        else:
             raise _Misread
-        self.words.append(f"limit:{slot.value:.6g}")
+
+    def _power(self) -> list[float]:
+        """The figures in watts that no word names."""
+        return [s.value[1].likely for s in self.slots if s.role == "figure" and not s.value[0]]
 
     def take_limit_watts(self, slot: Slot) -> None:
-        power = [s.value[1].likely for s in self.slots if s.role == "figure" and not s.value[0]]
+        power = self._power()
         if self.kind == "processor":
             self.words = [w for w in self.words if not re.fullmatch(r"[0-9.]+w", w)]
             self.words.append(f"{slot.value:g}w")
