@@ -31,6 +31,14 @@ class Understood(unittest.TestCase):
             "5 × Fan 120 mm, on a header, rated 0.18 A: 11 W in all",
         )
 
+    def test_choices_are_told_as_forms_call_them(self) -> None:
+        for line, told in (
+            ("card 320w 16pin covers:1 support:boxed", "1-slot, support comes with it: 320 W"),
+            ("fan 120 mounted:rear blows:out", "at the rear, blows out of the case:"),
+            ("aio 240 sata radiator:240 thick:27", "radiator 240 mm, 27 mm thick:"),
+        ):
+            self.assertIn(told, parse(line).understood)
+
     def test_disk_watts_are_split_and_marked(self) -> None:
         """8 W: 8 × 12 ÷ 17 ÷ 12 = 8 ÷ 17 = 0.4706 A at both rails, assumed."""
         disk = _part("4x drive 3.5 8w")

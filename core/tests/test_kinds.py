@@ -70,7 +70,8 @@ class Declared(unittest.TestCase):
         )
         self.assertEqual((flow.minimum, flow.maximum), (0, 1000))
         self.assertEqual(
-            blows.choices, ((None, "not known"), ("in", "into the case"), ("out", "out of it"))
+            blows.choices,
+            ((None, "not known"), ("in", "into the case"), ("out", "out of the case")),
         )
 
     def test_every_choice_is_a_value_that_its_field_takes(self) -> None:

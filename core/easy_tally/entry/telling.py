@@ -69,9 +69,13 @@ def _outputs(part: Part) -> list[str]:
 
 
 def _measured(part: Part) -> list[str]:
-    told = {f.said: f.told for f in KINDS[part.kind].fields}
-    words = (w.partition(":") for w in measures_said(part))
-    return [told[word].format(value) for word, _, value in words]
+    fields = {f.said: f for f in KINDS[part.kind].fields}
+    told = []
+    for word, _, value in (w.partition(":") for w in measures_said(part)):
+        field = fields[word]
+        value = str(dict(field.choices).get(getattr(part, field.name), value))
+        told.append(field.told.format(value))
+    return told
 
 
 def _known(part: Part) -> list[str]:

@@ -85,7 +85,7 @@ class Card(WithSignals, WithSockets):
             ge=1,
             le=6,
             description="slot places that it covers",
-            **shown("Slot places", said="covers", told="covers {} slot places", group="Size"),
+            **shown("Slot places", said="covers", told="{}-slot", group="Size"),
         ),
     ] = None
     support: Annotated[

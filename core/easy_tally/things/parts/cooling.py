@@ -53,7 +53,7 @@ Blows = Annotated[
         description="whether its fans blow into the case or out",
         **shown(
             "Blows",
-            words={None: "not known", "in": "into the case", "out": "out of it"},
+            words={None: "not known", "in": "into the case", "out": "out of the case"},
             said="blows",
             said_as={"in": "in", "out": "out"},
         ),
@@ -120,9 +120,7 @@ class Cooler(HangsOnHeader):
             ge=0,
             le=560,
             description="its radiator, by its fans: 240, 280, 360; 0: it has none",
-            **shown(
-                "Radiator", unit="mm", words=_RADIATORS, said="radiator", told="radiator {} mm"
-            ),
+            **shown("Radiator", unit="mm", words=_RADIATORS, said="radiator", told="radiator {}"),
         ),
     ] = None
     thick_mm: Rating = rated(
