@@ -47,7 +47,9 @@ def say(request: HttpRequest, body: schemas.SayIn) -> dict[str, Any]:
     offers = [
         _found(e, count) for e in entries if count == 1 or e.part.kind not in ("board", "hub")
     ]
-    return {"said": parse(body.text), "offers": offers}
+    said = parse(body.text)
+    meant = [parse(choice).understood.rpartition(": ")[2] for choice in said.choices]
+    return {"said": said, "offers": offers, "meant": meant}
 
 
 @router.post("/entries", response=list[schemas.LineOut], operation_id="entries")

@@ -61,6 +61,8 @@ class SayOut(Schema):
 
     said: EntryOut
     offers: list[FoundOut]
+    #: What each of `said.choices` comes to, in short; empty where it asks something itself.
+    meant: list[str]
 
 
 class CatalogueOut(Schema):

@@ -65,6 +65,7 @@ export type Case = NonNullable<Doc["case"]>;
 export type Header = Whole<Schemas["Header"]>;
 export type Line = Schemas["LineOut"];
 export type Said = Whole<Schemas["EntryOut"]>;
+export type Heard = Whole<Schemas["SayOut"]>;
 export type BuildCard = Whole<Schemas["BuildCard"]>;
 export type BuildOut = Whole<Schemas["BuildOut"]>;
 export type WrittenOut = Whole<Schemas["WrittenOut"]>;

@@ -6569,6 +6569,8 @@ export interface components {
             said: components["schemas"]["EntryOut"];
             /** Offers */
             offers: components["schemas"]["FoundOut"][];
+            /** Meant */
+            meant: string[];
         };
         /**
          * SayIn

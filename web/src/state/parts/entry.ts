@@ -1,4 +1,4 @@
-import type { Action, Found, Reference, Said } from "../../api/client";
+import type { Action, Found, Heard, Reference, Said } from "../../api/client";
 
 type NewPart = Extract<Action, { type?: "add part" }>["part"];
 
@@ -13,10 +13,10 @@ const AS_NAME = "as-name";
 /** What may be added or said next, the line as it was said first. */
 export function optionsFor(
   text: string,
-  said: Said | undefined,
-  offers: Found[],
+  heard: Heard | undefined,
   templates: Reference["templates"],
 ): Option[] {
+  const { said, offers = [], meant = [] } = heard ?? {};
   const wanted = text.toLowerCase().split(/\s+/).filter(Boolean);
   const hint = (o: Found) =>
     [o.own ? "yours" : "catalogue", ...(o.lacks.length ? [`no ${o.lacks.join(", no ")}`] : [])].join(" · ");
@@ -24,7 +24,7 @@ export function optionsFor(
     kind: "line" as const,
     id: `line-${c}`,
     words: c,
-    hint: "say so",
+    hint: meant[i] || "asks more",
     // One key answers a question: Alt and the number.
     key: i < 9 ? `${i + 1}` : undefined,
   }));

@@ -24,12 +24,7 @@ export function AddPart({ begun = "", onAdded }: { begun?: string; onAdded: (key
   const line = useRef<HTMLInputElement>(null);
   const empty = text.trim() === "";
   const templates = reference?.templates ?? [];
-  const options = optionsFor(
-    text,
-    empty ? undefined : data?.said,
-    empty ? [] : (data?.offers ?? []),
-    templates,
-  );
+  const options = optionsFor(text, empty ? undefined : data, templates);
   const active = moved ?? (empty ? -1 : first(options));
   const enter = async () => {
     // Enter means the line as it stands, not what an earlier answer said of half of it.
@@ -38,7 +33,7 @@ export function AddPart({ begun = "", onAdded }: { begun?: string; onAdded: (key
         empty ? undefined : queries.fetchQuery(sayQuery(text)),
         queries.ensureQueryData(referenceQuery),
       ]);
-      const fresh = optionsFor(text, now?.said, now?.offers ?? [], known.templates);
+      const fresh = optionsFor(text, now, known.templates);
       await choose(fresh[moved ?? (empty ? -1 : first(fresh))]);
     } catch (error) {
       say(reason(error));
