@@ -87,3 +87,37 @@ class Lists(unittest.TestCase):
 
 if __name__ == "__main__":
     unittest.main()
+
+
+class Columns(unittest.TestCase):
+    """5 × 2.4 W are 12 W, 0.2 A each at 12 V, by whatever the table parts its cells."""
+
+    def _taken(self, text: str) -> list[str | None]:
+        return [e.part and say(e.part) for _, e in parse_list(text)]
+
+    def test_heads_of_each_and_of_all(self) -> None:
+        for mark in ("\t", ";", " | ", "   "):
+            for head, watts in (("W each", "2.4"), ("W total", "12"), ("Power", "2.4")):
+                table = [["Part", "Qty", head], ["Fan 120", "5", watts]]
+                with self.subTest(mark=mark, head=head):
+                    text = "\n".join(mark.join(row) for row in table)
+                    self.assertEqual(self._taken(text), [None, "fan x5 0.2a 120mm"])
+
+    def test_a_total_beside_what_each_draws_has_to_agree(self) -> None:
+        head = "Part\tQty\tW each\tW total\n"
+        (_, row) = parse_list(f"{head}Fan 120\t5\t2.4\t12")
+        self.assertEqual(row[1].part and say(row[1].part), "fan x5 0.2a 120mm")
+        self.assertEqual(row[1].dropped, ("12w in total",))
+        self.assertEqual(self._taken(f"{head}Fan 120\t5\t2.4\t14"), [None, None])
+
+    def test_semicolons_leave_commas_to_decimals(self) -> None:
+        self.assertEqual(self._taken("fan 120;3;0,25 A"), ["fan x3 0.25a 120mm"])
+        self.assertEqual(self._taken("processor 125w; card 320w 16pin; fan 120"), [None])
+
+    def test_cells_that_name_their_column(self) -> None:
+        self.assertEqual(self._taken("qty: 4 | desc: fan 120 mm 0.2 A"), ["fan x4 0.2a 120mm"])
+        self.assertEqual(self._taken("qty: 4; item: disk; price: $99"), ["disk x4"])
+
+    def test_a_bare_number_is_asked(self) -> None:
+        ((_, entry),) = parse_list("Fans\t5\t2.4")
+        self.assertEqual(entry.choices, ("fan x5 2.4w", "fan x5 2.4a"))

@@ -7,6 +7,7 @@ comma-separated. Where its first row names its columns, they say what a bare num
 from __future__ import annotations
 
 import csv
+import math
 import re
 from dataclasses import dataclass
 
@@ -22,6 +23,7 @@ HEADS: dict[str, str] = (
             "component",
             "name",
             "description",
+            "desc",
             "kind",
             "product",
             "specification",
@@ -64,8 +66,20 @@ HEADS: dict[str, str] = (
         ),
         "drop",
     )
-    | dict.fromkeys(("w", "watts", "watt", "power", "power w", "tdp", "draw"), "w")
-    | dict.fromkeys(("a", "amps", "amperes", "current", "current a"), "a")
+    | {
+        f"{before}{unit}{behind}": column
+        for unit, column in (
+            *dict.fromkeys(("w", "watts", "watt", "power", "power w", "tdp", "draw"), "w").items(),
+            *dict.fromkeys(("a", "amps", "amperes", "current", "current a"), "a").items(),
+        )
+        for before, behind in (("", ""), ("", " each"), ("each ", ""), ("", " per piece"))
+    }
+    | {
+        head: f"{unit} in total"
+        for unit, words in (("w", ("w", "watts", "power")), ("a", ("a", "amps", "current")))
+        for word in words
+        for head in (f"{word} total", f"total {word}", f"{word} in total", f"sum {word}")
+    }
 )
 
 #: Lines of a list that speak of no part.
@@ -75,6 +89,12 @@ _NO_PART = re.compile(
     r"|\s*[a-z][a-z ]{2,30}:\s*",
     re.IGNORECASE,
 )
+
+
+#: A cell that is a number, with its unit or without.
+_AMOUNT = r"[0-9]+(?:[.,][0-9]+)? ?[a-zA-Z]{0,2}"
+#: Between the cells of a row that stand apart by spaces.
+_SPACES = "  "
 
 
 @dataclass(frozen=True, slots=True)
@@ -93,10 +113,12 @@ def rows(text: str) -> tuple[Row, ...]:
     heads: list[str] = []
     ruled = ""
     for line in (t for t in typed if t.strip()):
-        cells = cells_of(line)
-        if not heads and len(cells) > 1 and (heads := _heads(cells)):
+        cells = _spaced(line) if ruled == _SPACES else cells_of(line)
+        if not heads and (heads := _heads(cells) or _heads(_spaced(line))):
             rows.append(Row(line, "", (line.strip(),)))
             ruled = _ruled_by(line)
+        elif keyed := _keyed(line):
+            rows.append(_row(line, [*keyed.values()], [HEADS[k] for k in keyed]))
         elif _NO_PART.fullmatch(line.replace("\t", " ")):
             rows.append(Row(line, "", (line.strip(),)))
         elif len(cells) > 1:
@@ -113,14 +135,33 @@ def cells_of(line: str) -> list[str]:
         return [c.strip() for c in line.split("\t")]
     if line.count("|") > 1:
         return [c.strip() for c in line.strip().strip("|").split("|")]
+    by_semicolons = [c.strip() for c in line.split(";")]
+    is_row = any(re.fullmatch(_AMOUNT, c) for c in by_semicolons) or _heads(by_semicolons)
+    if len(by_semicolons) > 2 and is_row:
+        return by_semicolons
     if len(re.findall(r",(?=[^\s,])", line)) > 1 and not re.search(r",\s", _unquoted(line)):
         return [c.strip() for c in next(csv.reader([line]))]
     return [line]
 
 
+def _spaced(line: str) -> list[str]:
+    """The cells of a row that stand apart by two spaces and more."""
+    return [c.strip() for c in re.split(" {2,}", line.strip())]
+
+
+def _keyed(line: str) -> dict[str, str]:
+    """The cells of a row that each name their column: `qty: 4 | desc: fan 120`; none where one of
+    them does not."""
+    named = [cell.partition(":") for cell in re.split(r"[|;\t]", line) if cell.strip()]
+    keyed = {head.strip().lower(): cell.strip() for head, _, cell in named}
+    is_row = len(named) == len(keyed) > 1 and all(keyed.values()) and keyed.keys() <= HEADS.keys()
+    return keyed if is_row and "say" in {HEADS[k] for k in keyed} else {}
+
+
 def _ruled_by(line: str) -> str:
     """What stands between the cells of a row."""
-    return next((mark for mark in "\t|" if mark in line), ",")
+    marks = ("\t", "|", ";", ",", _SPACES)
+    return next((mark for mark in marks if mark in line), "")
 
 
 def _unquoted(line: str) -> str:
@@ -130,7 +171,7 @@ def _unquoted(line: str) -> str:
 def _heads(cells: list[str]) -> list[str]:
     """What each column is, where every cell that is not empty is the head of one."""
     named = [HEADS.get(c.lower().rstrip(":."), "") if c else "drop" for c in cells]
-    return named if all(named) and "say" in named else []
+    return named if len(cells) > 1 and all(named) and "say" in named else []
 
 
 def _row(typed: str, cells: list[str], heads: list[str]) -> Row:
@@ -147,6 +188,9 @@ def _row(typed: str, cells: list[str], heads: list[str]) -> Row:
             dropped.append(cell)
         elif (kind == "count" and number) or (not heads and whole == [cell]):
             said.append(f"x{cell}")
+        elif kind.endswith(" in total") and number:
+            proven = _is_proven(cell, kind[0], cells, kinds)
+            (dropped if proven else said).append(f"{cell}{kind}")
         elif kind in ("w", "a") and number:
             said.append(f"{cell}{kind}")
         elif not heads and re.fullmatch(r"[0-9]{2,4}[.,][0-9]{2}", cell):
@@ -154,3 +198,13 @@ def _row(typed: str, cells: list[str], heads: list[str]) -> Row:
         else:
             said.append(cell.replace('"', "") if cell.count('"') % 2 else cell)
     return Row(typed, " ".join(said), tuple(dropped))
+
+
+def _is_proven(total: str, unit: str, cells: list[str], heads: list[str]) -> bool:
+    """Whether a row's total is what its count and its figure each come to."""
+    row = dict(zip(heads, (c.replace(",", ".") for c in cells), strict=False))
+    try:
+        each, count = float(row[unit]), float(row.get("count") or 1)
+    except (KeyError, ValueError):
+        return False
+    return math.isclose(each * count, float(total.replace(",", ".")), rel_tol=0.02)
