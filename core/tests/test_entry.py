@@ -6,7 +6,7 @@ import random
 import unittest
 from typing import Any
 
-from easy_tally.entry import parse, parse_list
+from easy_tally.entry import parse, parse_list, say
 from easy_tally.things.parts import Part
 from hypothesis import given
 from hypothesis import strategies as st
@@ -117,6 +117,9 @@ class Understood(unittest.TestCase):
         cards = [_part(c) for c in asked.choices]
         self.assertEqual([(c.count, c.lanes) for c in cards], [(1, 16), (16, 16)])
         self.assertEqual(_part("card 200w 8pin x2").count, 2)
+        # Printed, both are said.
+        self.assertEqual(say(cards[1]), "card x16 8pin 200w 16lanes")
+        self.assertEqual(_part(say(cards[1])), cards[1])
 
     def test_xn_of_a_board_is_a_slot(self) -> None:
         for line, lanes in (

@@ -7,7 +7,7 @@ from typing import Annotated, Any
 from base.memory import memory
 from django.http import HttpRequest, HttpResponse
 from easy_tally.catalogue import FIGURE_WORDS, CatalogueEntry, lacks
-from easy_tally.entry import parse, parse_list, read_case_line, understood
+from easy_tally.entry import in_all, parse, parse_list, plain, read_case_line, understood
 from easy_tally.files import parts_csv
 from easy_tally.things import Case
 from ninja import Query, Router
@@ -48,7 +48,8 @@ def say(request: HttpRequest, body: schemas.SayIn) -> dict[str, Any]:
         _found(e, count) for e in entries if count == 1 or e.part.kind not in ("board", "hub")
     ]
     said = parse(body.text)
-    meant = [parse(choice).understood.rpartition(": ")[2] for choice in said.choices]
+    answers = [plain(choice).part for choice in said.choices]
+    meant = [in_all(part) if part else "" for part in answers]
     return {"said": said, "offers": offers, "meant": meant}
 
 

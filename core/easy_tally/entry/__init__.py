@@ -13,6 +13,6 @@ from .asking import Entry
 from .kits import read_case_line
 from .printer import say
 from .reader import parse, parse_list, plain
-from .telling import understood
+from .telling import in_all, understood
 
-__all__ = ["Entry", "parse", "parse_list", "plain", "read_case_line", "say", "understood"]
+__all__ = ["Entry", "in_all", "parse", "parse_list", "plain", "read_case_line", "say", "understood"]

@@ -163,7 +163,9 @@ def _amps(figure: Figure) -> str:
 
 
 def _card(part: Card) -> list[str]:
-    words = [f"{part.lanes}lanes"] if part.lanes != 16 else []
+    # `x8` of a card with plugs may be its lanes: where they are said, it is a count.
+    may_be_lanes = part.count in (8, 16) and bool(part.sockets)
+    words = [f"{part.lanes}lanes"] if part.lanes != 16 or may_be_lanes else []
     words += [f"in:{part.slot}"] if part.slot is not None else []
     words += [f"m2-slots:{part.m2_slots}"] if part.m2_slots is not None else []
     words += [f"limit:{number_word(part.power_limit)}"] if part.power_limit != 1 else []

@@ -130,7 +130,7 @@ def kind_of(said: Said) -> str | None:
 
 def _lanes(kind: str, said: Said) -> None:
     """`x16` of a board is a slot: there is one board. Of a card with plugs so large a count is
-    asked about: nobody has as many, and lanes are written so too."""
+    asked about, unless its lanes are said too: nobody has as many, and lanes are written so."""
     lanes = [w for w in said.words if w in ("x1", "x4", "x8", "x16")]
     # `x1` alone may be the number of boards.
     if kind == "board" and set(lanes) - {"x1"} and "slots" not in said.settings:
@@ -139,7 +139,8 @@ def _lanes(kind: str, said: Said) -> None:
             said.counts.remove(int(word[1:]))
     if kind == "board" and said.counts not in ([], [1]):
         raise Ask("A build has one board: what is the number of?")
-    wide = [w for w in lanes if w in ("x8", "x16")]
+    has_lanes = "lanes" in said.settings or any(unit == "lanes" for _, unit, _ in said.figures)
+    wide = [w for w in lanes if w in ("x8", "x16") and not has_lanes]
     if kind == "card" and said.sockets and len(wide) == 1:
         rest, n = said.without(*wide), wide[0][1:]
         raise Ask(f"The lanes of one, or {n} cards?", [*rest, f"lanes:{n}"], [*rest, f"{n}x"])

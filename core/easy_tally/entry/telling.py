@@ -19,6 +19,15 @@ from .words import FIGURES
 def understood(part: Part, name: bool = True) -> str:
     """Count, name (unless it stands beside), what feeds it, the figures that are known, and the
     watts of all together."""
+    each = f"{part.count} × " if part.count > 1 else ""
+    said = [f"{each}{part.name}"] if name else []
+    said += [*_fed(part), *_outputs(part), *_known(part), *_measured(part)]
+    end = in_all(part)
+    return f"{', '.join(said)}: {end}" if said else end
+
+
+def in_all(part: Part) -> str:
+    """The watts of all of a part together, at full load."""
     bare = part
     if isinstance(part, ON_HEADER):
         bare = part.model_copy(update={"headers": (), "on": None})
@@ -26,11 +35,9 @@ def understood(part: Part, name: bool = True) -> str:
         bare = part.model_copy(update={"slot": None})
     wired = Wired(Build(name="x", parts=(bare,)))
     full = tally(wired, loads(wired)).total
-    each = f"{part.count} × " if part.count > 1 else ""
-    said = [f"{each}{part.name}"] if name else []
-    said += [*_fed(part), *_outputs(part), *_known(part), *_measured(part)]
-    end = "watts not known yet" if full.missing else f"{number(full.at('full').likely, 'W')} in all"
-    return f"{', '.join(said)}: {end}" if said else end
+    if full.missing:
+        return "watts not known yet"
+    return f"{number(full.at('full').likely, 'W')} in all"
 
 
 def _fed(part: Part) -> list[str]:

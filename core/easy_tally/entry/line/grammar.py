@@ -12,23 +12,7 @@ import re
 from collections.abc import Callable, Iterator
 from typing import Any, NamedTuple
 
-from .lexicon import LEXICON, UNITS
-from .tokens import tokens_of
-
-
-class Amount(NamedTuple):
-    """A number with its unit: low, likely, high, in the line's own unit; how it was said."""
-
-    low: float
-    likely: float
-    high: float
-    unit: str
-    assumed: bool = False
-
-    @property
-    def exact(self) -> bool:
-        """Whether it is one number."""
-        return self.low == self.likely == self.high
+from .amounts import Amount, Line, amounts, plain_amounts, unit_at
 
 
 class Slot(NamedTuple):
@@ -40,104 +24,6 @@ class Slot(NamedTuple):
     to: int
     weight: float
 
-
-class Line:
-    """The tokens of a line with all their senses."""
-
-    def __init__(self, raw: str) -> None:
-        self.raw = raw
-        self.tokens = tokens = tokens_of(raw)
-        self.senses: list[dict[str, list[tuple[int, str]]]] = [{} for _ in tokens]
-        table, longest = LEXICON, 7
-        texts = [t.text for t in tokens]
-        for i in range(len(tokens)):
-            for n in range(min(longest, len(tokens) - i), 0, -1):
-                for sense in table.get(tuple(texts[i : i + n]), ()):
-                    self.senses[i].setdefault(sense.role, []).append((i + n, sense.value))
-
-    def of_role(self, i: int, role: str) -> list[tuple[int, str]]:
-        """Where a sense of a role that begins here ends, and its value; the longest first."""
-        if i >= len(self.tokens):
-            return []
-        return self.senses[i].get(role, [])
-
-    def number(self, i: int) -> float | None:
-        """The number at a place."""
-        return self.tokens[i].number if i < len(self.tokens) else None
-
-    def text(self, i: int) -> str:
-        """The token's text; nothing beyond the end."""
-        return self.tokens[i].text if i < len(self.tokens) else ""
-
-
-# -- amounts -------------------------------------------------------------------------------------
-
-#: A part that nobody measured: a tenth either way. Source: assumption.
-_ABOUT = 0.1
-
-
-def _unit(line: Line, i: int) -> Iterator[tuple[int, str, float]]:
-    for to, unit in line.of_role(i, "unit"):
-        own, factor = UNITS[unit]
-        yield to, own, factor
-
-
-def amounts(line: Line, i: int) -> Iterator[tuple[int, Amount]]:
-    """Numbers with a unit from here on: one, a range, give or take, three by slashes, about."""
-    for to, _ in line.of_role(i, "about"):
-        for end, x in _plain_amounts(line, to):
-            if x.exact:
-                low, high = x.likely * (1 - _ABOUT), x.likely * (1 + _ABOUT)
-                yield end, Amount(low, x.likely, high, x.unit, assumed=True)
-    yield from _plain_amounts(line, i)
-
-
-def _plain_amounts(line: Line, i: int) -> Iterator[tuple[int, Amount]]:
-    first = line.number(i)
-    if first is None:
-        return
-    thousands = line.tokens[i].thousands
-    for to, unit, factor in _unit(line, i + 1):
-        value = thousands if thousands is not None and unit == "w" else first
-        value *= factor
-        yield to, Amount(value, value, value, unit)
-        yield from _give_or_take(line, to, value, unit)
-    for to, _ in line.of_role(i + 1, "to"):
-        yield from _range(line, i, first, to)
-    for j, unit, _ in _unit(line, i + 1):  # `40 W to 60 W`
-        for behind, _ in line.of_role(j, "to"):
-            yield from (x for x in _range(line, i, first, behind) if x[1].unit == unit)
-    if line.text(i + 1) == "/" and line.text(i + 3) == "/":
-        middle, last = line.number(i + 2), line.number(i + 4)
-        if middle is not None and last is not None and first <= middle <= last:
-            for to, unit, factor in _unit(line, i + 5):
-                yield to, Amount(first * factor, middle * factor, last * factor, unit)
-
-
-def _range(line: Line, i: int, low: float, at: int) -> Iterator[tuple[int, Amount]]:
-    high = line.number(at)
-    if high is None or high < low:
-        return
-    for to, unit, factor in _unit(line, at + 1):
-        yield to, Amount(low * factor, (low + high) / 2 * factor, high * factor, unit)
-
-
-def _give_or_take(line: Line, i: int, value: float, unit: str) -> Iterator[tuple[int, Amount]]:
-    signs = [to for to, _ in line.of_role(i, "plus minus")]
-    if line.text(i) == "+" and line.text(i + 1) == "/" and line.text(i + 2) == "-":
-        signs.append(i + 3)
-    for to in signs:
-        width = line.number(to)
-        if width is None:
-            continue
-        ends = [(end, own) for end, own, _ in _unit(line, to + 1)] or [(to + 1, unit)]
-        for end, own in ends:
-            more = value * width / 100 if own == "%" else width
-            if own in ("%", unit):
-                yield end, Amount(max(value - more, 0), value, value + more, unit)
-
-
-# -- slots ---------------------------------------------------------------------------------------
 
 _Rule = Callable[[Line, int], Iterator[Slot]]
 
@@ -182,7 +68,7 @@ def _figures(line: Line, i: int) -> Iterator[Slot]:
             for to, x in amounts(line, j):
                 if x.unit in ("w", "a"):
                     yield from _each_or_all(line, Slot("figure", (word, x), i, to, 2.8))
-            if (bare := line.number(j)) is not None and not [*_unit(line, j + 1)]:
+            if (bare := line.number(j)) is not None and not [*unit_at(line, j + 1)]:
                 yield Slot("figure", (word, Amount(bare, bare, bare, "")), i, j + 1, 2.0)
     for at, _ in line.of_role(i, "total"):
         for j in _over(line, at):
@@ -230,18 +116,18 @@ def _each_or_all(line: Line, figure: Slot) -> Iterator[Slot]:
 def _volts_and_amps(line: Line, i: int) -> Iterator[Slot]:
     """`12 V 0.75 A`, `0.75 A at 12 V`, `+5V: 0.6A`, `12V/0.75A`, `12 V 20 W`, `12 v 0.5`."""
     start = i + 1 if line.text(i) in ("+", "dc") else i
-    for to, x in _plain_amounts(line, start):
+    for to, x in plain_amounts(line, start):
         if x.unit == "v" and x.exact:
             for j in _between(line, to):
                 for end, y in amounts(line, j):
                     if y.unit in ("a", "w"):
                         yield Slot("rail", (x.likely, y), i, end, 3.4)
                 bare = line.number(j)
-                if bare is not None and bare < 10 and not [*_unit(line, j + 1)]:
+                if bare is not None and bare < 10 and not [*unit_at(line, j + 1)]:
                     yield Slot("rail", (x.likely, Amount(bare, bare, bare, "a")), i, j + 1, 2.6)
         elif x.unit in ("a", "w"):
             for j in _between(line, to):
-                for end, y in _plain_amounts(line, j):
+                for end, y in plain_amounts(line, j):
                     if y.unit == "v" and y.exact:
                         yield Slot("rail", (y.likely, x), i, end, 3.3)
 
@@ -260,7 +146,7 @@ def _dimensions(line: Line, i: int) -> Iterator[Slot]:
     while (n := line.number(at)) is not None:
         sizes.append(n)
         at += 1
-        units = [(to, own) for to, own, _ in _unit(line, at) if own in ("mm", "in")]
+        units = [(to, own) for to, own, _ in unit_at(line, at) if own in ("mm", "in")]
         at = units[0][0] if units else at
         if line.text(at) not in ("x", "*"):
             break
@@ -307,14 +193,14 @@ _PLUGS = ("plug", "plugs", "connector", "connectors", "socket", "sockets")
 
 def _has_other_unit(line: Line, i: int) -> bool:
     """Whether a number before here has a unit that is not of pins: `2x16 gb`."""
-    return any(unit != "pin" for _, unit, _ in _unit(line, i))
+    return any(unit != "pin" for _, unit, _ in unit_at(line, i))
 
 
 def _counts(line: Line, i: int) -> Iterator[Slot]:
     """`x3`, `3x`, `qty 3`, `3 pcs`, `(x3)`, and a number before what it counts."""
     n = line.number(i)
     after = line.number(i + 1) if line.text(i) == "x" else None
-    if after is not None and after % 1 == 0 and not [*_unit(line, i + 2)]:
+    if after is not None and after % 1 == 0 and not [*unit_at(line, i + 2)]:
         yield Slot("count", int(after), i, i + 2, 2.4)
     for to, _ in line.of_role(i, "count"):
         for j in _over(line, to):
@@ -366,7 +252,7 @@ def _limits(line: Line, i: int) -> Iterator[Slot]:
     sign = {"+": 1, "-": -1}.get(line.text(i), 0)
     n = line.number(i + 1 if sign else i)
     if n is not None:
-        for to, unit, _ in _unit(line, i + 2 if sign else i + 1):
+        for to, unit, _ in unit_at(line, i + 2 if sign else i + 1):
             if unit == "%" and sign:
                 yield Slot("limit", _share(n, sign), i, to, 2.6)
             elif unit == "%":
@@ -531,7 +417,7 @@ def _names(line: Line, i: int) -> Iterator[Slot]:
             if not capital or ":" in token.text or re.fullmatch("x[0-9]+", token.text):
                 break
             weight += 0.9
-        elif at > i and token.number is not None and not [*_unit(line, at + 1)]:
+        elif at > i and token.number is not None and not [*unit_at(line, at + 1)]:
             weight += 1.4  # `Gannet 7`: more likely a name than seven of them
         else:
             break

@@ -10,11 +10,16 @@ from typing import Any, NamedTuple
 from ...things.parts import KINDS as PARTS
 from ..vocabulary import MEANT
 from ..words import KINDS, PLURALS, figures_of, main_figure
-from .grammar import Amount, Line, Slot
+from .amounts import Amount, Line
+from .grammar import Slot
 
 #: How thick one slot place is [mm]. Source: PCI Express CEM.
 _SLOT_MM = 20.32
 _RAILS = {12.0: "12v", 5.0: "5v", 3.3: "3.3v"}
+
+
+#: Roles of words that are taken with others, or stand between them.
+_SAYS_NOTHING = ("count", "filler", "break", "mark", "for", "with")
 
 
 class Open(NamedTuple):
@@ -193,9 +198,8 @@ class _Making:
     def item(self) -> Item:
         """The thing in the line's own words."""
         for slot in self.slots:
-            take = getattr(self, f"take_{slot.role.replace(' ', '_')}", None)
-            if take is not None:
-                take(slot)
+            if slot.role not in _SAYS_NOTHING:
+                getattr(self, f"take_{slot.role.replace(' ', '_')}")(slot)
         return Item(
             said=" ".join(self.words),
             called=self.called,
@@ -212,18 +216,20 @@ class _Making:
 
     def take_figure(self, slot: Slot) -> None:
         word, x = slot.value
-        self._add_figure(word, x, slot)
+        self._add_figure(word, x)
 
     take_each = take_figure
 
     def take_total(self, slot: Slot) -> None:
         x, both = slot.value
+        if both and self.count > both:
+            raise _Misread
         n = max(self.count, both)
         if both and self.count == 1:
             self.words.append(f"x{both}")
-        self._add_figure("", x._replace(low=x.low / n, likely=x.likely / n, high=x.high / n), slot)
+        self._add_figure("", x._replace(low=x.low / n, likely=x.likely / n, high=x.high / n))
 
-    def _add_figure(self, word: str, x: Amount, slot: Slot) -> None:
+    def _add_figure(self, word: str, x: Amount) -> None:
         word = self._figure_word(word)
         if self.kind == "usb" and x.unit == "a":
             x = _times(x, 5, "w")
@@ -262,16 +268,19 @@ class _Making:
 
     def take_rail(self, slot: Slot) -> None:
         volts, x = slot.value
-        if self.figures == "drive" and volts in (12, 5) and x.unit == "a":
-            self.words.append(f"{_RAILS[volts]}:{_amount(x)}")
+        watts = x if x.unit == "w" else _times(x, volts, "w")
+        amps = x if x.unit == "a" else _times(x, 1 / volts, "a")
+        if self.figures == "drive" and volts in (12, 5):
+            self.words.append(f"{_RAILS[volts]}:{_amount(amps)}")
         elif self.kind == "other" and volts in _RAILS:
-            watts = x if x.unit == "w" else _times(x, volts, "w")
             self.words.append(f"{_RAILS[volts]}:{_amount(watts)}")
+        elif self.kind == "board" and volts in _RAILS:
+            self.words.append(f"own-{_RAILS[volts]}:{_amount(watts)}")
         elif self.kind == "strip" and volts in (5, 12):
             self.words += [f"{volts:g}v", _amount(x)]
-        elif self.kind in ("usb", "m2", "card", "processor", "hub", "memory") and x.unit == "a":
-            self.words.append(_amount(_times(x, volts, "w")))
-        elif volts == 12 or x.unit == "w":
+        elif self.kind in ("usb", "m2", "card", "processor", "hub", "memory"):
+            self.words.append(_amount(watts))
+        elif self.kind in ("fan", "pump", "cooler") and volts == 12:
             self.words.append(_amount(x))
         else:
             raise _Misread
@@ -279,9 +288,11 @@ class _Making:
     def take_volts(self, slot: Slot) -> None:
         if self.kind == "strip" and slot.value in (5, 12):
             self.words.append(f"{slot.value:g}v")
+        elif self.figures == "drive" or self.kind in ("board", "other"):
+            raise _Misread  # of which figure?
         elif self.kind in ("fan", "pump", "cooler", "hub") and slot.value != 12:
             raise _Misread
-        elif slot.value not in (12, 5, 3.3) and self.kind != "memory":
+        elif slot.value not in _RAILS and self.kind != "memory":
             self.weight -= 1
 
     # -- what feeds it ---------------------------------------------------------------------------

@@ -72,7 +72,6 @@ _ROWS: tuple[tuple[str, str, str], ...] = (
     ),
     ("to", "", "- | to | ..."),
     ("and", "", "and | & | +"),
-    ("times", "", "x | * | times"),
     ("plus minus", "", "± | +/- | +-"),
     (
         "limit",

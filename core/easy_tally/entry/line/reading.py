@@ -5,7 +5,8 @@ from __future__ import annotations
 from collections.abc import Iterator
 from typing import NamedTuple
 
-from .grammar import Line, Slot, slots
+from .amounts import Line
+from .grammar import Slot, slots
 from .items import Item, items_of
 
 #: How many readings are kept at each place; how much better one has to be to be taken unasked.

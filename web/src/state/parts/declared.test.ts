@@ -1,24 +1,9 @@
 import { describe, expect, it } from "vitest";
 
-import type { FieldOf, Part } from "../../api/client";
+import type { Part } from "../../api/client";
+import { field } from "../../testing/field";
 import { drawnBy, figureIn, numberIn } from "./declared";
 
-const field = (name: string, more: Partial<FieldOf> = {}): FieldOf => ({
-  name,
-  label: name,
-  text: "",
-  unit: "",
-  shape: "number",
-  choices: [],
-  minimum: null,
-  maximum: null,
-  may_miss: true,
-  group: "",
-  only: null,
-  default_from: [],
-  needed: false,
-  ...more,
-});
 const part = (values: Record<string, unknown>) => ({ kind: "cooler", ...values }) as unknown as Part;
 
 describe("the fields of a part, by their declaration", () => {

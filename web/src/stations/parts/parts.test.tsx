@@ -1,31 +1,18 @@
 import { describe, expect, it } from "vitest";
 
 import type { FieldOf, Part } from "../../api/client";
+import { field } from "../../testing/field";
 import { buildWith, drawn, every, referenceWith, resultWith, wordsOf } from "../../testing/render";
 import { KindFields } from "./KindFields";
 
 const nothing = () => Promise.resolve(null);
-const field = (name: string, label: string, more: Partial<FieldOf> = {}): FieldOf => ({
-  name,
-  label,
-  text: "",
-  unit: "",
-  shape: "number",
-  choices: [],
-  minimum: null,
-  maximum: null,
-  may_miss: true,
-  group: "",
-  only: null,
-  default_from: [],
-  needed: false,
-  ...more,
-});
+const labelled = (name: string, label: string, more: Partial<FieldOf> = {}) =>
+  field(name, { label, ...more });
 const FIELDS = {
   fan: [
-    field("rated_a", "rated current", { shape: "figure", unit: "A" }),
-    field("size_mm", "Size", { shape: "whole", unit: "mm", may_miss: false }),
-    field("blows", "Blows", {
+    labelled("rated_a", "rated current", { shape: "figure", unit: "A" }),
+    labelled("size_mm", "Size", { shape: "whole", unit: "mm", may_miss: false }),
+    labelled("blows", "Blows", {
       shape: "choice",
       choices: [
         { value: null, words: "not known" },
@@ -33,7 +20,7 @@ const FIELDS = {
       ],
     }),
   ],
-  card: [field("length_mm", "Length", { unit: "mm", group: "Size" })],
+  card: [labelled("length_mm", "Length", { unit: "mm", group: "Size" })],
 };
 const BOARD = {
   key: "board",

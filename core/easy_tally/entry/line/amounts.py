@@ -1,0 +1,120 @@
+"""A line with the senses of its words, and the amounts in it."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from typing import NamedTuple
+
+from .lexicon import LEXICON, UNITS
+from .tokens import tokens_of
+
+
+class Amount(NamedTuple):
+    """A number with its unit: low, likely, high, in the line's own unit; how it was said."""
+
+    low: float
+    likely: float
+    high: float
+    unit: str
+    assumed: bool = False
+
+    @property
+    def exact(self) -> bool:
+        """Whether it is one number."""
+        return self.low == self.likely == self.high
+
+
+class Line:
+    """The tokens of a line with all their senses."""
+
+    def __init__(self, raw: str) -> None:
+        self.raw = raw
+        self.tokens = tokens = tokens_of(raw)
+        self.senses: list[dict[str, list[tuple[int, str]]]] = [{} for _ in tokens]
+        table, longest = LEXICON, 7
+        texts = [t.text for t in tokens]
+        for i in range(len(tokens)):
+            for n in range(min(longest, len(tokens) - i), 0, -1):
+                for sense in table.get(tuple(texts[i : i + n]), ()):
+                    self.senses[i].setdefault(sense.role, []).append((i + n, sense.value))
+
+    def of_role(self, i: int, role: str) -> list[tuple[int, str]]:
+        """Where a sense of a role that begins here ends, and its value; the longest first."""
+        if i >= len(self.tokens):
+            return []
+        return self.senses[i].get(role, [])
+
+    def number(self, i: int) -> float | None:
+        """The number at a place."""
+        return self.tokens[i].number if i < len(self.tokens) else None
+
+    def text(self, i: int) -> str:
+        """The token's text; nothing beyond the end."""
+        return self.tokens[i].text if i < len(self.tokens) else ""
+
+
+#: A part that nobody measured: a tenth either way. Source: assumption.
+_ABOUT = 0.1
+
+
+def unit_at(line: Line, i: int) -> Iterator[tuple[int, str, float]]:
+    """Units that stand at a place: where they end, the line's own unit, and the factor to it."""
+    for to, unit in line.of_role(i, "unit"):
+        own, factor = UNITS[unit]
+        yield to, own, factor
+
+
+def amounts(line: Line, i: int) -> Iterator[tuple[int, Amount]]:
+    """Numbers with a unit from here on: one, a range, give or take, three by slashes, about."""
+    for to, _ in line.of_role(i, "about"):
+        for end, x in plain_amounts(line, to):
+            if x.exact:
+                low, high = x.likely * (1 - _ABOUT), x.likely * (1 + _ABOUT)
+                yield end, Amount(low, x.likely, high, x.unit, assumed=True)
+    yield from plain_amounts(line, i)
+
+
+def plain_amounts(line: Line, i: int) -> Iterator[tuple[int, Amount]]:
+    """The same without `about`."""
+    first = line.number(i)
+    if first is None:
+        return
+    thousands = line.tokens[i].thousands
+    for to, unit, factor in unit_at(line, i + 1):
+        value = thousands if thousands is not None and unit == "w" else first
+        value *= factor
+        yield to, Amount(value, value, value, unit)
+        yield from _give_or_take(line, to, value, unit)
+    for to, _ in line.of_role(i + 1, "to"):
+        yield from _range(line, i, first, to)
+    for j, unit, _ in unit_at(line, i + 1):  # `40 W to 60 W`
+        for behind, _ in line.of_role(j, "to"):
+            yield from (x for x in _range(line, i, first, behind) if x[1].unit == unit)
+    if line.text(i + 1) == "/" and line.text(i + 3) == "/":
+        middle, last = line.number(i + 2), line.number(i + 4)
+        if middle is not None and last is not None and first <= middle <= last:
+            for to, unit, factor in unit_at(line, i + 5):
+                yield to, Amount(first * factor, middle * factor, last * factor, unit)
+
+
+def _range(line: Line, i: int, low: float, at: int) -> Iterator[tuple[int, Amount]]:
+    high = line.number(at)
+    if high is None or high < low:
+        return
+    for to, unit, factor in unit_at(line, at + 1):
+        yield to, Amount(low * factor, (low + high) / 2 * factor, high * factor, unit)
+
+
+def _give_or_take(line: Line, i: int, value: float, unit: str) -> Iterator[tuple[int, Amount]]:
+    signs = [to for to, _ in line.of_role(i, "plus minus")]
+    if line.text(i) == "+" and line.text(i + 1) == "/" and line.text(i + 2) == "-":
+        signs.append(i + 3)
+    for to in signs:
+        width = line.number(to)
+        if width is None:
+            continue
+        ends = [(end, own) for end, own, _ in unit_at(line, to + 1)] or [(to + 1, unit)]
+        for end, own in ends:
+            more = value * width / 100 if own == "%" else width
+            if own in ("%", unit):
+                yield end, Amount(max(value - more, 0), value, value + more, unit)
