@@ -5,7 +5,7 @@ from __future__ import annotations
 
 import unittest
 
-from easy_tally.entry import parse, say
+from easy_tally.entry import in_all, parse, say
 from easy_tally.entry.accounted import unaccounted
 from easy_tally.entry.line import readings
 from easy_tally.entry.line.tokens import tokens_of
@@ -146,7 +146,7 @@ class Understood(unittest.TestCase):
             ("processor 125w overclock 20 %", "processor 125w short:150w"),
             (
                 "aio 240 30 W sata",
-                'cooler "Liquid cooler, 240 mm" sata 0a fan:0a controller:30w fans:2',
+                'cooler "Liquid cooler, 240 mm" sata 2.5a fan:0a controller:0w fans:2',
             ),
         ):
             with self.subTest(line):
@@ -154,9 +154,11 @@ class Understood(unittest.TestCase):
                 self.assertIn(meant, [say(part) for part in answers if part])
 
     def test_watts_of_a_whole_cooler_are_all_it_draws(self) -> None:
-        """Neither pump nor fans come on top of them."""
-        asked = parse("cooler 2 fans 30w sata")
-        self.assertIn("30 W in all", parse(asked.choices[0]).understood)
+        """30 W at 12 V are 2.5 A there, and none at 5 V; neither pump nor fans come on top."""
+        for line in ("cooler 2 fans 30w sata", "aio 240 30 W sata"):
+            part = parse(parse(line).choices[0]).part
+            self.assertIn("sata 2.5a fan:0a controller:0w", say(part) if part else "")
+            self.assertEqual(part and in_all(part), "30 W in all")
 
     def test_every_answer_is_read(self) -> None:
         for line, _ in MEANT:

@@ -260,8 +260,12 @@ def _watts_as_amps(said: Said, volts: float) -> None:
     """Watts are amperes × volts; taken so where no amperes are said."""
     watts = None if any(u == "a" for _, u, _ in said.figures) else said.take("w")
     if watts:
-        amps = watts | {k: round(watts[k] / volts, 6) for k in ("low", "likely", "high")}
-        said.figures.append((f"{watts['likely']:g}w", "a", amps))
+        said.figures.append((f"{watts['likely']:g}w", "a", amps_of(watts, volts)))
+
+
+def amps_of(watts: dict[str, Any], volts: float) -> dict[str, Any]:
+    """A figure in watts, as it is said, in amperes."""
+    return watts | {k: round(watts[k] / volts, 6) for k in ("low", "likely", "high")}
 
 
 def _strip(fields: Fields, said: Said) -> None:

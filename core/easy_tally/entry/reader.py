@@ -16,9 +16,10 @@ from ..standards.usual import PLAIN_CARD_W, USB_W, usual
 from ..things.parts import Card, Hub, Part, UsbLoad
 from .accounted import unaccounted
 from .asking import Ask, Entry, ask_bare, ask_open
-from .building import fields_of
+from .building import amps_of, fields_of
 from .lexer import figure, quoted, words_of
 from .line import Item
+from .printer import figure_word
 from .rows import Row, rows
 from .said import Said
 from .second import TOO_MUCH, of_both, second
@@ -321,12 +322,13 @@ def _figures(kind: str, said: Said, fields: dict[str, Any]) -> None:
 
 def _ask_figures(kind: str, said: Said, fields: dict[str, Any]) -> None:
     """A number that no word names, where several figures of its unit are left."""
-    for word, unit, _ in said.figures:
+    for word, unit, values in said.figures:
         ways = [n.word for n in FIGURES[kind] if n.unit == unit and n.field not in fields]
         if kind == "cooler" and unit == "w" and not fields.keys() & {"pump_a", "fan_a"}:
-            one = [*said.without(word), f"controller:{word}"]
+            rest, amps = said.without(word), Figure(**amps_of(values, 12))
             question = f"{word}: all that it draws, or its controller alone?"
-            raise Ask(question, [*one, "pump:0a", "fan:0a"], one)
+            all_of_it = [f"pump:{figure_word(amps, 'a')}", "fan:0a", "controller:0w"]
+            raise Ask(question, [*rest, *all_of_it], [*rest, f"controller:{word}"])
         if ways:
             lines = ([*said.without(word), f"{way}:{word}"] for way in ways)
             raise Ask(f"{word}: which is it?", *lines)

@@ -33,7 +33,7 @@ class Saying(ApiCase):
     def test_what_each_answer_comes_to_stands_beside_it(self) -> None:
         _, asked = self.call("post", "/entry", {"text": "aio 240 30 W sata"})
         first = asked["said"]["choices"][0]
-        self.assertEqual(first, "aio 240mm sata controller:30w pump:0a fan:0a")
+        self.assertEqual(first, "aio 240mm sata pump:2.5a fan:0a controller:0w")
         self.assertEqual(asked["meant"], ["30 W in all", "36 W in all", "40 W in all"])
         _, asked = self.call("post", "/entry", {"text": "processor and memory"})
         self.assertEqual(asked["meant"], ["watts not known yet", ""])

@@ -234,10 +234,10 @@ class _Making:
         if self.kind == "usb" and x.unit == "a":
             x = _times(x, 5, "w")
         if self.kind == "cooler" and not word and x.unit == "w":
-            pump, all_of_it = _amount(_times(x, 1 / 12, "a")), f"controller:{_amount(x)}"
+            at_12v = f"pump:{_amount(_times(x, 1 / 12, 'a'))}"
             self.open = Open(
                 "All that it draws, its pump or its controller alone?",
-                (f"{all_of_it} pump:0a fan:0a", f"pump:{pump}", all_of_it),
+                (f"{at_12v} fan:0a controller:0w", at_12v, f"controller:{_amount(x)}"),
             )
             return
         if self.kind == "board" and not word and x.unit == "w":
