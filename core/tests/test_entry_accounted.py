@@ -5,8 +5,9 @@ from __future__ import annotations
 import unittest
 
 from easy_tally.entry import parse
-from easy_tally.entry.accounted import unaccounted
 from easy_tally.things.parts import Part
+
+from tests.accounted import unaccounted
 
 
 def _part(line: str) -> Part:

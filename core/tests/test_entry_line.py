@@ -6,11 +6,12 @@ from __future__ import annotations
 import unittest
 
 from easy_tally.entry import in_all, parse, say
-from easy_tally.entry.accounted import unaccounted
 from easy_tally.entry.line import readings
 from easy_tally.entry.line.tokens import tokens_of
 from hypothesis import given, settings
 from hypothesis import strategies as st
+
+from tests.accounted import unaccounted
 
 
 def _numbers(line: str) -> list[float]:
@@ -77,7 +78,7 @@ class Tokens(unittest.TestCase):
         self.assertEqual(texts("304x137x61mm"), ["304", "x", "137", "x", "61", "mm"])
         self.assertEqual(texts("ddr5 m.2 d5 gen4"), ["ddr5", "m.2", "d5", "gen4"])
         self.assertEqual(texts("40-60 W"), ["40", "-", "60", "w"])
-        self.assertEqual(texts('3.5" disk'), ["3.5", '"', "disk"])
+        self.assertEqual(texts('3.5" disk'), ["3.5", "inch", "disk"])
 
     def test_each_keeps_its_place(self) -> None:
         line = "Two hundred watt  Gannet 7, 8-pin"
@@ -91,8 +92,8 @@ class Tokens(unittest.TestCase):
 MEANT = (
     # counts and numbers
     ("three hundred and fifty watt processor", "processor 350w"),
-    ("four fans 140 mm, 1.2 A all together", "? It can be meant in two ways: which one?"),
-    ("8w for both fans", "? It can be meant in two ways: which one?"),
+    ("four fans 140 mm, 1.2 A all together", "fan x4 0.3a 140mm"),
+    ("8w for both fans", "fan x2 0.333333a 120mm"),
     ("two dozen disks", "disk x24"),
     ("processor 0.2 kW", "processor 200w"),
     ("usb 500 mA 5 V", "usb 2.5w"),
@@ -100,7 +101,7 @@ MEANT = (
     ("a disk with 5 V 4 W", "disk 5v:0.8a"),
     ("optical drive 5 V 9 W please", "optical 5v:1.8a"),
     ("please disk 12V 0.5A 5V 4W", "disk 12v:0.5a 5v:0.8a"),
-    ("disk 5 V, 4 W", "-"),
+    ("disk 5 V, 4 W", "disk 5v:0.8a"),
     ("a fan 5v 2 W", "-"),
     ("board 24pin cpu8 5v 20w please", "board 24pin cpu8 own-5v:20w"),
     # sizes
@@ -124,8 +125,8 @@ MEANT = (
     ("mainboard circa 45 Watt incl. chipset fan", "? All that the board draws, or at 12 V alone?"),
     ("fan 120 1.8", "? 1.8 of what?"),
     ("hard drive and dvd", "? There are several things in this line: which one first?"),
-    ("card 320w 16pin with 3x8pin adapter", "? It can be meant in two ways: which one?"),
-    ("Gannet 7 processor 105 W", "? It can be meant in two ways: which one?"),
+    ("card 320w 16pin with 3x8pin adapter", "card 16pin 320w"),
+    ("Gannet 7 processor 105 W", 'processor "Gannet 7" 105w'),
     ("processor 1.5 kW", "? No part of that kind draws so much: say which part the figure is of."),
 )
 
@@ -138,11 +139,7 @@ class Understood(unittest.TestCase):
 
     def test_one_answer_of_a_question_is_what_was_meant(self) -> None:
         for line, meant in (
-            ("8w for both fans", "fan x2 0.333333a 120mm"),
-            ("card 320w 16pin with 3x8pin adapter", "card 16pin 320w"),
-            ("Gannet 7 processor 105 W", 'processor "Gannet 7" 105w'),
             ("hard drive and dvd", "optical"),
-            ("three hundred watt processor", "processor 300w"),
             ("processor 125w overclock 20 %", "processor 125w short:150w"),
             (
                 "aio 240 30 W sata",

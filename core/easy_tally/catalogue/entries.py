@@ -10,7 +10,7 @@ from pydantic import Field, model_validator
 
 from ..base.declared import Model
 from ..entry import say
-from ..entry.vocabulary import NUMBERS
+from ..entry.line import in_digits
 from ..entry.words import DETAILS, FIGURES, GENERATIONS, KINDS
 from ..standards.connectors import CONNECTORS
 from ..things.parts import KINDS as PARTS
@@ -78,17 +78,12 @@ def search_text(entry: CatalogueEntry) -> str:
     return " ".join(words).lower()
 
 
-_NUMBERS = re.compile(
-    r"(?<![\w-])(" + "|".join(sorted(NUMBERS, key=len, reverse=True)) + r")(?![\w-])"
-)
-
-
 def said_count(text: str) -> tuple[list[str], int]:
     """The words to search by, and the count that was said among them.
 
     It is `x4`, `4x`, a number word, or a number that stands first (`22 tb` is none). A second count
     stays a word, so that nothing is found."""
-    text = _NUMBERS.sub(lambda m: f" x{NUMBERS[m[1]]} ", text.lower().replace("×", "x"))
+    text = in_digits(text.lower().replace("×", "x"))
     said = text.replace(",", " ").replace('"', " ").split()
     words: list[str] = []
     counts: list[int] = []

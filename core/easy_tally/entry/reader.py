@@ -14,20 +14,17 @@ from ..base.errors import BadInput
 from ..base.problems import problems_of
 from ..standards.usual import PLAIN_CARD_W, USB_W, usual
 from ..things.parts import Card, Hub, Part, UsbLoad
-from .accounted import unaccounted
 from .asking import Ask, Entry, ask_bare, ask_open
 from .building import amps_of, fields_of
+from .heard import TOO_MUCH, heard
 from .lexer import figure, quoted, words_of
 from .line import Item
 from .printer import figure_word
 from .rows import Row, rows
 from .said import Said
-from .second import TOO_MUCH, of_both, second
 from .sorting import kind_of, sort_words
-from .talk import Spoken, spoken
 from .telling import understood
-from .vocabulary import MOST
-from .words import FIGURES, FLAGS, KINDS, SUPPLY_WORDS, figures_of, main_figure
+from .words import FIGURES, FLAGS, KINDS, MOST, SUPPLY_WORDS, figures_of, main_figure
 
 #: Longest line that is read, in characters.
 MOST_CHARACTERS = 60_000
@@ -76,11 +73,10 @@ def _of_row(row: Row) -> Entry:
     return replace(heard, dropped=(*row.dropped, *heard.dropped))
 
 
-def _parsed(line: str, talking: bool = False, telling: bool = True) -> Entry:
-    """A line read by the line's own grammar; `talking`, two names of one part are one; `telling`,
-    it is said back what was understood."""
+def _parsed(line: str, telling: bool = True) -> Entry:
+    """A line read by the line's own grammar; `telling`, it is said back what was understood."""
     said = sort_words(words_of(line), line)
-    said.talking, said.telling = talking, telling
+    said.telling = telling
     try:
         return _read(said)
     except Ask as ask:
@@ -89,16 +85,15 @@ def _parsed(line: str, talking: bool = False, telling: bool = True) -> Entry:
 
 
 def _heard(line: str, strict: Entry) -> Entry:
-    """A line read as builders talk, in two ways, where its own grammar does not take it as it
-    stands."""
+    """A line read as builders talk, where its own grammar does not take it as it stands."""
     if len(line) > MOST_SPOKEN or line.count('"') > MOST_QUOTES or _ENDLESS.search(line):
         return strict
-    return of_both(_talked(line, strict), second(line, _of_item))
+    return heard(line, strict, _of_item)
 
 
 def _of_item(item: Item) -> Entry:
     """A thing of a line in the line's own words, with its name and what describes it."""
-    entry = _parsed(item.said, talking=True, telling=False)
+    entry = _parsed(item.said, telling=False)
     if entry.part is None:
         return entry
     if _implausible(entry.part):
@@ -108,42 +103,9 @@ def _of_item(item: Item) -> Entry:
     if item.called and '"' not in item.said:
         details = name.partition(", ")[2]
         name = f"{item.called}, {details}" if details else item.called
-    part = part.model_copy(update={"name": ", ".join([name, *item.described])[:80]})
-    return Entry(part, understood(part), dropped=item.dropped, described=item.described)
-
-
-def _talked(line: str, strict: Entry) -> Entry:
-    talk = spoken(line)
-    if talk.elsewhere:
-        return Entry(None, question=talk.elsewhere)
-    if talk.two:
-        lines = tuple(name.lower() for name in talk.two)
-        return Entry(None, question="One kind of part a line: which is it?", choices=lines)
-    entry = _parsed(talk.line, talking=True)
-    if talk.unsure:
-        left = tuple(dict.fromkeys((*talk.unsure, *entry.unknown)))
-        if strict.question and strict.question != entry.question:
-            return Entry(None, unknown=left)  # it asks of what is understood otherwise
-        return replace(strict, unknown=strict.unknown or left)
-    described = (*talk.named.split(), *talk.described)
-    if entry.part is not None and _implausible(entry.part):
-        return strict if strict.question else Entry(None, question=TOO_MUCH)
-    if entry.part is not None:
-        part = _called(_usual_watts(entry.part, talk.called), talk)
-        if lost := unaccounted(line, part, (*talk.dropped, *described)):
-            return Entry(None, unknown=(lost,), dropped=talk.dropped)
-        return Entry(part, understood(part), dropped=talk.dropped, described=described)
-    if strict.choices and not strict.unknown:
-        return strict
-    if entry.question and entry.choices and not entry.unknown:
-        called = [quoted(talk.called)] if talk.called and not talk.named else []
-        more = [*talk.described, *talk.named.split(), *called]
-        choices = tuple(" ".join([c, *more]) for c in entry.choices)
-        return replace(entry, choices=choices, dropped=talk.dropped, described=described)
-    if entry.question == KIND_ASKED:
-        # None of its words says a kind: they are all told.
-        return replace(entry, unknown=strict.unknown or entry.unknown, dropped=talk.dropped)
-    return replace(entry if entry.question else strict, dropped=talk.dropped, described=described)
+    described = (*item.described, *item.loose)
+    part = part.model_copy(update={"name": ", ".join([name, *described])[:80]})
+    return Entry(part, understood(part), dropped=item.dropped, described=described)
 
 
 def _implausible(part: Part) -> bool:
@@ -152,16 +114,6 @@ def _implausible(part: Part) -> bool:
     mains = (main_figure(part.kind, unit) for unit in ("w", "a"))
     figures: list[Figure | None] = [getattr(part, m.field) for m in mains if m]
     return any(f is not None and f.likely > high for f in figures)
-
-
-def _called(part: Part, talk: Spoken) -> Part:
-    """The part with the name that was given, and what describes it behind."""
-    name = part.name
-    if '"' not in talk.line and (talk.named or talk.called):
-        details = name.partition(", ")[2]
-        name = talk.named or talk.called
-        name = f"{name}, {details}" if details else name
-    return part.model_copy(update={"name": ", ".join([name, *talk.described])[:80]})
 
 
 def _usual_watts(part: Part, called: str) -> Part:

@@ -40,8 +40,6 @@ class Said:
     details: list[tuple[str, str, float]] = field(default_factory=list)
     unknown: list[str] = field(default_factory=list)
     name: str | None = None
-    #: Whether it is read as builders talk.
-    talking: bool = False
     #: Whether it is said back what was understood.
     telling: bool = True
 

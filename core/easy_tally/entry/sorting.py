@@ -7,7 +7,6 @@ import re
 from .asking import Ask
 from .lexer import NUMBER, QUOTED, figure, number, unquoted
 from .said import SOCKETS_SAID, Said, socket_said
-from .vocabulary import MEANT
 from .words import DETAILS, FIGURE_NAMES, FLAGS, GENERATIONS, KINDS, PLURALS, SAME, SETTINGS
 
 _COUNT = re.compile(r"x([0-9]{1,4})|([0-9]{1,4})x")
@@ -106,10 +105,6 @@ def kind_of(said: Said) -> str | None:
         kinds -= {"processor"} if _of_processor(said.words) else set()  # what it cools
     if "m2" in kinds:
         kinds -= {"ssd"}  # what an M.2 drive is
-    apart = {"fan", "processor"} <= kinds and not _of_processor(said.words)
-    meant = MEANT.get(frozenset(kinds))
-    if len(kinds) > 1 and said.talking and meant and not apart:
-        kinds = {meant}  # one part by two names
     if len(kinds) > 1:
         names = {w for w in said.words if _kind_word(w) in kinds}
         lines = [said.without(*(n for n in names if n != k)) for k in sorted(names)]

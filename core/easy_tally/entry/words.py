@@ -209,3 +209,16 @@ UNITS: dict[str, str] = {
     "pins": "pin",
     "cores": "core",
 }
+#: Largest draw of a kind in its own unit (W or A); beyond, the figure is of something else. Source:
+#: the field.
+MOST: dict[str, float] = {
+    "processor": 1000,
+    "card": 1000,
+    "memory": 20,
+    "m2": 30,
+    "fan": 5,
+    "pump": 5,
+    "strip": 10,
+    "usb": 100,
+    "hub": 20,
+}

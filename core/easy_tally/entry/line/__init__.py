@@ -4,5 +4,6 @@ from __future__ import annotations
 
 from .items import Item
 from .reading import SURE, Reading, readings
+from .tokens import in_digits
 
-__all__ = ["SURE", "Item", "Reading", "readings"]
+__all__ = ["SURE", "Item", "Reading", "in_digits", "readings"]

@@ -5,7 +5,8 @@ from __future__ import annotations
 from collections.abc import Iterator
 from typing import NamedTuple
 
-from .lexicon import LEXICON, UNITS
+from ..words import KINDS
+from .lexicon import LEXICON, UNITS, corrected
 from .tokens import tokens_of
 
 
@@ -31,18 +32,32 @@ class Line:
         self.raw = raw
         self.tokens = tokens = tokens_of(raw)
         self.senses: list[dict[str, list[tuple[int, str]]]] = [{} for _ in tokens]
+        self._amounts: dict[int, list[tuple[int, Amount]]] = {}
         table, longest = LEXICON, 7
-        texts = [t.text for t in tokens]
+        # A name is written with a capital: nothing of it is mistyped.
+        texts = [t.text if raw[t.at].isupper() else corrected(t.text) for t in tokens]
+        self.corrected = [t != token.text for t, token in zip(texts, tokens, strict=True)]
         for i in range(len(tokens)):
             for n in range(min(longest, len(tokens) - i), 0, -1):
                 for sense in table.get(tuple(texts[i : i + n]), ()):
                     self.senses[i].setdefault(sense.role, []).append((i + n, sense.value))
+        self.speaks_of_board = any(
+            KINDS.get(value) == "board"
+            for senses in self.senses
+            for _, value in senses.get("kind", ())
+        )
 
     def of_role(self, i: int, role: str) -> list[tuple[int, str]]:
         """Where a sense of a role that begins here ends, and its value; the longest first."""
         if i >= len(self.tokens):
             return []
         return self.senses[i].get(role, [])
+
+    def amounts(self, i: int) -> list[tuple[int, Amount]]:
+        """Numbers with a unit that begin at a place, and where they end."""
+        if i not in self._amounts:
+            self._amounts[i] = [*amounts(self, i)]
+        return self._amounts[i]
 
     def number(self, i: int) -> float | None:
         """The number at a place."""
@@ -78,6 +93,10 @@ def plain_amounts(line: Line, i: int) -> Iterator[tuple[int, Amount]]:
     """The same without `about`."""
     first = line.number(i)
     if first is None:
+        for to, _ in line.of_role(i, "between"):
+            low = line.number(to)
+            if low is not None and line.text(to + 1) in ("and", "to"):
+                yield from _range(line, i, low, to + 2)
         return
     thousands = line.tokens[i].thousands
     for to, unit, factor in unit_at(line, i + 1):

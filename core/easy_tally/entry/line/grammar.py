@@ -1,8 +1,6 @@
 """What may stand with what in a line: patterns over tokens, and the slots that they fill.
 
-A pattern is a row of elements: `N` a number, `Q:w` a number with a unit of watts (and so on, by the
-line's own unit), a role of the lexicon in angles, or a word as it stands; one with `?` behind may
-be left out. Patterns give every slot that they find; which of them stand in a line is weighed in
+Rows and rules give every slot that they find; which of them stand in a line is weighed in
 `reading`.
 """
 
@@ -10,9 +8,12 @@ from __future__ import annotations
 
 import re
 from collections.abc import Callable, Iterator
+from dataclasses import dataclass
 from typing import Any, NamedTuple
 
-from .amounts import Amount, Line, amounts, plain_amounts, unit_at
+from ..words import PLURALS
+from .amounts import Amount, Line, plain_amounts, unit_at
+from .patterns import Element, matches, over, pattern
 
 
 class Slot(NamedTuple):
@@ -46,58 +47,52 @@ def _simple(role: str, weight: float, to_role: str = "") -> _Rule:
 
 def _figures(line: Line, i: int) -> Iterator[Slot]:
     """An amount, alone, with the word that names it before or behind, each or of all."""
-    for to, x in amounts(line, i):
+    for to, x in line.amounts(i):
         if x.unit in ("w", "a"):
-            yield from _each_or_all(line, Slot("figure", ("", x), i, to, 2.0))
+            more = 0.0 if x.exact else 3.0  # a range is more than two figures
+            yield from _each_or_all(line, Slot("figure", ("", x), i, to, 2.0 + more))
             for end, word in _skipping(line, to, "figure"):
                 # A name with an amount behind it is that one's.
-                if not any([*amounts(line, j)] for j in _over(line, end)):
-                    yield from _each_or_all(line, Slot("figure", (word, x), i, end, 2.4))
+                behind = end + (line.text(end) in (":", "="))
+                if not any(x.unit in ("w", "a") for _, x in line.amounts(behind)):
+                    figure = Slot("figure", (word, x), i, end, 2.4 + more)
+                    yield from _each_or_all(line, _across(line, figure, to))
         elif x.unit in _DETAILS:
             yield Slot("detail", x, i, to, 1.8)
         elif x.unit == "m3h":
             yield Slot("flow", x.likely, i, to, 1.8)
         elif x.unit in ("mm", "in"):
-            yield Slot("length", x, i, to, 1.8)
+            yield Slot("length", x, i, to + (line.text(to) in ("long", "length")), 1.8)
             for end, _ in line.of_role(to, "thick"):
                 yield Slot("thick", x.likely, i, end, 2.4)
         elif x.unit == "v":
             yield Slot("volts", x.likely, i, to, 1.2)
     for at, word in line.of_role(i, "figure"):
-        for j in _over(line, at):
-            for to, x in amounts(line, j):
+        for j in over(line, at):
+            for to, x in line.amounts(j):
                 if x.unit in ("w", "a"):
-                    yield from _each_or_all(line, Slot("figure", (word, x), i, to, 2.8))
-            if (bare := line.number(j)) is not None and not [*unit_at(line, j + 1)]:
+                    figure = Slot("figure", (word, x), i, to, 2.8 + 3.0 * (not x.exact))
+                    yield from _each_or_all(line, _across(line, figure, at))
+            bare = line.number(j)
+            if bare is not None and line.text(j + 1) != "x" and not [*unit_at(line, j + 1)]:
                 yield Slot("figure", (word, Amount(bare, bare, bare, "")), i, j + 1, 2.0)
     for at, _ in line.of_role(i, "total"):
-        for j in _over(line, at):
-            for to, x in amounts(line, j):
+        for j in over(line, at):
+            for to, x in line.amounts(j):
                 if x.unit in ("w", "a"):
                     yield Slot("total", (x, 0), i, to, 2.8)
 
 
 _DETAILS = ("gb", "tb", "ghz", "mhz", "mt/s", "rpm", "core")
-_FILL = (":", "=", ",", "(")
 
 
-def _over(line: Line, i: int) -> list[int]:
-    """A place, and that behind a mark or one or two fillers."""
-    places = [i]
-    for _ in range(2):
-        last = places[-1]
-        fills = [to for role in ("filler", "at") for to, _ in line.of_role(last, role)]
-        if line.text(last) in _FILL:
-            places.append(last + 1)
-        elif fills:
-            places.append(min(fills))
-        else:
-            break
-    return places
+def _across(line: Line, figure: Slot, at: int) -> Slot:
+    """A figure and its name are less likely one where a comma stands between."""
+    return figure._replace(weight=figure.weight - 1.6 * (line.text(at) == ","))
 
 
 def _skipping(line: Line, i: int, role: str) -> Iterator[tuple[int, str]]:
-    for j in _over(line, i):
+    for j in over(line, i):
         yield from line.of_role(j, role)
 
 
@@ -107,7 +102,7 @@ def _each_or_all(line: Line, figure: Slot) -> Iterator[Slot]:
     for to, _ in line.of_role(figure.to, "each"):
         yield figure._replace(to=to, weight=figure.weight + 0.6, role="each")
     if figure.value[0] == "":
-        for j in _over(line, figure.to)[:2]:
+        for j in over(line, figure.to)[:2]:
             for to, _ in line.of_role(j, "total"):
                 both = 2 if line.text(to - 1) == "both" else 0
                 yield Slot("total", (figure.value[1], both), figure.at, to, figure.weight + 0.8)
@@ -115,13 +110,14 @@ def _each_or_all(line: Line, figure: Slot) -> Iterator[Slot]:
 
 def _volts_and_amps(line: Line, i: int) -> Iterator[Slot]:
     """`12 V 0.75 A`, `0.75 A at 12 V`, `+5V: 0.6A`, `12V/0.75A`, `12 V 20 W`, `12 v 0.5`."""
-    start = i + 1 if line.text(i) in ("+", "dc") else i
+    start = i + 1 if line.text(i) in ("+", "dc", "-") and i + 1 < len(line.tokens) else i
+    sign = -1 if line.text(i) == "-" else 1
     for to, x in plain_amounts(line, start):
         if x.unit == "v" and x.exact:
             for j in _between(line, to):
-                for end, y in amounts(line, j):
+                for end, y in line.amounts(j):
                     if y.unit in ("a", "w"):
-                        yield Slot("rail", (x.likely, y), i, end, 3.4)
+                        yield Slot("rail", (sign * x.likely, y), i, end, 3.4)
                 bare = line.number(j)
                 if bare is not None and bare < 10 and not [*unit_at(line, j + 1)]:
                     yield Slot("rail", (x.likely, Amount(bare, bare, bare, "a")), i, j + 1, 2.6)
@@ -133,8 +129,8 @@ def _volts_and_amps(line: Line, i: int) -> Iterator[Slot]:
 
 
 def _between(line: Line, i: int) -> list[int]:
-    places = [i]
-    for mark in (":", "/", "@", "at", "on", "from", "with"):
+    places = over(line, i)
+    for mark in (":", "/", "@", "at", "on", "from", "with", "dc", "="):
         if line.text(i) == mark:
             places.append(i + 1)
     return places
@@ -152,7 +148,7 @@ def _dimensions(line: Line, i: int) -> Iterator[Slot]:
             break
         at += 1
     if (len(sizes) == 3 and min(sizes) >= 5) or (len(sizes) == 2 and min(sizes) >= 30):
-        yield Slot("dimensions", tuple(sizes), i, at, 4.5 + 0.5 * len(sizes))
+        yield Slot("dimensions", tuple(sizes), i, at, 5.5 + 0.5 * len(sizes))
 
 
 def _sockets(line: Line, i: int) -> Iterator[Slot]:
@@ -166,7 +162,7 @@ def _sockets(line: Line, i: int) -> Iterator[Slot]:
         places = [at] + ([at + 1] if line.text(at) in ("x", "*") else [])
         for j in places:
             for to, socket in line.of_role(j, "socket one"):
-                yield Slot("sockets", ((socket, count),), i, to, 3.0 + 0.2 * (to - i))
+                yield Slot("sockets", ((socket, count),), i, to, 4.2 + 0.2 * (to - i))
         pins = line.number(at + 1) if line.text(at) == "x" else None
         if pins in (6, 8, 16) and not _has_other_unit(line, at + 2):
             end = at + 2 + (line.text(at + 2) in ("pin", "pins"))
@@ -177,17 +173,20 @@ def _sockets(line: Line, i: int) -> Iterator[Slot]:
             for to, socket in line.of_role(at + 2, "socket one"):
                 yield Slot("sockets", ((socket, count),), i, to, 3.6)
     chained, at = [], i
-    while line.number(at) in (4, 6, 8):
+    while line.number(at) in (4, 6, 8, 20, 24):
         chained.append(f"{line.number(at):g}pin")
         at += 1
+        at += line.text(at) in ("pin", "pins") and line.text(at + 1) == "+"
         if line.text(at) != "+":
             break
         at += 1
-    if len(chained) > 1:
+    if len(chained) > 1 and "+".join(c.removesuffix("pin") for c in chained) not in _ONE_PLUG:
         end = at + (line.text(at) in ("pin", "pins"))
         yield Slot("sockets", tuple((s, 1) for s in chained), i, end, 2.8 + 0.3 * len(chained))
 
 
+#: Two halves of one plug.
+_ONE_PLUG = ("20+4", "4+4", "6+2")
 _PLUGS = ("plug", "plugs", "connector", "connectors", "socket", "sockets")
 
 
@@ -203,52 +202,68 @@ def _counts(line: Line, i: int) -> Iterator[Slot]:
     if after is not None and after % 1 == 0 and not [*unit_at(line, i + 2)]:
         yield Slot("count", int(after), i, i + 2, 2.4)
     for to, _ in line.of_role(i, "count"):
-        for j in _over(line, to):
+        for j in over(line, to):
             if (after := line.number(j)) is not None:
                 yield Slot("count", int(after), i, j + 1, 2.6)
     if n is None or n % 1 or not 1 <= n <= 64 or not line.text(i).isdigit():
         return
-    if line.text(i + 1) == "x" and line.number(i + 2) not in (6, 8, 16):
+    if line.text(i + 1) == "x" and (
+        line.number(i + 2) not in (6, 8, 16) or _has_other_unit(line, i + 3)
+    ):
         yield Slot("count", int(n), i, i + 2, 2.2)
     for to, _ in line.of_role(i + 1, "pieces"):
         end = to + 1 if line.text(to) == "." else to
         yield Slot("count", int(n), i, end + (line.text(end) == "of"), 2.4)
-    near = 1.6 if _leads_to_kind(line, i + 1) else -1.4
+    is_told = i > 0 and line.text(i - 1) == ":" and line.text(i + 1) in ("", ",", ";")
+    is_of_lights = n > 8 and line.text(i + 1) in ("led", "leds", "lights")  # of one strip
+    led = "" if is_of_lights else _leads_to_kind(line, i + 1)
+    near = 1.6 if is_told or led else -1.4
+    is_of_name = line.tokens[i].at and line.raw[line.tokens[i].at - 1] == "-"  # `Dunlin-5`
+    near -= 0.9 * (n > 1 and bool(led) and led not in PLURALS) + 1.5 * bool(is_of_name)
     yield Slot("count", int(n), i, i + 1, near)
 
 
-def _leads_to_kind(line: Line, i: int) -> bool:
-    """Whether a number here counts what is named soon behind: with sizes, capacities and words that
-    describe it between."""
+def _leads_to_kind(line: Line, i: int) -> str:
+    """The kind that is named soon behind, nothing where none is: with sizes, capacities and words
+    that describe it, or that nobody knows, between."""
     for _ in range(6):
-        if line.of_role(i, "kind") or line.of_role(i, "fans of"):
-            return True
-        step = [to for to, x in amounts(line, i) if x.unit not in ("w", "a", "v", "pin", "slot")]
+        n = line.number(i)
+        is_sized = n is not None and n >= 80 and line.text(i + 1) == "s"
+        if is_sized or line.of_role(i, "fans of"):
+            return "fans"
+        if kinds := line.of_role(i, "kind"):
+            return kinds[0][1].partition(" ")[0]
+        step = [to for to, x in line.amounts(i) if x.unit not in ("w", "a", "v", "pin", "slot")]
         step += [
             to
-            for role in ("described", "filler", "blows", "place", "feed")
+            for role in ("described", "filler", "blows", "place", "feed", "flag")
             for to, _ in line.of_role(i, role)
         ]
-        if not step and line.number(i) is not None and (line.number(i) or 0) >= 80:
+        if not step and n is not None and (n >= 80 or n in (2.5, 3.5)):
             step = [i + 1]
-        if not step:
-            return False
-        i = max(step)
-    return False
+        if not step and not (line.text(i).isalpha() and not line.senses[i]):
+            return ""
+        i = max([i + 1, *step])
+    return ""
 
 
 def _limits(line: Line, i: int) -> Iterator[Slot]:
     """`limit 80 %`, `limited to 240 W`, `+10 %`, `-15%`, `80 % power limit`."""
     for at, _ in [*line.of_role(i, "limit"), *line.of_role(i, "raised")]:
-        for j in _over(line, at):
+        for j in over(line, at):
             sign = {"+": 1, "-": -1}.get(line.text(j), 0)
             k = j + 1 if sign else j
-            for to, x in amounts(line, k):
+            for to, x in line.amounts(k):
                 if x.unit == "%":
                     by = sign or (1 if line.of_role(i, "raised") and x.likely < 60 else 0)
                     yield Slot("limit", _share(x.likely, by), i, to, 3.2)
                 elif x.unit == "w":
                     yield Slot("limit watts", x.likely, i, to, 3.2)
+    for at, x in line.amounts(i):
+        for to, _ in line.of_role(at, "limit") if x.unit == "w" else ():
+            behind = [y.unit for j in over(line, to) for _, y in line.amounts(j)]
+            if "w" not in behind and "%" not in behind:
+                yield Slot("limit watts", x.likely, i, to, 3.2)
     sign = {"+": 1, "-": -1}.get(line.text(i), 0)
     n = line.number(i + 1 if sign else i)
     if n is not None:
@@ -274,11 +289,13 @@ def _covers(line: Line, i: int) -> Iterator[Slot]:
         for at, count in counts:
             for to, _ in line.of_role(at, "covers"):
                 if 1 <= count <= 6:
-                    yield Slot("covers", count, i, to, 2.6 + (j != i))
+                    yield Slot("covers", count, i, to, 2.2 + 0.4 * (to - at) + (j != i))
 
 
 def _prices(line: Line, i: int) -> Iterator[Slot]:
     """What it cost: said of nothing that draws."""
+    if re.match(r"https?://|www\.", line.text(i)):
+        yield Slot("price", "", i, i + 1, 2.0)
     starts = [to for to, _ in line.of_role(i, "price")]
     for j in [i, *starts]:
         money = [to for to, _ in line.of_role(j, "money")]
@@ -295,38 +312,169 @@ def _prices(line: Line, i: int) -> Iterator[Slot]:
 def _floor(line: Line, i: int) -> Iterator[Slot]:
     """`850 W supply recommended`, `recommended power supply 850 W`."""
     for at, _ in line.of_role(i, "floor"):
-        for j in _over(line, at):
-            for to, x in amounts(line, j):
+        for j in over(line, at):
+            for to, x in line.amounts(j):
                 if x.unit == "w":
                     yield Slot("floor", x.likely, i, to, 3.6)
-    for at, x in amounts(line, i):
+    for at, x in line.amounts(i):
         if x.unit == "w":
             for to, _ in line.of_role(at, "floor"):
                 yield Slot("floor", x.likely, i, to, 3.4 + 0.1 * (to - at))
 
 
-_SIGNALS = (
-    (("sata", "port", "ports"), "sata-ports"),
-    (("m.2", "slot", "slots"), "m2-slots"),
-    (("fan", "header", "headers"), "headers"),
+@dataclass(frozen=True, slots=True, eq=False)
+class Row:
+    """A pattern, the role of what it finds, and the slot's value from what its elements say."""
+
+    role: str
+    elements: tuple[Element, ...]
+    weight: float
+    value: Callable[..., Any]
+
+
+def _rows(*rows: tuple[str, str, float, Callable[..., Any]]) -> tuple[Row, ...]:
+    return tuple(Row(role, pattern(text), weight, value) for role, text, weight, value in rows)
+
+
+def _no(*_: Any) -> str:
+    return ""
+
+
+def _one_or(n: int | None, *_: Any) -> int:
+    return 1 if n is None else n
+
+
+def _times(n: int | None, of_one: str | None = None) -> int:
+    return int(of_one) if n is None and of_one else _one_or(n)
+
+
+def _gives(word: str) -> Callable[..., tuple[str, int, Amount | None]]:
+    """Ports or headers that a board, a controller or a hub has, as many as the first says."""
+    return lambda n=None, *said: (
+        word,
+        0 if n == "no" else _one_or(n),
+        next((x for x in said if isinstance(x, Amount)), None),
+    )
+
+
+def _lacks(word: str) -> Callable[..., tuple[str, int, None]]:
+    return lambda *_: (word, 0, None)
+
+
+def _of_cpu(socket: str) -> Callable[..., tuple[tuple[str, int], ...]]:
+    return lambda n=None, times=None, *_: ((socket, _times(n, times)),)
+
+
+#: What one row of elements says, and nothing beside it.
+ROWS = _rows(
+    # Ports, slots and headers that a board, a controller or a hub has.
+    ("signal", "I x? <sata_data> <ports>", 3.2, _gives("sata-ports")),
+    ("signal", "I x? <sata_data>", 2.6, _gives("sata-ports")),
+    ("signal", "no|without <sata_data> <ports>?", 3.2, _lacks("sata-ports")),
+    ("told", "<sata_data> port|ports", 2.4, _no),
+    ("signal", "I x? <m2_data> <ports>", 3.2, _gives("m2-slots")),
+    ("signal", "I x? <m2_data> slot|slots", 3.2, _gives("m2-slots")),
+    ("signal", "I x? <m2_data>", 2.4, _gives("m2-slots")),
+    ("signal", "I? x? <usb2_header>", 3.2, _gives("usb2-headers")),
+    ("signal", "I? x? <usb3_header>", 3.2, _gives("usb3-headers")),
+    ("signal", "I? x? <usbc_header>", 3.2, _gives("usbc-headers")),
+    ("signal", "<audio_header>", 2.8, lambda _: ("audio-headers", 1, None)),
+    ("signal", "I x? <fan_headers>", 3.6, _gives("headers")),
+    ("signal", "I x? <fan_headers> _ Q.a each|apiece?", 6.2, _gives("headers")),
+    ("signal", "I x? <outputs>", 3.2, _gives("outputs")),
+    ("signal", "I x? <outputs> _ Q.a each|apiece?", 6.0, _gives("outputs")),
+    ("signal", "1 to I", 3.0, _gives("outputs")),
+    ("signal", "I port|ports", 2.4, _gives("ports")),
+    ("signal", "I x? port|ports <sata_data>", 4.2, _gives("sata-ports")),
+    ("signal", "I i", 2.4, _gives("ports")),
+    ("memory slots", "I x? <memory_slots>", 3.4, _no),
+    ("described", "I x? usb port|ports", 3.4, _no),
+    ("lanes", "pcie|pci x N <lanes>?", 5.5, lambda n, _: n),
+    ("lanes", "x? N <lanes>", 3.2, lambda n, _: n),
+    ("told", "pcie|pci N", 1.8, _no),
+    # A board's processor sockets.
+    ("cpu sockets", "I? <multiple>? x? 8 <pins>? <cpu> <plugs>?", 5.5, _of_cpu("8pin")),
+    ("cpu sockets", "I? <multiple>? x? <cpu> 8 <pins>? <plugs>?", 5.5, _of_cpu("8pin")),
+    ("cpu sockets", "I? <multiple>? x? 4 <pins>? <cpu> <plugs>?", 5.5, _of_cpu("4pin")),
+    ("cpu sockets", "I? <multiple>? x? <cpu> 4 <pins>? <plugs>?", 5.5, _of_cpu("4pin")),
+    ("cpu sockets", "I x? <cpu> <plugs>", 3.8, _of_cpu("8pin")),
+    ("cpu sockets", "<multiple> x? <cpu> <plugs>", 3.8, lambda n, *_: (("8pin", int(n)),)),
+    ("cpu sockets", "I x? <eps> <plugs>?", 2.0, _of_cpu("8pin")),
+    ("cpu sockets", "<multiple> x? <eps> <plugs>?", 2.6, lambda n, *_: (("8pin", int(n)),)),
+    ("cpu word", "<cpu> <plugs>", 3.0, _no),
+    ("cpu word", "<eps>", 2.0, _no),
+    ("no cpu", "no|without <cpu> <plugs>?", 3.8, _no),
+    # Memory and drives as they are bought.
+    ("kit", "I x N gb|gig|gigs|tb", 3.6, lambda n, of: (n, of)),
+    ("kit", "<multiple> x? N gb|tb", 3.0, lambda n, of: (int(n), of)),
+    ("kit", "I x N", 2.4, lambda n, of: (n, of)),
+    ("kit of", "kit|set|pack|bundle of I", 3.4, int),
+    ("kit of", "in I module|modules|stick|sticks|dimms", 3.4, int),
+    ("kit of", "I - pack|set|kit", 3.4, int),
+    ("kit of", "I pack|set", 3.4, int),
+    # Counts.
+    ("count", "I of them|these|those|it", 3.4, int),
+    ("count", "( x I )", 2.6, int),
+    ("sized", "I? x? N s", 3.6, lambda n, size: (n, size)),
+    # Figures.
+    ("two figures", "N / Q.w", 2.6, lambda low, x: (low, x)),
+    ("fans each", "<fans_of> _ I x Q.a", 5.0, lambda _, n, x: (n, x)),
+    ("fan figure", "<fans_of> _ Q.a", 3.4, lambda _, x: x),
+    ("two figures", "Q.w / Q.w", 3.6, lambda low, x: (low.likely, x)),
+    ("described", "N st|nd|rd|th gen|generation?", 3.4, _no),
+    ("fans", "<multiple> <fans_of>", 3.4, lambda n, _: int(n)),
+    ("told", "on|at|from|off 1|a plug|connector|cable|lead", 3.4, _no),
+    ("told", "<tau> _ Q.s", 3.0, _no),
+    ("described", "N led|leds|lights", 4.2, _no),
+    ("no usb lead", "no|without usb <plugs>", 5.5, _no),
+    ("no usb lead", "no|without usb lead|cable", 5.5, _no),
+    ("described", "gen3|gen4|gen5 x N", 4.4, _no),
+    ("mark", "[ x ]", 2.0, _no),
+    ("described", "N k rpm", 3.0, _no),
+    ("described", "I bay|bays cage?", 3.0, _no),
+    ("feed", "<no_plug>", 3.4, lambda _: "slot-only"),
 )
 
 
-def _signals(line: Line, i: int) -> Iterator[Slot]:
-    """Ports, slots and headers that a board or a controller has: `6 sata ports`, `2 fan headers`,
-    `x16 and x4 slots`; those of memory say nothing."""
-    n = line.number(i)
-    if n is not None and n % 1 == 0 and 0 <= n <= 32:
-        for (first, *ends), word in _SIGNALS:
-            if line.text(i + 1) == first and line.text(i + 2) in ends:
-                yield Slot("signal", (word, int(n)), i, i + 3, 3.0)
-        if line.text(i + 1) in ("port", "ports"):
-            yield Slot("signal", ("ports", int(n)), i, i + 2, 2.2)
-        if line.text(i + 1) in ("dimm", "dimms", "memory", "ram") and line.text(i + 2)[:4] in (
-            "slot",
-            "",
-        ):
-            yield Slot("told", "", i, i + 2 + (line.text(i + 2)[:4] == "slot"), 2.4)
+#: Roles that a board alone has, and those that are likelier of it: by how much.
+_OF_BOARD = ("cpu sockets", "cpu word", "no cpu")
+_LIKELIER = 2.0
+
+
+def _by_beginning() -> dict[str, tuple[Row, ...]]:
+    """Rows by what they may begin with: a number (`0`), a word, a `<role>`."""
+    begins: dict[str, list[Row]] = {}
+    for row in ROWS:
+        for first in row.elements:
+            keys = {"words": first.values, "role": {f"<{first.role}>"}}.get(first.kind, {"0"})
+            for key in keys:
+                begins.setdefault(key, []).append(row)
+            if not first.is_optional:
+                break
+    return {key: tuple(rows) for key, rows in begins.items()}
+
+
+_BY_BEGINNING = _by_beginning()
+
+
+def _may_begin(line: Line, i: int) -> list[Row]:
+    keys = [line.text(i), *(f"<{role}>" for role in line.senses[i])]
+    keys += [] if line.number(i) is None else ["0"]
+    return list(dict.fromkeys(row for key in keys for row in _BY_BEGINNING.get(key, ())))
+
+
+def _of_rows(line: Line, i: int) -> Iterator[Slot]:
+    for row in _may_begin(line, i):
+        if row.role in _OF_BOARD and not line.speaks_of_board:
+            continue
+        more = _LIKELIER if line.speaks_of_board and row.role in (*_OF_BOARD, "signal") else 0.0
+        for to, said in matches(line, i, row.elements):
+            if to > i:
+                yield Slot(row.role, row.value(*said), i, to, row.weight + more)
+
+
+def _slots(line: Line, i: int) -> Iterator[Slot]:
+    """A board's slots: `x16 and x4 slots`."""
     lanes, at = [], i
     while line.text(at) == "x" and line.number(at + 1) in (1, 4, 8, 16):
         lanes.append(f"x{line.number(at + 1):g}")
@@ -335,11 +483,8 @@ def _signals(line: Line, i: int) -> Iterator[Slot]:
             at += 1
     if lanes and line.text(at) in ("slot", "slots"):
         yield Slot("slots", tuple(lanes), i, at + 1, 3.2)
-    if len(lanes) == 1:
-        before = line.text(i - 1) if i else ""
-        if before == "pcie" or line.text(i + 2) in ("lanes", "lane", "pcie"):
-            end = i + 2 + (line.text(i + 2) in ("lanes", "lane"))
-            yield Slot("lanes", lanes[0][1:], i, end, 3.0)
+    elif lanes and line.speaks_of_board:
+        yield Slot("slots", tuple(lanes), i, at, 2.6)
 
 
 def _beside(line: Line, i: int) -> Iterator[Slot]:
@@ -363,37 +508,18 @@ def _behind_adapter(line: Line, i: int) -> int:
 
 
 def _fans_of(line: Line, i: int) -> Iterator[Slot]:
-    """Of a cooler: `two fans`, `with 3 fans`; a hub's ports."""
+    """Of a cooler: `two fans`, `with 3 fans`."""
     n = line.number(i)
     if n is not None and n % 1 == 0 and 0 <= n <= 12:
         for to, _ in line.of_role(i + 1, "fans of"):
             yield Slot("fans", int(n), i, to, 1.9)
-        for j in (i + 1, i + 2):
-            if line.text(j) in ("port", "ports", "way", "ways", "outputs", "channels"):
-                yield Slot("ports", int(n), i, j + 1, 3.2)
-                break
-            if line.text(j) not in ("fan", "sata", "-"):
-                break
-
-
-def _on_one(line: Line, i: int) -> Iterator[Slot]:
-    """Of fans: `on one plug`, which the map settles."""
-    is_one = line.number(i + 1) == 1 or line.text(i + 1) == "a"
-    is_plug = line.text(i + 2) in ("plug", "connector", "cable", "lead")
-    if line.text(i) in ("on", "at", "from", "off") and is_one and is_plug:
-        yield Slot("told", "", i, i + 3, 3.4)
-
-
-def _seconds(line: Line, i: int) -> Iterator[Slot]:
-    for at, _ in line.of_role(i, "tau"):
-        for to, x in amounts(line, at):
-            if x.unit == "s":
-                yield Slot("told", "", i, to, 3.0)
 
 
 def _bare(line: Line, i: int) -> Iterator[Slot]:
     """A number by itself: a size, a model, something to ask about."""
-    if line.number(i) is not None:
+    if (bare := line.number(i)) is not None:
+        for to, word in line.of_role(i + 1, "figure"):
+            yield Slot("figure", (word, Amount(bare, bare, bare, "")), i, to, 1.4)
         yield Slot("bare", line.number(i), i, i + 1, 0.2)
         for to, unit in line.of_role(i + 1, "aside"):
             yield Slot("described", f"{line.text(i)} {unit}", i, to, 3.4)
@@ -401,6 +527,8 @@ def _bare(line: Line, i: int) -> Iterator[Slot]:
 
 def _name(line: Line, i: int) -> Iterator[Slot]:
     token = line.tokens[i]
+    if ":" in token.text and len(token.text) > 1:  # in the line's own words
+        yield Slot("flag", line.raw[token.at : token.to], i, i + 1, 2.0)
     if token.is_quoted:
         yield Slot("name", line.raw[token.at + 1 : token.to - 1], i, i + 1, 3.0)
 
@@ -429,7 +557,9 @@ def _marks(line: Line, i: int) -> Iterator[Slot]:
     is_before_number = line.number(i + 1) is not None and line.tokens[i + 1].glued
     if line.text(i) == "-" and is_before_number and not line.tokens[i].glued:
         return  # a minus: of nothing but a limit
-    if line.text(i) in (",", ";", ":", "(", ")", "[", "]", "-", ".", "|", "/", "!", "+", "*"):
+    if i == 0 and line.number(0) is not None and line.text(1) in (".", ")"):
+        yield Slot("mark", "", 0, 2, 2.0)  # the number of the line in a list
+    if not line.tokens[i].is_quoted and not line.text(i)[0].isalnum():
         role = "break" if line.text(i) in (",", ";", "+", "|") else "mark"
         yield Slot(role, "", i, i + 1, 0.0)
 
@@ -446,10 +576,9 @@ RULES: tuple[_Rule, ...] = (
     _floor,
     _beside,
     _fans_of,
-    _signals,
+    _of_rows,
+    _slots,
     _names,
-    _on_one,
-    _seconds,
     _bare,
     _name,
     _marks,
@@ -467,6 +596,10 @@ RULES: tuple[_Rule, ...] = (
     _simple("with", 0.6),
     _simple("and", 0.6, "break"),
     _simple("maybe", 0.5),
+    _simple("multiple", -0.6),
+    _simple("ribbon", 1.6),
+    _simple("flag", 1.6),
+    _simple("inside", 0.9),
     _simple("elsewhere", 1.5),
     _simple("figure", -0.5, "label"),
 )

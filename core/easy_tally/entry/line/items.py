@@ -4,22 +4,43 @@ from __future__ import annotations
 
 import math
 import re
-from itertools import pairwise
 from typing import Any, NamedTuple
 
 from ...things.parts import KINDS as PARTS
-from ..vocabulary import MEANT
-from ..words import KINDS, PLURALS, figures_of, main_figure
+from ..words import figures_of, main_figure
 from .amounts import Amount, Line
 from .grammar import Slot
+from .heads import Head, Misread, head_of, kind_of
+from .parting import COUNTS, parted
+from .patterns import MOST_COUNTED
 
 #: How thick one slot place is [mm]. Source: PCI Express CEM.
 _SLOT_MM = 20.32
-_RAILS = {12.0: "12v", 5.0: "5v", 3.3: "3.3v"}
+#: As much as a slot gives, with what is read and rounded [W]. Source: PCI Express CEM.
+_SLOT_W = 76
+_RAILS = {12.0: "12v", 5.0: "5v", 3.3: "3.3v", -12.0: "-12v", -5.0: "-5v"}
+#: How much of a disk's watts at the start 12 V carries, at least and likely. Source: assumption.
+_OF_START = (0.75, 0.9)
+#: Sizes that a module of memory has [GB].
+_MODULE_GB = (4, 8, 12, 16, 24, 32, 48, 64, 96, 128)
+_BOARD_GIVES = ("sata-ports", "usb2-headers", "usb3-headers", "usbc-headers", "audio-headers")
+#: Kind → what it may give by number.
+_GIVES = {
+    "board": (*_BOARD_GIVES, "m2-slots", "headers"),
+    "card": ("sata-ports", "usb2-headers", "m2-slots"),
+    "hub": ("outputs",),
+    "usb": ("usb2-headers",),
+}
 
 
 #: Roles of words that are taken with others, or stand between them.
 _SAYS_NOTHING = ("count", "filler", "break", "mark", "for", "with")
+
+
+#: Roles of figures, which may be of what stands before them.
+_FIGURES = ("figure", "each", "total", "rail", "bare", "limit watts")
+#: Kinds of which `dual` says what they are and not how many.
+_DUAL = ("card", "board", "cooler", "hub", "usb")
 
 
 class Open(NamedTuple):
@@ -41,93 +62,30 @@ class Item(NamedTuple):
     unsure: tuple[str, ...]
     loose: tuple[str, ...]
     weight: float
-    #: Kind of part, as a build has it.
+    #: Kind of part, as a build has it; nothing where no word says one.
     kind: str
     open: Open | None = None
-
-
-class _Misread(Exception):
-    """Slots that do not go together."""
+    #: Why a thing is no part of the tally, where that is all that the line speaks of.
+    elsewhere: str = ""
+    #: Whether a word that nobody knows stands where it may be what a figure or a count is of.
+    doubtful: bool = False
 
 
 def items_of(slots: tuple[Slot, ...], line: Line) -> list[Item] | None:
     """The things of a reading; None where its slots do not go together."""
+    if not any(s.role in ("kind", "fans", "sized") for s in slots):
+        return [_kindless(slots)]
     try:
-        return [_Making(kinds, own, line).item() for kinds, own in _split(slots, line)]
-    except _Misread:
+        return [_Making(kinds, own, line).item() for kinds, own in parted(slots, line)]
+    except Misread:
         return None
 
 
-def _split(slots: tuple[Slot, ...], line: Line) -> list[tuple[list[Slot], list[Slot]]]:
-    """Slots by the thing that they are of: a kind behind `with` or `for` is no thing of its own,
-    and two stand apart only where something parts them."""
-    groups: list[tuple[list[Slot], list[Slot]]] = [([], [])]
-    parted, under, joined = False, False, ""
-    for slot in slots:
-        kinds, own = groups[-1]
-        if slot.role == "break" or line.text(slot.at) in ("and", "&"):
-            parted, under, joined = True, False, line.text(slot.at)
-        elif slot.role in ("with", "for") and kinds:
-            under = True
-        elif slot.role == "kind":
-            if not kinds:
-                kinds.append(slot)
-            elif (
-                _kind(slot) == "fan"
-                and _kind(kinds[0]) in ("cooler", "card", "hub")
-                and joined != "and"
-            ):
-                n = _taken_count(own, kinds[-1].to)
-                own.append(slot._replace(role="fans", value=n))
-            elif under:
-                counted = own.pop() if own and own[-1].role == "count" else slot
-                own.append(slot._replace(role="under", at=counted.at))
-                continue
-            elif parted and _may_stand_apart(kinds, own, slot):
-                groups.append(([slot], _counts_before(own, slot)))
-            else:
-                kinds.append(slot)
-            parted = False
-            continue
-        own.append(slot)
-    return groups
-
-
-def _may_stand_apart(kinds: list[Slot], own: list[Slot], slot: Slot) -> bool:
-    """Another kind, another thing of a kind, or the same once more with a count of its own."""
-    if slot.value not in {k.value for k in kinds}:
-        return True
-    breaks = [i for i, s in enumerate(own) if s.role == "break"]
-    counts = [i for i, s in enumerate(own) if s.role == "count"]
-    return len(counts) > 1 and bool(breaks) and counts[-1] > breaks[-1]
-
-
-def _counts_before(own: list[Slot], kind: Slot) -> list[Slot]:
-    """What stands right before a second kind is its own: taken out of what came before."""
-    taken: list[Slot] = []
-    while (
-        own
-        and own[-1].role not in ("break", "and", "mark")
-        and own[-1].to == (taken[0].at if taken else kind.at)
-    ):
-        taken.insert(0, own.pop())
-    return taken
-
-
-def _taken_count(own: list[Slot], behind: int) -> int:
-    """The count that stands last behind a place, taken out. Raises where there is none."""
-    for i in range(len(own) - 1, -1, -1):
-        slot = own[i]
-        if slot.role in ("figure", "each") and slot.value[0] == "" and slot.at >= behind:
-            own[i] = slot._replace(value=("fan", slot.value[1]))
-        if slot.role == "count" and slot.at >= behind:
-            return int(own.pop(i).value)
-    raise _Misread
-
-
-def _kind(slot: Slot) -> str:
-    word = str(slot.value).split(" ")[0]
-    return KINDS[PLURALS.get(word, word)]
+def _kindless(slots: tuple[Slot, ...]) -> Item:
+    """What is said of no part: of something that draws nothing, or nobody knows of what."""
+    why = next((str(s.value) for s in slots if s.role == "elsewhere"), "")
+    loose = tuple(str(s.value) for s in slots if s.role == "loose")
+    return Item("", "", (), (), (), loose, -0.5, "", elsewhere=why)
 
 
 class _Making:
@@ -137,63 +95,67 @@ class _Making:
         self.slots, self.line = slots, line
         self.weight = 0.0
         self.words: list[str] = []
-        self.called = ""
         self.open: Open | None = None
         self.described: list[str] = []
         self.dropped: list[str] = []
         self.unsure: list[str] = []
         self.loose: list[str] = []
-        self.kind = self._head(kinds)
-        self.figures = figures_of(self.kind)
+        self.doubtful = False
+        self.elsewhere = ""
+        self.head = head_of(kinds, slots)
+        self._take_head(self.head)
         self.count = self._count()
+        self._join_volts()
 
     def text(self, slot: Slot) -> str:
-        """A slot as it stands in the line."""
-        return " ".join(t.text for t in self.line.tokens[slot.at : slot.to])
+        """A slot as it was typed."""
+        tokens = self.line.tokens
+        return self.line.raw[tokens[slot.at].at : tokens[slot.to - 1].to]
 
-    def _head(self, kinds: list[Slot]) -> str:
-        if not kinds:
-            fans = [s for s in self.slots if s.role == "fans"]
-            if len(fans) != 1:
-                raise _Misread
-            self.words, self.head_at, self.plural = ["fan"], -1, False
-            self.radiator = self.liquid = False
-            return "fan"
-        names = [_kind(k) for k in kinds]
-        self.radiator = any("radiator" in str(k.value) for k in kinds)
-        meant = names[0] if len(set(names)) == 1 else MEANT.get(frozenset(names))
-        if meant is None:
-            raise _Misread
-        if set(names) == {"card", "fan"} or (meant == "m2" and "card" in names):
-            raise _Misread  # an adapter, or a drive: asked
-        head = max((k for k in kinds if _kind(k) == meant), key=lambda k: len(str(k.value)))
-        sizes = [s.value.likely for s in self.slots if s.role == "length"]
-        self.liquid = str(head.value) != "cooler" or any(mm >= 200 for mm in sizes)
-        word, _, rest = str(head.value).partition(" ")
-        called = re.search(r'called:"([^"]*)"', rest)
-        self.called = called[1] if called else ""
-        rest = re.sub(r'called:"[^"]*"', "", rest).strip()
-        for one, other in pairwise(kinds):
-            if _kind(one) != _kind(other):
-                self.weight -= 1.0 + 0.6 * (other.at - one.to)
-        self.head_at, self.plural = head.at, word in PLURALS
-        self.words = [PLURALS.get(word, word), *rest.split()]
-        counted = any(s.role == "count" or (s.role == "total" and s.value[1]) for s in self.slots)
-        if word in PLURALS and not counted:
+    def _take_head(self, head: Head) -> None:
+        self.kind, self.called = head.kind, head.called
+        self.figures = figures_of(head.kind)
+        self.words += head.words
+        self.weight += head.weight
+        counted = any(s.role in COUNTS or (s.role == "total" and s.value[1]) for s in self.slots)
+        if head.is_plural and not counted and head.kind != "board":
             self.open = Open("How many?", tuple(f"x{n}" for n in range(2, 7)), False)
-        return meant
 
     def _count(self) -> int:
         counts = [s.value for s in self.slots if s.role == "count"]
+        kits = [s.value for s in self.slots if s.role == "kit of"]
+        kits += [s.value[0] for s in self.slots if s.role == "kit"]
+        if kits:
+            counts = [*kits, *(n for n in counts if n != 1)]  # of one kit
+        if self.kind not in _DUAL:
+            counts += [int(s.value) for s in self.slots if s.role == "multiple"]
+        counts += [s.value[0] for s in self.slots if s.role == "sized" and s.value[0]]
         if self.kind == "fan":
             counts += [s.value for s in self.slots if s.role == "fans"]
         if len(counts) > 1 and len(set(counts)) > 1:
-            raise _Misread
-        if counts and not 1 <= counts[0] <= 64:
-            raise _Misread
+            raise Misread
+        if counts and not 1 <= counts[0] <= (1 if self.kind == "board" else MOST_COUNTED):
+            raise Misread
         if counts and counts[0] > 1:
             self.words.append(f"x{counts[0]}")
         return counts[0] if counts else 1
+
+    def _join_volts(self) -> None:
+        """The one figure of what is fed by several rails is at the volts that stand apart."""
+        has_rails = self.figures == "drive" or self.kind in ("board", "other")
+        if not has_rails or any(s.role == "rail" for s in self.slots):
+            return
+        volts = [s for s in self.slots if s.role == "volts"]
+        alone = [
+            s for s in self.slots if s.role in ("figure", "each") and s.value[0] in ("", "start")
+        ]
+        if len(volts) == len(alone) == 1:
+            word, x = alone[0].value
+            at = self.slots.index(alone[0])
+            if not word:
+                self.slots[at] = alone[0]._replace(role="rail", value=(volts[0].value, x))
+            if not word or volts[0].value == 12:
+                self.slots.remove(volts[0])
 
     def item(self) -> Item:
         """The thing in the line's own words."""
@@ -201,7 +163,7 @@ class _Making:
             if slot.role not in _SAYS_NOTHING:
                 getattr(self, f"take_{slot.role.replace(' ', '_')}")(slot)
         return Item(
-            said=" ".join(self.words),
+            said=" ".join(_once(self.words)),
             called=self.called,
             described=tuple(self.described),
             dropped=tuple(self.dropped),
@@ -210,6 +172,8 @@ class _Making:
             weight=self.weight,
             kind=self.figures,
             open=self.open,
+            doubtful=self.doubtful,
+            elsewhere=self.elsewhere,
         )
 
     # -- figures ---------------------------------------------------------------------------------
@@ -223,13 +187,15 @@ class _Making:
     def take_total(self, slot: Slot) -> None:
         x, both = slot.value
         if both and self.count > both:
-            raise _Misread
+            raise Misread
         n = max(self.count, both)
         if both and self.count == 1:
             self.words.append(f"x{both}")
         self._add_figure("", x._replace(low=x.low / n, likely=x.likely / n, high=x.high / n))
 
     def _add_figure(self, word: str, x: Amount) -> None:
+        if word == "slot" and (self.figures != "card" or x.likely > _SLOT_W):
+            raise Misread
         word = self._figure_word(word)
         if self.kind == "usb" and x.unit == "a":
             x = _times(x, 5, "w")
@@ -240,35 +206,52 @@ class _Making:
                 (f"{at_12v} fan:0a controller:0w", at_12v, f"controller:{_amount(x)}"),
             )
             return
+        if word == "start" and self.figures == "drive" and x.unit == "w":
+            amps = _times(x, 1 / 12, "a")  # 12 V at the most, some of it from 5 V
+            least, likely = (amps.likely * share for share in _OF_START)
+            x = Amount(least, likely, amps.high, "a", assumed=True)
         if self.kind == "board" and not word and x.unit == "w":
             self.open = Open(
                 "All that the board draws, or at 12 V alone?",
                 (f"own-12v:{_amount(x)} own-5v:0w own-3.3v:0w", f"own-12v:{_amount(x)}"),
             )
             return
+        if word == "start" and self.kind == "card" and x.unit == "w":
+            question = "A peak: take it for all that it draws, or leave it out?"
+            self.open = Open(question, (_amount(x), ""))
+            return
+        if not word and x.unit == "w" and self._says_so_in_amperes(x):
+            return
         known = {f.said for f in PARTS[self.figures].figures}
         if word and word not in known:
-            raise _Misread
+            raise Misread
         if not x.unit:
             main = main_figure(self.figures, "w") or main_figure(self.figures, "a")
             if main is None:
-                raise _Misread
+                raise Misread
             x = x._replace(unit=main.unit)
         label = f"{word}:" if word else ""
         self.words.append(label + _amount(x))
+
+    def _says_so_in_amperes(self, x: Amount) -> bool:
+        """Whether a fan's or a pump's watts are said in amperes at 12 V too."""
+        if self.kind not in ("fan", "pump"):
+            return False
+        amps = [s.value[1] for s in self.slots if s.role in ("figure", "each", "rail")]
+        return any(a.unit == "a" and abs(a.likely * 12 - x.likely) < 0.06 * x.likely for a in amps)
 
     def _figure_word(self, word: str) -> str:
         if word == "main":
             return ""
         if word == "start" and self.figures in ("processor",):
             return "short"
-        if word == "slot" and self.figures != "card":
-            return ""
         return word
 
     def take_rail(self, slot: Slot) -> None:
         volts, x = slot.value
-        watts = x if x.unit == "w" else _times(x, volts, "w")
+        if volts < 0 and self.kind != "other":
+            raise Misread
+        watts = x if x.unit == "w" else _times(x, abs(volts), "w")
         amps = x if x.unit == "a" else _times(x, 1 / volts, "a")
         if self.figures == "drive" and volts in (12, 5):
             self.words.append(f"{_RAILS[volts]}:{_amount(amps)}")
@@ -283,15 +266,15 @@ class _Making:
         elif self.kind in ("fan", "pump", "cooler") and volts == 12:
             self.words.append(_amount(x))
         else:
-            raise _Misread
+            raise Misread
 
     def take_volts(self, slot: Slot) -> None:
         if self.kind == "strip" and slot.value in (5, 12):
             self.words.append(f"{slot.value:g}v")
         elif self.figures == "drive" or self.kind in ("board", "other"):
-            raise _Misread  # of which figure?
+            raise Misread  # of which figure?
         elif self.kind in ("fan", "pump", "cooler", "hub") and slot.value != 12:
-            raise _Misread
+            raise Misread
         elif slot.value not in _RAILS and self.kind != "memory":
             self.weight -= 1
 
@@ -299,8 +282,12 @@ class _Making:
 
     def take_sockets(self, slot: Slot) -> None:
         if not PARTS[self.figures].has_sockets:
-            raise _Misread
+            raise Misread
         for socket, n in slot.value:
+            if self.kind == "board" and socket in ("sata", "peripheral"):
+                raise Misread  # it gives those of data, and takes none of power
+            if self.figures == "drive" and n > 1:
+                raise Misread  # each with its own
             self.weight -= 1.5 * (self.kind == "card" and socket == "sata")
             self.words.append(socket if n == 1 else f"{n}x{socket}")
 
@@ -308,7 +295,7 @@ class _Making:
         if slot.value == "header" and not PARTS[self.figures].hangs:
             self.described.append(self.text(slot))
         elif slot.value == "sata" and self.kind == "m2":
-            raise _Misread
+            raise Misread
         elif slot.value == "sata" and not PARTS[self.figures].has_sockets:
             self.described.append(self.text(slot))
         elif slot.value not in self.words:
@@ -331,6 +318,9 @@ class _Making:
         self._for_fans(slot, f"mounted:{slot.value}")
 
     def _for_fans(self, slot: Slot, word: str) -> None:
+        label = word.partition(":")[0]
+        if any(w != word and w.startswith(f"{label}:") for w in self.words):
+            raise Misread  # some here and some there: said one by one
         if self.kind in ("fan", "cooler"):
             self.words.append(word)
         else:
@@ -341,11 +331,14 @@ class _Making:
     def take_length(self, slot: Slot) -> None:
         x: Amount = slot.value
         if x.unit == "in" and self.figures == "drive":
-            self.words.append(f"{x.likely:g}in")
+            if self.kind == "disk" and x.likely == 2.5:
+                self.words[0] = "drive"
+            if self.kind in ("disk", "drive", "ssd"):
+                self.words.append(f"{x.likely:g}in")
         elif self.kind in ("fan", "cooler"):
             mm = x.likely * 25.4 if x.unit == "in" else x.likely
             self.words.append(f"{mm:.0f}mm")
-            if self.kind == "cooler" and mm >= 200 and self.radiator:
+            if self.kind == "cooler" and mm >= 200 and self.head.has_radiator:
                 self.words.append(f"radiator:{mm:.0f}")
         elif self.kind == "card" and x.unit == "mm" and x.likely >= 100:
             self.words.append(f"long:{x.likely:g}")
@@ -365,13 +358,13 @@ class _Making:
 
     def take_thick(self, slot: Slot) -> None:
         if self.kind != "cooler":
-            raise _Misread
+            raise Misread
         self.words.append(f"thick:{slot.value:g}")
 
     def take_covers(self, slot: Slot) -> None:
         if self.called == "M.2 adapter":
-            raise _Misread  # its M.2 slots
-        if self.kind == "card":
+            self.words.append(f"m2-slots:{slot.value:g}")
+        elif self.kind == "card":
             self.words.append(f"covers:{math.ceil(slot.value)}")
         else:
             self.described.append(self.text(slot))
@@ -384,7 +377,7 @@ class _Making:
         if self.kind in ("fan", "cooler"):
             self.words.append(f"flow:{slot.value:.4g}")
         else:
-            raise _Misread
+            raise Misread
 
     def take_limit(self, slot: Slot) -> None:
         if self.kind == "card":
@@ -393,7 +386,7 @@ class _Making:
             raised = (f"short:{power[0] * slot.value:.6g}w", "")
             self.open = Open("Does it draw so much more, or is it the clock alone?", raised)
         else:
-            raise _Misread
+            raise Misread
 
     def _power(self) -> list[float]:
         """The figures in watts that no word names."""
@@ -404,74 +397,182 @@ class _Making:
         if self.kind == "processor":
             self.words = [w for w in self.words if not re.fullmatch(r"[0-9.]+w", w)]
             self.words.append(f"{slot.value:g}w")
+        elif self.kind == "card" and not power:
+            self.words.append(f"{slot.value:g}w")
         elif self.kind == "card" and len(power) == 1 and power[0]:
             self.words.append(f"limit:{slot.value / power[0]:.6g}")
         else:
-            raise _Misread
+            raise Misread
 
     def take_floor(self, slot: Slot) -> None:
         if self.kind != "card":
-            raise _Misread
+            raise Misread
         self.words.append(f"floor:{slot.value:g}w")
 
     def take_fans(self, slot: Slot) -> None:
-        if self.kind == "cooler" and not self.liquid:
-            raise _Misread  # by air or by water: asked
+        if self.kind == "cooler" and not self.head.is_liquid:
+            raise Misread  # by air or by water: asked
         if self.kind == "cooler":
             self.words.append(f"fans:{slot.value}")
         elif self.kind == "hub":
             self.words.append(f"outputs:{slot.value}")
         elif self.kind == "board":
-            raise _Misread
+            raise Misread
         elif self.kind != "fan":
-            self.described.append(self.text(slot))
-
-    def take_ports(self, slot: Slot) -> None:
-        if self.kind == "hub":
-            self.words.append(f"outputs:{slot.value}")
-        elif self.called == "Storage controller":
-            self.words.append(f"sata-ports:{slot.value}")
-        else:
             self.described.append(self.text(slot))
 
     # -- the rest ----------------------------------------------------------------------------------
 
     def take_signal(self, slot: Slot) -> None:
-        word, n = slot.value
-        if word == "ports" and self.kind == "hub":
-            self.words.append(f"outputs:{n}")
-            return
-        if word == "ports":
-            if self.called != "Storage controller":
-                self.described.append(self.text(slot))
-                return
+        word, n, amps = slot.value
+        if word in ("ports", "outputs") and self.called == "Storage controller":
             word = "sata-ports"
-        if self.kind != "board" and (word == "headers" or self.kind != "card"):
-            raise _Misread
-        self.words.append(f"{word}:{n}")
+        elif (word == "ports" and self.kind == "hub") or (word == "headers" and self.kind == "hub"):
+            word = "outputs"
+        elif word == "outputs" and self.kind == "usb":
+            self.described.append(self.text(slot))
+            return
+        elif word == "headers" and self.kind == "usb":
+            word = "usb2-headers"
+        elif word == "ports":
+            self.described.append(self.text(slot))
+            return
+        gives = _GIVES.get(self.kind, ())
+        if word not in gives:
+            raise Misread
+        if self.called == "Light hub" and word == "outputs":
+            lights = ",".join(f"out-{i}=lights-5v" for i in range(1, n + 1))
+            self.words = [w for w in self.words if not w.startswith("outputs:")]
+            self.words.append(f"outputs:{lights}")
+            return
+        each = "" if amps is None else f"+{_amount(amps)}"
+        if word in ("outputs", "headers") and not n:
+            raise Misread
+        self.words.append(f"{word}:{n}{each}")
+
+    def take_cpu_sockets(self, slot: Slot) -> None:
+        if self.kind != "board":
+            raise Misread
+        self.take_sockets(slot)
+
+    def take_cpu_word(self, slot: Slot) -> None:
+        """Of sockets that are said already; else it says one."""
+        if self.kind != "board":
+            raise Misread
+        if not any(s.role in ("sockets", "cpu sockets") for s in self.slots):
+            self.words.append("8pin")
+
+    def take_ribbon(self, slot: Slot) -> None:
+        if self.figures == "drive":
+            self.words.append("data:ribbon")
+        else:
+            self.described.append(self.text(slot))
+
+    def take_no_usb_lead(self, slot: Slot) -> None:
+        if self.kind not in ("hub", "cooler"):
+            raise Misread
+        self.words.append("no-usb-lead")
+
+    def take_memory_slots(self, slot: Slot) -> None:
+        if self.kind == "memory":
+            raise Misread  # modules
+        self.dropped.append(self.text(slot))
+
+    def take_no_cpu(self, slot: Slot) -> None:
+        if self.kind != "board":
+            raise Misread
+        self.words.append("no-cpu")
+
+    def take_kit(self, slot: Slot) -> None:
+        """So many of so much: modules of memory, drives by their size."""
+        n, size = slot.value
+        unit = self.line.text(slot.to - 1)
+        unit = {"gig": "gb", "gigs": "gb"}.get(unit, unit)
+        if not unit.isalpha():
+            if self.kind != "memory" or size not in _MODULE_GB:
+                raise Misread
+            unit = "gb"
+        self.words = [w for w in self.words if w != f"{n * size:g}gb"]
+        self.words.append(f"{size:g}{unit}")
+
+    def take_kit_of(self, slot: Slot) -> None:
+        """What is said of a kit's memory is of all its modules."""
+        for i, word in enumerate(self.words):
+            if self.kind == "memory" and (match := re.fullmatch(r"([0-9.]+)gb", word)):
+                self.words[i] = f"{float(match[1]) / slot.value:g}gb"
+
+    def take_two_figures(self, slot: Slot) -> None:
+        low, x = slot.value
+        if self.kind != "processor" or not low < x.likely:
+            raise Misread
+        self.words += [f"{low:g}w", f"short:{_amount(x)}"]
+
+    def take_fans_each(self, slot: Slot) -> None:
+        n, x = slot.value
+        if self.kind != "cooler":
+            raise Misread
+        self.words += [f"fans:{n}", f"fan:{_amount(x)}"]
+
+    def take_fan_figure(self, slot: Slot) -> None:
+        if self.kind != "cooler":
+            raise Misread
+        self.words.append(f"fan:{_amount(slot.value)}")
+
+    def take_inside(self, slot: Slot) -> None:
+        if self.kind == "usb":
+            self.words.append("port:usb2")
+        elif self.called == "USB hub":
+            self.words.append("usb-lead")
+
+    def take_flag(self, slot: Slot) -> None:
+        self.words.append(slot.value)
+
+    def take_sized(self, slot: Slot) -> None:
+        if self.kind != "fan":
+            raise Misread
+        self.words.append(f"{slot.value[1]:g}mm")
+
+    def _is_behind(self, slot: Slot, words: tuple[str, ...]) -> bool:
+        """Whether one of some words stands before it, an article between or not."""
+        before = [self.line.text(i) for i in range(max(slot.at - 2, 0), slot.at)]
+        return any(w in words for w in before[-1:]) or (
+            before[-1:] in (["the"], ["a"], ["my"], ["our"]) and before[0] in words
+        )
+
+    def take_multiple(self, slot: Slot) -> None:
+        if self.kind in _DUAL:
+            self.described.append(self.text(slot))
 
     def take_slots(self, slot: Slot) -> None:
         if self.kind != "board":
-            raise _Misread
+            raise Misread
         self.words.append(f"slots:{','.join(slot.value)}")
 
     def take_lanes(self, slot: Slot) -> None:
+        if slot.value not in (1, 2, 4, 8, 16):
+            raise Misread
         if self.kind == "card":
-            self.words.append(f"{slot.value}lanes")
+            self.words.append(f"{slot.value:g}lanes")
         else:
             self.described.append(self.text(slot))
 
     def take_name(self, slot: Slot) -> None:
         if any(w.startswith('"') for w in self.words):
-            raise _Misread
+            raise Misread
         self.words.append(f'"{slot.value}"')
 
     def take_bare(self, slot: Slot) -> None:
         n = slot.value
-        if n > 64 and slot.to == self.head_at and self.plural:
-            raise _Misread  # more than there are of anything
+        if n > MOST_COUNTED and slot.to == self.head.at and self.head.is_plural:
+            self.words.append(f"x{n:g}")  # more than there are of anything: refused as such
+            self.open = None
+            return
         if self.kind in ("fan", "cooler") and n >= 40 and n % 1 == 0:
             self.words.append(f"{n:g}mm")
+        elif self.figures == "drive" and n in (2.5, 3.5):
+            self.take_length(slot._replace(value=Amount(n, n, n, "in")))
+        elif self.kind == "m2" and n in (2230, 2242, 2260, 2280, 22110):
+            self.described.append(f"form-{n:g}")
         elif self.kind == "fan" and n < 20:
             self.open = Open(f"{n:g} of what?", (f"{n:g}w", f"{n:g}a"), n % 1 != 0)
         else:
@@ -481,17 +582,30 @@ class _Making:
         self.described.append(self.text(slot))
 
     def take_under(self, slot: Slot) -> None:
-        if self.kind == "fan" and _kind(slot) == "hub":
+        self.weight -= 1.2
+        if self.kind == "fan" and kind_of(slot) == "hub":
             self.unsure.append(self.text(slot))
         self.described.append(self.text(slot))
 
     def take_loose(self, slot: Slot) -> None:
         self.loose.append(self.text(slot))
+        at = self.slots.index(slot)
+        before = self.slots[at - 1].role if at else ""
+        behind = self.slots[at + 1].role if at + 1 < len(self.slots) else ""
+        is_known = bool(self.line.senses[slot.at]) and not self.line.corrected[slot.at]
+        is_apart = before in ("break", "with", "for") and behind in _FIGURES
+        self.doubtful = self.doubtful or is_known or before == "bare" or is_apart
 
     def take_maybe(self, slot: Slot) -> None:
         self.unsure.append(self.text(slot))
 
     def take_label(self, slot: Slot) -> None:
+        if slot.value == "main":
+            return  # of the one figure that there is
+        if slot.value == "power-disable":
+            self.words.append("power-disable")
+            return
+        self.weight -= 1.5
         self.unsure.append(self.text(slot))
 
     def take_price(self, slot: Slot) -> None:
@@ -501,7 +615,23 @@ class _Making:
     take_beside = take_price
 
     def take_elsewhere(self, slot: Slot) -> None:
-        self.unsure.append(self.text(slot))
+        at = self.slots.index(slot)
+        under = any(s.role in ("for", "with") for s in self.slots[:at])
+        if self.kind == "usb" or under or self._is_behind(slot, ("for", "on", "in", "with", "to")):
+            self.described.append(self.text(slot))
+        elif slot.at == self.head.to:
+            self.elsewhere = str(slot.value)  # what stands last is the head: `card riser`
+        else:
+            self.unsure.append(self.text(slot))
+
+
+def _once(words: list[str]) -> list[str]:
+    """Words of volts, sizes and generations once, however often they are said."""
+    kept: list[str] = []
+    for word in words:
+        if word not in kept or not re.fullmatch(r"[0-9.]+(?:v|in|mm)|ddr[345]|[a-z-]+", word):
+            kept.append(word)
+    return kept
 
 
 def _times(x: Amount, factor: float, unit: str) -> Amount:

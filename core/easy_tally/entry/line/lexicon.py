@@ -2,21 +2,26 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterable
+from collections.abc import Iterable, Iterator
 from typing import NamedTuple
 
-from ..vocabulary import (
+from ..words import FLAGS, GENERATIONS, KINDS, PLURALS, SOCKETS
+from .tokens import tokens_of
+from .vocabulary import (
+    AIR_COOLERS,
     CATEGORIES,
     DESCRIPTIVE,
     ELSEWHERE,
-    FEED_PHRASES,
-    FIGURE_PHRASES,
+    FEEDS_SAID,
+    FIGURES_SAID,
     FILLERS,
-    KIND_PHRASES,
+    KINDS_SAID,
+    LIGHT_HUBS,
+    MEANT,
     OTHER_UNITS,
+    PLAIN_CARDS,
+    USB_THINGS,
 )
-from ..words import GENERATIONS, KINDS, PLURALS, SOCKETS
-from .tokens import tokens_of
 
 
 class Sense(NamedTuple):
@@ -35,7 +40,7 @@ UNITS: dict[str, tuple[str, float]] = {
     **dict.fromkeys(("v", "volt", "volts", "vdc"), ("v", 1.0)),
     **dict.fromkeys(("mm", "millimeter", "millimeters", "millimetre", "millimetres"), ("mm", 1.0)),
     **dict.fromkeys(("cm", "centimeter", "centimeters", "centimetres"), ("mm", 10.0)),
-    **dict.fromkeys(("in", "inch", "inches", '"'), ("in", 1.0)),
+    **dict.fromkeys(("in", "inch", "inches"), ("in", 1.0)),
     **dict.fromkeys(("gb", "gig", "gigs", "giga", "gigabyte", "gigabytes"), ("gb", 1.0)),
     **dict.fromkeys(("tb", "tera", "terabyte", "terabytes"), ("tb", 1.0)),
     "ghz": ("ghz", 1.0),
@@ -52,8 +57,10 @@ UNITS: dict[str, tuple[str, float]] = {
     **dict.fromkeys(("s", "sec", "seconds"), ("s", 1.0)),
 }
 #: Units that say nothing of a draw: they go behind the name with their number.
-_ASIDE = tuple(u for u in OTHER_UNITS if u not in (*UNITS, "port", "ports"))
+_ASIDE = frozenset(OTHER_UNITS.split()) - {*UNITS, "port", "ports"}
 
+#: What may stand before a front panel's header.
+_FRONT = ("", "front ", "internal ", "front panel ")
 #: Role → its words and phrases, one sense a word; a word may stand in several rows.
 _ROWS: tuple[tuple[str, str, str], ...] = (
     ("count", "", "qty | quantity | count | number of | amount"),
@@ -100,13 +107,17 @@ _ROWS: tuple[tuple[str, str, str], ...] = (
     ("place", "rear", "rear | at the rear | back"),
     ("place", "top", "at the top | on top"),
     ("place", "bottom", "at the bottom"),
-    ("floor", "", "recommended | supply recommended | psu recommended | recommended power supply"),
+    (
+        "floor",
+        "",
+        "supply | recommended | supply recommended | psu recommended | recommended power supply",
+    ),
     (
         "floor",
         "",
         "recommended psu | recommended supply | minimum psu | min psu | psu | power supply",
     ),
-    ("with", "", "with | incl | incl. | including | includes | has | plus"),
+    ("with", "", "with | w/ | w / | incl | incl. | including | includes | has | plus"),
     ("for", "", "for | on | of a | of the | by"),
     ("adapter", "", "adapter | adaptor | adapter cable | adapter cables"),
     ("thick", "", "thick | thickness"),
@@ -124,7 +135,103 @@ _ROWS: tuple[tuple[str, str, str], ...] = (
     ("at", "", "at | @ | / | from | on"),
     ("fans of", "", "fan | fans"),
     ("tau", "", "tau"),
+    ("lanes", "", "lane | lanes"),
+    ("pins", "", "pin | pins"),
+    (
+        "ports",
+        "",
+        "port | ports | connector | connectors | header | headers | socket | sockets | data ports",
+    ),
+    (
+        "sata data",
+        "",
+        "sata | sata3 | sata 3 | sata iii | sata ii | s-ata | sata 6 gb/s | sata3 6 gb/s | sata 6g",
+    ),
+    ("m2 data", "", "m.2 | m2 | nvme | m.2 nvme | nvme m.2 | m.2 ssd | nvme ssd"),
+    *(
+        (f"{role} header", "", " | ".join(f"{front}{w}" for front in _FRONT for w in words))
+        for role, words in (
+            ("usb2", ("usb 2 header", "usb 2.0 header", "usb2 header")),
+            ("usb2", ("usb 2 headers", "usb 2.0 headers", "usb2 headers")),
+            ("usb3", ("usb 3 header", "usb 3.0 header", "usb3 header", "usb 3.2 header")),
+            ("usb3", ("usb 3 headers", "usb 3.0 headers", "usb3 headers", "usb 3.2 headers")),
+            ("usbc", ("usb-c header", "usb c header", "type-c header", "usb type-c header")),
+            ("usbc", ("usb-c headers", "usb c headers", "type-c headers")),
+            ("audio", ("audio", "audio header", "panel audio")),
+        )
+    ),
+    (
+        "fan headers",
+        "",
+        "fan header | fan headers | pwm headers | pwm header | pwm fan headers | fan connectors "
+        "| fan plugs | case fan headers | chassis fan headers | system fan headers | headers",
+    ),
+    (
+        "outputs",
+        "",
+        "output | outputs | channel | channels | port | ports | way | ways | fan ports "
+        "| fan outputs | fan channels | pwm outputs",
+    ),
+    (
+        "memory slots",
+        "",
+        "dimm | dimms | memory slots | ram slots | dimm slots | memory slot | memory banks",
+    ),
+    ("eps", "", "eps | eps12v | eps 12v | eps 12 v"),
+    (
+        "cpu",
+        "",
+        "cpu | processor | eps | eps12v | eps 12v | eps 12 v | cpu power | processor power",
+    ),
+    (
+        "plugs",
+        "",
+        "plug | plugs | connector | connectors | socket | sockets | power plug | power plugs "
+        "| power connector | power connectors | power socket | power sockets | power | input "
+        "| inputs | header",
+    ),
+    ("no plug", "", "without any plugs | without any plug | no plugs at all | needs no plug"),
+    ("inside", "", "internal | on the board | on a board header | inside"),
+    ("between", "", "between | from"),
+    ("ribbon", "", "ide | pata | parallel ata | ribbon | ribbon cable | on a ribbon"),
+    ("figure", "main", "full | package | package limit | package power tracking | power limit"),
+    ("figure", "pump", "pump"),
+    (
+        "usb lead",
+        "",
+        "usb header | on usb header | on a usb header | usb 2 header | usb 2.0 header",
+    ),
+    ("described", "", "dual rank | single rank | dual channel | design | range | mid | mid range"),
+    ("described", "", "low end | high end | entry level | staggered spin up | stock | long | eco"),
+    ("described", "", "eco mode | low power | gaming | big | small | tall | wide | loud"),
+    ("described", "", "external | sas | rpm | water | loop | reservoir | combo | identical"),
+    ("kind", "cooler", "cpu cooler | processor cooler | cooler"),
+    ("kind", "usb", "usb3 | usb 3 | usb 3.0 | usb2 | usb 2.0 | usb 2"),
+    ("filler", "", "needs | draws up to | up to | only | in slot | in a slot | in the slot"),
+    ("filler", "", "module | modules"),
 )
+
+
+_LIGHT_HUB = (
+    'hub outputs:out-1=lights-5v,out-2=lights-5v,out-3=lights-5v,out-4=lights-5v called:"Light hub"'
+)
+
+
+def _phrases(text: str) -> list[str]:
+    return [p.strip() for p in text.split("|")]
+
+
+def _names() -> Iterator[tuple[str, str]]:
+    """What people call a part, and the line's own words for it; `called:` is the name that goes
+    with it where the builder gives none."""
+    for meant, phrases in KINDS_SAID.items():
+        yield from ((p, meant) for p in _phrases(phrases))
+    for called, phrases in PLAIN_CARDS.items():
+        yield from ((p, f'card slot-only plain called:"{called}"') for p in _phrases(phrases))
+    for called, phrases in USB_THINGS.items():
+        yield from ((p, f'usb called:"{called}"') for p in _phrases(phrases))
+    yield from ((p, 'fan called:"Air cooler"') for p in _phrases(AIR_COOLERS))
+    yield from ((p, _LIGHT_HUB) for p in _phrases(LIGHT_HUBS))
 
 
 def _lexicon() -> dict[tuple[str, ...], tuple[Sense, ...]]:
@@ -137,25 +244,33 @@ def _lexicon() -> dict[tuple[str, ...], tuple[Sense, ...]]:
             if key and sense not in table.setdefault(key, []):
                 table[key].append(sense)
 
+    names = dict(_names())
     for word in (*KINDS, *PLURALS):
-        add((word,), "kind", word if word not in GENERATIONS else f"memory {word}")
-    for phrase, meaning in KIND_PHRASES.items():
-        if not phrase.startswith(("exhaust", "intake")):  # which way it blows is told apart
-            add((phrase, f"{phrase}s") if phrase[-1].isalpha() else (phrase,), "kind", meaning)
-    for phrase, word in FEED_PHRASES.items():
-        add((phrase,), "feed" if word else "filler", word)
-    for phrase, word in FIGURE_PHRASES.items():
-        add((phrase,), "figure", word)
+        if word not in names:
+            add((word,), "kind", word if word not in GENERATIONS else f"memory {word}")
+    for phrase, meant in names.items():
+        add((phrase,), "kind", meant)
+        if phrase[-1].isalpha() and f"{phrase}s" not in names:
+            word, space, rest = meant.partition(" ")
+            several = f"{word}s" if f"{word}s" in PLURALS and word != "usb" else word
+            add((f"{phrase}s",), "kind", several + space + rest)
+    for word in FLAGS:
+        if word not in (*GENERATIONS, "header", "slot-only", "power-disable"):
+            add((word,), "flag", word)
+    for word, phrases in FEEDS_SAID.items():
+        every = _phrases(phrases)
+        add([*every, *(f"{p}s" for p in every)], "feed" if word else "filler", word)
+    for word, phrases in FIGURES_SAID.items():
+        add(_phrases(phrases), "figure", word)
     add(("memories",), "kind", "memory")
     add(("m dot two", "m dot two drive", "m dot 2 drive", "em dot two"), "kind", "m.2")
     add(("boosts", "boosting", "turbo boost"), "figure", "short")
-    for word in ("idle", "idles", "short", "standby", "floor", "start"):
+    for word in ("idle", "idles", "slot", "short", "standby", "floor", "start"):
         add((word,), "figure", word.removesuffix("s") if word == "idles" else word)
-    add(DESCRIPTIVE, "described")
-    add(FILLERS, "filler")
-    add(CATEGORIES, "filler")
-    for phrase, why in ELSEWHERE.items():
-        add((phrase,), "elsewhere", why)
+    add(DESCRIPTIVE.split(), "described")
+    add((*FILLERS.split(), *_phrases(CATEGORIES)), "filler")
+    for why, phrases in ELSEWHERE.items():
+        add(_phrases(phrases), "elsewhere", why)
     for unit in UNITS:
         add((unit,), "unit", unit)
     for unit in _ASIDE:
@@ -163,9 +278,50 @@ def _lexicon() -> dict[tuple[str, ...], tuple[Sense, ...]]:
     for socket in SOCKETS:
         add((socket,), "socket one", socket)
     for role, value, phrases in _ROWS:
-        add((p.strip() for p in phrases.split(" | ")), role, value)
+        add(_phrases(phrases), role, value)
     return {key: tuple(senses) for key, senses in table.items()}
 
 
+#: Kinds that the names of one part say → the one that it is.
+ONE_OF: dict[frozenset[str], str] = {
+    frozenset(kinds.split()): kind for kind, of in MEANT.items() for kinds in _phrases(of)
+}
 #: Words of a phrase → its senses.
 LEXICON = _lexicon()
+
+
+def _less_one(word: str) -> set[str]:
+    return {word} | {word[:i] + word[i + 1 :] for i in range(len(word))}
+
+
+#: Every word of a phrase.
+_WORDS = frozenset(w for key in LEXICON for w in key)
+#: A word less one of its letters → the words that it may be.
+_LESS_ONE: dict[str, set[str]] = {}
+for _word in _WORDS:
+    if _word.isalpha() and len(_word) >= 3:
+        for _less in _less_one(_word):
+            _LESS_ONE.setdefault(_less, set()).add(_word)
+
+
+def corrected(word: str) -> str:
+    """The only word of the tables that is one letter off, where the word itself is in none;
+    otherwise the word. The first letter is never mistyped."""
+    if word in _WORDS or not word.isalpha() or len(word) < 4:
+        return word
+    near = {w for less in _less_one(word) for w in _LESS_ONE.get(less, ())}
+    near = {w for w in near if w[0] == word[0] and _is_one_off(word, w)}
+    near -= {f"{w}s" for w in near}
+    return near.pop() if len(near) == 1 else word
+
+
+def _is_one_off(one: str, other: str) -> bool:
+    """Whether a letter is left out, put in, changed, or two neighbours are exchanged."""
+    if len(one) != len(other):
+        less, more = sorted((one, other), key=len)
+        return less in _less_one(more)
+    differ = [i for i in range(len(one)) if one[i] != other[i]]
+    swapped = len(differ) == 2 and differ[1] == differ[0] + 1
+    return len(differ) == 1 or (
+        swapped and one[differ[0]] == other[differ[1]] and one[differ[1]] == other[differ[0]]
+    )

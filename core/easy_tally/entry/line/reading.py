@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 from collections.abc import Iterator
 from typing import NamedTuple
 
@@ -73,6 +74,13 @@ def _merged(every: Iterator[Slot]) -> list[Slot]:
 
 def _loose(line: Line, i: int) -> Iterator[Slot]:
     token = line.tokens[i]
-    if token.number is None and token.text[0].isalpha():
+    is_unit = i > 0 and line.number(i - 1) is not None and line.of_role(i, "unit")
+    is_word = token.text[0].isalpha() and not re.fullmatch(r"x[0-9]+|.*:.*", token.text)
+    if token.number is None and is_word and not is_unit:
         known = bool(line.senses[i])
         yield Slot("loose", token.text, i, i + 1, _LOOSE - 1.2 * known)
+        to = i + 1
+        while to < len(line.tokens) and line.raw[line.tokens[to].at - 1] == "-":
+            to += 1  # `b-series`
+        if to > i + 1:
+            yield Slot("loose", token.text, i, to, _LOOSE)

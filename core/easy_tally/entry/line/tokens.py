@@ -9,6 +9,8 @@ import re
 from collections.abc import Iterator
 from typing import NamedTuple
 
+from ..words import FIGURE_NAMES, SETTINGS
+
 #: Number words that stand alone or are put together: `two hundred and eighty`.
 _ONES = dict(
     zip(
@@ -50,7 +52,8 @@ _SETS = {"dozen": 12, "pair": 2, "couple": 2}
 
 _TOKEN = re.compile(
     r"""
-    (?P<quoted>"[^"]+"|“[^”]+”)
+    (?P<link>(?:https?://|www\.)\S+)
+  | (?P<quoted>"[^"]+"|“[^”]+”)
   | (?P<setting>[a-z][a-z0-9.-]*:(?=\S)(?:"[^"]*"|\S)+)
   | (?P<known>m\.2|12vhpwr|12v-2x6|dvd-r(?:om|w)|cd-rom|blu-ray|so-dimm
       |i/o|m[³3]/h|mt/s|gb/s|mb/s)(?![a-z0-9])
@@ -62,6 +65,9 @@ _TOKEN = re.compile(
 )
 #: What is behind its number without a space and is no unit: the whole is one word, as in `d5`.
 _MIXED = re.compile(r"[a-z]+[0-9]+[a-z0-9]*|[0-9]+[a-z]+[0-9]+[a-z0-9]*", re.IGNORECASE)
+_WORD = re.compile(r"[^\W\d_]+(?:['’][^\W\d_]+)*")
+#: What stands before a colon in the line's own words.
+_LABELS = frozenset(SETTINGS) | FIGURE_NAMES
 #: Marks within a number.
 _MARKS = "[,.']"
 _DASHES = str.maketrans("–—−×″”", '---x""')
@@ -90,15 +96,27 @@ def tokens_of(line: str) -> list[Token]:
     return list(_joined([*_cut(line.translate(_DASHES))]))
 
 
+def in_digits(line: str) -> str:
+    """A line with each number that is said in words as a count in digits: `four` as `x4`."""
+    for token in reversed(tokens_of(line)):
+        if token.number is not None and line[token.at].isalpha():
+            line = f"{line[: token.at]} x{token.text} {line[token.to :]}"
+    return line
+
+
 def _cut(line: str) -> Iterator[Token]:
     end, lower = -1, line.lower()
     at = 0
     while match := _TOKEN.search(lower, at):
         start, at = match.span()
         text, kind = match.group(), match.lastgroup
-        if kind == "quoted" and lower[max(start - 1, 0) : start].isdigit():
-            text, at, kind = '"', start + 1, "mark"  # inches
+        if text[0] == '"' and kind in ("quoted", "mark") and lower[:start][-1:].isdigit():
+            text, at, kind = "inch", start + 1, "word"
         mixed = _MIXED.match(lower, start)
+        if kind == "setting" and text.partition(":")[0] not in _LABELS:
+            match = _WORD.match(lower, start) or match
+            text, at, kind = match.group(), match.end(), "word"
+            mixed = _MIXED.match(lower, start)
         if kind in ("word", "number") and mixed and _is_one(mixed.group()):
             text, at, kind = mixed.group(), mixed.end(), "word"
         glued = start == end
@@ -224,7 +242,8 @@ def _said_number(tokens: list[Token], i: int) -> tuple[int, float] | None:
     word = spoken.word()
     if word == "point" and spoken.value and spoken.word(1) in _ONES:
         return i + spoken.at + 2, spoken.value + _ONES[spoken.word(1)] / 10
-    if word in _SETS and (spoken.value or has_article or word != "pair"):
+    is_set = spoken.value or has_article or word != "pair" or spoken.word(1) == "of"
+    if word in _SETS and is_set:
         end = spoken.at + 1 + (spoken.word(1) == "of")
         return i + end, (spoken.value or 1) * _SETS[word]
     return (i + spoken.at, spoken.value) if spoken.value else None

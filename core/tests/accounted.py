@@ -1,7 +1,6 @@
 """Whether every number that was said of a part is in it: one that vanished was meant of something.
 
-A net under `talk`: what it finds keeps a line from being taken, so that a count or a figure that a
-reading lost is told instead of dropped.
+Beside the line's own account of its tokens, and without it: for tests.
 """
 
 from __future__ import annotations
@@ -10,8 +9,10 @@ import re
 from collections import Counter
 from collections.abc import Iterable, Iterator
 
-from ..base.declared import Figure
-from ..things.parts import (
+from easy_tally.base.declared import Figure
+from easy_tally.entry.lexer import QUOTED
+from easy_tally.entry.printer import say
+from easy_tally.things.parts import (
     ON_HEADER,
     Board,
     Card,
@@ -24,9 +25,13 @@ from ..things.parts import (
     Processor,
     UsbLoad,
 )
-from .lexer import QUOTED
-from .printer import say
-from .vocabulary import NUMBERS
+
+_NAMES = (
+    "one two three four five six seven eight nine ten eleven twelve thirteen fourteen fifteen "
+    "sixteen seventeen eighteen nineteen twenty"
+)
+NUMBERS = {name: n for n, name in enumerate(_NAMES.split(), 1)} | {"dozen": 12, "hundred": 100}
+NUMBERS |= {"thirty": 30, "forty": 40, "fifty": 50, "sixty": 60}
 
 #: What holds a number and says none of a part: sizes beside the first, forms, standards, limits'
 #: names, the numbers of a list, volts. Source: the field's ways of writing.

@@ -1,0 +1,117 @@
+"""What a builder said, read by its tokens (`line/`): taken where every word has a role, else asked.
+
+Where two readings would make different parts, neither is taken: it is asked.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from dataclasses import replace
+from typing import Any
+
+from ..things.parts import Part
+from .asking import Entry
+from .lexer import quoted
+from .line import SURE, Item, Reading, readings
+from .printer import say
+from .words import NAMES
+
+#: Reads a thing in the line's own words, and gives it its name.
+Read = Callable[[Item], Entry]
+TWO_WAYS = "It can be meant in two ways: which one?"
+TOO_MUCH = "No part of that kind draws so much: say which part the figure is of."
+SEVERAL = "There are several things in this line: which one first?"
+#: As many words that nobody knows are kept with a part unasked.
+_KEPT_WORDS = 2
+
+
+def heard(line: str, strict: Entry, read: Read) -> Entry:
+    """What a line comes to; `strict`, what the line's own grammar says of it."""
+    every = readings(line)
+    if not every:
+        return strict
+    best, *others = every
+    if not best.items[0].kind or any(item.elsewhere for item in best.items):
+        return _of_nothing(best.items[0], strict)
+    if unsure := tuple(word for item in best.items for word in item.unsure):
+        is_all = set(strict.unknown) <= set(unsure)
+        return (
+            strict if is_all and (strict.question or strict.named) else Entry(None, unknown=unsure)
+        )
+    if len(best.items) > 1:
+        return _several(best.items, read)
+    item = best.items[0]
+    entry = _read(item, read)
+    if entry.part is None:
+        return strict if strict.question and not (strict.unknown or item.open) else entry
+    if len(item.loose) > _KEPT_WORDS or item.doubtful:
+        if strict.choices and not strict.unknown:
+            return strict
+        words = " ".join(f"“{word}”" for word in item.loose)
+        question = f"{words}: not understood. Take the rest as it stands?"
+        return Entry(None, unknown=item.loose, question=question, choices=(say(entry.part),))
+    other = _other(others, best.weight, entry.part, read)
+    if other is not None:
+        return Entry(None, question=TWO_WAYS, choices=(say(entry.part), say(other)))
+    return entry
+
+
+def _of_nothing(item: Item, strict: Entry) -> Entry:
+    """Of a line that no word of says a kind of part: why it is none, or what is asked."""
+    if item.elsewhere:
+        return Entry(None, question=item.elsewhere)
+    return replace(strict, unknown=strict.unknown or item.loose)
+
+
+def _read(item: Item, read: Read) -> Entry:
+    """A thing as it is taken, or what is asked of it: answers with what was said beside."""
+    if item.open:
+        lines = tuple(f"{item.said} {word}".strip() for word in item.open.words)
+        entry = Entry(None, question=item.open.question, choices=lines)
+    else:
+        entry = read(item)
+    if entry.part is not None or not entry.choices:
+        return replace(entry, dropped=item.dropped)
+    beside = (*item.described, *item.loose)
+    answers = ((line, read(item._replace(said=line))) for line in entry.choices)
+    choices = tuple(
+        _with(line, then, item) if beside else line
+        for line, then in answers
+        if then.part is not None or then.choices  # what leads nowhere is no answer
+    )
+    if not choices:
+        return Entry(None, unknown=entry.unknown, dropped=item.dropped)
+    return replace(entry, choices=choices, dropped=item.dropped, described=beside)
+
+
+def _with(line: str, then: Entry, item: Item) -> str:
+    """A line that answers a question, with what describes the thing and says nothing else."""
+    if then.part is not None:
+        return say(then.part)
+    name = item.called or NAMES.get(item.kind, item.kind.capitalize())
+    return f"{line} {quoted(', '.join([name, *item.described, *item.loose]))}"
+
+
+def _several(items: tuple[Item, ...], read: Read) -> Entry:
+    """Several things: which first? One that asks something itself is offered as it was said."""
+    entries = [_read(item, read) for item in items]
+    choices = [say(e.part) if e.part else item.said for e, item in zip(entries, items, strict=True)]
+    return Entry(None, question=SEVERAL, choices=tuple(choices))
+
+
+def _other(others: list[Reading], weight: float, part: Part, read: Read) -> Part | None:
+    """The part of another reading that is nearly as likely, where it differs."""
+    for reading in others:
+        if weight - reading.weight >= SURE:
+            return None
+        item = reading.items[0]
+        if len(reading.items) == 1 and item.kind and not (item.open or item.unsure or item.loose):
+            other = read(item).part
+            if other is not None and figures_of(other) != figures_of(part):
+                return other
+    return None
+
+
+def figures_of(part: Part) -> dict[str, Any]:
+    """What a part is but for how it is called."""
+    return part.model_dump(exclude={"key", "name", "note"})

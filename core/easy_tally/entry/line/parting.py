@@ -1,0 +1,120 @@
+"""The slots of a line by the thing that they are of."""
+
+from __future__ import annotations
+
+from .amounts import Line
+from .grammar import Slot
+from .heads import Misread, kind_of
+
+#: Roles that say how many.
+COUNTS = ("count", "kit", "kit of", "sized", "multiple")
+#: Kinds of which what comes with them is a thing of its own.
+_BY_THEMSELVES = ("disk", "drive", "ssd", "m2", "memory", "optical", "floppy")
+
+#: One thing: the slots that name its kind, and all others.
+Parted = tuple[list[Slot], list[Slot]]
+
+
+def parted(slots: tuple[Slot, ...], line: Line) -> list[Parted]:
+    """Slots by the thing that they are of: a kind behind `with` or `for` is no thing of its own,
+    and two stand apart only where something parts them. Raises Misread."""
+    parting = _Parting(line)
+    for slot in slots:
+        parting.take(slot)
+    return parting.groups
+
+
+class _Parting:
+    """Slots taken one by one."""
+
+    def __init__(self, line: Line) -> None:
+        self.line = line
+        self.groups: list[Parted] = [([], [])]
+        #: Whether something parts what comes from the last kind, and the word or mark.
+        self.is_parted, self.joined = False, ""
+        #: Whether what comes is said of the thing before: behind `with`, or behind `for`.
+        self.is_under, self.is_with = False, False
+
+    def take(self, slot: Slot) -> None:
+        """Take the next slot."""
+        kinds, own = self.groups[-1]
+        if slot.role == "kind":
+            self._take_kind(kinds, own, slot)
+            return
+        if slot.role == "break" or self.line.text(slot.at) in ("and", "&"):
+            self.joined, self.is_parted = self.line.text(slot.at), True
+            self.is_under &= self.joined == "and" and _is_of(kinds, "cooler", "card")
+        elif slot.role in ("with", "for") and kinds:
+            self.is_under, self.is_with = True, slot.role == "with"
+        own.append(slot)
+
+    def _take_kind(self, kinds: list[Slot], own: list[Slot], slot: Slot) -> None:
+        if not kinds:
+            kinds.append(slot)
+        elif self._is_fan_of(kinds, slot):
+            own.append(_fans(own, kinds[-1].to, slot))
+        elif _is_of(kinds, "cooler") and kind_of(slot) == "usb":
+            own.append(slot._replace(role="under"))  # what its lead goes to
+        elif _is_of(kinds, "cooler") and kind_of(slot) == "pump" and self._stands_apart():
+            raise Misread  # its own
+        elif self.is_under and not (self.is_with and kind_of(kinds[0]) in _BY_THEMSELVES):
+            counted = own.pop() if own and own[-1].role == "count" else slot
+            own.append(slot._replace(role="under", at=counted.at))
+            return
+        elif (self.is_parted or self.is_under) and _are_two(kinds, own, slot):
+            self.groups.append(([slot], _right_before(own, slot)))
+        else:
+            kinds.append(slot)
+        self.is_parted = False
+
+    def _stands_apart(self) -> bool:
+        return self.is_parted and not self.is_under
+
+    def _is_fan_of(self, kinds: list[Slot], slot: Slot) -> bool:
+        """Whether it is the fans that something has."""
+        has_fans = _is_of(kinds, "cooler", "card", "hub") or "Air" in str(kinds[0].value)
+        return kind_of(slot) == "fan" and has_fans and (self.joined != "and" or self.is_under)
+
+
+def _is_of(kinds: list[Slot], *names: str) -> bool:
+    return any(kind_of(k) in names for k in kinds)
+
+
+def _are_two(kinds: list[Slot], own: list[Slot], slot: Slot) -> bool:
+    """Whether a name that stands apart is of another thing: not modules of memory, of which one
+    count is said, nor things that hang on USB, uncounted; of the same name only with a count of its
+    own."""
+    names = {kind_of(kinds[0]), kind_of(slot)}
+    counts = [i for i, s in enumerate(own) if s.role in COUNTS]
+    if (names == {"memory"} and len(counts) < 2) or (names == {"usb"} and not counts):
+        return False
+    if slot.value not in {k.value for k in kinds}:
+        return True
+    breaks = [i for i, s in enumerate(own) if s.role == "break"]
+    return len(counts) > 1 and bool(breaks) and counts[-1] > breaks[-1]
+
+
+def _right_before(own: list[Slot], kind: Slot) -> list[Slot]:
+    """What stands right before a second kind is its own: taken out of what came before."""
+    taken: list[Slot] = []
+    while (
+        own
+        and own[-1].role not in ("break", "mark")
+        and own[-1].to == (taken[0].at if taken else kind.at)
+    ):
+        taken.insert(0, own.pop())
+    return taken
+
+
+def _fans(own: list[Slot], behind: int, slot: Slot) -> Slot:
+    """The fans of something, with the count that stands last behind a place, taken out, and its
+    figure named theirs: one where a fan is said without. Raises Misread where fans are."""
+    for i in range(len(own) - 1, -1, -1):
+        other = own[i]
+        if other.role in ("figure", "each") and other.value[0] == "" and other.at >= behind:
+            own[i] = other._replace(value=("fan", other.value[1]))
+        if other.role == "count" and other.at >= behind:
+            return slot._replace(role="fans", value=int(own.pop(i).value), at=other.at)
+    if str(slot.value) == "fans":
+        raise Misread
+    return slot._replace(role="fans", value=1)
