@@ -117,7 +117,7 @@ class Boxes(unittest.TestCase):
             ("X 750 w 12v 40a combined 100w", "rated_w", "what its rails give together, 580 W"),
             ("X 500 w efficiency:20=110", "efficiency.0.value", "at most 1"),
             ("X 500 w 750 w", "rated 750", "words of a supply"),
-            ("X 500 w blue", "blue", "words of a supply"),
+            ("X 500 w 7", "7", "words of a supply"),
             ("X 500 w fully modular", "ports", "a supply whose cables come off"),
         ):
             with self.assertRaises(Unread) as caught:
@@ -130,7 +130,7 @@ class Boxes(unittest.TestCase):
             ("card 6+2", "the distance of its plugs"),
             ("sata x4 450mm", "each of its 4 plugs"),
             ("blue 600mm", "one of 20\\+4"),
-            ("sata 450mm blue", "words of a cable"),
+            ("sata 450mm 7", "words of a cable"),
             ("13 sata cables 450mm", "1 to 12 cables"),
             ("sata x2 1/2/3mm", "distance"),
         ):

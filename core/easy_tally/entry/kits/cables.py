@@ -6,40 +6,17 @@ What a box does not say is what is usual for the plug (pins and conductors), or 
 from __future__ import annotations
 
 import re
-from itertools import accumulate
-from typing import Any, get_args
+from typing import Any, cast, get_args
 
-from ...standards.connectors import (
-    CONNECTORS,
-    PINS,
-    PLUG_OF,
-    PLUGS,
-    Connector,
-    PlugKind,
-    Sense,
-    is_coded,
-)
+from ...standards.connectors import CONNECTORS, PINS, PLUGS, Connector, PlugKind, Sense, is_coded
 from ...things.cables import Cable, Plug, RailPins, SupplyEnd
-from ..lexer import QUOTED, quoted, unquoted
+from ..lexer import quoted
+from ..line import Amount, Misread, Rows
 from ..printer import number_word
-from .lines import Unread, made, number, one_of
+from .heard import Grammar, Told, lengths, read_by
+from .lexicon import BY_USE
+from .lines import Unread, Word, made, number, one_of, pairs_of
 
-#: Word of a plug → its kind. Longer ones first: `20+4` before `4`.
-_PLUG_WORDS: dict[str, PlugKind] = {
-    "20+4": "atx20+4",
-    "4+4": "eps4+4",
-    "6+2": "pcie6+2",
-    **{w: PLUG_OF[c.kind] for c in CONNECTORS.values() for w in c.said_of_plug},
-}
-#: Which cable it is, by the word in front of its plugs; the plug where none is said.
-_CABLES: dict[str, PlugKind] = {
-    "board": "atx20+4",
-    "processor": "eps4+4",
-    "cpu": "eps4+4",
-    "card": "pcie6+2",
-    "graphics": "pcie6+2",
-    "drive": "sata",
-}
 _CODES: dict[str, Sense] = {
     "600": "both_grounded",
     "450": "sense1_grounded",
@@ -62,33 +39,114 @@ def usual_pins(connector: Connector) -> RailPins:
 # -- reading -----------------------------------------------------------------------------------
 
 
+def _plugs(n: int | None, *said: Any) -> tuple[int, str] | None:
+    kind = next((s for s in said if s), "")
+    return (_one_if_none(n), kind) if _one_if_none(n) <= _MOST else None
+
+
+def _mm(x: Amount) -> float:
+    return round(x.likely * 25.4) if x.unit == "in" else x.likely
+
+
+def _one_if_none(n: int | None) -> int:
+    return 1 if n is None else n
+
+
+def _by_use(use: str, n: float, *_: Any) -> str | None:
+    return BY_USE.get((use, int(n)))
+
+
+def _of_use(n: int | None, use: str, pins: float, *_: Any) -> tuple[int, str] | None:
+    kind = _by_use(use, pins)
+    return None if kind is None else (_one_if_none(n), kind)
+
+
+def _spoken() -> Rows:
+    return Rows(
+        # How many cables, each as it is.
+        ("cables", "I x", 1.2, int),
+        ("cables use", "I x? <use>", 2.8, lambda n, use: (n, use)),
+        ("cables of", "I x? <plug> <cable>", 4.0, lambda n, kind, _: (n, kind)),
+        ("cables of", "I <plug> x I", 3.6, lambda n, kind, m: (n, kind, m)),
+        ("cables of", "I <plug> <cable>? <with>? I <plugs>", 4.4, _cables_of),
+        ("use", "<use>", 1.6, str),
+        # Plugs, in the order in which they are said.
+        ("plugs", "I? x? <plug> <plugs>?", 2.4, _plugs),
+        ("plugs", "<plug> x I <plugs>?", 3.0, lambda kind, n, _: _plugs(n, kind)),
+        ("plugs", "<use> N <pins>?", 2.2, lambda use, n, _: _of_use(1, use, n)),
+        ("plugs", "I? x? N <pins> <use> <plugs>?", 3.6, lambda n, p, _, u, __: _of_use(n, u, p)),
+        ("several", "I <plugs>", 2.4, lambda n, _: n),
+        ("several", "<with> I <plugs>", 2.8, lambda _, n, __: n),
+        ("step", "<then> Q.mm,in <between>?", 3.2, lambda _, x, __: _mm(x)),
+        ("step", "Q.mm,in <between>", 3.0, lambda x, _: _mm(x)),
+        ("length", "Q.mm,in <first>?", 2.0, lambda x, _: _mm(x)),
+        ("code", "Q.w", 1.8, lambda x: f"{x.likely:g}"),
+        ("gauge", "Q.awg", 2.2, lambda x: x.likely),
+        ("gauge", "awg _ N", 2.2, float),
+        ("degrees", "N ° c", 2.4, float),
+        ("degrees", "N c", 2.0, float),
+        ("straight", "<straight> _ Q.mm", 3.0, lambda _, x: x.likely),
+        ("straight", "<straight> _ N", 2.6, lambda _, n: n),
+        ("fixed", "<fixed>", 1.8, lambda _: True),
+        ("told", "<cable>", 0.6, lambda _: ""),
+        ("told", "<plugs>", 0.4, lambda _: ""),
+        ("told", "<pins>", 0.2, lambda _: ""),
+        ("told", "<native>", 0.4, lambda _: ""),
+        ("told", "<chained>", 0.8, lambda _: ""),
+    )
+
+
+def _cables_of(n: int, kind: str, *said: Any) -> tuple[int, str, int]:
+    return n, kind, said[-2]
+
+
+_SPOKEN = Grammar(_spoken(), "words of a cable: its plugs, mm, awg, W", (lengths,))
+
+
 def read_cable(line: str, family: str) -> tuple[int, Cable]:
-    """How many, and the cable. Raises Unread."""
-    words = _Words(line)
-    name, settings = words.name(), words.settings()
-    count = words.count()
-    gauge, insulation = words.number(r"([0-9]{2}) ?awg"), words.number(r"([0-9.]{2,5}) ?°?c")
-    plugs = read_plugs(settings.pop("plugs")) if "plugs" in settings else words.plugs()
+    """How many, and the cable: `2 processor 4+4 700 mm`, `sata x4 450+120mm 18awg`, `three sata
+    leads with 4 plugs, 500 mm, then every 150 mm`. Raises Unread."""
+    settings, rest = pairs_of(line, _SETTINGS)
+
+    def make(told: Told) -> tuple[int, Cable]:
+        return _cable(told, settings, family)
+
+    return read_by(rest, _SPOKEN, make)
+
+
+_SETTINGS = [Word(w, w) for w in ("key", "family", "needs", "end", "wires", "plugs", "note")]
+
+
+def _cable(told: Told, settings: dict[str, str], family: str) -> tuple[int, Cable]:
+    """How many, and the cable of a reading. Raises Misread, Unread."""
+    gauge, degrees = told.one("gauge"), told.one("degrees")
+    count, kinds = _kinds(told)
+    if "plugs" in settings:
+        plugs = read_plugs(settings["plugs"])
+        if kinds:
+            raise Misread
+    else:
+        plugs = _spoken_plugs(told, kinds)
+    if not 1 <= count <= _MOST:
+        raise Unread([("count", f"1 to {_MOST} cables", str(count))])
     kind: PlugKind = plugs[0]["kind"]
     connector = CONNECTORS[PLUGS[kind].whole]
     own = connector.cable
     chained = ", chained" if connector.chains and len(plugs) > 1 else ""
-    ends, wires = settings.pop("end", None), settings.pop("wires", None)
-    fixed = words.flag("fixed")
-    needs = settings.pop("needs", None)
+    fixed = told.one("fixed") is not None
+    ends, wires, needs = (settings.get(w) for w in ("end", "wires", "needs"))
     fields: dict[str, Any] = {
-        "key": settings.pop("key", own.key),
-        "family": settings.pop("family", family),
-        "name": name or own.name + chained,
-        "note": settings.pop("note", ""),
+        "key": settings.get("key", own.key),
+        "family": settings.get("family", family),
+        "name": settings.get("name") or told.name or own.name + chained,
+        "note": settings.get("note", told.note),
         "needs": () if fixed else own.needs if needs is None else needs.split("+"),
         "supply_end": _end(ends) if ends else {} if fixed else _usual_end(connector),
         "conductors": read_pins(wires) if wires else usual_pins(connector),
-        "gauge": gauge,
+        "gauge": gauge and gauge.value,
         "plugs": plugs,
-        "insulation_degc": insulation,
+        "insulation_degc": degrees and degrees.value,
     }
-    words.nothing_left()
     return count, made(Cable, fields)
 
 
@@ -97,104 +155,78 @@ def _usual_end(connector: Connector) -> dict[str, Any]:
     return {"circuits": connector.cable.circuits, "pins": usual_pins(connector), "grade": grade}
 
 
-class _Words:
-    """A line whose words are taken out one after the other."""
+def _kinds(told: Told) -> tuple[int, list[str]]:
+    """How many cables, and the kinds of their plugs in order. Raises Misread."""
+    counts: list[int] = [s.value for s in told.of("cables")]
+    uses: list[str] = [s.value for s in told.of("use")]
+    kinds: list[str] = []
+    for slot in told.of("cables use", "cables of", "plugs"):
+        n, kind, *several = slot.value
+        if slot.role == "plugs":
+            kinds += [kind] * n
+            continue
+        counts.append(n)
+        if slot.role == "cables use":
+            uses.append(kind)
+        else:
+            kinds += [kind] * (several[0] if several else 1)
+    if len(counts) > 1 or len(set(uses)) > 1:
+        raise Misread
+    first = next((s for s in told.slots if s.role not in ("mark", "filler", "quoted")), None)
+    if told.of("cables") and first not in told.of("cables"):
+        raise Misread  # a number amid the line is of its plugs
+    kinds = [_told_apart(kind, uses) for kind in kinds or uses]
+    several_said = told.one("several")
+    if several_said is not None and len(kinds) == 1:
+        kinds *= several_said.value
+    if len(kinds) > _MOST:
+        raise Unread([("plugs", f"at most {_MOST} plugs", str(len(kinds)))])
+    return (counts or [1])[0], kinds
 
-    def __init__(self, line: str) -> None:
-        self.line = line
-        self.rest = line
 
-    def _take(self, pattern: str) -> re.Match[str] | None:
-        match = re.search(pattern, self.rest, re.IGNORECASE)
-        if match:
-            self.rest = f"{self.rest[: match.start()]} {self.rest[match.end() :]}".strip()
-        return match
+def _told_apart(kind: str, uses: list[str]) -> str:
+    """The plug that `8 pin` or `4 pin` is, by what the cable is for; 4 pins alone are a drive's.
+    Raises Unread for 8 alone."""
+    if not kind.isdigit():
+        return kind
+    by_use = next((k for use in uses if (k := BY_USE.get((use, int(kind))))), None)
+    if by_use is None and kind == "8":
+        wanted = "whose plug it is, as processor 8-pin or graphics 8-pin"
+        raise Unread([("8-pin", wanted, "one that may be either")])
+    return by_use or "per4"
 
-    def name(self) -> str:
-        name = self._take(rf"(?<![:\S]){QUOTED}")
-        return unquoted(name.group()) if name else ""
 
-    def count(self) -> int:
-        """`2x ` or `2 processor` in front; `3 sata cables`."""
-        self.rest = self.rest.replace("−", "-").replace("×", "x")
-        kinds = "|".join(_CABLES)
-        match = self._take(
-            rf"^([0-9]{{1,2}})(?: ?x(?= )| (?=(?:{kinds})\b)| (?=\S+(?:-pin)? cables?\b)"
-            r"| (?=\S+ (?:x ?[0-9]|[0-9]{1,2} plugs)))"
-        )
-        n = int(match[1]) if match else 1
-        if not 1 <= n <= _MOST:
-            raise Unread([("count", f"1 to {_MOST} cables", str(n))])
-        return n
+def _spoken_plugs(told: Told, kinds: list[str]) -> list[dict[str, Any]]:
+    """Plugs in order, each with its distance from the supply. Raises Unread."""
+    if not kinds:
+        wanted = "one of 20+4, 4+4, 6+2, 16-pin, sata, peripheral, floppy, cpu8, pcie8"
+        raise Unread([("plug", wanted, repr(told.line.raw)[:60])])
+    code, straight = told.one("code"), told.one("straight")
+    if code is not None and code.value not in _CODES:
+        raise Unread([(told.text(code), f"a code of {', '.join(_CODES)} W", "none of them")])
+    plugs: list[dict[str, Any]] = []
+    for i, (kind, at) in enumerate(zip(kinds, _away(told, len(kinds)), strict=True), 1):
+        plug: dict[str, Any] = {"key": f"p{i}", "kind": kind, "at_mm": at}
+        if is_coded(PLUGS[cast("PlugKind", kind)].whole):
+            plug |= {"grade": "high", "sense": code and _CODES[code.value]}
+            plug |= {"straight_mm": straight.value} if straight else {}
+        plugs.append(plug)
+    return plugs
 
-    def settings(self) -> dict[str, str]:
-        settings = {}
-        while m := self._take(rf"(?<!\S)(key|family|needs|end|wires|plugs|note):({QUOTED}|\S+)"):
-            settings[m[1].lower()] = unquoted(m[2]) if m[2].startswith('"') else m[2]
-        return settings
 
-    def flag(self, word: str) -> bool:
-        return self._take(rf"\b{word}\b") is not None
-
-    def number(self, pattern: str) -> float | None:
-        match = self._take(rf"(?<![\w.]){pattern}(?!\w)")
-        return float(match[1]) if match else None
-
-    def plugs(self) -> list[dict[str, Any]]:
-        """Plugs in order, each with its distance from the supply."""
-        away = self._distances()
-        code = self._take(r"(?<!\w)(150|300|450|600) ?w(?:atts?)?\b")
-        straight = self._take(r"\bstraight[: ] ?([0-9.]+) ?(?:mm)?")
-        cable = self._take(rf"\b({'|'.join(_CABLES)})\b")
-        kinds = self._kinds() or ([_CABLES[cable[1].lower()]] if cable else [])
-        several = self._take(r"\b([0-9]{1,2}) plugs?\b")
-        if not kinds:
-            raise Unread([("plug", f"one of {', '.join(_PLUG_WORDS)}", repr(self.line)[:60])])
-        if several and len(kinds) == 1:
-            kinds = kinds * int(several[1])
-        if not away:
-            wanted = "the distance of its plugs, as 600 mm, or 600/750 or 600+150 for several"
-            raise Unread([("length", wanted, repr(self.line)[:60])])
-        self._take(r"\bcables?\b")
-        self._take(r"\b(?:each|plugs?|chained|with|of|pin)\b")
-        plugs: list[dict[str, Any]] = []
-        for i, (kind, at) in enumerate(zip(kinds, _spread(away, len(kinds)), strict=True), 1):
-            plug: dict[str, Any] = {"key": f"p{i}", "kind": kind, "at_mm": at}
-            if is_coded(PLUGS[kind].whole):
-                plug |= {"grade": "high", "sense": _CODES[code[1]] if code else None}
-                plug |= {"straight_mm": float(straight[1])} if straight else {}
-            plugs.append(plug)
-        return plugs
-
-    def _kinds(self) -> list[PlugKind]:
-        """`sata x4`, `4 sata`, `2x 6+2`, `3 sata + 1 peripheral`."""
-        words = "|".join(re.escape(w) for w in sorted(_PLUG_WORDS, key=len, reverse=True))
-        item = (
-            rf"(?<![\w.+])(?:([0-9]{{1,2}})(?: ?x ?| ))?({words})(?:[- ]?pins?)?(?![\w.+])"
-            r"(?: ?x ?([0-9]{1,2}))?"
-        )
-        plug_kinds: list[PlugKind] = []
-        while m := self._take(item):
-            plug_kinds += [_PLUG_WORDS[m[2].lower()]] * int(m[1] or m[3] or 1)
-            if len(plug_kinds) > _MOST:
-                raise Unread([("plugs", f"at most {_MOST} plugs", str(len(plug_kinds)))])
-        return plug_kinds
-
-    def _distances(self) -> list[float]:
-        """`600 mm`, `600/750 mm` from the supply, `600+150+150 mm` from plug to plug."""
-        n = r"[0-9]{2,4}(?:\.[0-9]+)?"
-        match = self._take(rf"(?<![\w.+])({n}(?: ?mm)?(?: ?[/+,] ?{n}(?: ?mm)?)*) ?mm\b")
-        if match is None:
-            return []
-        text = re.sub(r"mm|\s", "", match[1])
-        if "+" in text:
-            return list(accumulate(float(t) for t in text.split("+")))
-        return [float(t) for t in re.split("[/,]", text)]
-
-    def nothing_left(self) -> None:
-        rest = re.sub(r"[,;+]", " ", self.rest).strip()
-        if rest:
-            raise Unread([(rest[:60], "words of a cable: its plugs, mm, awg, W", "not understood")])
+def _away(told: Told, plugs: int) -> list[float]:
+    """Distances from the supply: said one by one, or the first and the steps from plug to plug.
+    Raises Unread."""
+    away: list[float] = []
+    for slot in told.of("length", "lengths"):
+        away += [slot.value] if slot.role == "length" else slot.value
+    steps: list[float] = [s.value for s in told.of("step")]
+    if not away:
+        wanted = "the distance of its plugs, as 600 mm, or 600/750 or 600+150 for several"
+        raise Unread([("length", wanted, repr(told.line.raw)[:60])])
+    for step in steps:
+        away.append(away[-1] + step)
+    return _spread(away, plugs)
 
 
 def _spread(away: list[float], plugs: int) -> list[float]:

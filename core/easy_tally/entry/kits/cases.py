@@ -6,9 +6,10 @@ from typing import Any, get_args
 
 from ...standards.forms import Side, SupplyForm
 from ...things.case import Area, Case, RadiatorPlace, Route, Vent
+from ..line import Amount, Misread, Rows, dimensions
 from ..printer import number_word
+from .heard import Grammar, Told, read_by
 from .lines import (
-    Unread,
     Word,
     fields_of,
     line_of,
@@ -88,13 +89,81 @@ CASE_WORDS: tuple[Word, ...] = (
 )
 
 
+def _room(word: str, x: Amount) -> tuple[str, str]:
+    return word, number_word(x.likely)
+
+
+def _vent_said(side: str, filtered: str | None = None) -> str:
+    return side if filtered is None else f"{side}+filtered"
+
+
+def _radiator_said(side: str, size: float | Amount) -> str:
+    return f"{side}+{size.likely if isinstance(size, Amount) else size:g}"
+
+
+#: As its page or a tape measure says it.
+_SPOKEN = Grammar(
+    Rows(
+        ("words", "<room> _ <up_to>? _ Q.mm", 4.0, lambda word, _, x: _room(word, x)),
+        ("words", "<room> _ N mm", 3.0, lambda word, n: (word, number_word(n))),
+        ("words", "Q.mm <up_to>? <room>", 3.4, lambda x, _, word: _room(word, x)),
+        ("words", "Q.mm _ <room>", 3.2, lambda x, word: _room(word, x)),
+        ("words", "I x? <bays>", 3.6, lambda n, word: (word, str(n))),
+        ("words", "I x? <slots>", 3.0, lambda n, _: ("slots", str(n))),
+        ("words", "I x? <lead_to> <side>?", 3.4, lambda n, word, _: (word, str(n))),
+        ("words", "<lead_to> <side>?", 2.0, lambda word, _: (word, "1")),
+        ("words", "<side> <lead_to>", 2.4, lambda _, word: (word, "1")),
+        ("words", "<supply_at>", 3.0, lambda side: ("supply-at", side)),
+        ("form", "<form> <supply>", 3.4, lambda form, _: form),
+        ("form", "<form> and|or|, <form> <supply>", 6.0, lambda one, two, _: f"{one},{two}"),
+        ("form", "<form> / <form> <supply>", 6.0, lambda one, two, _: f"{one},{two}"),
+        ("told", "<form>", 1.0, lambda _: ""),
+        ("radiator", "N <radiator> _ <side>", 4.0, lambda n, _, side: _radiator_said(side, n)),
+        ("radiator", "Q.mm <radiator> _ <side>", 4.4, lambda x, _, at: _radiator_said(at, x)),
+        ("radiator", "<side> N <radiator>", 3.6, lambda side, n, _: _radiator_said(side, n)),
+        ("radiator", "<side> Q.mm <radiator>", 4.0, lambda side, x, _: _radiator_said(side, x)),
+        ("radiator", "<side> <radiator> N", 3.4, lambda side, _, n: _radiator_said(side, n)),
+        ("radiator", "<side> <radiator> Q.mm", 3.8, lambda side, _, x: _radiator_said(side, x)),
+        ("radiator", "<radiator> N _ <side>", 3.8, lambda _, n, side: _radiator_said(side, n)),
+        ("radiator", "<radiator> Q.mm _ <side>", 4.2, lambda _, x, at: _radiator_said(at, x)),
+        ("vent", "<filtered>? <side> <vents>", 3.0, lambda f, side, _: _vent_said(side, f)),
+        ("vent", "<vents> _ <side> <filtered>?", 3.0, lambda _, side, f: _vent_said(side, f)),
+        ("vent", "<side> and|,|& <side> <vents>", 4.0, lambda one, two, _: f"{one},{two}"),
+        ("vent", "<vents> _ <side> and|,|& <side>", 4.0, lambda _, one, two: f"{one},{two}"),
+        ("told", "<case>", 1.4, lambda _: ""),
+        ("told", "mini|micro itx|atx", 1.8, lambda: ""),
+        ("told", "itx|matx|eatx|microatx", 1.4, lambda: ""),
+    ),
+    "words of a case: its forms, mm for supply and cards, slots, bays",
+    (dimensions,),
+)
+
+
 def read_case_line(line: str) -> Case:
-    """`"My case" forms:ATX,SFX supply-room:180 card-room:340 panel:160 slots:7`. Raises Unread."""
-    values, rest = pairs_of(line, CASE_WORDS)
-    if rest:
-        words = ", ".join(w.word for w in CASE_WORDS)
-        raise Unread([(rest[:60], f"a name in quotes, and words of {words}", "no such word")])
-    return case_of(values)
+    """`"My case" forms:ATX,SFX supply-room:180 card-room:340 panel:160 slots:7`, or as people say
+    it: `tower, supply up to 180 mm, cards 360 mm, 7 slots, 360 radiator on top`. Raises Unread."""
+    given, rest = pairs_of(line, CASE_WORDS)
+    if not rest:
+        return case_of(given)
+
+    def make(told: Told) -> Case:
+        return case_of({"name": told.name or "Case"} | _said(told) | given)
+
+    return read_by(rest, _SPOKEN, make)
+
+
+def _said(told: Told) -> dict[str, str]:
+    """Word → value of what is said. Raises Misread."""
+    values: dict[str, str] = {}
+    for slot in told.of("words"):
+        word, value = slot.value
+        if values.setdefault(word, value) != value:
+            raise Misread
+    for role, word in (("form", "forms"), ("radiator", "radiators"), ("vent", "vents")):
+        if own := [s.value for s in told.of(role)]:
+            values[word] = ",".join(dict.fromkeys(own))
+    note = [told.text(s) for s in told.of("dimensions")] + ([told.note] if told.note else [])
+    return values | ({"note": ", ".join(note)} if note else {})
 
 
 def case_of(values: dict[str, str]) -> Case:

@@ -102,6 +102,8 @@ def numbers(word: str, field: str, unit: str) -> Word:
     return Word(word, field, unit, number, number_word)
 
 
+#: What is not known, where something else goes without saying.
+_UNKNOWN = "?"
 _PAIR = re.compile(rf"(?<!\S)([a-z0-9.-]+):({QUOTED}|\S+)")
 _NAME = re.compile(QUOTED)
 
@@ -133,6 +135,9 @@ def fields_of(words: Iterable[Word], values: Mapping[str, str]) -> dict[str, Any
         text = values.get(w.word, "").strip()
         if not text:
             continue
+        if text == _UNKNOWN:
+            fields[w.field] = None
+            continue
         try:
             fields[w.field] = w.read(text)
         except ValueError as error:
@@ -155,8 +160,8 @@ def values_of(words: Iterable[Word], thing: BaseModel) -> dict[str, str]:
     values = {}
     for w in words:
         value = getattr(thing, w.field)
-        if value != type(thing).model_fields[w.field].get_default() and value is not None:
-            values[w.word] = w.say(value)
+        if value != type(thing).model_fields[w.field].get_default():
+            values[w.word] = _UNKNOWN if value is None else w.say(value)
     return values
 
 

@@ -2,13 +2,17 @@
 
 from __future__ import annotations
 
-from typing import Any, get_args
+from collections.abc import Callable
+from typing import Any, cast, get_args
 
-from ...standards.connectors import PlugKind
+from ...standards.connectors import CONNECTORS, PLUGS, PlugKind, SocketKind, is_coded
 from ...standards.forms import SupplyForm
 from ...things.adapters import Adapter, Bracket, CodeAt, Extension, Lead
 from ...wiring import never_made
-from .cables import read_pins, read_plugs, say_pins, say_plug
+from ..line import Amount, Misread, Rows
+from .cables import read_pins, read_plugs, say_pins, say_plug, usual_pins
+from .heard import Grammar, Told, lengths, read_by
+from .lexicon import BY_USE
 from .lines import (
     Unread,
     Word,
@@ -80,14 +84,242 @@ _KINDS: dict[str, tuple[type[Any], tuple[Word, ...]]] = {
 }
 
 
+# -- as people say it ----------------------------------------------------------------------
+
+
+def _mm(x: Amount, *_: Any) -> float:
+    return round(x.likely * 25.4) if x.unit == "in" else x.likely
+
+
+def _several(n: int | None, kind: str, *_: Any) -> tuple[int, str]:
+    return (1 if n is None else n), kind
+
+
+def _by_use(n: int | None, use: str, pins: float, *_: Any) -> tuple[int, str] | None:
+    kind = BY_USE.get((use, int(pins)))
+    return None if kind is None else _several(n, kind)
+
+
+_WIRES_SAID = (
+    ("length", "Q.mm,in", 2.0, _mm),
+    ("awg", "Q.awg", 2.2, lambda x: f"{x.likely:g}"),
+    ("awg", "awg _ N", 2.2, lambda n: f"{n:g}"),
+    ("insulation", "N ° c", 2.4, lambda n: f"{n:g}"),
+    ("insulation", "N c", 2.0, lambda n: f"{n:g}"),
+    ("plugs", "I? x? <plug> <plugs>?", 2.4, _several),
+    ("plugs", "I? x? <plug> <cable>", 2.4, _several),
+    ("plugs", "I? x? <plug> <use> <plugs>?", 3.0, _several),
+    ("plugs", "I? x? <use> N <pins>? <plugs>?", 3.4, _by_use),
+    ("plugs", "I? x? N <pins> <use> <plugs>?", 3.4, lambda n, p, _, u, __: _by_use(n, u, p)),
+    ("plugs", "<plug> x I", 3.0, lambda kind, n: (n, kind)),
+    ("use", "<use>", 1.4, str),
+    ("told", "<cable>", 0.4, lambda _: ""),
+    ("told", "<plugs>", 0.2, lambda _: ""),
+    ("told", "<native>", 0.2, lambda _: ""),
+    ("told", "<adapter>", 1.4, lambda _: ""),
+    ("told", "<extension>", 1.4, lambda _: ""),
+)
+_ADAPTER = Grammar(
+    Rows(
+        *_WIRES_SAID,
+        ("to", "<to>", 1.4, lambda _: ""),
+        ("from", "<from>", 1.2, lambda _: ""),
+        ("ways", "I <to> I", 3.4, lambda n, _, m: m if n == 1 else None),
+        ("ways", "I way|ways|- way", 2.4, int),
+        ("splitter", "<splitter>", 1.6, lambda _: ""),
+        ("code", "Q.w", 1.8, lambda x: f"{x.likely:g}"),
+        ("moulded", "<moulded>", 1.8, str),
+    ),
+    "words of an adapter: 2 x 8-pin to 16-pin, mm, awg, W",
+    (lengths,),
+)
+_EXTENSION = Grammar(Rows(*_WIRES_SAID), "words of an extension: its plug, mm, awg")
+_BRACKET = Grammar(
+    Rows(
+        ("form", "<form>", 2.0, str),
+        ("to", "<to>", 1.0, lambda _: ""),
+        ("to", "in|into|inside", 1.0, lambda: ""),
+        ("for", "for|holds|of", 2.0, lambda: ""),
+        ("told", "<bracket>", 1.4, lambda _: ""),
+        ("told", "<supply>", 0.6, lambda _: ""),
+        ("told", "place|case|adapter|plate|opening", 0.6, lambda: ""),
+    ),
+    "words of a bracket: SFX to ATX",
+)
+
+
+def _adapter_said(told: Told) -> dict[str, Any]:
+    """Fields of an adapter. Raises Misread, Unread."""
+    ways = told.one("ways")
+    ends = _ends(told)
+    if told.of("splitter") or (ways and len(ends[0]) == 1 and not ends[1]):
+        kinds = ends[0] or ends[1]
+        if len(set(kinds)) != 1:
+            raise Misread
+        leads, plugs = kinds[:1], kinds[:1] * (ways.value if ways else 2)
+    else:
+        leads, plugs = ends
+        if ways:
+            raise Misread
+    if not leads or not plugs:
+        wanted = "what goes into what, as 2 x 8-pin to 16-pin"
+        raise Unread([("adapter", wanted, repr(told.line.raw)[:60])])
+    return _adapter_of(told, leads, plugs)
+
+
+def _ends(told: Told) -> tuple[list[str], list[str]]:
+    """Kinds of plugs that go into an adapter, and its own: before and behind `to`, or the other way
+    round with `from`. Raises Misread."""
+    turns = told.of("to", "from")
+    if len(turns) > 1:
+        raise Misread
+    sides: tuple[list[str], list[str]] = ([], [])
+    for slot in told.of("plugs", "use"):
+        n, kind = slot.value if slot.role == "plugs" else (1, slot.value)
+        sides[bool(turns) and slot.at > turns[0].at].extend([kind] * n)
+    return (sides[1], sides[0]) if turns and turns[0].role == "from" else sides
+
+
+#: A plug that is said → the lead that takes it.
+_LEADS = {
+    **dict.fromkeys(("8", "pcie8", "pcie6+2"), "pcie8"),
+    **dict.fromkeys(("4", "per4"), "per4"),
+    **{kind: kind for kind in ("pcie6", "sata", "fdd4")},
+}
+
+
+def _adapter_of(told: Told, leads: list[str], plugs: list[str]) -> dict[str, Any]:
+    """Fields of an adapter by its ends. Raises Unread."""
+    taken = [_LEADS.get(kind) for kind in leads]
+    if None in taken:
+        wanted = "leads of 8-pin, 6-pin, peripheral, SATA or floppy"
+        raise Unread([("leads", wanted, f"{leads[taken.index(None)]}")])
+    kinds = [_plug_kind(kind) for kind in plugs]
+    said = [s.value for s in told.of("length")]
+    for slot in told.of("lengths"):
+        said += slot.value
+    if not said:
+        raise Unread([("length", "how long its wires are, as 200 mm", repr(told.line.raw)[:60])])
+    if len(said) not in (1, len(kinds)):
+        raise Unread([("length", f"one, or {len(kinds)} as it has plugs", str(len(said)))])
+    away = said if len(said) == len(kinds) else said * len(kinds)
+    ends = zip("xyzuvwst", kinds, away, strict=False)
+    own: list[dict[str, Any]] = [{"key": key, "kind": k, "at_mm": mm} for key, k, mm in ends]
+    for plug in own:
+        plug |= {"grade": "high"} if is_coded(PLUGS[plug["kind"]].whole) else {}
+    code = told.one("code")
+    lead = CONNECTORS[cast("SocketKind", taken[0])]
+    return {
+        "name": _name(leads, plugs),
+        "leads": [{"key": key, "kind": k} for key, k in zip("abcd", taken, strict=False)],
+        "plugs": own,
+        "conductors": usual_pins(lead),
+        "codes": [{"leads": len(leads), "watts": int(code.value)}] if code else [],
+    }
+
+
+def _plug_kind(kind: str) -> str:
+    """The plug of an adapter. Raises Unread for 8 pins that may be either's."""
+    if kind == "8":
+        wanted = "whose plug it is, as processor 8-pin or graphics 8-pin"
+        raise Unread([("8-pin", wanted, "one that may be either")])
+    return "per4" if kind == "4" else kind
+
+
+def _name(leads: list[str], plugs: list[str]) -> str:
+    def side(kinds: list[str]) -> str:
+        words = {k: _SHORT.get(k, k) for k in kinds}
+        counted = ((kinds.count(k), w) for k, w in words.items())
+        return " and ".join(w if n == 1 else f"{n} × {w}" for n, w in counted)
+
+    return f"{side(leads)} to {side(plugs)}"
+
+
+_SHORT = {
+    "8": "8-pin",
+    "4": "4-pin",
+    "pcie8": "8-pin",
+    "pcie6+2": "8-pin",
+    "pcie6": "6-pin",
+    "16pin": "16-pin",
+    "per4": "4-pin",
+    "sata": "SATA",
+    "fdd4": "floppy",
+}
+
+
+def _extension_said(told: Told) -> dict[str, Any]:
+    """Fields of an extension. Raises Misread, Unread."""
+    uses = [s.value for s in told.of("use")]
+    kinds = [s.value[1] for s in told.of("plugs")]
+    length = told.one("length")
+    if len(kinds) > 1 or (kinds and any(s.value[0] != 1 for s in told.of("plugs"))):
+        raise Misread
+    kind = kinds[0] if kinds else next(iter(uses), "")
+    if kind.isdigit():
+        by_use = (BY_USE.get((use, int(kind))) for use in uses)
+        kind = next((k for k in by_use if k), "") or _plug_kind(kind)
+    if not kind:
+        raise Unread([("plug", "which plug it is of", repr(told.line.raw)[:60])])
+    if length is None:
+        raise Unread([("length", "how long it is, as 300 mm", repr(told.line.raw)[:60])])
+    shape = PLUGS[cast("PlugKind", kind)]
+    return {
+        "name": f"{shape.words[0].upper()}{shape.words[1:]} extension, {length.value:g} mm",
+        "kind": kind,
+        "length_mm": length.value,
+        "conductors": usual_pins(CONNECTORS[shape.whole]),
+    }
+
+
+def _bracket_said(told: Told) -> dict[str, Any]:
+    """Fields of a bracket: what it holds, and the place. Raises Unread."""
+    forms = told.of("form")
+    if len(forms) != 2:
+        wanted = "two forms, the supply's and the place's, as SFX to ATX"
+        raise Unread([("form", wanted, repr(told.line.raw)[:60])])
+    held, place = (f.value for f in forms)
+    turned = any(forms[0].at < s.at < forms[1].at for s in told.of("for"))
+    held, place = (place, held) if turned else (held, place)
+    return {"name": f"Bracket, {held} in an {place} place", "form": held, "place": place}
+
+
+_SAID: dict[str, tuple[Grammar, Callable[[Told], dict[str, Any]]]] = {
+    "adapter": (_ADAPTER, _adapter_said),
+    "extension": (_EXTENSION, _extension_said),
+    "bracket": (_BRACKET, _bracket_said),
+}
+
+
+# -- reading, printing ---------------------------------------------------------------------
+
+
 def read_loose(kind: str, line: str) -> Loose:
     """An adapter, an extension or a bracket. Raises Unread."""
     kind_of_thing, words = _KINDS[kind]
     values, rest = pairs_of(line, words)
-    if rest:
-        said = ", ".join(w.word for w in words)
-        raise Unread([(rest[:60], f"a name in quotes, and words of {said}", "no such word")])
-    fields = fields_of(words, values) | {"name": values.get("name", "")}
+    if not rest:
+        return _made(kind, fields_of(words, values) | {"name": values.get("name", "")})
+    grammar, fields_said = _SAID[kind]
+
+    def make(told: Told) -> Loose:
+        # What nobody says is not known: no gauge goes without saying.
+        fields: dict[str, Any] = {}
+        if "gauge" in kind_of_thing.model_fields:
+            fields["gauge"] = None
+        fields |= fields_said(told)
+        spoken = {s.role: str(s.value) for s in told.of("awg", "insulation", "moulded")}
+        fields |= fields_of(words, spoken | values)
+        fields["name"] = values.get("name") or told.name or fields["name"]
+        if "note" in kind_of_thing.model_fields:
+            fields.setdefault("note", told.note)
+        return _made(kind, fields)
+
+    return read_by(rest, grammar, make)
+
+
+def _made(kind: str, fields: dict[str, Any]) -> Loose:
+    kind_of_thing, _ = _KINDS[kind]
     if "key" in kind_of_thing.model_fields:
         fields.setdefault("key", kind)
     loose: Loose = made(kind_of_thing, fields)

@@ -11,8 +11,10 @@ from ...standards.forms import SupplyForm
 from ...things.cables import Cable, SupplyEnd
 from ...things.labels import label_problems
 from ...things.supply import EfficiencyPoint, Port, PortGroup, Supply
+from ..line import Amount, Misread, Rows, dimensions, rails
 from ..printer import number_word
 from .cables import read_cable
+from .heard import Grammar, Told, read_by
 from .lines import (
     Unread,
     Word,
@@ -52,17 +54,10 @@ _LETTER: dict[PortKind, str] = {
     "16pin": "H",
     "drive": "D",
 }
-#: As a box says it → the kind of port. The wider before the narrower.
-_PORT_WORDS: tuple[tuple[str, PortKind], ...] = (
-    (r"(?:processor|cpu) ?(?:or|/|\+|and) ?(?:graphics|card|pcie)", "processor-graphics"),
-    (r"(?:graphics|card|pcie) ?(?:or|/|\+|and) ?(?:processor|cpu)", "processor-graphics"),
-    (r"processor|cpu", "processor"),
-    (r"graphics|card|pcie", "graphics"),
-    (r"16[- ]?pin|12v-2x6", "16pin"),
-    (r"drive|sata(?: ?/ ?peripheral)?|peripheral", "drive"),
-    (r"board b", "board-b"),
-    (r"board(?: a)?|24[- ]?pin", "board-a"),
-)
+
+
+#: Ports of a kind, and in a row of the panel.
+_MOST_PORTS = 20
 
 
 def _point(text: str) -> dict[str, float]:
@@ -145,61 +140,175 @@ SUPPLY_WORDS: tuple[Word, ...] = (
     Word("ports", "ports", "", several(_port), listed(_say_port)),
     Word("note", "note"),
 )
-_N = r"([0-9]+(?:[.,][0-9]+)?)"
-_A = r" ?a(?:mps?)?\b"
-#: As a box or a label says it → the line's own words.
-_SAID: tuple[tuple[str, str], ...] = (
-    (r"\bsfx[- ]l\b", " form:SFX-L "),
-    (r"\bsfx\b", " form:SFX "),
-    (r"\btfx\b", " form:TFX "),
-    (r"\bflex(?:[- ]atx)?\b", ' form:"Flex ATX" '),
-    (r"\b(?:atx )?(?:design |revision )?(3\.[01])\b(?! ?[va])", r" design:\1 "),
-    (r"\bclassic(?: design)?\b", " design:classic "),
-    (r"\batx\b", " form:ATX "),
-    (r"\b(fully|semi|not)[- ]modular\b", r" modular:\1 "),
-    (r"\bnon[- ]modular\b", " modular:not "),
-    (r"\b(independent|group)(?:ly|-|ed)? ?(?:regulat\w+|rails?)\b", r" regulation:\1 "),
-    (rf"\b({'|'.join(get_args(Grade))})(?: grade)?\b", r" grade:\1 "),
-    (rf"\b(?:5 ?v ?sb|\+5 ?vsb|standby)[: @]*{_N}{_A}", r" standby:\1 "),
-    (rf"(?<!\w)[-−]12 ?v[: @]*{_N}{_A}", r" minus-12v:\1 "),
-    (rf"(?<!\w)[-−]5 ?v[: @]*{_N}{_A}", r" minus-5v:\1 "),
-    (rf"(?<![\w.-])\+?(12|5|3\.3) ?v[: @]*{_N}{_A}", r" \1v:\2 "),
-    (rf"(?<![\w.]){_N}{_A} ?(?:@|at|on) ?\+?(12|5|3\.3) ?v\b", r" \2v:\1 "),
-    (rf"\bcombined[: ]*{_N} ?w\b", r" combined:\1 "),
-    (rf"\bhold[- ]?up[: ]*{_N} ?ms\b", r" hold-up:\1 "),
-    (rf"\bfan (?:off|stands|stops)(?: to| up to| until| below)? {_N} ?%", r" fan-stands-to:\1 "),
-    (
-        rf"\bfan (?:off|stands|stops)(?: to| up to| until| below)? {_N} ?°c\b",
-        r" fan-stands-to-temp:\1 ",
-    ),
-    (r"\b(?:made|built)(?: in)? ([12][0-9]{3})\b", r" made:\1 "),
-    (r"\btelemetry(?: lead)?\b(?!:)", " telemetry:yes "),
-    (rf"(?<![\w.]){_N} ?mm(?: long)?\b", r" length:\1 "),
-    (rf"(?<![\w.:]){_N} ?w(?:atts?)?\b", r" rated:\1 "),
-    (r"\bfamily ([^\s\",;:]+)", r" family:\1 "),
+
+
+def _amount(x: Amount, *_: Any) -> str:
+    return number_word(x.likely)
+
+
+def _percent(*said: Any) -> str:
+    return number_word(said[-1])
+
+
+def _design(n: float) -> str | None:
+    return {3.0: "3.0", 3.1: "3.1"}.get(n)
+
+
+def _year(n: float) -> str | None:
+    return f"{n:g}" if n % 1 == 0 and 1985 <= n <= 2100 else None
+
+
+def _ports(n: int, kind: str, *_: Any) -> tuple[int, str] | None:
+    return (n, kind) if 1 <= n <= _MOST_PORTS else None
+
+
+#: Numbers before a grade that are a mark's, and none of the supply's: shares in percent.
+_MARKS = range(50, 100)
+#: As a box, a label or a shop's page says it.
+_ROWS = Rows(
+    ("rated", "Q.w <max>?", 2.0, _amount),
+    ("rated", "<max> _ Q.w", 2.6, lambda _, x: _amount(x)),
+    ("combined", "<combined> _ <max>? Q.w", 4.0, lambda _, __, x: _amount(x)),
+    ("combined", "Q.w <combined>", 3.6, _amount),
+    ("standby", "<standby> _ Q.a", 4.4, lambda _, x: _amount(x)),
+    ("standby", "Q.a _ <standby>", 3.6, _amount),
+    ("form", "<form>", 2.0, str),
+    ("design", "design|atx|version|standard|revision N", 4.0, _design),
+    ("design", "N", 1.0, _design),
+    ("design", "<classic>", 2.6, lambda _: "classic"),
+    ("grade", "<grade>", 2.2, str),
+    # A number before a grade belongs to a mark, and is no figure.
+    ("grade", "N * <grade>", 3.4, lambda n, grade: grade if n in _MARKS else None),
+    ("grade", "N <grade>", 3.0, lambda n, grade: grade if n in _MARKS else None),
+    ("modular", "<modular>", 2.4, str),
+    ("regulation", "<regulation>", 2.0, str),
+    ("hold-up", "<hold_up> _ Q.ms", 3.6, lambda _, x: _amount(x)),
+    ("hold-up", "Q.ms <hold_up>", 3.6, _amount),
+    ("fan-stands-to", "<stands> _ N %", 4.0, _percent),
+    ("fan-stands-to", "N % <stands>", 3.4, lambda n, _: number_word(n)),
+    ("stands to watts", "<stands> _ Q.w", 4.4, lambda _, x: x.likely),
+    ("fan-stands-to-temp", "<stands> _ N ° c", 4.4, _percent),
+    ("fan-side", "<fan_side>", 2.4, str),
+    ("made", "<made> N", 2.6, lambda _, n: _year(n)),
+    ("made", "N", 1.0, _year),
+    ("telemetry", "<telemetry>", 1.8, lambda _: "yes"),
+    ("length", "Q.mm long|deep?", 2.2, _amount),
+    ("told", "Q.year <warranty>", 3.0, lambda *_: ""),
+    ("told", "<warranty> _ Q.year", 3.0, lambda *_: ""),
+    ("told", "<supply>", 0.8, lambda *_: ""),
+    ("family of", "family *", 2.6, lambda: ""),
+    ("ports", "I x? <port> <ports>", 4.0, _ports),
+    ("ports", "I x? <port>", 3.0, _ports),
+    ("leads", "I x? <port> <cable>", 4.6, _ports),
+    ("plugs", "I x? <port> <plugs>", 4.6, _ports),
+    ("leads", "<native> <port>", 5.0, lambda _, kind: (1, kind)),
+    ("leads", "<native> <port> Q.w", 8.0, lambda _, kind, __: (1, kind)),
+    ("leads", "<port> <cable>? Q.w", 7.0, lambda kind, *_: (1, kind) if kind == "16pin" else None),
+    ("leads", "<port> <cable> x I", 4.6, lambda kind, _, n: (n, kind)),
+    ("no ports", "<ports> <port>?", 0.2, lambda *_: ""),
 )
+_WORDS = "words of a supply: its W, A, mm, design, ports"
+_SPOKEN = Grammar(_ROWS, _WORDS, (rails, dimensions))
 
 
 def read_supply(line: str) -> Supply:
     """`"Sandling 750" 750 W 3.1 ATX gold 12 V 62 A: 5 processor or graphics, 1 16-pin, 4 drive
     ports`. Raises Unread."""
     given, rest = pairs_of(line, SUPPLY_WORDS)
-    ports, rest = _ports_said(rest)
-    for pattern, word in _SAID:
-        rest = re.sub(pattern, word, rest, flags=re.IGNORECASE)
-    name = re.split(r"[,;]|(?<!\S)[a-z0-9.-]+:\S", rest, maxsplit=1)[0].strip(" :")
-    if "name" not in given and name:
-        rest = rest.strip().removeprefix(name)
-    said, rest = pairs_of(rest, SUPPLY_WORDS)
-    twice = sorted(said.keys() & given.keys())
-    if twice:
-        raise Unread([(twice[0], "each figure once", "it twice")])
-    rest = re.sub(r"[,;:]|\b(?:supply|psu|power)\b", " ", rest, flags=re.IGNORECASE).strip()
-    values = said | given
-    values.setdefault("name", " ".join(name.split()))
-    if rest:
-        raise Unread([(rest[:60], "words of a supply: its W, A, mm, design, ports", "these")])
-    return supply_of(values, ports)
+    if not rest:
+        return supply_of(given)
+
+    def make(told: Told) -> Supply:
+        said, ports = _said(told), _panel(told)
+        if twice := sorted(said.keys() & given.keys()):
+            raise Unread([(twice[0], "each figure once", "it twice")])
+        values = said | given
+        name = told.name or (f"{values['rated']} W supply" if "rated" in values else "")
+        values.setdefault("name", name)
+        return supply_of(values, ports)
+
+    return read_by(rest, _SPOKEN, make)
+
+
+def _said(told: Told) -> dict[str, str]:
+    """Word → value of what is said. Raises Misread, Unread."""
+    values: dict[str, str] = {}
+    known = {w.word for w in SUPPLY_WORDS}
+    for slot in told.slots:
+        if slot.role not in known or slot.role == "ports":
+            continue
+        if values.setdefault(slot.role, slot.value) != slot.value:
+            raise Unread([(f"{slot.role} {slot.value}", _WORDS, "two of them")])
+    for slot in told.of("rail"):
+        volts, x = slot.value
+        word = {12: "12v", 5: "5v", 3.3: "3.3v", -12: "minus-12v", -5: "minus-5v"}.get(volts)
+        if word is None or word in values:
+            raise Misread
+        values[word] = number_word(x.likely if x.unit == "a" else round(x.likely / abs(volts), 2))
+    for slot in told.of("dimensions"):
+        values.setdefault("length", number_word(_length(slot.value)))
+    for slot in told.of("stands to watts"):
+        if "rated" not in values:
+            raise Misread
+        values["fan-stands-to"] = number_word(round(100 * slot.value / number(values["rated"]), 2))
+    for slot in told.of("family of"):
+        values["family"] = told.text(slot).partition(" ")[2]
+    note = [told.note] if told.note else []
+    note += [told.text(s) for s in told.of("leads", "plugs")]
+    if note:
+        values["note"] = ", ".join(note)
+    return values
+
+
+#: Width and height of a supply by its form [mm]; what is left of three sizes is its length.
+#: Source: the forms' standards.
+_ACROSS = ((150, 86), (125, 63.5), (85, 65), (81.5, 40.5), (125, 64))
+
+
+def _length(sizes: tuple[float, ...]) -> float:
+    """A supply's length of its three sizes. Raises Misread where none tells."""
+    for width, height in _ACROSS:
+        left = list(sizes)
+        if width in left and height in left and len(left) == 3:
+            left.remove(width)
+            left.remove(height)
+            return left[0]
+    raise Misread
+
+
+def _panel(told: Told) -> list[dict[str, Any]]:
+    """The panel by its ports; or a port for each lead that comes off, where no port is said."""
+    own = told.of("ports")
+    leads = told.of("leads")
+    if any(s.value == "not" for s in told.of("modular")):
+        return []
+    if leads:
+        own = [s for s in own if told.line.of_role(s.to - 1, "ports")] or [*own, *leads]
+    kinds: list[PortKind] = []
+    for slot in own:
+        n, kind = slot.value
+        if kind == "board-a" and n == 2:  # the two halves of the board's plug
+            kinds += ["board-a", "board-b"]
+        else:
+            kinds += [kind] * n
+    numbers: dict[str, int] = {}
+    ports = []
+    for i, kind in enumerate(kinds):
+        letter = _LETTER[kind]
+        numbers[letter] = numbers.get(letter, 0) + 1
+        label = f"{letter}{numbers[letter]}"
+        circuits, pins = _USUAL_PORT[kind]
+        port = {"key": label.lower(), "label": label, "kind": kind}
+        ports.append(
+            port
+            | {
+                "row": i // _MOST_PORTS,
+                "column": i % _MOST_PORTS,
+                "circuits": circuits,
+                "pins_12v": pins,
+            }
+        )
+    return ports
 
 
 def supply_of(values: dict[str, str], ports: list[dict[str, Any]] | None = None) -> Supply:
@@ -214,44 +323,6 @@ def supply_of(values: dict[str, str], ports: list[dict[str, Any]] | None = None)
     if contradicted:
         raise Unread(contradicted)
     return supply
-
-
-def _ports_said(line: str) -> tuple[list[dict[str, Any]], str]:
-    """Ports by number and kind, one row of the panel in the order in which they are said."""
-    ports: list[dict[str, Any]] = []
-    numbers: dict[str, int] = {}
-    anything = "|".join(f"(?P<k{i}>{w})" for i, (w, _) in enumerate(_PORT_WORDS))
-    pattern = (
-        rf"(?<![\w.:])([0-9]{{1,2}}) ?x? ?(?:{anything})(?: (?:ports?|sockets?))?"
-        r"(?=\s*(?:[,;:]|and\b|$))"
-    )
-
-    def take(match: re.Match[str]) -> str:
-        said = next(k for i, (_, k) in enumerate(_PORT_WORDS) if match[f"k{i}"])
-        n = min(int(match[1]), 20)
-        kinds = [said] * n
-        if said == "board-a" and n == 2:  # the two halves of the board's plug
-            kinds = ["board-a", "board-b"]
-        for kind in kinds:
-            letter = _LETTER[kind]
-            numbers[letter] = numbers.get(letter, 0) + 1
-            label = f"{letter}{numbers[letter]}"
-            circuits, pins = _USUAL_PORT[kind]
-            ports.append(
-                {
-                    "key": label.lower(),
-                    "label": label,
-                    "kind": kind,
-                    "row": len(ports) // 20,
-                    "column": len(ports) % 20,
-                    "circuits": circuits,
-                    "pins_12v": pins,
-                }
-            )
-        return " "
-
-    rest = re.sub(pattern, take, line, flags=re.IGNORECASE)
-    return ports, re.sub(r"(?:^|\s)(?:and|ports?)(?=\s|$)", " ", rest) if ports else rest
 
 
 def read_kit_lines(text: str) -> tuple[Supply, tuple[Cable, ...]]:

@@ -2,8 +2,34 @@
 
 from __future__ import annotations
 
+from .amounts import Amount, Line, unit_at
+from .chart import ways
+from .grammar import dimensions, rails
+from .heads import Misread
 from .items import Item
+from .patterns import Rows, Slot
 from .reading import SURE, Reading, readings
+from .senses import UNITS, Lexicon, Table, add, phrases_of
 from .tokens import in_digits
 
-__all__ = ["SURE", "Item", "Reading", "in_digits", "readings"]
+__all__ = [
+    "SURE",
+    "UNITS",
+    "Amount",
+    "Item",
+    "Lexicon",
+    "Line",
+    "Misread",
+    "Reading",
+    "Rows",
+    "Slot",
+    "Table",
+    "add",
+    "dimensions",
+    "in_digits",
+    "phrases_of",
+    "rails",
+    "readings",
+    "unit_at",
+    "ways",
+]

@@ -6,7 +6,8 @@ from collections.abc import Iterator
 from typing import NamedTuple
 
 from ..words import KINDS
-from .lexicon import LEXICON, UNITS, corrected
+from .lexicon import PARTS
+from .senses import UNITS, Lexicon
 from .tokens import tokens_of
 
 
@@ -28,14 +29,14 @@ class Amount(NamedTuple):
 class Line:
     """The tokens of a line with all their senses."""
 
-    def __init__(self, raw: str) -> None:
+    def __init__(self, raw: str, lexicon: Lexicon = PARTS) -> None:
         self.raw = raw
         self.tokens = tokens = tokens_of(raw)
         self.senses: list[dict[str, list[tuple[int, str]]]] = [{} for _ in tokens]
         self._amounts: dict[int, list[tuple[int, Amount]]] = {}
-        table, longest = LEXICON, 7
+        table, longest = lexicon.table, lexicon.longest
         # A name is written with a capital: nothing of it is mistyped.
-        texts = [t.text if raw[t.at].isupper() else corrected(t.text) for t in tokens]
+        texts = [t.text if raw[t.at].isupper() else lexicon.corrected(t.text) for t in tokens]
         self.corrected = [t != token.text for t, token in zip(texts, tokens, strict=True)]
         for i in range(len(tokens)):
             for n in range(min(longest, len(tokens) - i), 0, -1):

@@ -8,23 +8,11 @@ from __future__ import annotations
 
 import re
 from collections.abc import Callable, Iterator
-from dataclasses import dataclass
-from typing import Any, NamedTuple
+from typing import Any
 
 from ..words import PLURALS
 from .amounts import Amount, Line, plain_amounts, unit_at
-from .patterns import Element, matches, over, pattern
-
-
-class Slot(NamedTuple):
-    """A piece of a line and the role that it has: `value` by role."""
-
-    role: str
-    value: Any
-    at: int
-    to: int
-    weight: float
-
+from .patterns import Rows, Slot, over
 
 _Rule = Callable[[Line, int], Iterator[Slot]]
 
@@ -108,7 +96,7 @@ def _each_or_all(line: Line, figure: Slot) -> Iterator[Slot]:
                 yield Slot("total", (figure.value[1], both), figure.at, to, figure.weight + 0.8)
 
 
-def _volts_and_amps(line: Line, i: int) -> Iterator[Slot]:
+def rails(line: Line, i: int) -> Iterator[Slot]:
     """`12 V 0.75 A`, `0.75 A at 12 V`, `+5V: 0.6A`, `12V/0.75A`, `12 V 20 W`, `12 v 0.5`."""
     start = i + 1 if line.text(i) in ("+", "dc", "-") and i + 1 < len(line.tokens) else i
     sign = -1 if line.text(i) == "-" else 1
@@ -136,7 +124,7 @@ def _between(line: Line, i: int) -> list[int]:
     return places
 
 
-def _dimensions(line: Line, i: int) -> Iterator[Slot]:
+def dimensions(line: Line, i: int) -> Iterator[Slot]:
     """`304 x 137 x 61 mm`, `120x120x25`."""
     sizes, at = [], i
     while (n := line.number(at)) is not None:
@@ -322,20 +310,6 @@ def _floor(line: Line, i: int) -> Iterator[Slot]:
                 yield Slot("floor", x.likely, i, to, 3.4 + 0.1 * (to - at))
 
 
-@dataclass(frozen=True, slots=True, eq=False)
-class Row:
-    """A pattern, the role of what it finds, and the slot's value from what its elements say."""
-
-    role: str
-    elements: tuple[Element, ...]
-    weight: float
-    value: Callable[..., Any]
-
-
-def _rows(*rows: tuple[str, str, float, Callable[..., Any]]) -> tuple[Row, ...]:
-    return tuple(Row(role, pattern(text), weight, value) for role, text, weight, value in rows)
-
-
 def _no(*_: Any) -> str:
     return ""
 
@@ -366,7 +340,7 @@ def _of_cpu(socket: str) -> Callable[..., tuple[tuple[str, int], ...]]:
 
 
 #: What one row of elements says, and nothing beside it.
-ROWS = _rows(
+ROWS = Rows(
     # Ports, slots and headers that a board, a controller or a hub has.
     ("signal", "I x? <sata_data> <ports>", 3.2, _gives("sata-ports")),
     ("signal", "I x? <sata_data>", 2.6, _gives("sata-ports")),
@@ -441,36 +415,12 @@ _OF_BOARD = ("cpu sockets", "cpu word", "no cpu")
 _LIKELIER = 2.0
 
 
-def _by_beginning() -> dict[str, tuple[Row, ...]]:
-    """Rows by what they may begin with: a number (`0`), a word, a `<role>`."""
-    begins: dict[str, list[Row]] = {}
-    for row in ROWS:
-        for first in row.elements:
-            keys = {"words": first.values, "role": {f"<{first.role}>"}}.get(first.kind, {"0"})
-            for key in keys:
-                begins.setdefault(key, []).append(row)
-            if not first.is_optional:
-                break
-    return {key: tuple(rows) for key, rows in begins.items()}
-
-
-_BY_BEGINNING = _by_beginning()
-
-
-def _may_begin(line: Line, i: int) -> list[Row]:
-    keys = [line.text(i), *(f"<{role}>" for role in line.senses[i])]
-    keys += [] if line.number(i) is None else ["0"]
-    return list(dict.fromkeys(row for key in keys for row in _BY_BEGINNING.get(key, ())))
-
-
 def _of_rows(line: Line, i: int) -> Iterator[Slot]:
-    for row in _may_begin(line, i):
-        if row.role in _OF_BOARD and not line.speaks_of_board:
-            continue
-        more = _LIKELIER if line.speaks_of_board and row.role in (*_OF_BOARD, "signal") else 0.0
-        for to, said in matches(line, i, row.elements):
-            if to > i:
-                yield Slot(row.role, row.value(*said), i, to, row.weight + more)
+    for slot in ROWS.slots(line, i):
+        if line.speaks_of_board and slot.role in (*_OF_BOARD, "signal"):
+            yield slot._replace(weight=slot.weight + _LIKELIER)
+        elif slot.role not in _OF_BOARD:
+            yield slot
 
 
 def _slots(line: Line, i: int) -> Iterator[Slot]:
@@ -566,8 +516,8 @@ def _marks(line: Line, i: int) -> Iterator[Slot]:
 
 RULES: tuple[_Rule, ...] = (
     _figures,
-    _volts_and_amps,
-    _dimensions,
+    rails,
+    dimensions,
     _sockets,
     _counts,
     _limits,

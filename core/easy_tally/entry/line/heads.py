@@ -7,8 +7,8 @@ from itertools import pairwise
 from typing import NamedTuple
 
 from ..words import KINDS, PLURALS
-from .grammar import Slot
 from .lexicon import ONE_OF
+from .patterns import Slot
 
 #: A liquid cooler's radiator is at least as long; no fan of one by air is [mm].
 _LEAST_RADIATOR_MM = 200

@@ -9,10 +9,9 @@ from typing import Any, NamedTuple
 from ...things.parts import KINDS as PARTS
 from ..words import figures_of, main_figure
 from .amounts import Amount, Line
-from .grammar import Slot
 from .heads import Head, Misread, head_of, kind_of
 from .parting import COUNTS, parted
-from .patterns import MOST_COUNTED
+from .patterns import MOST_COUNTED, Slot
 
 #: How thick one slot place is [mm]. Source: PCI Express CEM.
 _SLOT_MM = 20.32

@@ -2,11 +2,10 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterable, Iterator
-from typing import NamedTuple
+from collections.abc import Iterator
 
 from ..words import FLAGS, GENERATIONS, KINDS, PLURALS, SOCKETS
-from .tokens import tokens_of
+from .senses import UNITS, Lexicon, Table, add, phrases_of
 from .vocabulary import (
     AIR_COOLERS,
     CATEGORIES,
@@ -23,41 +22,10 @@ from .vocabulary import (
     USB_THINGS,
 )
 
-
-class Sense(NamedTuple):
-    """What a word or phrase may be: a role, and what it says in it."""
-
-    role: str
-    value: str = ""
-
-
-#: Spellings of units → (unit of the line's own, factor).
-UNITS: dict[str, tuple[str, float]] = {
-    **dict.fromkeys(("w", "watt", "watts"), ("w", 1.0)),
-    **dict.fromkeys(("kw", "kilowatt", "kilowatts"), ("w", 1000.0)),
-    **dict.fromkeys(("a", "amp", "amps", "ampere", "amperes"), ("a", 1.0)),
-    **dict.fromkeys(("ma", "milliamp", "milliamps", "milliampere", "milliamperes"), ("a", 0.001)),
-    **dict.fromkeys(("v", "volt", "volts", "vdc"), ("v", 1.0)),
-    **dict.fromkeys(("mm", "millimeter", "millimeters", "millimetre", "millimetres"), ("mm", 1.0)),
-    **dict.fromkeys(("cm", "centimeter", "centimeters", "centimetres"), ("mm", 10.0)),
-    **dict.fromkeys(("in", "inch", "inches"), ("in", 1.0)),
-    **dict.fromkeys(("gb", "gig", "gigs", "giga", "gigabyte", "gigabytes"), ("gb", 1.0)),
-    **dict.fromkeys(("tb", "tera", "terabyte", "terabytes"), ("tb", 1.0)),
-    "ghz": ("ghz", 1.0),
-    "mhz": ("mhz", 1.0),
-    "mt/s": ("mt/s", 1.0),
-    "rpm": ("rpm", 1.0),
-    **dict.fromkeys(("core", "cores"), ("core", 1.0)),
-    **dict.fromkeys(("%", "percent"), ("%", 1.0)),
-    **dict.fromkeys(("m3/h", "m³/h"), ("m3h", 1.0)),
-    "cfm": ("m3h", 1.699),
-    **dict.fromkeys(("pin", "pins"), ("pin", 1.0)),
-    **dict.fromkeys(("slot", "slots"), ("slot", 1.0)),
-    **dict.fromkeys(("lane", "lanes"), ("lane", 1.0)),
-    **dict.fromkeys(("s", "sec", "seconds"), ("s", 1.0)),
-}
 #: Units that say nothing of a draw: they go behind the name with their number.
-_ASIDE = frozenset(OTHER_UNITS.split()) - {*UNITS, "port", "ports"}
+_ASIDE = frozenset(OTHER_UNITS.split()) - {*UNITS, "port", "ports"} | {"ms", "year", "years"}
+#: Units that are said of supplies and cables alone.
+_OF_KITS = {"awg", "ms", "milliseconds", "year", "years", "yr"}
 
 #: What may stand before a front panel's header.
 _FRONT = ("", "front ", "internal ", "front panel ")
@@ -217,111 +185,62 @@ _LIGHT_HUB = (
 )
 
 
-def _phrases(text: str) -> list[str]:
-    return [p.strip() for p in text.split("|")]
-
-
 def _names() -> Iterator[tuple[str, str]]:
     """What people call a part, and the line's own words for it; `called:` is the name that goes
     with it where the builder gives none."""
     for meant, phrases in KINDS_SAID.items():
-        yield from ((p, meant) for p in _phrases(phrases))
+        yield from ((p, meant) for p in phrases_of(phrases))
     for called, phrases in PLAIN_CARDS.items():
-        yield from ((p, f'card slot-only plain called:"{called}"') for p in _phrases(phrases))
+        yield from ((p, f'card slot-only plain called:"{called}"') for p in phrases_of(phrases))
     for called, phrases in USB_THINGS.items():
-        yield from ((p, f'usb called:"{called}"') for p in _phrases(phrases))
-    yield from ((p, 'fan called:"Air cooler"') for p in _phrases(AIR_COOLERS))
-    yield from ((p, _LIGHT_HUB) for p in _phrases(LIGHT_HUBS))
+        yield from ((p, f'usb called:"{called}"') for p in phrases_of(phrases))
+    yield from ((p, 'fan called:"Air cooler"') for p in phrases_of(AIR_COOLERS))
+    yield from ((p, _LIGHT_HUB) for p in phrases_of(LIGHT_HUBS))
 
 
-def _lexicon() -> dict[tuple[str, ...], tuple[Sense, ...]]:
-    table: dict[tuple[str, ...], list[Sense]] = {}
-
-    def add(phrases: Iterable[str], role: str, value: str = "") -> None:
-        for phrase in phrases:
-            key = tuple(t.text for t in tokens_of(phrase))
-            sense = Sense(role, value)
-            if key and sense not in table.setdefault(key, []):
-                table[key].append(sense)
+def _lexicon() -> Table:
+    table: Table = {}
 
     names = dict(_names())
     for word in (*KINDS, *PLURALS):
         if word not in names:
-            add((word,), "kind", word if word not in GENERATIONS else f"memory {word}")
+            add(table, (word,), "kind", word if word not in GENERATIONS else f"memory {word}")
     for phrase, meant in names.items():
-        add((phrase,), "kind", meant)
+        add(table, (phrase,), "kind", meant)
         if phrase[-1].isalpha() and f"{phrase}s" not in names:
             word, space, rest = meant.partition(" ")
             several = f"{word}s" if f"{word}s" in PLURALS and word != "usb" else word
-            add((f"{phrase}s",), "kind", several + space + rest)
+            add(table, (f"{phrase}s",), "kind", several + space + rest)
     for word in FLAGS:
         if word not in (*GENERATIONS, "header", "slot-only", "power-disable"):
-            add((word,), "flag", word)
+            add(table, (word,), "flag", word)
     for word, phrases in FEEDS_SAID.items():
-        every = _phrases(phrases)
-        add([*every, *(f"{p}s" for p in every)], "feed" if word else "filler", word)
+        every = phrases_of(phrases)
+        add(table, [*every, *(f"{p}s" for p in every)], "feed" if word else "filler", word)
     for word, phrases in FIGURES_SAID.items():
-        add(_phrases(phrases), "figure", word)
-    add(("memories",), "kind", "memory")
-    add(("m dot two", "m dot two drive", "m dot 2 drive", "em dot two"), "kind", "m.2")
-    add(("boosts", "boosting", "turbo boost"), "figure", "short")
+        add(table, phrases_of(phrases), "figure", word)
+    add(table, ("memories",), "kind", "memory")
+    add(table, ("m dot two", "m dot two drive", "m dot 2 drive", "em dot two"), "kind", "m.2")
+    add(table, ("boosts", "boosting", "turbo boost"), "figure", "short")
     for word in ("idle", "idles", "slot", "short", "standby", "floor", "start"):
-        add((word,), "figure", word.removesuffix("s") if word == "idles" else word)
-    add(DESCRIPTIVE.split(), "described")
-    add((*FILLERS.split(), *_phrases(CATEGORIES)), "filler")
+        add(table, (word,), "figure", word.removesuffix("s") if word == "idles" else word)
+    add(table, DESCRIPTIVE.split(), "described")
+    add(table, (*FILLERS.split(), *phrases_of(CATEGORIES)), "filler")
     for why, phrases in ELSEWHERE.items():
-        add(_phrases(phrases), "elsewhere", why)
-    for unit in UNITS:
-        add((unit,), "unit", unit)
+        add(table, phrases_of(phrases), "elsewhere", why)
+    for unit in UNITS.keys() - _OF_KITS:
+        add(table, (unit,), "unit", unit)
     for unit in _ASIDE:
-        add((unit,), "aside", unit)
+        add(table, (unit,), "aside", unit)
     for socket in SOCKETS:
-        add((socket,), "socket one", socket)
+        add(table, (socket,), "socket one", socket)
     for role, value, phrases in _ROWS:
-        add(_phrases(phrases), role, value)
-    return {key: tuple(senses) for key, senses in table.items()}
+        add(table, phrases_of(phrases), role, value)
+    return table
 
 
 #: Kinds that the names of one part say → the one that it is.
 ONE_OF: dict[frozenset[str], str] = {
-    frozenset(kinds.split()): kind for kind, of in MEANT.items() for kinds in _phrases(of)
+    frozenset(kinds.split()): kind for kind, of in MEANT.items() for kinds in phrases_of(of)
 }
-#: Words of a phrase → its senses.
-LEXICON = _lexicon()
-
-
-def _less_one(word: str) -> set[str]:
-    return {word} | {word[:i] + word[i + 1 :] for i in range(len(word))}
-
-
-#: Every word of a phrase.
-_WORDS = frozenset(w for key in LEXICON for w in key)
-#: A word less one of its letters → the words that it may be.
-_LESS_ONE: dict[str, set[str]] = {}
-for _word in _WORDS:
-    if _word.isalpha() and len(_word) >= 3:
-        for _less in _less_one(_word):
-            _LESS_ONE.setdefault(_less, set()).add(_word)
-
-
-def corrected(word: str) -> str:
-    """The only word of the tables that is one letter off, where the word itself is in none;
-    otherwise the word. The first letter is never mistyped."""
-    if word in _WORDS or not word.isalpha() or len(word) < 4:
-        return word
-    near = {w for less in _less_one(word) for w in _LESS_ONE.get(less, ())}
-    near = {w for w in near if w[0] == word[0] and _is_one_off(word, w)}
-    near -= {f"{w}s" for w in near}
-    return near.pop() if len(near) == 1 else word
-
-
-def _is_one_off(one: str, other: str) -> bool:
-    """Whether a letter is left out, put in, changed, or two neighbours are exchanged."""
-    if len(one) != len(other):
-        less, more = sorted((one, other), key=len)
-        return less in _less_one(more)
-    differ = [i for i in range(len(one)) if one[i] != other[i]]
-    swapped = len(differ) == 2 and differ[1] == differ[0] + 1
-    return len(differ) == 1 or (
-        swapped and one[differ[0]] == other[differ[1]] and one[differ[1]] == other[differ[0]]
-    )
+PARTS = Lexicon(_lexicon())

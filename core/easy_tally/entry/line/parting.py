@@ -3,8 +3,8 @@
 from __future__ import annotations
 
 from .amounts import Line
-from .grammar import Slot
 from .heads import Misread, kind_of
+from .patterns import Slot
 
 #: Roles that say how many.
 COUNTS = ("count", "kit", "kit of", "sized", "multiple")

@@ -1,13 +1,15 @@
 """Patterns over tokens, as rows of elements: the grammar's own small language.
 
 `N` a number, `I` a whole one that counts, `Q.w,a` a number with one of these units, `<role>` a word
-of the lexicon, `_` what may stand between (a mark, a word that says nothing), else words as they
-stand, `|` between them. With `?` behind it an element may be left out; it gives None then.
+of the lexicon, `_` what may stand between (a mark, a word that says nothing), `*` any word; else
+words as they stand, `|` between them. With `?` behind it an element may be left out; it gives None
+then.
 """
 
 from __future__ import annotations
 
-from collections.abc import Iterator
+from collections.abc import Callable, Iterator
+from dataclasses import dataclass
 from typing import Any, NamedTuple
 
 from .amounts import Line
@@ -45,6 +47,9 @@ class Element(NamedTuple):
                         yield to, x
             case "role":
                 yield from line.of_role(i, self.role)
+            case "unknown":
+                if i < len(line.tokens) and line.number(i) is None and not line.of_role(i, "unit"):
+                    yield i + 1, None
             case _:
                 yield from ((to, None) for to in over(line, i))
 
@@ -53,8 +58,8 @@ def element(text: str) -> Element:
     """An element as it is written."""
     is_optional = len(text) > 1 and text.endswith("?")
     text = text.removesuffix("?") if is_optional else text
-    if text in ("N", "I", "_"):
-        kind = {"N": "number", "I": "whole", "_": "between"}[text]
+    if text in ("N", "I", "_", "*"):
+        kind = {"N": "number", "I": "whole", "_": "between", "*": "unknown"}[text]
         return Element(kind, is_optional=is_optional)
     if text.startswith("Q."):
         return Element("amount", frozenset(text[2:].split(",")), is_optional=is_optional)
@@ -97,3 +102,50 @@ def over(line: Line, i: int) -> list[int]:
         else:
             break
     return places
+
+
+class Slot(NamedTuple):
+    """A piece of a line and the role that it has: `value` by role."""
+
+    role: str
+    value: Any
+    at: int
+    to: int
+    weight: float
+
+
+@dataclass(frozen=True, slots=True, eq=False)
+class Row:
+    """A pattern, the role of what it finds, and the slot's value from what its elements say; None
+    where it says nothing after all."""
+
+    role: str
+    elements: tuple[Element, ...]
+    weight: float
+    value: Callable[..., Any]
+
+
+class Rows:
+    """Patterns with the roles of what they find, by what they may begin with."""
+
+    def __init__(self, *rows: tuple[str, str, float, Callable[..., Any]]) -> None:
+        #: A number (`0`), a word, a `<role>` → rows.
+        self._by_beginning: dict[str, list[Row]] = {}
+        for role, text, weight, value in rows:
+            row = Row(role, pattern(text), weight, value)
+            for first in row.elements:
+                keys = {"words": first.values, "role": {f"<{first.role}>"}}.get(first.kind, {"0"})
+                for key in keys:
+                    self._by_beginning.setdefault(key, []).append(row)
+                if not first.is_optional:
+                    break
+
+    def slots(self, line: Line, i: int) -> Iterator[Slot]:
+        """What its patterns find at a place."""
+        keys = [line.text(i), *(f"<{role}>" for role in line.senses[i])]
+        keys += [] if line.number(i) is None else ["0"]
+        for row in dict.fromkeys(row for key in keys for row in self._by_beginning.get(key, ())):
+            for to, said in matches(line, i, row.elements):
+                value = row.value(*said) if to > i else None
+                if value is not None:
+                    yield Slot(row.role, value, i, to, row.weight)

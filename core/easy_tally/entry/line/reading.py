@@ -7,11 +7,13 @@ from collections.abc import Iterator
 from typing import NamedTuple
 
 from .amounts import Line
-from .grammar import Slot, slots
+from .chart import ways
+from .grammar import slots
 from .items import Item, items_of
+from .patterns import Slot
 
-#: How many readings are kept at each place; how much better one has to be to be taken unasked.
-_KEPT, SURE = 10, 1.0
+#: How much better one reading has to be than another to be taken unasked.
+SURE = 1.0
 #: Longest line that is read so, in tokens: nobody says more of one part.
 MOST_TOKENS = 60
 #: A word that the tables don't know.
@@ -25,18 +27,13 @@ class Reading(NamedTuple):
     weight: float
 
 
-class _Way(NamedTuple):
-    weight: float
-    slots: tuple[Slot, ...]
-
-
 def readings(text: str) -> list[Reading]:
     """Readings of a line that make different things of it, the best first."""
     line = Line(text)
     if len(line.tokens) > MOST_TOKENS:
         return []
     heaviest: dict[tuple[str, ...], Reading] = {}
-    for way in _ways(line):
+    for way in ways(line, _slots):
         items = items_of(way.slots, line)
         if items is None:
             continue
@@ -47,29 +44,9 @@ def readings(text: str) -> list[Reading]:
     return sorted(heaviest.values(), key=lambda r: -r.weight)
 
 
-def _ways(line: Line) -> list[_Way]:
-    """The heaviest rows of slots that cover a line from its beginning to its end."""
-    n = len(line.tokens)
-    best: list[list[_Way]] = [[] for _ in range(n + 1)]
-    best[0] = [_Way(0.0, ())]
-    for i in range(n):
-        if not best[i]:
-            continue
-        here = sorted(best[i], key=lambda w: -w.weight)[:_KEPT]
-        for slot in (*_merged(slots(line, i)), *_loose(line, i)):
-            for way in here:
-                best[slot.to].append(_Way(way.weight + slot.weight, (*way.slots, slot)))
-    return sorted(best[n], key=lambda w: -w.weight)[: 4 * _KEPT]
-
-
-def _merged(every: Iterator[Slot]) -> list[Slot]:
-    """Slots that say the same of the same words once, at their heaviest."""
-    kept: dict[tuple[object, ...], Slot] = {}
-    for slot in every:
-        key = (slot.role, slot.value, slot.to)
-        if key not in kept or kept[key].weight < slot.weight:
-            kept[key] = slot
-    return list(kept.values())
+def _slots(line: Line, i: int) -> Iterator[Slot]:
+    yield from slots(line, i)
+    yield from _loose(line, i)
 
 
 def _loose(line: Line, i: int) -> Iterator[Slot]:

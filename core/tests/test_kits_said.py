@@ -1,0 +1,163 @@
+"""Supplies, cables, adapters, extensions, brackets and cases as people say them: taken as what they
+are in the line's own words, or refused with what is missing."""
+
+from __future__ import annotations
+
+import re
+import unittest
+
+from easy_tally.base.errors import BadInput
+from easy_tally.entry.kits import (
+    read_cable,
+    read_case_line,
+    read_loose,
+    read_supply,
+    say_cable,
+    say_case,
+    say_loose,
+    say_supply,
+)
+from hypothesis import given, settings
+from hypothesis import strategies as st
+
+SUPPLIES = (
+    (
+        "850 W gold fully modular, three PCIe leads, native 16-pin 600 W, fan off below 55 %",
+        "rated:850 modular:fully grade:gold fan-stands-to:55 ports:g1,g2,g3,h1",
+    ),
+    ("1.000 Watt supply semi modular, 2 sata ports", "rated:1000 modular:semi ports:d1,d2"),
+    (
+        "Curlew 650 sfx 80 plus platinum 650W 125 x 63.5 x 100 mm, +12V 54A, 5Vsb 2.5A, 2021",
+        "rated:650 12v:54 standby:2.5 form:SFX length:100 grade:platinum made:2021",
+    ),
+    (
+        "my old 430W, +3.3V 24A +5V 15A +12V 32A -12V 0.3A, 3.3V+5V 110W",
+        "rated:430 12v:32 5v:15 3.3v:24 minus-12v:0.3 combined:110",
+    ),
+    ("psu 750w 80+ gold 140 mm deep, 12V 744W", "rated:750 12v:62 length:140 grade:gold"),
+    ("600w sfx-l 2 x cpu, 3 x pcie ports", "rated:600 form:SFX-L ports:p1,p2,g1,g2,g3"),
+    ("500 W supply, fan stops under 150 W", "rated:500 fan-stands-to:30"),
+    ("850W power supply, atx 3.1, 5 year warranty, €129", "rated:850 design:3.1"),
+)
+CABLES = (
+    (
+        "three sata leads with 4 plugs, 500 mm, then every 150 mm",
+        3,
+        "p1=sata@500,p2=sata@650,p3=sata@800,p4=sata@950",
+    ),
+    ("processor 4-pin 350 mm", 1, "p1=eps4@350"),
+    ("two pcie 8 pin leads 65 cm 18 awg", 2, "18awg plugs:p1=pcie8@650"),
+    ("native 16 pin cable 600w 700mm", 1, "p1=16pin@700!grade=high!sense=both_grounded"),
+    ("pcie cable with two 6+2 plugs, 600 mm and 150 mm apart", 1, "p1=pcie6+2@600,p2=pcie6+2@750"),
+    ("24 pin board cable 610 mm", 1, "p1=atx24@610"),
+    ("eps cable 27 inch", 1, "p1=eps4+4@686"),
+    ("4 sata and 1 peripheral 400/500/600/700/850 mm", 1, "p4=sata@700,p5=per4@850"),
+)
+LOOSE = (
+    ("adapter", "adapter 16-pin from 3 8-pin, 300 W, 200 mm", "c=pcie8 plugs:x=16pin@200"),
+    ("adapter", "2x8 pin to 16 pin adapter 30 cm 16 awg", "b=pcie8 plugs:x=16pin@300"),
+    ("adapter", "sata to peripheral adapter 150 mm", "leads:a=sata plugs:x=per4@150"),
+    ("adapter", "sata splitter 1 to 2 200 mm", "leads:a=sata plugs:x=sata@200,y=sata@200"),
+    ("adapter", "4 pin to two sata, crimped, 150 and 250 mm", "x=sata@150,y=sata@250 moulded:no"),
+    ("extension", "24 pin extension 300 mm", "kind:atx24 length:300"),
+    ("extension", "cpu 8 pin extension 250mm 16awg", "kind:eps8 length:250"),
+    ("bracket", "SFX to ATX bracket", "form:SFX place:ATX"),
+    ("bracket", "bracket for an SFX supply in an ATX case", "form:SFX place:ATX"),
+    ("bracket", "ATX bracket for SFX supply", "form:SFX place:ATX"),
+)
+CASES = (
+    (
+        "mid tower, supply up to 180 mm, cards up to 360 mm, 7 slots, 2 3.5-inch bays",
+        "supply-room:180 card-room:360 slots:7 bays-35:2",
+    ),
+    (
+        "steel case for SFX and ATX supplies, supply at the bottom, 2 usb 3 front",
+        "forms:SFX,ATX supply-at:bottom usb3-leads:2",
+    ),
+    (
+        "tower, gpu 340mm, radiator 280 front, 360 radiator on top, filtered front vents",
+        "card-room:340 vents:front+filtered radiators:front+280,top+360",
+    ),
+)
+#: What can't be taken → what is missing, or in doubt.
+REFUSED = (
+    (lambda line: read_cable(line, "F"), "8 pin cable 600mm", "whose plug it is"),
+    (lambda line: read_cable(line, "F"), "sata without plugs 600mm", "words of a cable"),
+    (lambda line: read_loose("adapter", line), "3x8-pin to 16pin", "how long its wires are"),
+    (lambda line: read_loose("adapter", line), "sata to 16 pin 100 mm", "never may"),
+    (lambda line: read_loose("adapter", line), "8 pin to 8 pin 100 mm", "whose plug it is"),
+    (lambda line: read_loose("extension", line), "extension 300 mm", "which plug"),
+    (lambda line: read_loose("bracket", line), "bracket for SFX", "two forms"),
+    (read_supply, "supply 500 W, 3 of 12", "words of a supply"),
+    (read_supply, "500 W or 600 W supply", "words of a supply"),
+    (read_case_line, "case with 7 slots and 8 slots", "words of a case"),
+)
+
+_WORDS = (
+    "500 650 W A mm 12 V 5 sata pcie 2 x 3.1 atx sfx fully modular ports leads 800 and , 16 "
+    "pin supply 55 % fan off blue 2019"
+)
+
+
+class Said(unittest.TestCase):
+    def test_supplies(self) -> None:
+        for line, meant in SUPPLIES:
+            with self.subTest(line):
+                said = re.sub(r"\|[^,]*", "", say_supply(read_supply(line)))
+                for word in meant.split():
+                    self.assertIn(f" {word}", said)
+                self.assertEqual(("ports:" in meant), ("ports:" in said))
+
+    def test_cables(self) -> None:
+        for line, count, plugs in CABLES:
+            with self.subTest(line):
+                n, cable = read_cable(line, "F")
+                self.assertEqual((n, say_cable(cable)[-len(plugs) :]), (count, plugs))
+
+    def test_what_is_sold_by_itself(self) -> None:
+        for kind, line, meant in LOOSE:
+            with self.subTest(line):
+                thing = read_loose(kind, line)
+                self.assertIn(meant, say_loose(thing))
+                self.assertEqual(read_loose(kind, say_loose(thing)), thing)
+
+    def test_cases(self) -> None:
+        for line, meant in CASES:
+            with self.subTest(line):
+                case = read_case_line(line)
+                self.assertTrue(set(meant.split()) <= set(say_case(case).split()), say_case(case))
+                self.assertEqual(read_case_line(say_case(case)), case)
+
+    def test_what_is_missing_is_told(self) -> None:
+        for read, line, missing in REFUSED:
+            with self.subTest(line), self.assertRaisesRegex(BadInput, missing):
+                read(line)
+
+    def test_no_gauge_goes_without_saying(self) -> None:
+        self.assertIsNone(read_loose("extension", "sata extension 300 mm").gauge)  # type: ignore[union-attr]
+
+    @settings(max_examples=200, deadline=None)
+    @given(
+        st.sampled_from([line for line, _ in SUPPLIES]),
+        st.sampled_from(["the", "and", ",", "with"]),
+    )
+    def test_a_filler_at_the_end_changes_nothing(self, line: str, filler: str) -> None:
+        self.assertEqual(say_supply(read_supply(f"{line} {filler}")), say_supply(read_supply(line)))
+
+    @settings(max_examples=300, deadline=None)
+    @given(st.lists(st.sampled_from(_WORDS.split()), min_size=1, max_size=9))
+    def test_every_number_of_a_taken_supply_is_in_it(self, words: list[str]) -> None:
+        """Of any words in any order: a number is a figure of the supply, as many ports, in its name
+        or its note; nothing vanishes."""
+        line = " ".join(words)
+        try:
+            supply = read_supply(line)
+        except BadInput:
+            return
+        said = say_supply(supply)
+        self.assertEqual(read_supply(said), supply)
+        held = {float(n) for n in re.findall(r"[0-9]+(?:\.[0-9]+)?", said)}
+        counts = [p.kind for p in supply.ports]
+        held |= {float(counts.count(kind)) for kind in counts} | {float(len(counts))}
+        for number in re.findall(r"[0-9]+(?:\.[0-9]+)?", line):
+            self.assertIn(float(number), held | {16.0, 12.0, 5.0}, line)
