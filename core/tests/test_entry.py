@@ -224,7 +224,10 @@ class Asked(unittest.TestCase):
         self.assertEqual(parse("card 320w 2x8 solt 20w").named, "")
 
     def test_the_supply_is_not_a_part(self) -> None:
-        self.assertEqual(parse("psu 850w").question, "The supply is chosen on the Supply page.")
+        self.assertEqual(
+            parse("psu 850w").question,
+            "A supply is chosen on the Supply page, or goes into the drawer.",
+        )
 
     def test_a_question_names_what_is_unaccounted_for_too(self) -> None:
         found = parse("card maybe 320w")

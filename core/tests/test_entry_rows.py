@@ -56,7 +56,9 @@ class Lists(unittest.TestCase):
             with self.subTest(line):
                 self.assertEqual(entry.part and say(entry.part), taken)
                 self.assertEqual(entry.dropped, dropped)
-        self.assertEqual(found[-1][1].question, "The supply is chosen on the Supply page.")
+        self.assertEqual(
+            found[-1][1].question, "A supply is chosen on the Supply page, or goes into the drawer."
+        )
 
     def test_a_figure_is_kept_even_in_a_column_of_prices(self) -> None:
         (_, (_, entry)) = parse_list("Part\tPrice\nfan 120\t0.3 A")

@@ -7,14 +7,25 @@ from typing import Annotated, Any
 from base.memory import memory
 from django.http import HttpRequest, HttpResponse
 from easy_tally.catalogue import FIGURE_WORDS, CatalogueEntry, lacks
-from easy_tally.entry import in_all, parse, parse_list, plain, read_case_line, understood
+from easy_tally.entry import (
+    MEANINGS,
+    Entry,
+    full_w,
+    parse,
+    parse_list,
+    plain,
+    read_case_line,
+    slots_of,
+    understood,
+    used_in,
+)
 from easy_tally.files import parts_csv
 from easy_tally.things import Case
 from ninja import Query, Router
 from owners.models import owner_of
 from owners.thrown import InBin, in_bin
 
-from catalogue import cases, parts, schemas
+from catalogue import cases, parts, schemas, words
 from catalogue.models import OwnPart
 
 router = Router()
@@ -47,16 +58,35 @@ def say(request: HttpRequest, body: schemas.SayIn) -> dict[str, Any]:
     offers = [
         _found(e, count) for e in entries if count == 1 or e.part.kind not in ("board", "hub")
     ]
-    said = parse(body.text)
+    own = words.own(owner_of(request))
+    said = parse(body.text, own)
     answers = [plain(choice).part for choice in said.choices]
-    meant = [in_all(part) if part else "" for part in answers]
-    return {"said": said, "offers": offers, "meant": meant}
+    meant = [understood(part) if part else "" for part in answers]
+    return {
+        "said": said,
+        "slots": [slot._asdict() for slot in slots_of(body.text, said, own)],
+        "own": words.told(own, used_in(body.text, own)),
+        "offers": offers,
+        "meant": meant,
+    }
 
 
 @router.post("/entries", response=list[schemas.LineOut], operation_id="entries")
 def entries(request: HttpRequest, body: schemas.ListIn) -> list[dict[str, Any]]:
     """What each line of a list is understood as. Writes nothing."""
-    return [{"line": line, "entry": entry} for line, entry in parse_list(body.text)]
+    own = words.own(owner_of(request))
+    return [_line(line, entry) for line, entry in parse_list(body.text, own)]
+
+
+def _line(line: str, entry: Entry) -> dict[str, Any]:
+    parts = entry.parts or ((entry.part,) if entry.part else ())
+    known = [w for part in parts if (w := full_w(part)) is not None]
+    return {
+        "line": line,
+        "entry": entry,
+        "slots": [slot._asdict() for slot in slots_of(line, entry, spans=False)],
+        "watts": sum(known) if parts and len(known) == len(parts) else None,
+    }
 
 
 @router.get("/cases", response=list[Case], operation_id="cases")
@@ -68,7 +98,28 @@ def list_cases(request: HttpRequest) -> tuple[Case, ...]:
 @router.post("/cases/read", response=Case, operation_id="readCase")
 def read_case(request: HttpRequest, body: schemas.SayIn) -> Case:
     """The case that a line says. Writes nothing."""
-    return read_case_line(body.text)
+    return read_case_line(body.text, words.own(owner_of(request)))
+
+
+@router.get("/words", response=schemas.OwnWordsOut, operation_id="words")
+def own_words(request: HttpRequest) -> dict[str, Any]:
+    """One's own words, and all that a word may mean."""
+    own = words.own(owner_of(request))
+    return {"words": words.told(own, own), "meanings": [meaning._asdict() for meaning in MEANINGS]}
+
+
+@router.post("/words", response={201: schemas.OwnWordOut}, operation_id="learnWord")
+def learn(request: HttpRequest, body: schemas.WordIn) -> tuple[int, dict[str, str]]:
+    """Learn a word of one's own."""
+    word = words.learn(owner_of(request), body.word, body.means)
+    return 201, words.told({word: body.means}, [word])[0]
+
+
+@router.delete("/words/{word}", response={204: None}, operation_id="forgetWord")
+def forget(request: HttpRequest, word: str) -> tuple[int, None]:
+    """Forget a word of one's own."""
+    words.forget(owner_of(request), word)
+    return 204, None
 
 
 @router.get("/catalogue", response=schemas.CatalogueOut, operation_id="catalogue")

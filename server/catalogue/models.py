@@ -1,4 +1,5 @@
-"""A builder's own entries of the parts catalogue; those that ship are read from their file."""
+"""A builder's own entries of the parts catalogue, and own words; the entries that ship are read
+from their file."""
 
 from __future__ import annotations
 
@@ -24,4 +25,20 @@ class OwnPart(Thrown):
             models.UniqueConstraint(
                 fields=("owner", "slug"), name="one_entry_a_slug", condition=models.Q(thrown=None)
             ),
+        )
+
+
+class OwnWord(models.Model):
+    """What an owner calls a plug, a part or a grade: `means` is the entry line's own word for it,
+    or nothing for a name."""
+
+    id: int
+    owner = models.ForeignKey(Owner, on_delete=models.CASCADE, related_name="own_words")
+    word = models.CharField(max_length=40)
+    means = models.CharField(max_length=40, blank=True)
+
+    class Meta:
+        ordering = ("word",)
+        constraints = (
+            models.UniqueConstraint(fields=("owner", "word"), name="one_meaning_a_word"),
         )

@@ -34,6 +34,24 @@ class EntryOut(Schema):
     dropped: list[str]
     #: Words that went into the name.
     described: list[str]
+    #: Of those the words that nobody knows.
+    loose: list[str]
+    #: The things of a line that speaks of several, where each can be added as it stands.
+    parts: list[Part]
+    #: Where a thing belongs that is no part: `supply`, `case`, `cable`, `adapter`, `extension`,
+    #: `bracket`; empty where it is one.
+    goes: str
+    #: What proves a row of a list: its count and its figure give the total that it says.
+    proof: str
+
+
+class SlotOut(Schema):
+    """A slot of what a line is taken as, and the characters that say it; both 0 where none do."""
+
+    name: str
+    words: str
+    at: int
+    to: int
 
 
 class LineOut(Schema):
@@ -41,6 +59,9 @@ class LineOut(Schema):
 
     line: str
     entry: EntryOut
+    slots: list[SlotOut]
+    #: What its parts draw together at full load, likely [W]; none where that is not known.
+    watts: float | None
 
 
 class FoundOut(Schema):
@@ -56,12 +77,45 @@ class FoundOut(Schema):
     lacks: list[str]
 
 
+class WordIn(Schema):
+    """A word to be learned, and what it means: the entry line's own word, or nothing."""
+
+    word: str = Field(max_length=100)
+    means: str = Field(max_length=40)
+
+
+class OwnWordOut(Schema):
+    """A word of one's own, and what it means, in words."""
+
+    word: str
+    means: str
+    label: str
+
+
+class MeaningOut(Schema):
+    """Something that a word may mean, and what it is of."""
+
+    means: str
+    label: str
+    group: str
+
+
+class OwnWordsOut(Schema):
+    """One's own words, and all that a word may mean."""
+
+    words: list[OwnWordOut]
+    meanings: list[MeaningOut]
+
+
 class SayOut(Schema):
     """What a line was understood as, and the entries that its words find."""
 
     said: EntryOut
+    slots: list[SlotOut]
+    #: One's own words that stand in the line.
+    own: list[OwnWordOut]
     offers: list[FoundOut]
-    #: What each of `said.choices` comes to, in short; empty where it asks something itself.
+    #: What each of `said.choices` is understood as; empty where it asks something itself.
     meant: list[str]
 
 

@@ -16,11 +16,12 @@ from easy_tally.catalogue import (
     say_drawer,
     thing_words,
 )
+from easy_tally.entry import head_noun, unknown_words, used_in
 from easy_tally.files import kits_csv
 from ninja import Router
 from owners.models import owner_of
 
-from catalogue import supplies
+from catalogue import supplies, words
 from drawer import schemas, store
 
 router = Router()
@@ -52,23 +53,34 @@ def drawer(request: HttpRequest) -> list[dict[str, Any]]:
 def put(request: HttpRequest, body: schemas.PutIn) -> tuple[int, dict[str, Any]]:
     """Put a thing in the drawer."""
     fields = body.model_dump(exclude={"text", "slug", "kind"})
-    fields |= store.of_slug(body.kind, body.slug) if body.slug else _of_text(body.kind, body.text)
+    fields |= (
+        store.of_slug(body.kind, body.slug)
+        if body.slug
+        else _of_text(request, body.kind, body.text)
+    )
     return 201, _out(store.put(owner_of(request), fields), [])
 
 
-def _of_text(kind: DrawerKind, text: str) -> dict[str, Any]:
-    supply, cables, thing = read_drawer(kind, text)
+def _of_text(request: HttpRequest, kind: DrawerKind, text: str) -> dict[str, Any]:
+    # The head noun sends a thing to where it belongs, whatever it was begun as.
+    kind = head_noun(text) or kind if kind != "supply" else kind
+    supply, cables, thing = read_drawer(kind, text, words.own(owner_of(request)))
     return {"supply": supply, "cables": cables, "thing": thing}
 
 
 @router.post("/drawer/read", response=schemas.ReadOut, operation_id="readThing")
 def read(request: HttpRequest, body: schemas.ReadIn) -> dict[str, Any]:
     """What lines are understood as. Writes nothing."""
+    own = words.own(owner_of(request))
+    answer: dict[str, Any] = {"words": [], "problems": [], "loose": [], "unknown": []}
+    answer["own"] = words.told(own, used_in(body.text, own))
     try:
-        thing = DrawerThing(key="new", **_of_text(body.kind, body.text))
+        thing = DrawerThing(key="new", **_of_text(request, body.kind, body.text))
     except BadInput as error:
-        return {"words": [], "problems": [f"{f}: needs {r}, got {g}" for f, r, g in error.problems]}
-    return {"words": list(drawer_words(thing)), "problems": []}
+        told = [f"{f}: needs {r}, got {g}" for f, r, g in error.problems]
+        return answer | {"problems": told, "unknown": unknown_words(body.text, own)}
+    note = getattr(thing.supply or thing.thing, "note", "")
+    return answer | {"words": list(drawer_words(thing)), "loose": unknown_words(note, own)}
 
 
 @router.get("/drawer/supplies.csv", operation_id="suppliesFile")
@@ -114,7 +126,7 @@ def change(request: HttpRequest, key: str, body: schemas.ChangeIn) -> dict[str, 
     if "key" in changes:
         raise BadInput([("key", "a key that stays", repr(changes["key"])[:60])])
     if body.text:
-        changes |= _of_text(store.one(owner, key).kind, body.text)
+        changes |= _of_text(request, store.one(owner, key).kind, body.text)
     store.change(owner, key, changes)
     return next(_out(t, b) for t, b in store.every(owner) if t.key == key)
 

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from typing import Any, Literal
 
+from catalogue.schemas import OwnWordOut
 from easy_tally.catalogue import DrawerKind, DrawerThing, LooseEntry, LooseKind
 from easy_tally.files import kits_csv
 from ninja import Schema
@@ -65,6 +66,11 @@ class ReadOut(Schema):
 
     words: list[str]
     problems: list[str]
+    #: Words that nobody knows: kept as a note, or in the way.
+    loose: list[str]
+    unknown: list[str]
+    #: One's own words that stand in them.
+    own: list[OwnWordOut]
 
 
 class LooseOut(Schema):

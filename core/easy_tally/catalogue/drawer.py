@@ -4,13 +4,14 @@ extensions, brackets. One thing is in one build at a time."""
 from __future__ import annotations
 
 from collections import Counter
-from collections.abc import Collection
+from collections.abc import Collection, Mapping
 from typing import Annotated, Literal, Self
 
 from pydantic import Field, model_validator
 
 from ..base.declared import Key, Model, Note
 from ..entry.kits import read_kit_lines, say_cable, say_supply
+from ..entry.own import NO_WORDS
 from ..standards.connectors import CONNECTORS, PLUGS
 from ..things.adapters import Adapter, Bracket, Extension
 from ..things.build import Build
@@ -66,11 +67,14 @@ class DrawerThing(Model):
         return getattr(self.supply or self.thing, "family", NO_FAMILY)
 
 
-def read_drawer(kind: DrawerKind, text: str) -> tuple[Supply | None, tuple[Cable, ...], object]:
-    """Supply and cables, or the thing, that a text says. Raises BadInput."""
+def read_drawer(
+    kind: DrawerKind, text: str, own: Mapping[str, str] = NO_WORDS
+) -> tuple[Supply | None, tuple[Cable, ...], object]:
+    """Supply and cables, or the thing, that a text says, with somebody's own words. Raises
+    BadInput."""
     if kind == "supply":
-        return (*read_kit_lines(text), None)
-    return None, (), read_thing(kind, text, NO_FAMILY)
+        return (*read_kit_lines(text, own), None)
+    return None, (), read_thing(kind, text, NO_FAMILY, own)
 
 
 def say_drawer(drawer_thing: DrawerThing) -> str:
@@ -131,6 +135,9 @@ def drawer_words(drawer_thing: DrawerThing) -> tuple[str, ...]:
         f"design {s.design}" if s.design else "design not known",
         *([f"{s.length_mm:g} mm"] if s.length_mm is not None else []),
         *([s.grade] if s.grade else []),
+        *([f"{s.modular} modular"] if s.modular else []),
+        *([f"fan off to {s.fan_off_share:.0%}"] if s.fan_off_share is not None else []),
+        *([f"made {s.made}"] if s.made is not None else []),
     ]
     kinds = Counter(p.kind for p in s.ports)
     ports = [f"{n} {PORT_WORDS[k]}" for k, n in kinds.items()]

@@ -2,12 +2,14 @@
 
 from __future__ import annotations
 
+from collections.abc import Mapping
 from typing import Annotated, Literal
 
 from pydantic import Field
 
 from ..base.declared import Model
 from ..entry.kits import read_cable, read_loose, say_cable, say_loose
+from ..entry.own import NO_WORDS
 from ..things.adapters import Adapter, Bracket, Extension
 from ..things.cables import Cable
 from .entries import Slug
@@ -44,11 +46,12 @@ def kind_of(thing: LooseThing) -> LooseKind:
             return "bracket"
 
 
-def read_thing(kind: str, line: str, family: str) -> LooseThing:
-    """A thing by its kind, its line, and of a cable its pinout family. Raises BadInput."""
+def read_thing(kind: str, line: str, family: str, own: Mapping[str, str] = NO_WORDS) -> LooseThing:
+    """A thing by its kind, its line, and of a cable its pinout family, with somebody's own words.
+    Raises BadInput."""
     if kind == "cable":
-        return read_cable(line, family)[1]
-    return read_loose(kind, line)
+        return read_cable(line, family, own)[1]
+    return read_loose(kind, line, own)
 
 
 def say_thing(thing: LooseThing) -> str:

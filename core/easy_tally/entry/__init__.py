@@ -10,9 +10,30 @@ is told in docs/entry-line.md; its words stand in `words.py`.
 """
 
 from .asking import Entry
-from .kits import read_case_line
+from .kits import head_noun, read_case_line, unknown_words
+from .own import MEANINGS, MOST_WORDS, checked, label_of, used_in
 from .printer import say
 from .reader import parse, parse_list, plain
-from .telling import in_all, understood
+from .slots import SaidSlot, slots_of
+from .telling import full_w, in_all, understood
 
-__all__ = ["Entry", "in_all", "parse", "parse_list", "plain", "read_case_line", "say", "understood"]
+__all__ = [
+    "MEANINGS",
+    "MOST_WORDS",
+    "Entry",
+    "SaidSlot",
+    "checked",
+    "full_w",
+    "head_noun",
+    "in_all",
+    "label_of",
+    "parse",
+    "parse_list",
+    "plain",
+    "read_case_line",
+    "say",
+    "slots_of",
+    "understood",
+    "unknown_words",
+    "used_in",
+]

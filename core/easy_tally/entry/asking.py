@@ -29,6 +29,15 @@ class Entry:
     dropped: tuple[str, ...] = ()
     #: Words that say nothing of the draw and went into the name: an entry may be called so.
     described: tuple[str, ...] = ()
+    #: Of those the words that nobody knows: kept as a note, and marked.
+    loose: tuple[str, ...] = ()
+    #: The things of a line that speaks of several, where each can be added as it stands.
+    parts: tuple[Part, ...] = ()
+    #: Where a thing belongs that is no part: `supply`, `case`, `cable`, `adapter`, `extension`,
+    #: `bracket`.
+    goes: str = ""
+    #: What proves a row of a list: its total.
+    proof: str = ""
 
     @property
     def takes_bytes(self) -> int:

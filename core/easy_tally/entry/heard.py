@@ -12,7 +12,7 @@ from typing import Any
 from ..things.parts import Part
 from .asking import Entry
 from .lexer import quoted
-from .line import SURE, Item, Reading, readings
+from .line import GOES, SURE, Item, Lexicon, Reading, readings
 from .printer import say
 from .words import NAMES
 
@@ -20,14 +20,14 @@ from .words import NAMES
 Read = Callable[[Item], Entry]
 TWO_WAYS = "It can be meant in two ways: which one?"
 TOO_MUCH = "No part of that kind draws so much: say which part the figure is of."
-SEVERAL = "There are several things in this line: which one first?"
+SEVERAL = "There are several things in this line: all of them, or one?"
 #: As many words that nobody knows are kept with a part unasked.
 _KEPT_WORDS = 2
 
 
-def heard(line: str, strict: Entry, read: Read) -> Entry:
+def heard(line: str, strict: Entry, read: Read, lexicon: Lexicon) -> Entry:
     """What a line comes to; `strict`, what the line's own grammar says of it."""
-    every = readings(line)
+    every = readings(line, lexicon)
     if not every:
         return strict
     best, *others = every
@@ -59,7 +59,7 @@ def heard(line: str, strict: Entry, read: Read) -> Entry:
 def _of_nothing(item: Item, strict: Entry) -> Entry:
     """Of a line that no word of says a kind of part: why it is none, or what is asked."""
     if item.elsewhere:
-        return Entry(None, question=item.elsewhere)
+        return Entry(None, question=item.elsewhere, goes=GOES.get(item.elsewhere, ""))
     return replace(strict, unknown=strict.unknown or item.loose)
 
 
@@ -81,7 +81,7 @@ def _read(item: Item, read: Read) -> Entry:
     )
     if not choices:
         return Entry(None, unknown=entry.unknown, dropped=item.dropped)
-    return replace(entry, choices=choices, dropped=item.dropped, described=beside)
+    return replace(entry, choices=choices, dropped=item.dropped, described=beside, loose=item.loose)
 
 
 def _with(line: str, then: Entry, item: Item) -> str:
@@ -96,7 +96,16 @@ def _several(items: tuple[Item, ...], read: Read) -> Entry:
     """Several things: which first? One that asks something itself is offered as it was said."""
     entries = [_read(item, read) for item in items]
     choices = [say(e.part) if e.part else item.said for e, item in zip(entries, items, strict=True)]
-    return Entry(None, question=SEVERAL, choices=tuple(choices))
+    parts = [e.part for e, item in zip(entries, items, strict=True) if e.part and not item.doubtful]
+    return Entry(
+        None,
+        understood="; ".join(e.understood for e in entries if e.part),
+        question=SEVERAL,
+        choices=tuple(choices),
+        dropped=tuple(d for e in entries for d in e.dropped),
+        loose=tuple(word for item in items for word in item.loose),
+        parts=tuple(parts) if len(parts) == len(items) else (),
+    )
 
 
 def _other(others: list[Reading], weight: float, part: Part, read: Read) -> Part | None:

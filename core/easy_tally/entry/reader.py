@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import math
 import re
+from collections.abc import Mapping
 from dataclasses import replace
 from typing import Any
 
@@ -18,7 +19,8 @@ from .asking import Ask, Entry, ask_bare, ask_open
 from .building import amps_of, fields_of
 from .heard import TOO_MUCH, heard
 from .lexer import figure, quoted, words_of
-from .line import Item
+from .line import GOES, PARTS, Item, Lexicon
+from .own import NO_WORDS
 from .printer import figure_word
 from .rows import Row, rows
 from .said import Said
@@ -39,17 +41,18 @@ KIND_ASKED = "What kind of part is it?"
 _UNIT_WORDS = {"w": "watts", "a": "amperes"}
 
 
-def parse(line: str) -> Entry:
-    """Read one line. Never raises: what can't be read is in the answer."""
+def parse(line: str, own: Mapping[str, str] = NO_WORDS) -> Entry:
+    """Read one line, with somebody's own words. Never raises: what can't be read is in the
+    answer."""
     if len(line) > MOST_CHARACTERS:
         return Entry(None, question=f"A line has at most {MOST_CHARACTERS:,} characters.")
     if not line.strip():
         return Entry(None)
-    lines = rows(line)
+    lines, lexicon = rows(line), PARTS.knowing(own)
     if len(lines) == 1 and lines[0].line:
-        return _of_row(lines[0])
+        return _of_row(lines[0], lexicon)
     strict = _parsed(line)
-    return strict if strict.part else _heard(line, strict)
+    return strict if strict.part else _heard(line, strict, lexicon)
 
 
 def plain(line: str) -> Entry:
@@ -62,14 +65,14 @@ def plain(line: str) -> Entry:
     return parse(line)
 
 
-def _of_row(row: Row) -> Entry:
+def _of_row(row: Row, lexicon: Lexicon) -> Entry:
     """A line as it was typed, or else what is left of it without its cells."""
     strict = _parsed(row.typed)
     if strict.part is None and row.line != row.typed:
         strict = replace(_parsed(row.line), dropped=row.dropped)
     if strict.part is not None:
         return strict
-    heard = _heard(row.line, replace(strict, dropped=()))
+    heard = _heard(row.line, replace(strict, dropped=()), lexicon)
     return replace(heard, dropped=(*row.dropped, *heard.dropped))
 
 
@@ -84,11 +87,11 @@ def _parsed(line: str, telling: bool = True) -> Entry:
         return replace(ask.entry, unknown=tuple(said.unknown))
 
 
-def _heard(line: str, strict: Entry) -> Entry:
+def _heard(line: str, strict: Entry, lexicon: Lexicon) -> Entry:
     """A line read as builders talk, where its own grammar does not take it as it stands."""
     if len(line) > MOST_SPOKEN or line.count('"') > MOST_QUOTES or _ENDLESS.search(line):
         return strict
-    return heard(line, strict, _of_item)
+    return heard(line, strict, _of_item, lexicon)
 
 
 def _of_item(item: Item) -> Entry:
@@ -105,7 +108,9 @@ def _of_item(item: Item) -> Entry:
         name = f"{item.called}, {details}" if details else item.called
     described = (*item.described, *item.loose)
     part = part.model_copy(update={"name": ", ".join([name, *described])[:80]})
-    return Entry(part, understood(part), dropped=item.dropped, described=described)
+    return Entry(
+        part, understood(part), dropped=item.dropped, described=described, loose=item.loose
+    )
 
 
 def _implausible(part: Part) -> bool:
@@ -136,10 +141,10 @@ def _several(called: str) -> list[str]:
     return [called] if called in USB_W else called.split(" and ")
 
 
-def parse_list(text: str) -> tuple[tuple[str, Entry], ...]:
-    """Read a list, one part a line; empty lines are left out. A line that speaks of no part (the
-    heads of columns, a sum, a link) comes back with nothing but what is dropped. Raises BadInput
-    for more than a list has."""
+def parse_list(text: str, own: Mapping[str, str] = NO_WORDS) -> tuple[tuple[str, Entry], ...]:
+    """Read a list with somebody's own words, one part a line; empty lines are left out. A line that
+    speaks of no part (the heads of columns, a sum, a link) comes back with nothing but what is
+    dropped. Raises BadInput for more than a list has."""
     lines = text.splitlines()
     longest = max(map(len, lines), default=0)
     for things, most, got in (
@@ -149,8 +154,14 @@ def parse_list(text: str) -> tuple[tuple[str, Entry], ...]:
     ):
         if got > most:
             raise BadInput([("text", f"at most {most:,} {things}: paste it in parts", f"{got:,}")])
+    lexicon = PARTS.knowing(own)
     return tuple(
-        (row.typed, _of_row(row) if row.line else Entry(None, dropped=row.dropped))
+        (
+            row.typed,
+            replace(_of_row(row, lexicon), proof=row.proof)
+            if row.line
+            else Entry(None, dropped=row.dropped),
+        )
         for row in rows(text)
     )
 
@@ -159,7 +170,7 @@ def _read(said: Said) -> Entry:
     kind = kind_of(said)
     if kind is None:
         if set(SUPPLY_WORDS) & set(said.words):
-            return Entry(None, question="The supply is chosen on the Supply page.")
+            return Entry(None, question=next(iter(GOES)), goes="supply")
         if said.details and {u for _, u, _ in said.details} <= {"tb", "gb"}:
             ways = [[*said.words, w] for w in ("disk", "m.2")] + [[*said.words, "ssd", "2.5in"]]
             raise Ask(KIND_ASKED, *ways)

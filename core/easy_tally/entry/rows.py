@@ -104,6 +104,8 @@ class Row:
     typed: str
     line: str
     dropped: tuple[str, ...] = ()
+    #: What its count and its figure each come to, where the list says the same.
+    proof: str = ""
 
 
 def rows(text: str) -> tuple[Row, ...]:
@@ -180,6 +182,7 @@ def _row(typed: str, cells: list[str], heads: list[str]) -> Row:
     whole = [c for c in cells if re.fullmatch("[1-9][0-9]?", c)]
     said: list[str] = []
     dropped: list[str] = []
+    proof = ""
     for cell, kind in zip(cells, kinds, strict=False):
         number = re.fullmatch(r"[0-9]+(?:[.,][0-9]+)?", cell)
         if not cell:
@@ -189,22 +192,26 @@ def _row(typed: str, cells: list[str], heads: list[str]) -> Row:
         elif (kind == "count" and number) or (not heads and whole == [cell]):
             said.append(f"x{cell}")
         elif kind.endswith(" in total") and number:
-            proven = _is_proven(cell, kind[0], cells, kinds)
-            (dropped if proven else said).append(f"{cell}{kind}")
+            proof = _proof(cell, kind[0], cells, kinds)
+            (dropped if proof else said).append(f"{cell}{kind}")
         elif kind in ("w", "a") and number:
             said.append(f"{cell}{kind}")
         elif not heads and re.fullmatch(r"[0-9]{2,4}[.,][0-9]{2}", cell):
             dropped.append(cell)  # an amount with its cents: no ampere of a part is as much as ten
         else:
             said.append(cell.replace('"', "") if cell.count('"') % 2 else cell)
-    return Row(typed, " ".join(said), tuple(dropped))
+    return Row(typed, " ".join(said), tuple(dropped), proof)
 
 
-def _is_proven(total: str, unit: str, cells: list[str], heads: list[str]) -> bool:
-    """Whether a row's total is what its count and its figure each come to."""
+def _proof(total: str, unit: str, cells: list[str], heads: list[str]) -> str:
+    """What a row's count and its figure each come to, where that is its total; else nothing."""
     row = dict(zip(heads, (c.replace(",", ".") for c in cells), strict=False))
     try:
         each, count = float(row[unit]), float(row.get("count") or 1)
     except (KeyError, ValueError):
-        return False
-    return math.isclose(each * count, float(total.replace(",", ".")), rel_tol=0.02)
+        return ""
+    if not math.isclose(each * count, float(total.replace(",", ".")), rel_tol=0.02):
+        return ""
+    return (
+        f"{count:g} × {each:g} {unit.upper()} = {each * count:g} {unit.upper()}, as the list says"
+    )

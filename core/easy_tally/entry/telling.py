@@ -21,13 +21,19 @@ def understood(part: Part, name: bool = True) -> str:
     watts of all together."""
     each = f"{part.count} × " if part.count > 1 else ""
     said = [f"{each}{part.name}"] if name else []
-    said += [*_fed(part), *_outputs(part), *_known(part), *_measured(part)]
+    said += [*fed_by(part), *_outputs(part), *figures_told(part), *measures_told(part)]
     end = in_all(part)
     return f"{', '.join(said)}: {end}" if said else end
 
 
 def in_all(part: Part) -> str:
     """The watts of all of a part together, at full load."""
+    watts = full_w(part)
+    return "watts not known yet" if watts is None else f"{number(watts, 'W')} in all"
+
+
+def full_w(part: Part) -> float | None:
+    """What all of a part draw together at full load, likely [W]; None where it is not known."""
     bare = part
     if isinstance(part, ON_HEADER):
         bare = part.model_copy(update={"headers": (), "on": None})
@@ -35,12 +41,11 @@ def in_all(part: Part) -> str:
         bare = part.model_copy(update={"slot": None})
     wired = Wired(Build(name="x", parts=(bare,)))
     full = tally(wired, loads(wired)).total
-    if full.missing:
-        return "watts not known yet"
-    return f"{number(full.at('full').likely, 'W')} in all"
+    return None if full.missing else full.at("full").likely
 
 
-def _fed(part: Part) -> list[str]:
+def fed_by(part: Part) -> list[str]:
+    """What feeds a part, in words."""
     if not part.sockets:
         return ["on a header"] if isinstance(part, ON_HEADER) else []
     kinds = [s.kind for s in part.sockets]
@@ -75,7 +80,8 @@ def _outputs(part: Part) -> list[str]:
     return outputs
 
 
-def _measured(part: Part) -> list[str]:
+def measures_told(part: Part) -> list[str]:
+    """How large a part is, where it is mounted, which way it blows, in words."""
     fields = {f.said: f for f in KINDS[part.kind].fields}
     told = []
     for word, _, value in (w.partition(":") for w in measures_said(part)):
@@ -85,16 +91,18 @@ def _measured(part: Part) -> list[str]:
     return told
 
 
-def _known(part: Part) -> list[str]:
+def figures_told(part: Part) -> list[str]:
+    """The figures of a part that are known, in words."""
     words = []
     for named in FIGURES[part.kind]:
         figure = getattr(part, named.field)
         if figure is None:
             continue
         unit = named.unit.upper()
-        value = f"{figure.likely:g} {unit}"
+        low, likely, high = (f"{round(x, 3):g}" for x in (figure.low, figure.likely, figure.high))
+        value = f"{likely} {unit}"
         if figure.low != figure.high:
-            value = f"{figure.low:g} to {figure.high:g} {unit}, likely {figure.likely:g}"
+            value = f"{low} to {high} {unit}, likely {likely}"
         origin = "" if figure.origin == "maker" else f" {figure.origin}"
         word = re.sub("(?<=[0-9])v$", " V", named.word)
         word = re.sub("^-", "−", word).replace("-", " ")

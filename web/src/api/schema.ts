@@ -675,6 +675,50 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/words": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Own Words
+         * @description One's own words, and all that a word may mean.
+         */
+        get: operations["words"];
+        put?: never;
+        /**
+         * Learn
+         * @description Learn a word of one's own.
+         */
+        post: operations["learnWord"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/words/{word}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Forget
+         * @description Forget a word of one's own.
+         */
+        delete: operations["forgetWord"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/catalogue": {
         parameters: {
             query?: never;
@@ -6540,6 +6584,14 @@ export interface components {
             dropped: string[];
             /** Described */
             described: string[];
+            /** Loose */
+            loose: string[];
+            /** Parts */
+            parts: (components["schemas"]["Processor"] | components["schemas"]["Board"] | components["schemas"]["Card"] | components["schemas"]["Memory"] | components["schemas"]["M2Drive"] | components["schemas"]["Drive"] | components["schemas"]["Fan"] | components["schemas"]["Pump"] | components["schemas"]["Cooler"] | components["schemas"]["LightStrip"] | components["schemas"]["Hub"] | components["schemas"]["UsbLoad"] | components["schemas"]["Other"])[];
+            /** Goes */
+            goes: string;
+            /** Proof */
+            proof: string;
         };
         /**
          * FoundOut
@@ -6562,15 +6614,45 @@ export interface components {
             lacks: string[];
         };
         /**
+         * OwnWordOut
+         * @description A word of one's own, and what it means, in words.
+         */
+        OwnWordOut: {
+            /** Word */
+            word: string;
+            /** Means */
+            means: string;
+            /** Label */
+            label: string;
+        };
+        /**
          * SayOut
          * @description What a line was understood as, and the entries that its words find.
          */
         SayOut: {
             said: components["schemas"]["EntryOut"];
+            /** Slots */
+            slots: components["schemas"]["SlotOut"][];
+            /** Own */
+            own: components["schemas"]["OwnWordOut"][];
             /** Offers */
             offers: components["schemas"]["FoundOut"][];
             /** Meant */
             meant: string[];
+        };
+        /**
+         * SlotOut
+         * @description A slot of what a line is taken as, and the characters that say it; both 0 where none do.
+         */
+        SlotOut: {
+            /** Name */
+            name: string;
+            /** Words */
+            words: string;
+            /** At */
+            at: number;
+            /** To */
+            to: number;
         };
         /**
          * SayIn
@@ -6588,6 +6670,10 @@ export interface components {
             /** Line */
             line: string;
             entry: components["schemas"]["EntryOut"];
+            /** Slots */
+            slots: components["schemas"]["SlotOut"][];
+            /** Watts */
+            watts: number | null;
         };
         /**
          * ListIn
@@ -6596,6 +6682,38 @@ export interface components {
         ListIn: {
             /** Text */
             text: string;
+        };
+        /**
+         * MeaningOut
+         * @description Something that a word may mean, and what it is of.
+         */
+        MeaningOut: {
+            /** Means */
+            means: string;
+            /** Label */
+            label: string;
+            /** Group */
+            group: string;
+        };
+        /**
+         * OwnWordsOut
+         * @description One's own words, and all that a word may mean.
+         */
+        OwnWordsOut: {
+            /** Words */
+            words: components["schemas"]["OwnWordOut"][];
+            /** Meanings */
+            meanings: components["schemas"]["MeaningOut"][];
+        };
+        /**
+         * WordIn
+         * @description A word to be learned, and what it means: the entry line's own word, or nothing.
+         */
+        WordIn: {
+            /** Word */
+            word: string;
+            /** Means */
+            means: string;
         };
         /**
          * CatalogueOut
@@ -6801,6 +6919,12 @@ export interface components {
             words: string[];
             /** Problems */
             problems: string[];
+            /** Loose */
+            loose: string[];
+            /** Unknown */
+            unknown: string[];
+            /** Own */
+            own: components["schemas"]["OwnWordOut"][];
         };
         /**
          * ReadIn
@@ -9116,6 +9240,100 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["Case"];
                 };
+            };
+            400: components["responses"]["Problem400"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            405: components["responses"]["Problem405"];
+            409: components["responses"]["Problem409"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+            503: components["responses"]["Problem503"];
+            507: components["responses"]["Problem507"];
+        };
+    };
+    words: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnWordsOut"];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            405: components["responses"]["Problem405"];
+            409: components["responses"]["Problem409"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+            503: components["responses"]["Problem503"];
+            507: components["responses"]["Problem507"];
+        };
+    };
+    learnWord: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WordIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnWordOut"];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            405: components["responses"]["Problem405"];
+            409: components["responses"]["Problem409"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+            503: components["responses"]["Problem503"];
+            507: components["responses"]["Problem507"];
+        };
+    };
+    forgetWord: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                word: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             400: components["responses"]["Problem400"];
             403: components["responses"]["Problem403"];

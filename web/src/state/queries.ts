@@ -178,6 +178,13 @@ export const sayQuery = (text: string) =>
     staleTime: 60_000,
   });
 
+/** One's own words, and all that a word may mean. */
+export const wordsQuery = queryOptions({
+  queryKey: ["words"],
+  queryFn: () => take(client.GET("/api/v1/words")),
+  staleTime: Infinity,
+});
+
 export const casesQuery = queryOptions({
   queryKey: ["cases"],
   queryFn: () => take(client.GET("/api/v1/cases")),

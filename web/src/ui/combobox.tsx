@@ -11,7 +11,7 @@ export interface Choice {
 
 /**
  * A line of text with choices under it. Which one is active is the owner's to say: nothing is
- * chosen by itself. Arrows move, Enter takes, Alt and its digit takes a choice that has one, Escape closes; the text stays in hand throughout.
+ * chosen by itself. Arrows move, Enter takes, Alt and its digit takes a choice that has one, Escape clears; the text stays in hand throughout.
  */
 export function Combobox<C extends Choice>({
   label,
@@ -24,9 +24,11 @@ export function Combobox<C extends Choice>({
   onMove,
   onEnter,
   onTake,
+  onEscape,
   open,
   onOpen,
   told,
+  under,
   nothing,
   line,
   takesFocus = false,
@@ -42,10 +44,13 @@ export function Combobox<C extends Choice>({
   onMove: (to: number) => void;
   onEnter: () => void;
   onTake: (choice: C) => void;
+  onEscape?: () => void;
   open: boolean;
   onOpen: (open: boolean) => void;
   /** What is told under the line. */
   told: string;
+  /** What stands above the choices. */
+  under?: ReactNode;
   /** What stands in the list where it is empty. */
   nothing: ReactNode;
   line?: RefObject<HTMLInputElement | null>;
@@ -54,6 +59,7 @@ export function Combobox<C extends Choice>({
 }) {
   const id = useId();
   const own = useRef<HTMLInputElement>(null);
+  const panel = useRef<HTMLDivElement>(null);
   const input = line ?? own;
   const keys = (e: KeyboardEvent) => {
     if (e.key === "ArrowDown" || e.key === "ArrowUp") {
@@ -62,22 +68,25 @@ export function Combobox<C extends Choice>({
       const step = e.key === "ArrowDown" ? 1 : -1;
       if (choices.length) onMove(Math.max(0, (active + step + choices.length) % choices.length));
     }
-    const digit = e.altKey && /^Digit[1-9]$/.test(e.code) ? e.code.at(-1) : undefined;
+    const digit = e.altKey && /^Digit[0-9]$/.test(e.code) ? e.code.at(-1) : undefined;
     const answer = digit && choices.find((c) => c.key === digit);
     if (answer) {
       e.preventDefault();
       onTake(answer);
     }
     if (e.key === "Enter" && open) onEnter();
-    if (e.key === "Escape") onOpen(false);
+    if (e.key === "Escape") {
+      onOpen(false);
+      onEscape?.();
+    }
   };
   return (
     <P.Root open={open} onOpenChange={onOpen}>
-      <div>
-        <label htmlFor={id} className="sr-only">
-          {label}
-        </label>
-        <P.Anchor asChild>
+      <P.Anchor asChild>
+        <div>
+          <label htmlFor={id} className="sr-only">
+            {label}
+          </label>
           <input
             ref={input}
             autoFocus={takesFocus}
@@ -97,23 +106,25 @@ export function Combobox<C extends Choice>({
               onOpen(true);
             }}
             onClick={() => onOpen(true)}
-            onBlur={() => onOpen(false)}
+            onBlur={(e) => {
+              if (!panel.current?.contains(e.relatedTarget)) onOpen(false);
+            }}
             onKeyDown={keys}
           />
-        </P.Anchor>
-        <p
-          id={`${id}-told`}
-          role="status"
-          className={`min-h-5 pt-0.5 text-sm font-semibold ${active >= 0 ? "text-accent" : "text-tight"}`}
-        >
-          {told}
-        </p>
-      </div>
+          <p
+            id={`${id}-told`}
+            role="status"
+            className={`min-h-5 pt-0.5 text-sm font-semibold ${active >= 0 ? "text-accent" : "text-tight"}`}
+          >
+            {told}
+          </p>
+        </div>
+      </P.Anchor>
       <P.Content
         asChild
         side="bottom"
         align="start"
-        sideOffset={22}
+        sideOffset={2}
         avoidCollisions={false}
         onOpenAutoFocus={(e) => e.preventDefault()}
         onCloseAutoFocus={(e) => e.preventDefault()}
@@ -121,43 +132,44 @@ export function Combobox<C extends Choice>({
           if (e.target === input.current) e.preventDefault();
         }}
       >
-        <ul
-          id={`${id}-list`}
-          role="listbox"
-          aria-label={listLabel}
-          className="z-30 max-h-80 w-(--radix-popover-trigger-width) overflow-auto border border-accent bg-slip text-ink shadow-lg"
+        <div
+          ref={panel}
+          className="z-30 w-(--radix-popover-trigger-width) border border-accent bg-slip text-ink shadow-lg"
         >
-          {choices.map((c, i) => (
-            <li
-              key={c.id}
-              id={`${id}-${i}`}
-              role="option"
-              aria-selected={i === active}
-              data-option={c.id}
-              ref={i === active ? (e) => e?.scrollIntoView({ block: "nearest" }) : undefined}
-              className="flex cursor-pointer items-baseline justify-between gap-4 px-4 py-2 text-md hover:bg-accent-wash aria-selected:bg-accent-wash aria-selected:shadow-[inset_4px_0_0_var(--accent)]"
-              onMouseDown={(e) => {
-                e.preventDefault();
-                onTake(c);
-              }}
-            >
-              <span className="flex items-baseline gap-3">
-                {c.key && (
-                  <kbd className="shrink-0 rounded-[3px] border border-rule-strong bg-paper px-1.5 font-mono text-sm">
-                    Alt {c.key}
-                  </kbd>
-                )}
-                {c.words}
-              </span>
-              <span className="max-w-[45%] shrink-0 text-right text-sm text-ink-soft">{c.hint}</span>
-            </li>
-          ))}
-          {choices.length === 0 && (
-            <li role="option" aria-selected={false} aria-disabled className="px-4 py-2 text-ink-soft">
-              {nothing}
-            </li>
-          )}
-        </ul>
+          {under}
+          <ul id={`${id}-list`} role="listbox" aria-label={listLabel} className="max-h-80 overflow-auto">
+            {choices.map((c, i) => (
+              <li
+                key={c.id}
+                id={`${id}-${i}`}
+                role="option"
+                aria-selected={i === active}
+                data-option={c.id}
+                ref={i === active ? (e) => e?.scrollIntoView({ block: "nearest" }) : undefined}
+                className="flex cursor-pointer items-baseline justify-between gap-4 px-4 py-2 text-md hover:bg-accent-wash aria-selected:bg-accent-wash aria-selected:shadow-[inset_4px_0_0_var(--accent)]"
+                onMouseDown={(e) => {
+                  e.preventDefault();
+                  onTake(c);
+                }}
+              >
+                <span className="flex items-baseline gap-3">
+                  {c.key && (
+                    <kbd className="shrink-0 rounded-[3px] border border-rule-strong bg-paper px-1.5 font-mono text-sm">
+                      Alt {c.key}
+                    </kbd>
+                  )}
+                  {c.words}
+                </span>
+                <span className="max-w-[45%] shrink-0 text-right text-sm text-ink-soft">{c.hint}</span>
+              </li>
+            ))}
+            {choices.length === 0 && (
+              <li role="option" aria-selected={false} aria-disabled className="px-4 py-2 text-ink-soft">
+                {nothing}
+              </li>
+            )}
+          </ul>
+        </div>
       </P.Content>
     </P.Root>
   );

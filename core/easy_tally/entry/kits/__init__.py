@@ -4,14 +4,16 @@ from __future__ import annotations
 
 from .cables import read_cable, say_cable
 from .cases import CASE_WORDS, read_case_line, say_case
+from .heard import unknown_words
 from .lines import Unread
-from .loose import read_loose, say_loose
+from .loose import head_noun, read_loose, say_loose
 from .supplies import SUPPLY_WORDS, read_kit_lines, read_supply, say_supply
 
 __all__ = [
     "CASE_WORDS",
     "SUPPLY_WORDS",
     "Unread",
+    "head_noun",
     "read_cable",
     "read_case_line",
     "read_kit_lines",
@@ -21,4 +23,5 @@ __all__ = [
     "say_case",
     "say_loose",
     "say_supply",
+    "unknown_words",
 ]

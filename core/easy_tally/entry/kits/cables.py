@@ -6,12 +6,14 @@ What a box does not say is what is usual for the plug (pins and conductors), or 
 from __future__ import annotations
 
 import re
+from collections.abc import Mapping
 from typing import Any, cast, get_args
 
 from ...standards.connectors import CONNECTORS, PINS, PLUGS, Connector, PlugKind, Sense, is_coded
 from ...things.cables import Cable, Plug, RailPins, SupplyEnd
 from ..lexer import quoted
 from ..line import Amount, Misread, Rows
+from ..own import NO_WORDS
 from ..printer import number_word
 from .heard import Grammar, Told, lengths, read_by
 from .lexicon import BY_USE
@@ -103,7 +105,7 @@ def _cables_of(n: int, kind: str, *said: Any) -> tuple[int, str, int]:
 _SPOKEN = Grammar(_spoken(), "words of a cable: its plugs, mm, awg, W", (lengths,))
 
 
-def read_cable(line: str, family: str) -> tuple[int, Cable]:
+def read_cable(line: str, family: str, own: Mapping[str, str] = NO_WORDS) -> tuple[int, Cable]:
     """How many, and the cable: `2 processor 4+4 700 mm`, `sata x4 450+120mm 18awg`, `three sata
     leads with 4 plugs, 500 mm, then every 150 mm`. Raises Unread."""
     settings, rest = pairs_of(line, _SETTINGS)
@@ -111,7 +113,7 @@ def read_cable(line: str, family: str) -> tuple[int, Cable]:
     def make(told: Told) -> tuple[int, Cable]:
         return _cable(told, settings, family)
 
-    return read_by(rest, _SPOKEN, make)
+    return read_by(rest, _SPOKEN, make, own)
 
 
 _SETTINGS = [Word(w, w) for w in ("key", "family", "needs", "end", "wires", "plugs", "note")]

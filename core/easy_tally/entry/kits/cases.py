@@ -2,11 +2,13 @@
 
 from __future__ import annotations
 
+from collections.abc import Mapping
 from typing import Any, get_args
 
 from ...standards.forms import Side, SupplyForm
 from ...things.case import Area, Case, RadiatorPlace, Route, Vent
 from ..line import Amount, Misread, Rows, dimensions
+from ..own import NO_WORDS
 from ..printer import number_word
 from .heard import Grammar, Told, read_by
 from .lines import (
@@ -139,7 +141,7 @@ _SPOKEN = Grammar(
 )
 
 
-def read_case_line(line: str) -> Case:
+def read_case_line(line: str, own: Mapping[str, str] = NO_WORDS) -> Case:
     """`"My case" forms:ATX,SFX supply-room:180 card-room:340 panel:160 slots:7`, or as people say
     it: `tower, supply up to 180 mm, cards 360 mm, 7 slots, 360 radiator on top`. Raises Unread."""
     given, rest = pairs_of(line, CASE_WORDS)
@@ -149,7 +151,7 @@ def read_case_line(line: str) -> Case:
     def make(told: Told) -> Case:
         return case_of({"name": told.name or "Case"} | _said(told) | given)
 
-    return read_by(rest, _SPOKEN, make)
+    return read_by(rest, _SPOKEN, make, own)
 
 
 def _said(told: Told) -> dict[str, str]:

@@ -3,11 +3,12 @@ the same readings, weighed."""
 
 from __future__ import annotations
 
-from collections.abc import Callable, Iterator
+from collections.abc import Callable, Iterator, Mapping
 from itertools import accumulate, chain
 from typing import NamedTuple, TypeVar
 
 from ..line import SURE, Line, Misread, Rows, Slot, unit_at, ways
+from ..own import NO_WORDS
 from .lexicon import KITS
 from .lines import Unread
 
@@ -61,6 +62,13 @@ class Told(NamedTuple):
 _OF_NAMES = ("loose", "name")
 
 
+def unknown_words(text: str, own: Mapping[str, str] = NO_WORDS) -> tuple[str, ...]:
+    """The plain words of a text that no table has, each once."""
+    line = Line(text, KITS.knowing(own))
+    words = (t.text for i, t in enumerate(line.tokens) if t.text.isalpha() and not line.knows(i))
+    return tuple(dict.fromkeys(words))
+
+
 class Grammar(NamedTuple):
     """What may stand in a line of some kind of thing, and what the words of one are."""
 
@@ -76,10 +84,12 @@ class Grammar(NamedTuple):
             yield slot._replace(weight=slot.weight + 0.5 * (slot.to - i - 1))
 
 
-def read_by(line: str, grammar: Grammar, make: Callable[[Told], _T]) -> _T:
+def read_by(
+    line: str, grammar: Grammar, make: Callable[[Told], _T], own: Mapping[str, str] = NO_WORDS
+) -> _T:
     """The thing that a line says by its grammar. Raises Unread: what is missing, what is not
     understood, or that it may be two things."""
-    tokens = Line(line, KITS)
+    tokens = Line(line, KITS.knowing(own))
     taken: list[tuple[float, _T]] = []
     for way in ways(tokens, grammar.slots):
         if taken and taken[0][0] - way.weight >= SURE:

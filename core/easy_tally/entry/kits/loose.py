@@ -2,17 +2,18 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable
-from typing import Any, cast, get_args
+from collections.abc import Callable, Mapping
+from typing import Any, Literal, cast, get_args
 
 from ...standards.connectors import CONNECTORS, PLUGS, PlugKind, SocketKind, is_coded
 from ...standards.forms import SupplyForm
 from ...things.adapters import Adapter, Bracket, CodeAt, Extension, Lead
 from ...wiring import never_made
-from ..line import Amount, Misread, Rows
+from ..line import Amount, Line, Misread, Rows
+from ..own import NO_WORDS
 from .cables import read_pins, read_plugs, say_pins, say_plug, usual_pins
 from .heard import Grammar, Told, lengths, read_by
-from .lexicon import BY_USE
+from .lexicon import BY_USE, KITS
 from .lines import (
     Unread,
     Word,
@@ -294,7 +295,22 @@ _SAID: dict[str, tuple[Grammar, Callable[[Told], dict[str, Any]]]] = {
 # -- reading, printing ---------------------------------------------------------------------
 
 
-def read_loose(kind: str, line: str) -> Loose:
+def head_noun(line: str) -> Literal["cable", "adapter", "extension", "bracket"] | None:
+    """What a line says by its head noun: an adapter or a splitter, an extension, a bracket; else a
+    cable, where it says one. None where it says none of them."""
+    senses = [role for senses in Line(line, KITS).senses for role in senses]
+    if '"' in line or ":" in line:
+        return None  # in the line's own words: it is what it was begun as
+    if "extension" in senses:
+        return "extension"
+    if "bracket" in senses:
+        return "bracket"
+    if "adapter" in senses or "splitter" in senses:
+        return "adapter"
+    return "cable" if "cable" in senses else None
+
+
+def read_loose(kind: str, line: str, own: Mapping[str, str] = NO_WORDS) -> Loose:
     """An adapter, an extension or a bracket. Raises Unread."""
     kind_of_thing, words = _KINDS[kind]
     values, rest = pairs_of(line, words)
@@ -315,7 +331,7 @@ def read_loose(kind: str, line: str) -> Loose:
             fields.setdefault("note", told.note)
         return _made(kind, fields)
 
-    return read_by(rest, grammar, make)
+    return read_by(rest, grammar, make, own)
 
 
 def _made(kind: str, fields: dict[str, Any]) -> Loose:

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import re
+from collections.abc import Mapping
 from typing import Any, get_args
 
 from ...standards.connectors import PortKind
@@ -12,6 +13,7 @@ from ...things.cables import Cable, SupplyEnd
 from ...things.labels import label_problems
 from ...things.supply import EfficiencyPoint, Port, PortGroup, Supply
 from ..line import Amount, Misread, Rows, dimensions, rails
+from ..own import NO_WORDS
 from ..printer import number_word
 from .cables import read_cable
 from .heard import Grammar, Told, read_by
@@ -211,7 +213,7 @@ _WORDS = "words of a supply: its W, A, mm, design, ports"
 _SPOKEN = Grammar(_ROWS, _WORDS, (rails, dimensions))
 
 
-def read_supply(line: str) -> Supply:
+def read_supply(line: str, own: Mapping[str, str] = NO_WORDS) -> Supply:
     """`"Sandling 750" 750 W 3.1 ATX gold 12 V 62 A: 5 processor or graphics, 1 16-pin, 4 drive
     ports`. Raises Unread."""
     given, rest = pairs_of(line, SUPPLY_WORDS)
@@ -227,7 +229,7 @@ def read_supply(line: str) -> Supply:
         values.setdefault("name", name)
         return supply_of(values, ports)
 
-    return read_by(rest, _SPOKEN, make)
+    return read_by(rest, _SPOKEN, make, own)
 
 
 def _said(told: Told) -> dict[str, str]:
@@ -325,7 +327,9 @@ def supply_of(values: dict[str, str], ports: list[dict[str, Any]] | None = None)
     return supply
 
 
-def read_kit_lines(text: str) -> tuple[Supply, tuple[Cable, ...]]:
+def read_kit_lines(
+    text: str, own: Mapping[str, str] = NO_WORDS
+) -> tuple[Supply, tuple[Cable, ...]]:
     """A supply in the first line, a kind of cable in each line below. Raises Unread that names the
     line."""
     lines = [(i + 1, line.strip()) for i, line in enumerate(text.splitlines()) if line.strip()]
@@ -334,13 +338,13 @@ def read_kit_lines(text: str) -> tuple[Supply, tuple[Cable, ...]]:
     wrong: list[tuple[str, str, str]] = []
     supply: Supply | None = None
     try:
-        supply = read_supply(lines[0][1])
+        supply = read_supply(lines[0][1], own)
     except Unread as error:
         wrong += [(f"line {lines[0][0]}, {f}", r, g) for f, r, g in error.problems]
     cables: list[Cable] = []
     for n, line in lines[1:]:
         try:
-            count, cable = read_cable(line, supply.family if supply else "x")
+            count, cable = read_cable(line, supply.family if supply else "x", own)
             cables += _numbered(cables, count, _at_home(cable, supply) if supply else cable)
         except Unread as error:
             wrong += [(f"line {n}, {f}", r, g) for f, r, g in error.problems]

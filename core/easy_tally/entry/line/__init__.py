@@ -7,12 +7,16 @@ from .chart import ways
 from .grammar import dimensions, rails
 from .heads import Misread
 from .items import Item
+from .lexicon import PARTS
 from .patterns import Rows, Slot
 from .reading import SURE, Reading, readings
 from .senses import UNITS, Lexicon, Table, add, phrases_of
-from .tokens import in_digits
+from .tokens import in_digits, tokens_of
+from .vocabulary import GOES
 
 __all__ = [
+    "GOES",
+    "PARTS",
     "SURE",
     "UNITS",
     "Amount",
@@ -30,6 +34,7 @@ __all__ = [
     "phrases_of",
     "rails",
     "readings",
+    "tokens_of",
     "unit_at",
     "ways",
 ]

@@ -30,7 +30,7 @@ class Line:
     """The tokens of a line with all their senses."""
 
     def __init__(self, raw: str, lexicon: Lexicon = PARTS) -> None:
-        self.raw = raw
+        self.raw, self._lexicon = raw, lexicon
         self.tokens = tokens = tokens_of(raw)
         self.senses: list[dict[str, list[tuple[int, str]]]] = [{} for _ in tokens]
         self._amounts: dict[int, list[tuple[int, Amount]]] = {}
@@ -53,6 +53,10 @@ class Line:
         if i >= len(self.tokens):
             return []
         return self.senses[i].get(role, [])
+
+    def knows(self, i: int) -> bool:
+        """Whether a word is in the tables, alone or within a phrase, mistyped or not."""
+        return self.corrected[i] or self._lexicon.has(self.tokens[i].text)
 
     def amounts(self, i: int) -> list[tuple[int, Amount]]:
         """Numbers with a unit that begin at a place, and where they end."""

@@ -444,7 +444,7 @@ def _beside(line: Line, i: int) -> Iterator[Slot]:
         while j < len(line.tokens) and j - at < 8:
             for to, _ in line.of_role(j, "adapter"):
                 k = _behind_adapter(line, to)
-                yield Slot("beside", "adapter", i, k, 4.0 + 0.4 * (k - i))
+                yield Slot("beside", "adapter", i, k, 6.0 + 0.4 * (k - i))
                 return
             j += 1
 

@@ -13,6 +13,8 @@ from .heads import Head, Misread, head_of, kind_of
 from .parting import COUNTS, parted
 from .patterns import MOST_COUNTED, Slot
 
+#: A bare number from here on is a fan's size [mm].
+_LEAST_FAN_MM = 40
 #: How thick one slot place is [mm]. Source: PCI Express CEM.
 _SLOT_MM = 20.32
 #: As much as a slot gives, with what is read and rounded [W]. Source: PCI Express CEM.
@@ -68,6 +70,21 @@ class Item(NamedTuple):
     elsewhere: str = ""
     #: Whether a word that nobody knows stands where it may be what a figure or a count is of.
     doubtful: bool = False
+    #: Where in the line stands what: its slot (`kind`, `count`, `each`, `fed by`, `measures`,
+    #: `note`, `left out`), from which character to which.
+    spans: tuple[tuple[str, int, int], ...] = ()
+
+
+#: Role → the slot that a person sees.
+_SEEN: dict[str, str] = {
+    **dict.fromkeys(("kind", "sized", "fans"), "kind"),
+    **dict.fromkeys(("count", "kit", "kit of", "multiple"), "count"),
+    **dict.fromkeys(("figure", "each", "total", "rail", "limit watts", "two figures"), "each"),
+    **dict.fromkeys(("sockets", "feed", "cpu sockets", "on hub", "usb lead"), "fed by"),
+    **dict.fromkeys(("length", "dimensions", "thick", "covers", "place", "blows"), "measures"),
+    **dict.fromkeys(("loose", "described", "under", "name", "detail"), "note"),
+    **dict.fromkeys(("price", "told", "beside"), "left out"),
+}
 
 
 def items_of(slots: tuple[Slot, ...], line: Line) -> list[Item] | None:
@@ -91,7 +108,7 @@ class _Making:
     """One thing being put together from its slots."""
 
     def __init__(self, kinds: list[Slot], slots: list[Slot], line: Line) -> None:
-        self.slots, self.line = slots, line
+        self.slots, self.line, self.kinds = slots, line, kinds
         self.weight = 0.0
         self.words: list[str] = []
         self.open: Open | None = None
@@ -173,7 +190,15 @@ class _Making:
             open=self.open,
             doubtful=self.doubtful,
             elsewhere=self.elsewhere,
+            spans=self._spans(),
         )
+
+    def _spans(self) -> tuple[tuple[str, int, int], ...]:
+        tokens, every = self.line.tokens, sorted((*self.kinds, *self.slots), key=lambda s: s.at)
+        seen = (
+            (_SEEN[s.role], tokens[s.at].at, tokens[s.to - 1].to) for s in every if s.role in _SEEN
+        )
+        return tuple(seen)
 
     # -- figures ---------------------------------------------------------------------------------
 
@@ -566,7 +591,7 @@ class _Making:
             self.words.append(f"x{n:g}")  # more than there are of anything: refused as such
             self.open = None
             return
-        if self.kind in ("fan", "cooler") and n >= 40 and n % 1 == 0:
+        if self._is_size(slot) and n % 1 == 0:
             self.words.append(f"{n:g}mm")
         elif self.figures == "drive" and n in (2.5, 3.5):
             self.take_length(slot._replace(value=Amount(n, n, n, "in")))
@@ -589,11 +614,17 @@ class _Making:
     def take_loose(self, slot: Slot) -> None:
         self.loose.append(self.text(slot))
         at = self.slots.index(slot)
-        before = self.slots[at - 1].role if at else ""
+        before = self.slots[at - 1].role if at and not self._is_size(self.slots[at - 1]) else ""
         behind = self.slots[at + 1].role if at + 1 < len(self.slots) else ""
         is_known = bool(self.line.senses[slot.at]) and not self.line.corrected[slot.at]
         is_apart = before in ("break", "with", "for") and behind in _FIGURES
         self.doubtful = self.doubtful or is_known or before == "bare" or is_apart
+
+    def _is_size(self, slot: Slot) -> bool:
+        """Whether a number without a unit is a fan's size."""
+        return (
+            self.kind in ("fan", "cooler") and slot.role == "bare" and slot.value >= _LEAST_FAN_MM
+        )
 
     def take_maybe(self, slot: Slot) -> None:
         self.unsure.append(self.text(slot))

@@ -10,7 +10,9 @@ from .amounts import Line
 from .chart import ways
 from .grammar import slots
 from .items import Item, items_of
+from .lexicon import PARTS
 from .patterns import Slot
+from .senses import Lexicon
 
 #: How much better one reading has to be than another to be taken unasked.
 SURE = 1.0
@@ -27,9 +29,9 @@ class Reading(NamedTuple):
     weight: float
 
 
-def readings(text: str) -> list[Reading]:
+def readings(text: str, lexicon: Lexicon = PARTS) -> list[Reading]:
     """Readings of a line that make different things of it, the best first."""
-    line = Line(text)
+    line = Line(text, lexicon)
     if len(line.tokens) > MOST_TOKENS:
         return []
     heaviest: dict[tuple[str, ...], Reading] = {}

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Iterable, Mapping
+from copy import copy
 from typing import NamedTuple
 
 from .tokens import tokens_of
@@ -62,6 +63,10 @@ def add(table: Table, spoken: Iterable[str], role: str, value: str = "") -> None
             table[key].append(sense)
 
 
+#: Roles of words that nothing is taken for: a name one letter off stays a name.
+_SAYING_LITTLE = {"place", "blows", "side", "described", "filler", "told", "maybe", "no"}
+
+
 class Lexicon:
     """A table of phrases, and what a mistyped word of it is."""
 
@@ -71,10 +76,34 @@ class Lexicon:
         self._words = frozenset(w for key in table for w in key)
         #: A word less one of its letters → the words that it may be.
         self._less_one: dict[str, set[str]] = {}
-        for word in self._words:
+        said = (
+            key for key, senses in self.table.items() if {s.role for s in senses} - _SAYING_LITTLE
+        )
+        for word in {word for key in said for word in key}:
             if word.isalpha() and len(word) >= 3:
                 for less in _less_one(word):
                     self._less_one.setdefault(less, set()).add(word)
+
+    def knowing(self, own: Mapping[str, str]) -> Lexicon:
+        """The same with somebody's own words: each has the senses of what it means; one that means
+        nothing describes, and says no more."""
+        if not own:
+            return self
+        knowing = copy(self)
+        knowing.table = dict(self.table)
+        for word, means in own.items():
+            key, meant = (tuple(t.text for t in tokens_of(text)) for text in (word, means))
+            senses = self.table.get(meant, ()) if means else (Sense("described"),)
+            if key and senses:
+                knowing.table[key] = senses
+        own_words = {t.text for word in own for t in tokens_of(word)}
+        knowing._words = self._words | own_words
+        knowing.longest = max(self.longest, *(len(tokens_of(word)) for word in own))
+        return knowing
+
+    def has(self, word: str) -> bool:
+        """Whether a word is in the table, alone or within a phrase."""
+        return word in self._words
 
     def corrected(self, word: str) -> str:
         """The only word of the table that is one letter off, where the word itself is in none;

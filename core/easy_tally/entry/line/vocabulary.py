@@ -286,10 +286,10 @@ MEANT: dict[str, str] = {
 
 #: Why something is no part of the tally → what people call it.
 ELSEWHERE: dict[str, str] = {
-    "The supply is chosen on the Supply page.": "psu | supply | power supply | power supply unit",
-    "The case is chosen on the Parts page, while no part is in hand.": (
-        "case | chassis | enclosure"
+    "A supply is chosen on the Supply page, or goes into the drawer.": (
+        "psu | supply | power supply | power supply unit"
     ),
+    "A case is chosen on the Parts page, while no part is in hand.": ("case | chassis | enclosure"),
     "A monitor has a supply of its own: it draws nothing here.": "monitor",
     "A display has a supply of its own: it draws nothing here.": "display",
     "A screen has a supply of its own: it draws nothing here.": "screen",
@@ -298,10 +298,33 @@ ELSEWHERE: dict[str, str] = {
     "Speakers have a supply of their own, or hang on USB: say usb and their watts.": "speakers",
     "A UPS stands before the supply: it draws nothing here.": "ups",
     "It draws nothing.": (
+        "hdmi cable | data cable | network cable | display cable | video cable | usb cable | "
+        "sata data cable | ribbon cable | "
         "thermal paste | paste | bracket | windows | passive cooler | passive heatsink"
     ),
     "They draw nothing.": "screws",
     "It draws nothing by itself.": "riser | pcie riser",
     "A drive cage: add its drives, and feed each by its plug.": "backplane",
     "Add its drives; the cage itself draws nothing.": "drive cage",
+    "A cable comes with its supply, or goes into the drawer.": (
+        "sata cable | sata power cable | power cable | pcie cable | eps cable | board cable | "
+        "processor cable | cpu cable | graphics cable | 8 pin cable | 16 pin cable | "
+        "24 pin cable | peripheral cable | supply cable | cable | cables | power lead | sata lead"
+    ),
+    "An adapter goes into the drawer, or onto its socket in the Loom.": (
+        "adapter | adaptor | sata splitter | power splitter | y cable | sata y cable | y piece"
+    ),
+    "An extension goes into the drawer, or onto its socket in the Loom.": (
+        "extension | extension cable | sata extension | cpu extension | 24 pin extension"
+    ),
+    "A bracket goes into the drawer, or is taken on the Supply page.": (
+        "sfx bracket | supply bracket | mounting bracket | sfx to atx bracket | atx bracket"
+    ),
+}
+#: Where such a thing goes.
+GOES: dict[str, str] = {
+    why: word
+    for why in ELSEWHERE
+    for word in ("supply", "case", "cable", "adapter", "extension", "bracket")
+    if f" {word} " in why[:13]
 }

@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useRef, useState } from "react";
-import { Link } from "react-router";
+import { Link, useSearchParams } from "react-router";
 
 import { client, MOST, take, textOf, type Thing } from "../../api/client";
 import { ownCable } from "../../state/loose";
@@ -21,6 +21,8 @@ const KINDS: { kind: Thing["kind"]; words: string; one: string }[] = [
   { kind: "bracket", words: "Brackets", one: "bracket" },
 ];
 
+const kindOf = (word: string | null) => KINDS.find((k) => k.kind === word)?.kind ?? null;
+
 /** What a builder owns or is looking at, and in which build each thing is. */
 export default function Drawer() {
   const build = useBuild();
@@ -39,7 +41,9 @@ export default function Drawer() {
     onSuccess: () => queries.invalidateQueries({ queryKey: drawerKey }),
     onError: (e) => say(e.message),
   });
-  const [putting, setPutting] = useState<Thing["kind"] | null>(null);
+  const [params, setParams] = useSearchParams();
+  /** What is being put in: begun here, or said elsewhere and sent here with its words. */
+  const [putting, setPutting] = useState<Thing["kind"] | null>(kindOf(params.get("put")));
   const found = things.filter((t) =>
     `${t.name} ${t.family} ${t.words} ${t.thing.lies} ${t.thing.condition}`
       .toLowerCase()
@@ -104,7 +108,16 @@ export default function Drawer() {
           );
         })}
       </div>
-      {putting && <PutIn kind={putting} onClose={() => setPutting(null)} />}
+      {putting && (
+        <PutIn
+          kind={putting}
+          begun={params.get("say") ?? ""}
+          onClose={() => {
+            setPutting(null);
+            setParams({}, { replace: true });
+          }}
+        />
+      )}
     </div>
   );
 }

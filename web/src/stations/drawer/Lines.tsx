@@ -2,7 +2,9 @@ import { useQuery } from "@tanstack/react-query";
 import { useDeferredValue, useId } from "react";
 
 import type { Thing } from "../../api/client";
+import { unknownWords } from "../../state/parts/words";
 import { readThingQuery } from "../../state/queries";
+import { OwnWords } from "../../ui/ownwords";
 
 const EXAMPLES: Record<Thing["kind"], string> = {
   supply: `Sandling 750, 750 W, 3.1, ATX, 160 mm, gold, fully modular, 12 V 62 A, 5 V 20 A, 3.3 V 20 A, combined 120 W: 2 board, 5 processor or graphics, 1 16-pin, 4 drive ports
@@ -11,10 +13,10 @@ board 20+4 600 mm
 2 card 6+2 x2 600+150 mm 18 awg
 16-pin 600 W 700 mm 16 awg
 3 sata x4 450+120 mm`,
-  cable: `card 6+2 x2 600+150 mm 18 awg family:"Saltern A"`,
-  adapter: `"16-pin adapter" leads:a=pcie8,b=pcie8 plugs:x=16pin@200 codes:2=300 awg:16`,
-  extension: `"Processor extension" kind:eps4+4 length:250 awg:16`,
-  bracket: `"Bracket" form:SFX place:ATX`,
+  cable: `graphics cable, two 6+2 plugs, 600 mm and 150 mm apart, 18 awg, family:"Saltern A"`,
+  adapter: "16-pin from two 8-pin, 300 W, 200 mm, 16 awg",
+  extension: "processor extension 250 mm, 16 awg",
+  bracket: "SFX to ATX",
 };
 const TOLD: Record<Thing["kind"], string> = {
   supply: "The supply as its box says it; below it its cables, a kind a line.",
@@ -65,6 +67,7 @@ export function Lines({
           ))}
         </ul>
       )}
+      {told && <OwnWords unknown={unknownWords(told)} own={told.own} />}
       {!told && (
         <p className="text-sm text-ink-soft">
           For example:{" "}

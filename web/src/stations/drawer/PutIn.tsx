@@ -10,13 +10,22 @@ import { Choice } from "../../ui/fields";
 import { Lines } from "./Lines";
 
 /** Put a thing in the drawer: of the catalogue, or said in a line. */
-export function PutIn({ kind, onClose }: { kind: Thing["kind"]; onClose: () => void }) {
+export function PutIn({
+  kind,
+  begun = "",
+  onClose,
+}: {
+  kind: Thing["kind"];
+  /** Words that say it already. */
+  begun?: string;
+  onClose: () => void;
+}) {
   const build = useBuild();
   const queries = useQueryClient();
   const { data: loose = [] } = useQuery(looseQuery);
   const { data: candidates = [] } = useQuery(candidatesQuery(build.key, build.version));
   const [slug, setSlug] = useState("");
-  const [text, setText] = useState("");
+  const [text, setText] = useState(begun);
   const [count, setCount] = useState("1");
   const [lies, setLies] = useState("");
   const [since, setSince] = useState("");

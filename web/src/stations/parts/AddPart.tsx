@@ -1,15 +1,20 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useRef, useState } from "react";
+import { useNavigate } from "react-router";
 
-import { reason } from "../../api/client";
-import { useWrite } from "../../state/build/contexts";
-import { first, optionsFor, told, type Option } from "../../state/parts/entry";
+import { reason, type Heard } from "../../api/client";
+import { useBuild, useWrite } from "../../state/build/contexts";
+import { first, optionsFor, placeOf, told, type Option } from "../../state/parts/entry";
 import { referenceQuery, sayQuery } from "../../state/queries";
+import { unknownWords } from "../../state/parts/words";
 import { Combobox } from "../../ui/combobox";
+import { OwnWords } from "../../ui/ownwords";
 
 /** The line that takes the next part as a builder would say it, or finds it in the catalogue. */
 export function AddPart({ begun = "", onAdded }: { begun?: string; onAdded: (key: string) => void }) {
   const { act, say } = useWrite();
+  const build = useBuild();
+  const navigate = useNavigate();
   const queries = useQueryClient();
   const { data: reference } = useQuery(referenceQuery);
   const [text, setText] = useState(begun);
@@ -25,6 +30,7 @@ export function AddPart({ begun = "", onAdded }: { begun?: string; onAdded: (key
   const empty = text.trim() === "";
   const templates = reference?.templates ?? [];
   const options = optionsFor(text, empty ? undefined : data, templates);
+  const unknown = unknownWords(data?.said);
   const active = moved ?? (empty ? -1 : first(options));
   const enter = async () => {
     // Enter means the line as it stands, not what an earlier answer said of half of it.
@@ -41,12 +47,26 @@ export function AddPart({ begun = "", onAdded }: { begun?: string; onAdded: (key
   };
   const choose = async (chosen: Option | undefined) => {
     if (!chosen) return;
+    if (chosen.kind === "none") return line.current?.select();
+    if (chosen.kind === "goes") {
+      const place = placeOf(chosen.to, text);
+      await navigate({ pathname: `/b/${build.key}/${place.path}`, search: place.search });
+      return;
+    }
     if (chosen.kind === "line") {
-      setText(chosen.words);
+      // An answer that says all goes in at once; one that asks more is the line from here on.
+      const answer = await queries.fetchQuery(sayQuery(chosen.line));
+      if (answer.said.part) return add([answer.said.part]);
+      setText(chosen.line);
       setMoved(null);
       return;
     }
-    const after = await act({ type: "add part", part: chosen.part });
+    await add(chosen.kind === "parts" ? chosen.parts : [chosen.part]);
+  };
+  const add = async (parts: Extract<Option, { kind: "parts" }>["parts"]) => {
+    const [part] = parts;
+    if (!part) return;
+    const after = await act(parts.length === 1 ? { type: "add part", part } : { type: "add parts", parts });
     if (!after) return;
     // What was typed while this went in is the next part.
     setText((now) => (now === text ? "" : now));
@@ -74,10 +94,52 @@ export function AddPart({ begun = "", onAdded }: { begun?: string; onAdded: (key
       onTake={(o) => void choose(o)}
       open={open}
       onOpen={setOpen}
+      onEscape={() => {
+        setText("");
+        setMoved(null);
+      }}
       told={told(text, data?.said, options)}
+      under={
+        !empty && data && (data.slots.length > 0 || unknown.length > 0) ? (
+          <div className="grid gap-2 border-b border-rule p-2">
+            <Slots slots={data.slots} onSlot={(at, to) => select(line.current, at, to)} />
+            <OwnWords unknown={unknown} own={data.own} />
+          </div>
+        ) : null
+      }
       nothing="Say the kind of part, its count as x5, its figures with their unit: “fan 120 0.18a x5”."
     />
   );
+}
+
+/** The slots of what is said, as they would go in: one that is tapped is selected in the line. */
+function Slots({ slots, onSlot }: { slots: Heard["slots"]; onSlot: (at: number, to: number) => void }) {
+  return (
+    <dl aria-label="Understood so far" className="flex flex-wrap gap-1.5">
+      {slots.map((s, i) => (
+        <div key={i} className="flex border border-rule-strong bg-slip text-base leading-7">
+          <dt className="bg-paper px-1.5 text-sm leading-7 text-ink-soft">{s.name}</dt>
+          <dd>
+            <button
+              type="button"
+              className="min-h-7 px-2 font-semibold enabled:hover:bg-accent-wash disabled:cursor-default"
+              disabled={s.to === 0}
+              title={s.to ? "Say it otherwise" : undefined}
+              onMouseDown={(e) => e.preventDefault()}
+              onClick={() => onSlot(s.at, s.to)}
+            >
+              {s.words}
+            </button>
+          </dd>
+        </div>
+      ))}
+    </dl>
+  );
+}
+
+function select(line: HTMLInputElement | null, at: number, to: number) {
+  line?.focus();
+  line?.setSelectionRange(at, to);
 }
 
 /** Whether a line is another with something added or taken away at its end. */

@@ -19,8 +19,9 @@ export function PasteList({ begun = "" }: { begun?: string }) {
     queryFn: () => take(client.POST("/api/v1/entries", { body: { text } })),
   });
   const lines = text.trim() === "" ? [] : (data ?? []);
-  const parts = lines.flatMap((l) => (l.entry.part ? [l.entry.part] : []));
-  const toMend = lines.filter((l) => !l.entry.part && !isNoPart(l));
+  const parts = lines.flatMap(partsOf);
+  const toMend = lines.filter((l) => partsOf(l).length === 0 && !isNoPart(l));
+  const leftOut = lines.filter(isNoPart);
   const add = async () => {
     if (!(await act({ type: "add parts", parts }))) return;
     const rest = toMend.map((l) => l.line);
@@ -51,11 +52,47 @@ export function PasteList({ begun = "" }: { begun?: string }) {
             value={text}
             onChange={(e) => setText(e.target.value)}
           />
-          <ul aria-label="Understood" className="max-h-[420px] overflow-auto pr-2">
-            {lines.map((l, i) => (
-              <TakenLine key={i} line={l} onAnswer={(words) => setText(answered(text, i, words))} />
-            ))}
-          </ul>
+          <div className="max-h-[420px] overflow-auto pr-2">
+            <table aria-label="Understood" className="w-full border-collapse text-base">
+              <thead>
+                <tr className="text-left text-sm text-ink-soft">
+                  <th className="py-1 pr-2 text-right font-normal">count</th>
+                  <th className="pr-2 font-normal">part</th>
+                  <th className="pr-2 font-normal">each</th>
+                  <th className="text-right font-normal">in all</th>
+                </tr>
+              </thead>
+              <tbody>
+                {lines.map(
+                  (l, i) =>
+                    !isNoPart(l) && (
+                      <TakenLine key={i} line={l} onAnswer={(words) => setText(answered(text, i, words))} />
+                    ),
+                )}
+              </tbody>
+              {parts.length > 0 && (
+                <tfoot>
+                  <tr className="border-t-2 border-ink font-semibold">
+                    <td className="py-1 pr-2 text-right">{countOf(parts)}</td>
+                    <td colSpan={2}>parts understood</td>
+                    <td className="text-right tabular-nums">{sumOf(lines)}</td>
+                  </tr>
+                </tfoot>
+              )}
+            </table>
+            {leftOut.length > 0 && (
+              <details className="mt-2 text-base text-ink-soft">
+                <summary className="cursor-pointer">
+                  {leftOut.length === 1 ? "1 line" : `${leftOut.length} lines`} left out: no part is spoken of
+                </summary>
+                <ul className="font-mono text-sm">
+                  {leftOut.map((l, i) => (
+                    <li key={i}>{l.line.trim()}</li>
+                  ))}
+                </ul>
+              </details>
+            )}
+          </div>
         </div>
         <div className="mt-3 flex items-center justify-end gap-3">
           <Button look="quiet" className="mr-auto" onClick={() => void own()}>
@@ -74,7 +111,8 @@ export function PasteList({ begun = "" }: { begun?: string }) {
 }
 
 /** Whether a line speaks of no part at all: heads of columns, a sum, a link. */
-const isNoPart = ({ entry }: Line) => !entry.part && !entry.question && entry.unknown.length === 0;
+const isNoPart = ({ entry }: Line) =>
+  !entry.part && entry.parts.length === 0 && !entry.question && entry.unknown.length === 0;
 
 /** The list with its nth line, empty ones not counted, said otherwise. */
 function answered(text: string, nth: number, words: string) {
@@ -85,17 +123,52 @@ function answered(text: string, nth: number, words: string) {
     .join("\n");
 }
 
+/** The parts of a line that is understood: one, or several. */
+const partsOf = ({ entry }: Line) => (entry.part ? [entry.part] : entry.parts);
+
+const countOf = (parts: { count?: number | undefined }[]) => parts.reduce((n, p) => n + (p.count ?? 1), 0);
+
+/** What the lines that are understood draw together; at least so much where one is not known. */
+function sumOf(lines: Line[]) {
+  const taken = lines.filter((l) => partsOf(l).length > 0);
+  const sum = taken.reduce((n, l) => n + (l.watts ?? 0), 0);
+  return `${taken.some((l) => l.watts === null) ? "≥ " : ""}${Math.round(sum)} W`;
+}
+
 /** What one line is taken as, what is asked about it, and what of it is left out. */
-function TakenLine({ line: { line, entry }, onAnswer }: { line: Line; onAnswer: (words: string) => void }) {
-  const nothing = isNoPart({ line, entry });
+function TakenLine({ line, onAnswer }: { line: Line; onAnswer: (words: string) => void }) {
+  const { entry } = line;
+  const parts = partsOf(line);
   const unknown = entry.unknown.length ? `Not understood: ${entry.unknown.join(", ")}.` : "";
+  const beside = [
+    parts.length === 1 && (parts[0]?.count ?? 1) > 1 ? entry.proof : "",
+    entry.loose.length ? `kept as a note: ${entry.loose.join(", ")}` : "",
+    entry.dropped.length && !entry.proof ? `left out: ${entry.dropped.join(", ")}` : "",
+  ].filter(Boolean);
+  const slot = (name: string) => line.slots.filter((s) => s.name === name).map((s) => s.words);
   return (
-    <li className="border-t border-rule py-1.5 leading-snug">
-      {entry.part && <span className="font-semibold">{entry.understood}</span>}
-      {nothing && <span className="text-ink-soft">Left out, it speaks of no part: {line.trim()}</span>}
-      {!entry.part && !nothing && (
+    <tr className="border-t border-rule align-baseline leading-snug">
+      {parts.length > 0 ? (
         <>
-          <span className="font-mono text-sm">{line.trim()}</span>
+          <td className="py-1.5 pr-2 text-right font-semibold tabular-nums">{slot("count").join(", ")}</td>
+          <td className="pr-2 font-semibold">
+            {parts.map((p) => p.name).join("; ")}
+            {beside.map((words) => (
+              <span key={words} className="block text-sm font-normal text-ink-soft">
+                {words}
+              </span>
+            ))}
+          </td>
+          <td className="pr-2">{slot("each").join("; ")}</td>
+          <td className="text-right font-semibold whitespace-nowrap tabular-nums">
+            {line.watts === null
+              ? "?"
+              : `${line.watts < 20 ? Math.round(line.watts * 10) / 10 : Math.round(line.watts)} W`}
+          </td>
+        </>
+      ) : (
+        <td colSpan={4} className="py-1.5">
+          <span className="font-mono text-sm">{line.line.trim()}</span>
           <span className="block font-semibold text-tight">
             {[entry.question, unknown].filter(Boolean).join(" ")}
           </span>
@@ -106,11 +179,8 @@ function TakenLine({ line: { line, entry }, onAnswer }: { line: Line; onAnswer: 
               </Button>
             ))}
           </span>
-        </>
+        </td>
       )}
-      {!nothing && entry.dropped.length > 0 && (
-        <span className="block text-sm text-ink-soft">Left out: {entry.dropped.join(", ")}</span>
-      )}
-    </li>
+    </tr>
   );
 }

@@ -10,11 +10,13 @@ import {
   houseRulesQuery,
   positionsQuery,
   referenceQuery,
+  wordsQuery,
 } from "../../state/queries";
 import { Button } from "../../ui/button";
 import { NumberField } from "../../ui/fields";
 import { Radio, RadioGroup } from "../../ui/radio";
 import { StationHead } from "../frame/Frame";
+import { OwnWords } from "../../ui/ownwords";
 import { Assumptions } from "./Assumptions";
 
 type Rules = Doc["house_rules"];
@@ -22,6 +24,18 @@ type Rule = Exclude<keyof Rules, "headroom">;
 
 /** As many of them stand on the left: both columns then come to about the same length. */
 const LEFT = 4;
+
+/** The words that somebody taught the line; nothing where there are none. */
+function LearnedWords() {
+  const { data } = useQuery(wordsQuery);
+  if (!data?.words.length) return null;
+  return (
+    <section className="mt-2">
+      <h2 className="mb-1 text-lg font-bold">Your own words</h2>
+      <OwnWords unknown={[]} own={data.words} />
+    </section>
+  );
+}
 
 /** Where good builders disagree, and what is assumed where a figure is missing. */
 export default function RulesPage() {
@@ -84,6 +98,7 @@ export default function RulesPage() {
             </div>
           ))}
         </div>
+        <LearnedWords />
         <Assumptions />
       </div>
     </>

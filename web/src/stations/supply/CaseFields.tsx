@@ -1,5 +1,6 @@
 import { useMutation, useQuery } from "@tanstack/react-query";
 import { useId, useState } from "react";
+import { useSearchParams } from "react-router";
 
 import { client, take, type Case, type Doc } from "../../api/client";
 import { asBracket, ownBracket } from "../../state/loose";
@@ -105,14 +106,16 @@ export function CaseFields() {
 
 /** A case of one's own, said in a line. */
 function CaseLine({ put }: { put: (c: Case) => Promise<unknown> }) {
-  const [text, setText] = useState("");
+  /** Words that were said on another page, and sent here. */
+  const begun = useSearchParams()[0].get("say") ?? "";
+  const [text, setText] = useState(begun);
   const read = useMutation({
     mutationFn: () => take(client.POST("/api/v1/cases/read", { body: { text } })),
     onSuccess: (found) => put(found as Case).then(() => setText("")),
   });
   const id = useId();
   return (
-    <details className="text-base">
+    <details className="text-base" open={begun !== ""}>
       <summary className="cursor-pointer">One of my own, in a line</summary>
       <form
         className="mt-1 grid gap-1"
@@ -129,7 +132,7 @@ function CaseLine({ put }: { put: (c: Case) => Promise<unknown> }) {
           rows={3}
           spellCheck={false}
           className="field h-auto w-full font-mono text-sm"
-          placeholder={`"My case" forms:ATX supply-room:180 card-room:340 panel:165 slots:7 bays-35:2 radiators:front+360+60`}
+          placeholder="My case: ATX supplies up to 180 mm, cards 340 mm, 7 slots, 2 3.5-inch bays, 360 radiator in front"
           value={text}
           onChange={(e) => setText(e.target.value)}
         />
