@@ -3,7 +3,7 @@
 () => {
   const seen = [];
   const problems = [];
-  const covers = ["[role=listbox]", "[data-covers]"].map((on) => [...document.querySelectorAll(on)]);
+  const covers = ["[data-panel], [role=listbox]", "[data-covers]"].map((on) => [...document.querySelectorAll(on)]);
   const dialog = document.querySelector("[role=dialog]");
   const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
   for (let node = walker.nextNode(); node; node = walker.nextNode()) {
@@ -18,7 +18,7 @@
     const box = range.getBoundingClientRect();
     if (box.width < 1) continue;
     // An open list lies over all, a head that stays while its column moves over that column.
-    const over = own.closest("[role=listbox]") ? [] : own.closest("[data-covers]") ? covers[0] : covers.flat();
+    const over = own.closest("[data-panel], [role=listbox]") ? [] : own.closest("[data-covers]") ? covers[0] : covers.flat();
     const under = (l) => box.top < l.bottom && box.bottom > l.top && box.left < l.right && box.right > l.left;
     if (over.some((e) => under(e.getBoundingClientRect()))) continue;
     const shown = { left: 0, top: 0, right: innerWidth, bottom: innerHeight };

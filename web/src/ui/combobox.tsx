@@ -134,6 +134,9 @@ export function Combobox<C extends Choice>({
       >
         <div
           ref={panel}
+          data-panel
+          role="group"
+          aria-label={label}
           className="z-30 w-(--radix-popover-trigger-width) border border-accent bg-slip text-ink shadow-lg"
         >
           {under}
