@@ -129,7 +129,8 @@ class Understood(unittest.TestCase):
             ("board 8pin slots:x16,x4", [16, 4]),
         ):
             self.assertEqual([s.lanes for s in _part(line).slots], lanes, line)
-        for line in ("board 8pin x2", "2 boards 8pin", "board 8pin slots:x16 x4"):
+        self.assertEqual(len(_part("board 8pin x2").sockets), 3)  # 24-pin, twice 8-pin
+        for line in ("2 boards 8pin", "board 8pin slots:x16 x4"):
             self.assertEqual(
                 parse(line).question, "A build has one board: what is the number of?", line
             )
@@ -162,7 +163,7 @@ class Asked(unittest.TestCase):
         self._asks("cooler x1", 'fan x1 "Air cooler"', *feeds)
         self._asks("cooler 3 fans header", 'fan "Air cooler" x3', "aio 3 fans header")
         self._asks("strip 2a", "strip 2a 5v", "strip 2a 12v")
-        self._asks("processor 5000", "processor 5000w")
+        self.assertEqual(parse("processor 5000").question, "5000 of what?")  # no watts of one
         self._asks("fan pump", "fan", "pump")
         self._asks("card 2x8 320w 300w", "card 2x8 320w", "card 2x8 300w")
         self._asks(

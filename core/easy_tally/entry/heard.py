@@ -21,6 +21,9 @@ Read = Callable[[Item], Entry]
 TWO_WAYS = "It can be meant in two ways: which one?"
 TOO_MUCH = "No part of that kind draws so much: say which part the figure is of."
 SEVERAL = "There are several things in this line: all of them, or one?"
+EITHER = "It is one of these: which?"
+#: As many questions are asked of one line.
+_MOST_QUESTIONS = 3
 #: As many words that nobody knows are kept with a part unasked.
 _KEPT_WORDS = 2
 
@@ -33,20 +36,26 @@ def heard(line: str, strict: Entry, read: Read, lexicon: Lexicon) -> Entry:
     best, *others = every
     if not best.items[0].kind or any(item.elsewhere for item in best.items):
         return _of_nothing(best.items[0], strict)
+    if len(best.items) > 1 and {w for item in best.items for w in item.unsure} == {"or"}:
+        return replace(_several(best.items, read), question=EITHER, parts=(), understood="")
     if unsure := tuple(word for item in best.items for word in item.unsure):
+        # No answer to what else is asked makes up for the word that is in doubt.
         is_all = set(strict.unknown) <= set(unsure)
-        return (
-            strict if is_all and (strict.question or strict.named) else Entry(None, unknown=unsure)
-        )
+        answers = () if strict.unknown else strict.choices
+        return replace(strict, choices=answers) if is_all else Entry(None, unknown=unsure)
     if len(best.items) > 1:
         return _several(best.items, read)
     item = best.items[0]
     entry = _read(item, read)
+    asked = strict if not strict.unknown else Entry(None)
+    asked = replace(asked, choices=_leading_on(asked.choices, item, read))
     if entry.part is None:
-        return strict if strict.question and not (strict.unknown or item.open) else entry
+        is_asked = asked.question and (asked.choices or not strict.choices)
+        told = asked if is_asked and not item.open else entry
+        return told if told.question or told.unknown else replace(told, unknown=strict.unknown)
     if len(item.loose) > _KEPT_WORDS or item.doubtful:
-        if strict.choices and not strict.unknown:
-            return strict
+        if asked.choices:
+            return asked
         words = " ".join(f"“{word}”" for word in item.loose)
         question = f"{words}: not understood. Take the rest as it stands?"
         return Entry(None, unknown=item.loose, question=question, choices=(say(entry.part),))
@@ -73,19 +82,26 @@ def _read(item: Item, read: Read) -> Entry:
     if entry.part is not None or not entry.choices:
         return replace(entry, dropped=item.dropped)
     beside = (*item.described, *item.loose)
-    answers = ((line, read(item._replace(said=line))) for line in entry.choices)
-    choices = tuple(
-        _with(line, then, item) if beside else line
-        for line, then in answers
-        if then.part is not None or then.choices  # what leads nowhere is no answer
-    )
-    if not choices:
-        return Entry(None, unknown=entry.unknown, dropped=item.dropped)
+    answers = _leading_on(entry.choices, item, read)
+    choices = tuple(_with(line, item, read) if beside else line for line in answers)
     return replace(entry, choices=choices, dropped=item.dropped, described=beside, loose=item.loose)
 
 
-def _with(line: str, then: Entry, item: Item) -> str:
+def _leading_on(lines: tuple[str, ...], item: Item, read: Read) -> tuple[str, ...]:
+    """Lines that answer a question: what leads to no part, nor to a question more, is none."""
+
+    def leads_on(line: str, more: int) -> bool:
+        then = read(item._replace(said=line))
+        return then.part is not None or (
+            more > 0 and any(leads_on(c, more - 1) for c in then.choices)
+        )
+
+    return tuple(line for line in lines if leads_on(line, _MOST_QUESTIONS))
+
+
+def _with(line: str, item: Item, read: Read) -> str:
     """A line that answers a question, with what describes the thing and says nothing else."""
+    then = read(item._replace(said=line))
     if then.part is not None:
         return say(then.part)
     name = item.called or NAMES.get(item.kind, item.kind.capitalize())

@@ -36,6 +36,8 @@ MOST_SPOKEN, MOST_QUOTES = 400, 20
 MOST_LINES, MOST_OF_LINE, MOST_OF_LIST = 400, 500, 24_000
 #: A run of digits that no figure has.
 _ENDLESS = re.compile(r"\d{21}")
+#: As a person writes it so many plugs, or so many parts: no line that is printed has it.
+_TWO_COUNTS = re.compile(r"[0-9][ -]pins? ?x ?[0-9]", re.IGNORECASE)
 _PART: TypeAdapter[Part] = TypeAdapter(Part)
 KIND_ASKED = "What kind of part is it?"
 _UNIT_WORDS = {"w": "watts", "a": "amperes"}
@@ -52,7 +54,8 @@ def parse(line: str, own: Mapping[str, str] = NO_WORDS) -> Entry:
     if len(lines) == 1 and lines[0].line:
         return _of_row(lines[0], lexicon)
     strict = _parsed(line)
-    return strict if strict.part else _heard(line, strict, lexicon)
+    taken = strict.part is not None and not _TWO_COUNTS.search(line)
+    return strict if taken else _heard(line, strict, lexicon)
 
 
 def plain(line: str) -> Entry:
@@ -70,7 +73,7 @@ def _of_row(row: Row, lexicon: Lexicon) -> Entry:
     strict = _parsed(row.typed)
     if strict.part is None and row.line != row.typed:
         strict = replace(_parsed(row.line), dropped=row.dropped)
-    if strict.part is not None:
+    if strict.part is not None and not _TWO_COUNTS.search(row.line):
         return strict
     heard = _heard(row.line, replace(strict, dropped=()), lexicon)
     return replace(heard, dropped=(*row.dropped, *heard.dropped))

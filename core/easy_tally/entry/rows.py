@@ -33,6 +33,7 @@ HEADS: dict[str, str] = (
         ),
         "say",
     )
+    | dict.fromkeys(("model", "brand", "make", "maker", "manufacturer"), "name")
     | dict.fromkeys(
         ("qty", "quantity", "count", "pcs", "pieces", "number", "no", "how many", "#"), "count"
     )
@@ -86,7 +87,7 @@ HEADS: dict[str, str] = (
 _NO_PART = re.compile(
     r"\s*(?:(?:sub)?total|sum|shipping|postage|tax|vat|delivery|discount|grand total)\b[^a-z]*"
     r"|\s*https?://\S+\s*|[\s|:=_*#~.-]*|\s*#{1,6}\s.*|\s*(?:\*\*|__)[^*_]+(?:\*\*|__):?\s*"
-    r"|\s*[a-z][a-z ]{2,30}:\s*",
+    r"|\s*[a-z][a-z ]{2,30}:\s*|\W*(?:free|bonus|save|sale|deal)\b.*|.*\bgift\b.*|.*% off\b.*",
     re.IGNORECASE,
 )
 
@@ -113,7 +114,7 @@ def rows(text: str) -> tuple[Row, ...]:
     typed = [t.strip(" \r") for t in text.replace("\r", "\n").split("\n")]
     rows: list[Row] = []
     heads: list[str] = []
-    ruled = ""
+    ruled = _SPACES if _stand_apart(typed) else ""
     for line in (t for t in typed if t.strip()):
         cells = _spaced(line) if ruled == _SPACES else cells_of(line)
         if not heads and (heads := _heads(cells) or _heads(_spaced(line))):
@@ -149,6 +150,13 @@ def cells_of(line: str) -> list[str]:
 def _spaced(line: str) -> list[str]:
     """The cells of a row that stand apart by two spaces and more."""
     return [c.strip() for c in re.split(" {2,}", line.strip())]
+
+
+def _stand_apart(lines: list[str]) -> bool:
+    """Whether lines are rows of a table whose cells stand apart by spaces: as many in each of them,
+    three or more, or a head and what fits under it."""
+    spaced = [len(_spaced(line)) for line in lines if line.strip()]
+    return len(spaced) > 1 and spaced[0] > 2 and len(set(spaced)) == 1
 
 
 def _keyed(line: str) -> dict[str, str]:
@@ -189,6 +197,8 @@ def _row(typed: str, cells: list[str], heads: list[str]) -> Row:
             continue
         if kind == "drop" and not re.search(r"[0-9] ?m?[wa]\b", cell.lower()):
             dropped.append(cell)
+        elif kind == "name":
+            said.append(cell if '"' in cell else f'"{cell}"')
         elif (kind == "count" and number) or (not heads and whole == [cell]):
             said.append(f"x{cell}")
         elif kind.endswith(" in total") and number:
@@ -200,7 +210,7 @@ def _row(typed: str, cells: list[str], heads: list[str]) -> Row:
             dropped.append(cell)  # an amount with its cents: no ampere of a part is as much as ten
         else:
             said.append(cell.replace('"', "") if cell.count('"') % 2 else cell)
-    return Row(typed, " ".join(said), tuple(dropped), proof)
+    return Row(typed, ", ".join(said), tuple(dropped), proof)
 
 
 def _proof(total: str, unit: str, cells: list[str], heads: list[str]) -> str:

@@ -34,7 +34,8 @@ class Saying(ApiCase):
         _, asked = self.call("post", "/entry", {"text": "aio 240 30 W sata"})
         first = asked["said"]["choices"][0]
         self.assertEqual(first, "aio 240mm sata pump:2.5a fan:0a controller:0w")
-        self.assertEqual(asked["meant"], ["30 W in all", "36 W in all", "40 W in all"])
+        told = [m.rpartition(": ")[2] for m in asked["meant"]]
+        self.assertEqual(told, ["30 W in all", "36 W in all", "40 W in all"])
         _, asked = self.call("post", "/entry", {"text": "processor and memory"})
         self.assertEqual(asked["meant"], ["watts not known yet", ""])
 

@@ -67,7 +67,7 @@ def _spoken() -> Rows:
     return Rows(
         # How many cables, each as it is.
         ("cables", "I x", 1.2, int),
-        ("cables use", "I x? <use>", 2.8, lambda n, use: (n, use)),
+        ("cables use", "I x? <filler>? <use>", 2.8, lambda n, _, use: (n, use)),
         ("cables of", "I x? <plug> <cable>", 4.0, lambda n, kind, _: (n, kind)),
         ("cables of", "I <plug> x I", 3.6, lambda n, kind, m: (n, kind, m)),
         ("cables of", "I <plug> <cable>? <with>? I <plugs>", 4.4, _cables_of),

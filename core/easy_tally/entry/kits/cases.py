@@ -116,6 +116,8 @@ _SPOKEN = Grammar(
         ("words", "<lead_to> <side>?", 2.0, lambda word, _: (word, "1")),
         ("words", "<side> <lead_to>", 2.4, lambda _, word: (word, "1")),
         ("words", "<supply_at>", 3.0, lambda side: ("supply-at", side)),
+        ("formed", "<supply> <form> _ <up_to>? _ Q.mm", 6.0, lambda _, f, __, x: (f, x)),
+        ("formed", "<form> <supply> _ <up_to>? _ Q.mm", 6.0, lambda f, _, __, x: (f, x)),
         ("form", "<form> <supply>", 3.4, lambda form, _: form),
         ("form", "<form> and|or|, <form> <supply>", 6.0, lambda one, two, _: f"{one},{two}"),
         ("form", "<form> / <form> <supply>", 6.0, lambda one, two, _: f"{one},{two}"),
@@ -161,6 +163,9 @@ def _said(told: Told) -> dict[str, str]:
         word, value = slot.value
         if values.setdefault(word, value) != value:
             raise Misread
+    for slot in told.of("formed"):
+        form, x = slot.value
+        values |= {"forms": form, "supply-room": number_word(x.likely)}
     for role, word in (("form", "forms"), ("radiator", "radiators"), ("vent", "vents")):
         if own := [s.value for s in told.of(role)]:
             values[word] = ",".join(dict.fromkeys(own))

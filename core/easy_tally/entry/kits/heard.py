@@ -105,9 +105,15 @@ def read_by(
                 raise
     if not taken:
         raise Unread([(line[:60], grammar.words, "not understood")])
-    if len({repr(thing) for _, thing in taken}) > 1:
+    if len({_but_for_its_note(thing) for _, thing in taken}) > 1:
         raise Unread([(line[:60], "words that say one thing", "two that it may be")])
     return taken[0][1]
+
+
+def _but_for_its_note(thing: object) -> str:
+    things = thing if isinstance(thing, tuple) else (thing,)
+    bare = (t.model_copy(update={"note": ""}) if hasattr(t, "note") else t for t in things)
+    return repr(list(bare))
 
 
 def _refuse_unknown(told: Told, words: str) -> None:
@@ -152,11 +158,14 @@ def lengths(line: Line, i: int) -> Iterator[Slot]:
         at += 1
         units = [(to, factor) for to, own, factor in unit_at(line, at) if own == "mm"]
         at, factor = units[0] if units else (at, 0.0)
+        if line.text(at) == "," and line.text(at + 1) == "and":
+            at += 1
         if line.text(at) not in ("/", "+", ",", "and") or line.number(at + 1) is None:
             break
         marks.add(line.text(at))
         at += 1
-    if len(lengths) > 1 and factor and len(marks) == 1:
+    is_list = marks == {"+"} or marks <= {"/", ",", "and"}
+    if len(lengths) > 1 and factor and is_list:
         away = list(accumulate(lengths)) if marks == {"+"} else lengths
         yield Slot("lengths", tuple(x * factor for x in away), i, at, 3.0)
 
@@ -169,7 +178,8 @@ def _names(line: Line, i: int) -> Iterator[Slot]:
     """Words with a capital that nobody knows, a number behind: `Sandling 750`."""
     token = line.tokens[i]
     known = bool(line.senses[i])
-    if token.number is not None or known or not line.raw[token.at].isupper():
+    is_glued = token.at > 0 and line.raw[token.at - 1] == "-"  # the end of another word
+    if token.number is not None or known or is_glued or not line.raw[token.at].isupper():
         return
     at, weight = i + 1, 0.9
     yield Slot("name", "", i, at, weight)

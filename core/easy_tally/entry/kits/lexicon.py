@@ -40,7 +40,12 @@ _ROWS: tuple[tuple[str, str, str], ...] = (
     ("port", "drive", "drive | drives | sata | peripheral | disk | hdd | accessory"),
     ("port", "drive", "sata/peripheral | sata / peripheral | sata or peripheral"),
     ("port", "drive", "sata and peripheral | peripheral and sata | peripheral/sata"),
-    ("port", "board-a", "board | board a | 24 pin | mainboard | motherboard | main | atx 24 pin"),
+    (
+        "port",
+        "board-a",
+        "20+4 | 20+4 pin | 20 + 4 pin | 20 pin | board | board a | 24 pin | mainboard | "
+        "motherboard | main | atx 24 pin",
+    ),
     ("port", "board-b", "board b"),
     # What things are.
     ("cable", "", "cable | cables | lead | leads | cord | cords | wire | wires"),
@@ -64,6 +69,8 @@ _ROWS: tuple[tuple[str, str, str], ...] = (
     ("form", "SFX-L", "sfx-l | sfx l | sfxl"),
     ("form", "TFX", "tfx"),
     ("form", "Flex ATX", "flex atx | flex | flex-atx"),
+    ("grade", "base", "white | standard | no grade"),
+    ("which modular", "", "modular"),
     ("classic", "", "classic | classic design | atx 2.4 | atx 2.3 | atx 2.x | atx 2.52 | atx 2.53"),
     ("modular", "fully", "fully modular | full modular | all modular | fully-modular"),
     ("modular", "semi", "semi modular | half modular | partly modular | partially modular"),
@@ -163,11 +170,12 @@ _ROWS: tuple[tuple[str, str, str], ...] = (
     ),
     ("filler", "", "and | & | as | each | per | pc | new | old | used | spare | computer | long"),
     ("filler", "", "length | takes | fits | room | supports | plug | grade | rated | rating | up"),
-    ("filler", "", "with | one | each with | by | from | standing | type | kind | max | certified"),
+    ("filler", "", "with | each with | by | from | standing | type | kind | max | certified"),
     (
         "filler",
         "",
-        "efficiency | rails | rail | gauge | thick | printed | insulation | wide | high",
+        "single | coded | setup | opening | efficiency | rails | rail | gauge | thick | printed "
+        "| insulation | wide | high",
     ),
     ("money", "", "$ | € | £ | eur | euro | euros | usd | dollar | dollars | gbp | chf"),
     ("count", "", "qty | quantity"),

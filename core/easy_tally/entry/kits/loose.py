@@ -138,6 +138,8 @@ _EXTENSION = Grammar(Rows(*_WIRES_SAID), "words of an extension: its plug, mm, a
 _BRACKET = Grammar(
     Rows(
         ("form", "<form>", 2.0, str),
+        ("place", "<form> opening|place|case|bay|slot", 3.6, str),
+        ("held", "<form> <supply>", 3.6, lambda form, _: form),
         ("to", "<to>", 1.0, lambda _: ""),
         ("to", "in|into|inside", 1.0, lambda: ""),
         ("for", "for|holds|of", 2.0, lambda: ""),
@@ -175,7 +177,10 @@ def _ends(told: Told) -> tuple[list[str], list[str]]:
     if len(turns) > 1:
         raise Misread
     sides: tuple[list[str], list[str]] = ([], [])
-    for slot in told.of("plugs", "use"):
+    ends = told.of("plugs", "use")
+    for at, slot in enumerate(ends):
+        if at and slot.role == "use" and slot.at == ends[at - 1].to:
+            continue  # `6 pin pcie`
         n, kind = slot.value if slot.role == "plugs" else (1, slot.value)
         sides[bool(turns) and slot.at > turns[0].at].extend([kind] * n)
     return (sides[1], sides[0]) if turns and turns[0].role == "from" else sides
@@ -275,13 +280,14 @@ def _extension_said(told: Told) -> dict[str, Any]:
 
 def _bracket_said(told: Told) -> dict[str, Any]:
     """Fields of a bracket: what it holds, and the place. Raises Unread."""
-    forms = told.of("form")
-    if len(forms) != 2:
+    forms = told.of("form", "place", "held")
+    if len(forms) != 2 or forms[0].role == forms[1].role != "form":
         wanted = "two forms, the supply's and the place's, as SFX to ATX"
         raise Unread([("form", wanted, repr(told.line.raw)[:60])])
     held, place = (f.value for f in forms)
     turned = any(forms[0].at < s.at < forms[1].at for s in told.of("for"))
-    held, place = (place, held) if turned else (held, place)
+    if turned or forms[0].role == "place" or forms[1].role == "held":
+        held, place = place, held
     return {"name": f"Bracket, {held} in an {place} place", "form": held, "place": place}
 
 

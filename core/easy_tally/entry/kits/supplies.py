@@ -183,6 +183,7 @@ _ROWS = Rows(
     ("grade", "N * <grade>", 3.4, lambda n, grade: grade if n in _MARKS else None),
     ("grade", "N <grade>", 3.0, lambda n, grade: grade if n in _MARKS else None),
     ("modular", "<modular>", 2.4, str),
+    ("which modular", "<which_modular>", 1.0, lambda _: ""),
     ("regulation", "<regulation>", 2.0, str),
     ("hold-up", "<hold_up> _ Q.ms", 3.6, lambda _, x: _amount(x)),
     ("hold-up", "Q.ms <hold_up>", 3.6, _amount),
@@ -203,6 +204,7 @@ _ROWS = Rows(
     ("ports", "I x? <port>", 3.0, _ports),
     ("leads", "I x? <port> <cable>", 4.6, _ports),
     ("plugs", "I x? <port> <plugs>", 4.6, _ports),
+    ("plugs", "<port> <plugs>?", 0.6, lambda kind, _: (1, kind) if kind == "board-a" else None),
     ("leads", "<native> <port>", 5.0, lambda _, kind: (1, kind)),
     ("leads", "<native> <port> Q.w", 8.0, lambda _, kind, __: (1, kind)),
     ("leads", "<port> <cable>? Q.w", 7.0, lambda kind, *_: (1, kind) if kind == "16pin" else None),
@@ -225,6 +227,8 @@ def read_supply(line: str, own: Mapping[str, str] = NO_WORDS) -> Supply:
         if twice := sorted(said.keys() & given.keys()):
             raise Unread([(twice[0], "each figure once", "it twice")])
         values = said | given
+        if not values.keys() - {"note", "name", "family"} and not ports:
+            raise Unread([("rated", "what its label says, as 850 W", repr(rest)[:60])])
         name = told.name or (f"{values['rated']} W supply" if "rated" in values else "")
         values.setdefault("name", name)
         return supply_of(values, ports)
@@ -241,6 +245,8 @@ def _said(told: Told) -> dict[str, str]:
             continue
         if values.setdefault(slot.role, slot.value) != slot.value:
             raise Unread([(f"{slot.role} {slot.value}", _WORDS, "two of them")])
+    if told.of("which modular"):
+        raise Unread([("modular", "fully, semi or not modular", "which of them is not said")])
     for slot in told.of("rail"):
         volts, x = slot.value
         word = {12: "12v", 5: "5v", 3.3: "3.3v", -12: "minus-12v", -5: "minus-5v"}.get(volts)

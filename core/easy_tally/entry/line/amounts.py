@@ -42,6 +42,9 @@ class Line:
             for n in range(min(longest, len(tokens) - i), 0, -1):
                 for sense in table.get(tuple(texts[i : i + n]), ()):
                     self.senses[i].setdefault(sense.role, []).append((i + n, sense.value))
+            # A figure's name of several words is that alone: `board power` is no board.
+            if any(to > i + 1 for to, _ in self.senses[i].get("figure", ())):
+                self.senses[i].pop("kind", None)
         self.speaks_of_board = any(
             KINDS.get(value) == "board"
             for senses in self.senses

@@ -43,7 +43,8 @@ def _figures(line: Line, i: int) -> Iterator[Slot]:
                 # A name with an amount behind it is that one's.
                 behind = end + (line.text(end) in (":", "="))
                 if not any(x.unit in ("w", "a") for _, x in line.amounts(behind)):
-                    figure = Slot("figure", (word, x), i, end, 2.4 + more)
+                    named = 0.6 * (end - to > 1)  # `board power` is no board
+                    figure = Slot("figure", (word, x), i, end, 2.4 + more + named)
                     yield from _each_or_all(line, _across(line, figure, to))
         elif x.unit in _DETAILS:
             yield Slot("detail", x, i, to, 1.8)
@@ -51,6 +52,8 @@ def _figures(line: Line, i: int) -> Iterator[Slot]:
             yield Slot("flow", x.likely, i, to, 1.8)
         elif x.unit in ("mm", "in"):
             yield Slot("length", x, i, to + (line.text(to) in ("long", "length")), 1.8)
+            if line.text(to) in ("high", "height", "tall"):
+                yield Slot("high", x, i, to + 1, 2.6)
             for end, _ in line.of_role(to, "thick"):
                 yield Slot("thick", x.likely, i, end, 2.4)
         elif x.unit == "v":
@@ -68,7 +71,7 @@ def _figures(line: Line, i: int) -> Iterator[Slot]:
         for j in over(line, at):
             for to, x in line.amounts(j):
                 if x.unit in ("w", "a"):
-                    yield Slot("total", (x, 0), i, to, 2.8)
+                    yield Slot("total", (x, 0), i, to, 3.8)
 
 
 _DETAILS = ("gb", "tb", "ghz", "mhz", "mt/s", "rpm", "core")
@@ -124,6 +127,10 @@ def _between(line: Line, i: int) -> list[int]:
     return places
 
 
+#: How thick fans are [mm]; `120 x 3` are three.
+_THICK = (15, 25, 26, 27, 30, 32, 38)
+
+
 def dimensions(line: Line, i: int) -> Iterator[Slot]:
     """`304 x 137 x 61 mm`, `120x120x25`."""
     sizes, at = [], i
@@ -135,7 +142,8 @@ def dimensions(line: Line, i: int) -> Iterator[Slot]:
         if line.text(at) not in ("x", "*"):
             break
         at += 1
-    if (len(sizes) == 3 and min(sizes) >= 5) or (len(sizes) == 2 and min(sizes) >= 30):
+    is_thick = len(sizes) == 2 and sizes[0] >= 40 and sizes[1] in _THICK
+    if (len(sizes) == 3 and min(sizes) >= 5) or (len(sizes) == 2 and min(sizes) >= 30) or is_thick:
         yield Slot("dimensions", tuple(sizes), i, at, 5.5 + 0.5 * len(sizes))
 
 
@@ -144,7 +152,9 @@ def _sockets(line: Line, i: int) -> Iterator[Slot]:
     for to, socket in line.of_role(i, "socket one"):
         yield Slot("sockets", ((socket, 1),), i, to, 2.2 + 0.2 * (to - i))
     n = line.number(i)
-    counts = [] if n is None or not 1 <= n <= 8 or n % 1 else [(i + 1, int(n))]
+    is_of_bus = i > 0 and line.text(i - 1) in ("pcie", "pci", "gen", "express")  # `gen 5 x8`
+    is_count = n is not None and line.text(i).isdigit() and 1 <= n <= 8 and not is_of_bus
+    counts = [(i + 1, int(n or 0))] if is_count else []
     counts += [(to, int(value)) for to, value in line.of_role(i, "multiple")]
     for at, count in counts:
         places = [at] + ([at + 1] if line.text(at) in ("x", "*") else [])
@@ -185,6 +195,8 @@ def _has_other_unit(line: Line, i: int) -> bool:
 
 def _counts(line: Line, i: int) -> Iterator[Slot]:
     """`x3`, `3x`, `qty 3`, `3 pcs`, `(x3)`, and a number before what it counts."""
+    if line.text(i) == "all" and (line.number(i + 1) or line.of_role(i + 1, "kind")):
+        yield Slot("of all", "", i, i + 1, 1.2)  # `all four disks draw 30 W`
     n = line.number(i)
     after = line.number(i + 1) if line.text(i) == "x" else None
     if after is not None and after % 1 == 0 and not [*unit_at(line, i + 2)]:
@@ -202,13 +214,22 @@ def _counts(line: Line, i: int) -> Iterator[Slot]:
     for to, _ in line.of_role(i + 1, "pieces"):
         end = to + 1 if line.text(to) == "." else to
         yield Slot("count", int(n), i, end + (line.text(end) == "of"), 2.4)
-    is_told = i > 0 and line.text(i - 1) == ":" and line.text(i + 1) in ("", ",", ";")
+    ends = i > 0 and line.text(i + 1) in ("", ",", ";")
+    is_told = ends and (
+        line.text(i - 1) == ":" or (line.text(i - 1) == "," and _is_plural_before(line, i))
+    )
     is_of_lights = n > 8 and line.text(i + 1) in ("led", "leds", "lights")  # of one strip
     led = "" if is_of_lights else _leads_to_kind(line, i + 1)
     near = 1.6 if is_told or led else -1.4
     is_of_name = line.tokens[i].at and line.raw[line.tokens[i].at - 1] == "-"  # `Dunlin-5`
     near -= 0.9 * (n > 1 and bool(led) and led not in PLURALS) + 1.5 * bool(is_of_name)
     yield Slot("count", int(n), i, i + 1, near)
+
+
+def _is_plural_before(line: Line, i: int) -> bool:
+    """Whether several of something are spoken of: `sata ssds, four`."""
+    kinds = [value for senses in line.senses[:i] for _, value in senses.get("kind", ())]
+    return any(value.partition(" ")[0] in PLURALS for value in kinds)
 
 
 def _leads_to_kind(line: Line, i: int) -> str:
@@ -307,7 +328,8 @@ def _floor(line: Line, i: int) -> Iterator[Slot]:
     for at, x in line.amounts(i):
         if x.unit == "w":
             for to, _ in line.of_role(at, "floor"):
-                yield Slot("floor", x.likely, i, to, 3.4 + 0.1 * (to - at))
+                if not any(y.unit == "w" for j in over(line, to) for _, y in line.amounts(j)):
+                    yield Slot("floor", x.likely, i, to, 3.4 + 0.1 * (to - at))
 
 
 def _no(*_: Any) -> str:
@@ -320,6 +342,11 @@ def _one_or(n: int | None, *_: Any) -> int:
 
 def _times(n: int | None, of_one: str | None = None) -> int:
     return int(of_one) if n is None and of_one else _one_or(n)
+
+
+def _year(n: float) -> float | None:
+    """A year in which a part may be bought."""
+    return n if n % 1 == 0 and 1990 <= n <= 2050 and n != 2000 else None
 
 
 def _gives(word: str) -> Callable[..., tuple[str, int, Amount | None]]:
@@ -349,9 +376,9 @@ ROWS = Rows(
     ("signal", "I x? <m2_data> <ports>", 3.2, _gives("m2-slots")),
     ("signal", "I x? <m2_data> slot|slots", 3.2, _gives("m2-slots")),
     ("signal", "I x? <m2_data>", 2.4, _gives("m2-slots")),
-    ("signal", "I? x? <usb2_header>", 3.2, _gives("usb2-headers")),
-    ("signal", "I? x? <usb3_header>", 3.2, _gives("usb3-headers")),
-    ("signal", "I? x? <usbc_header>", 3.2, _gives("usbc-headers")),
+    ("signal", "I? x? <usb2_header>", 5.0, _gives("usb2-headers")),
+    ("signal", "I? x? <usb3_header>", 5.0, _gives("usb3-headers")),
+    ("signal", "I? x? <usbc_header>", 5.0, _gives("usbc-headers")),
     ("signal", "<audio_header>", 2.8, lambda _: ("audio-headers", 1, None)),
     ("signal", "I x? <fan_headers>", 3.6, _gives("headers")),
     ("signal", "I x? <fan_headers> _ Q.a each|apiece?", 6.2, _gives("headers")),
@@ -364,7 +391,10 @@ ROWS = Rows(
     ("memory slots", "I x? <memory_slots>", 3.4, _no),
     ("described", "I x? usb port|ports", 3.4, _no),
     ("lanes", "pcie|pci x N <lanes>?", 5.5, lambda n, _: n),
+    ("lanes", "pcie|pci|gen N x N <lanes>?", 6.5, lambda _, n, __: n),
     ("lanes", "x? N <lanes>", 3.2, lambda n, _: n),
+    ("slots", "I? x? pcie|pci x I slot|slots", 6.0, lambda n, lanes: (f"x{lanes}",) * _one_or(n)),
+    ("described", "I pcie|pci slot|slots", 5.0, _no),
     ("told", "pcie|pci N", 1.8, _no),
     # A board's processor sockets.
     ("cpu sockets", "I? <multiple>? x? 8 <pins>? <cpu> <plugs>?", 5.5, _of_cpu("8pin")),
@@ -387,6 +417,7 @@ ROWS = Rows(
     ("kit of", "I - pack|set|kit", 3.4, int),
     ("kit of", "I pack|set", 3.4, int),
     # Counts.
+    ("sockets", "<socket_one> x I", 4.8, lambda socket, n: ((socket, n),) if 1 < n < 5 else None),
     ("count", "I of them|these|those|it", 3.4, int),
     ("count", "( x I )", 2.6, int),
     ("sized", "I? x? N s", 3.6, lambda n, size: (n, size)),
@@ -399,6 +430,8 @@ ROWS = Rows(
     ("fans", "<multiple> <fans_of>", 3.4, lambda n, _: int(n)),
     ("told", "on|at|from|off 1|a plug|connector|cable|lead", 3.4, _no),
     ("told", "<tau> _ Q.s", 3.0, _no),
+    ("told", "bought|from|since|made|built in? N", 3.4, _year),
+    ("year", "N", 0.4, _year),
     ("described", "N led|leds|lights", 4.2, _no),
     ("no usb lead", "no|without usb <plugs>", 5.5, _no),
     ("no usb lead", "no|without usb lead|cable", 5.5, _no),
@@ -475,8 +508,14 @@ def _bare(line: Line, i: int) -> Iterator[Slot]:
             yield Slot("described", f"{line.text(i)} {unit}", i, to, 3.4)
 
 
+#: Timings, generations and revisions as they are written: `cl18`, `gen4`, `rev2`.
+_SAYS_LITTLE = re.compile(r"(?:cl|c|gen|rev|mk|v)[0-9]{1,2}")
+
+
 def _name(line: Line, i: int) -> Iterator[Slot]:
     token = line.tokens[i]
+    if _SAYS_LITTLE.fullmatch(token.text):
+        yield Slot("described", "", i, i + 1, 1.0)
     if ":" in token.text and len(token.text) > 1:  # in the line's own words
         yield Slot("flag", line.raw[token.at : token.to], i, i + 1, 2.0)
     if token.is_quoted:

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import math
 import re
+from itertools import pairwise
 from typing import Any, NamedTuple
 
 from ...things.parts import KINDS as PARTS
@@ -122,6 +123,8 @@ class _Making:
         self._take_head(self.head)
         self.count = self._count()
         self._join_volts()
+        if self.kind == "cooler":
+            self._name_fans()
 
     def text(self, slot: Slot) -> str:
         """A slot as it was typed."""
@@ -150,11 +153,30 @@ class _Making:
             counts += [s.value for s in self.slots if s.role == "fans"]
         if len(counts) > 1 and len(set(counts)) > 1:
             raise Misread
-        if counts and not 1 <= counts[0] <= (1 if self.kind == "board" else MOST_COUNTED):
+        is_one = self.kind == "board" or (self.kind == "cooler" and not self.head.is_plural)
+        if counts and not 1 <= counts[0] <= (1 if is_one else MOST_COUNTED):
             raise Misread
-        if counts and counts[0] > 1:
+        if counts and counts[0] > 1 and not self._may_be_lanes(counts[0]):
             self.words.append(f"x{counts[0]}")
         return counts[0] if counts else 1
+
+    def _may_be_lanes(self, n: int) -> bool:
+        """Whether `x4` of a plain card may be its lanes: then it is asked."""
+        own = [s for s in self.slots if s.role == "count"]
+        is_written_so = len(own) == 1 and self.line.text(own[0].at) == "x"
+        if "plain" not in self.words or n not in (4, 8, 16) or not is_written_so:
+            return False
+        self.open = Open(f"The lanes of one, or {n} cards?", (f"{n}lanes", f"x{n}"), False)
+        return True
+
+    def _name_fans(self) -> None:
+        """A figure right behind a cooler's fans is theirs."""
+        said = [s for s in self.slots if s.role not in _SAYS_NOTHING]
+        for fans, figure in pairwise(said):
+            is_bare = figure.role in ("figure", "each") and figure.value[0] == ""
+            if fans.role == "fans" and is_bare and figure.value[1].unit == "a":
+                at = self.slots.index(figure)
+                self.slots[at] = figure._replace(value=("fan", figure.value[1]))
 
     def _join_volts(self) -> None:
         """The one figure of what is fed by several rails is at the volts that stand apart."""
@@ -178,6 +200,7 @@ class _Making:
         for slot in self.slots:
             if slot.role not in _SAYS_NOTHING:
                 getattr(self, f"take_{slot.role.replace(' ', '_')}")(slot)
+        self._refuse_less_for_a_short_time()
         return Item(
             said=" ".join(_once(self.words)),
             called=self.called,
@@ -193,6 +216,12 @@ class _Making:
             spans=self._spans(),
         )
 
+    def _refuse_less_for_a_short_time(self) -> None:
+        """No processor draws less for a short time than sustained."""
+        short = [float(m[1]) for w in self.words if (m := re.match(r"short:([0-9.]+)w", w))]
+        if self.kind == "processor" and any(s < p for s in short for p in self._power()):
+            raise Misread
+
     def _spans(self) -> tuple[tuple[str, int, int], ...]:
         tokens, every = self.line.tokens, sorted((*self.kinds, *self.slots), key=lambda s: s.at)
         seen = (
@@ -207,6 +236,14 @@ class _Making:
         self._add_figure(word, x)
 
     take_each = take_figure
+
+    def take_of_all(self, slot: Slot) -> None:
+        """`all four disks draw 30 W`: of all together."""
+        at = self.slots.index(slot)
+        alone = [s for s in self.slots[at:] if s.role == "figure" and not s.value[0]]
+        if len(alone) == 1 and self.count > 1:
+            where = self.slots.index(alone[0])
+            self.slots[where] = alone[0]._replace(role="total", value=(alone[0].value[1], 0))
 
     def take_total(self, slot: Slot) -> None:
         x, both = slot.value
@@ -285,7 +322,7 @@ class _Making:
             self.words.append(f"own-{_RAILS[volts]}:{_amount(watts)}")
         elif self.kind == "strip" and volts in (5, 12):
             self.words += [f"{volts:g}v", _amount(x)]
-        elif self.kind in ("usb", "m2", "card", "processor", "hub", "memory"):
+        elif self.kind in ("usb", "m2", "card", "processor", "hub", "memory") and volts in _RAILS:
             self.words.append(_amount(watts))
         elif self.kind in ("fan", "pump", "cooler") and volts == 12:
             self.words.append(_amount(x))
@@ -435,8 +472,8 @@ class _Making:
 
     def take_fans(self, slot: Slot) -> None:
         if self.kind == "cooler" and not self.head.is_liquid:
-            raise Misread  # by air or by water: asked
-        if self.kind == "cooler":
+            self.words.append(f"{slot.value} fans")  # by air or by liquid: it is asked
+        elif self.kind == "cooler":
             self.words.append(f"fans:{slot.value}")
         elif self.kind == "hub":
             self.words.append(f"outputs:{slot.value}")
@@ -542,6 +579,17 @@ class _Making:
             raise Misread
         self.words.append(f"fan:{_amount(slot.value)}")
 
+    def take_high(self, slot: Slot) -> None:
+        if self.kind == "card":
+            self.words.append(f"high:{slot.value.likely:g}")
+        else:
+            self.described.append(self.text(slot))
+
+    def take_year(self, slot: Slot) -> None:
+        if self.kind == "memory":
+            raise Misread  # a speed
+        self.dropped.append(self.text(slot))
+
     def take_inside(self, slot: Slot) -> None:
         if self.kind == "usb":
             self.words.append("port:usb2")
@@ -564,7 +612,12 @@ class _Making:
         )
 
     def take_multiple(self, slot: Slot) -> None:
-        if self.kind in _DUAL:
+        if self.kind not in _DUAL:
+            return
+        if slot.to == self.head.at and int(slot.value) > 1 and self.kind == "card":
+            one_or_more = (f"x{slot.value}", "")
+            self.open = Open(f"Are there {slot.value}, or is it one?", one_or_more, False)
+        else:
             self.described.append(self.text(slot))
 
     def take_slots(self, slot: Slot) -> None:
@@ -647,6 +700,10 @@ class _Making:
     def take_elsewhere(self, slot: Slot) -> None:
         at = self.slots.index(slot)
         under = any(s.role in ("for", "with") for s in self.slots[:at])
+        told_of = [s.at for s in self.slots[at:] if s.role in ("for", "with")]
+        if told_of and self.head.at > told_of[0]:
+            self.elsewhere = str(slot.value)  # `power supply with three PCIe cables`
+            return
         if self.kind == "usb" or under or self._is_behind(slot, ("for", "on", "in", "with", "to")):
             self.described.append(self.text(slot))
         elif slot.at == self.head.to:

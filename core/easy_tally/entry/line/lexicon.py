@@ -169,13 +169,18 @@ _ROWS: tuple[tuple[str, str, str], ...] = (
         "",
         "usb header | on usb header | on a usb header | usb 2 header | usb 2.0 header",
     ),
+    ("described", "", "slot loading | slot load | tray loading | hot plug | boxed"),
     ("described", "", "dual rank | single rank | dual channel | design | range | mid | mid range"),
     ("described", "", "low end | high end | entry level | staggered spin up | stock | long | eco"),
     ("described", "", "eco mode | low power | gaming | big | small | tall | wide | loud"),
     ("described", "", "external | sas | rpm | water | loop | reservoir | combo | identical"),
     ("kind", "cooler", "cpu cooler | processor cooler | cooler"),
     ("kind", "usb", "usb3 | usb 3 | usb 3.0 | usb2 | usb 2.0 | usb 2"),
-    ("filler", "", "needs | draws up to | up to | only | in slot | in a slot | in the slot"),
+    (
+        "filler",
+        "",
+        "altogether | needs | draws up to | up to | only | in slot | in a slot | in the slot",
+    ),
     ("filler", "", "module | modules"),
 )
 

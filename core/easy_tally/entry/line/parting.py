@@ -41,7 +41,7 @@ class _Parting:
         if slot.role == "kind":
             self._take_kind(kinds, own, slot)
             return
-        if slot.role == "break" or self.line.text(slot.at) in ("and", "&"):
+        if slot.role == "break" or self.line.text(slot.at) in ("and", "&", "or"):
             self.joined, self.is_parted = self.line.text(slot.at), True
             self.is_under &= self.joined == "and" and _is_of(kinds, "cooler", "card")
         elif slot.role in ("with", "for") and kinds:
@@ -58,8 +58,10 @@ class _Parting:
         elif _is_of(kinds, "cooler") and kind_of(slot) == "pump" and self._stands_apart():
             raise Misread  # its own
         elif self.is_under and not (self.is_with and kind_of(kinds[0]) in _BY_THEMSELVES):
-            counted = own.pop() if own and own[-1].role == "count" else slot
-            own.append(slot._replace(role="under", at=counted.at))
+            at = slot.at  # `for a 360 radiator`: the number is its own
+            while own and own[-1].role in ("count", "bare", "length") and own[-1].to == at:
+                at = own.pop().at
+            own.append(slot._replace(role="under", at=at))
             return
         elif (self.is_parted or self.is_under) and _are_two(kinds, own, slot):
             self.groups.append(([slot], _right_before(own, slot)))
@@ -72,8 +74,15 @@ class _Parting:
 
     def _is_fan_of(self, kinds: list[Slot], slot: Slot) -> bool:
         """Whether it is the fans that something has."""
-        has_fans = _is_of(kinds, "cooler", "card", "hub") or "Air" in str(kinds[0].value)
-        return kind_of(slot) == "fan" and has_fans and (self.joined != "and" or self.is_under)
+        if kind_of(slot) != "fan" or not (
+            _is_of(kinds, "cooler", "card", "hub") or "Air" in str(kinds[0].value)
+        ):
+            return False
+        # `card 300 W, 3 fans` is a list; of a cooler they are its own.
+        is_listed = self.joined in ("and", "+", ";") or (
+            self.joined == "," and str(slot.value) == "fans" and not _is_of(kinds, "cooler")
+        )
+        return self.is_under or not is_listed
 
 
 def _is_of(kinds: list[Slot], *names: str) -> bool:
@@ -109,6 +118,8 @@ def _right_before(own: list[Slot], kind: Slot) -> list[Slot]:
 def _fans(own: list[Slot], behind: int, slot: Slot) -> Slot:
     """The fans of something, with the count that stands last behind a place, taken out, and its
     figure named theirs: one where a fan is said without. Raises Misread where fans are."""
+    while own and own[-1].role in ("length", "bare") and own[-1].to == slot.at:
+        own.pop()  # their size, not the radiator's
     for i in range(len(own) - 1, -1, -1):
         other = own[i]
         if other.role in ("figure", "each") and other.value[0] == "" and other.at >= behind:

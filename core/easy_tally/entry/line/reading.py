@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 import re
 from collections.abc import Iterator
 from typing import NamedTuple
@@ -35,11 +36,15 @@ def readings(text: str, lexicon: Lexicon = PARTS) -> list[Reading]:
     if len(line.tokens) > MOST_TOKENS:
         return []
     heaviest: dict[tuple[str, ...], Reading] = {}
+    best = -math.inf
     for way in ways(line, _slots):
+        if best - way.weight > SURE:
+            break  # no thing weighs more than its slots: nothing as sure comes after
         items = items_of(way.slots, line)
         if items is None:
             continue
         weight = way.weight + sum(item.weight for item in items)
+        best = max(best, weight)
         key = tuple(item.said for item in items)
         if key not in heaviest or heaviest[key].weight < weight:
             heaviest[key] = Reading(tuple(items), weight)

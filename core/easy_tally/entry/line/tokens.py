@@ -46,6 +46,8 @@ _TENS = dict(
         strict=True,
     )
 )
+#: Digits as they are said one by one behind a point.
+_DIGITS = {"zero": 0, "nought": 0, "oh": 0} | {w: n for w, n in _ONES.items() if n < 10}
 _SCALES = {"hundred": 100, "thousand": 1000}
 #: Words that say a number of things: `a pair of`, `two dozen`.
 _SETS = {"dozen": 12, "pair": 2, "couple": 2}
@@ -70,7 +72,7 @@ _WORD = re.compile(r"[^\W\d_]+(?:['’][^\W\d_]+)*")
 _LABELS = frozenset(SETTINGS) | FIGURE_NAMES
 #: Marks within a number.
 _MARKS = "[,.']"
-_DASHES = str.maketrans("–—−×″”", '---x""')
+_DASHES = str.maketrans("–—−‐‑‒×″”", '------x""')
 
 
 class Token(NamedTuple):
@@ -180,6 +182,14 @@ def _joined(tokens: list[Token]) -> Iterator[Token]:
         i = to
 
 
+def _digits_after(spoken: _Spoken) -> str:
+    """The digits behind a `point`, said one by one: `point one five`."""
+    digits = ""
+    while (n := _DIGITS.get(spoken.word(1 + len(digits)))) is not None:
+        digits += str(n)
+    return digits
+
+
 class _Spoken:
     """A number in words, taken word by word: thousands, and what stands behind them."""
 
@@ -233,6 +243,8 @@ def _said_number(tokens: list[Token], i: int) -> tuple[int, float] | None:
     if words[:2] in (["half", "a"], ["half", "an"]):
         return i + 2, 0.5
     spoken = _Spoken(words)
+    if words[0] in ("zero", "nought") and spoken.word(1) == "point":
+        spoken.at = 1
     has_article = words[0] == "a" and spoken.word(1) in (*_SETS, *_SCALES)
     if has_article:
         spoken.at = 1
@@ -240,8 +252,8 @@ def _said_number(tokens: list[Token], i: int) -> tuple[int, float] | None:
     while spoken.takes():
         pass
     word = spoken.word()
-    if word == "point" and spoken.value and spoken.word(1) in _ONES:
-        return i + spoken.at + 2, spoken.value + _ONES[spoken.word(1)] / 10
+    if word == "point" and (digits := _digits_after(spoken)):
+        return i + spoken.at + 1 + len(digits), spoken.value + float(f"0.{digits}")
     is_set = spoken.value or has_article or word != "pair" or spoken.word(1) == "of"
     if word in _SETS and is_set:
         end = spoken.at + 1 + (spoken.word(1) == "of")

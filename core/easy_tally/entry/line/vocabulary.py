@@ -45,7 +45,8 @@ KINDS_SAID: dict[str, str] = {
     "optical": (
         "optical drive | dvd drive | dvd writer | dvd burner | dvd-rom | dvd-rw | cd drive | "
         "cd-rom | cd rom | cd burner | bluray drive | blu-ray drive | blu-ray burner | "
-        "blu-ray writer | blu-ray | bluray | bd-rom | disc drive | disc burner | burner | cd"
+        "blu-ray writer | blu ray drive | blu ray writer | blu ray burner | blu ray | "
+        "blu-ray | bluray | bd-rom | disc drive | disc burner | burner | cd"
     ),
     "floppy": "floppy disk drive | floppy drive | floppy disk | diskette drive | diskette | fdd",
     "fan": (
@@ -109,8 +110,8 @@ PLAIN_CARDS: dict[str, str] = {
 
 #: Name of a thing that hangs on USB → what people call it.
 USB_THINGS: dict[str, str] = {
-    "USB hub": "usb hub",
-    "USB stick": "usb stick | usb key | thumb drive | flash drive",
+    "USB hub": "usb hub | usb 2 hub | usb 3 hub | usb 3.0 hub | usb c hub",
+    "USB stick": "usb stick | usb 2 stick | usb 3 stick | usb key | thumb drive | flash drive",
     "External drive": (
         "external drive | external hdd | external hard drive | external hard disk | "
         "external harddisk | usb hard disk | usb hdd | external disk | external ssd | "
@@ -244,7 +245,7 @@ DESCRIPTIVE = (
     "black white grey gray silver red blue green pink purple gold beige transparent clear rgb "
     "argb pwm quiet silent low-noise high-airflow high-pressure static-pressure atx matx "
     "m-atx micro-atx microatx mini-itx itx eatx e-atx dtx mini-dtx flex-atx unbuffered ecc "
-    "non-ecc cl30 cl36 cl16 low-profile full-height half-height dual-slot single-slot "
+    "non-ecc low-profile full-height half-height dual-slot single-slot "
     "triple-slot blower open-air passive fanless overclockable unlocked nas enterprise "
     "surveillance desktop server workstation cmr smr tlc qlc slc mlc dram-less dramless gen3 "
     "gen4 gen5 form-2280 form-2260 2242 form-2230 form-22110 heatsink reverse slim thick thin "
@@ -298,6 +299,8 @@ ELSEWHERE: dict[str, str] = {
     "Speakers have a supply of their own, or hang on USB: say usb and their watts.": "speakers",
     "A UPS stands before the supply: it draws nothing here.": "ups",
     "It draws nothing.": (
+        "water block | cpu block | gpu block | processor block | block | fittings | tubing | "
+        "coolant | "
         "hdmi cable | data cable | network cable | display cable | video cable | usb cable | "
         "sata data cable | ribbon cable | "
         "thermal paste | paste | bracket | windows | passive cooler | passive heatsink"
