@@ -23,6 +23,7 @@ from bench_readings import readings  # noqa: E402
 from easy_tally import Build, Wired, analyse, compact  # noqa: E402
 from easy_tally.base import Memory  # noqa: E402
 from easy_tally.editing import ChangePart, Park  # noqa: E402
+from easy_tally.entry import parse, parse_list  # noqa: E402
 from easy_tally.files import build_file  # noqa: E402
 from easy_tally.supplies import size  # noqa: E402
 from easy_tally.tally import loads as loads_of  # noqa: E402
@@ -116,6 +117,21 @@ def core(unit: float) -> None:
             unit,
             "",
         )
+
+
+def lines(unit: float) -> None:
+    """The entry line on what people say, by the guards of 40 to 62 characters; lists of sixty."""
+    guards = (ROOT / "core/tests/data/phrases.txt").read_text(encoding="utf-8").splitlines()
+    said = [guard.split(" => ")[0] for guard in guards if " => " in guard]
+    long = [line for line in said if 40 <= len(line) <= 62]
+    taken = sorted(median_ms(lambda s=line: parse(s), 3) for line in long)
+    title = f"a keystroke's reading, {len(long)} lines of 40 to 62 characters"
+    show(title, statistics.median(taken), unit, "")
+    show("  95th percentile", taken[len(taken) * 95 // 100], unit, "8 ms")
+    spoken = "\n".join(said[-60:])
+    table = "\n".join(f"fan {80 + i} mm\t{i % 5 + 1}\t1.8 W" for i in range(60))
+    show("a list of 60 rows, spoken", median_ms(lambda: parse_list(spoken), 5), unit, "150 ms")
+    show("  a table", median_ms(lambda: parse_list(table), 5), unit, "150 ms")
 
 
 #: Milliseconds of edits of one figure, one after another, each through the whole server.
@@ -218,6 +234,7 @@ def main() -> None:
     unit = median_ms(lambda: sum(range(1_000_000)), 9)
     print(f"{'':52}{'here':>12} {'ratio':>11} {'goal':>22}")
     core(unit)
+    lines(unit)
     mapping(unit)
     readings(show, unit, ROOT)
     script_size()
