@@ -10,8 +10,8 @@ from collections import Counter
 from collections.abc import Iterable, Iterator
 
 from easy_tally.base.declared import Figure
-from easy_tally.entry.lexer import QUOTED
 from easy_tally.entry.printer import say
+from easy_tally.entry.strict.lexer import QUOTED
 from easy_tally.things.parts import (
     ON_HEADER,
     Board,

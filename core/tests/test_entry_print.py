@@ -9,7 +9,7 @@ from typing import Any
 
 from easy_tally.base.declared import Figure
 from easy_tally.entry import parse, say
-from easy_tally.entry.lexer import words_of
+from easy_tally.entry.strict.lexer import words_of
 from easy_tally.files import build_file
 from easy_tally.standards.connectors import SOCKET_KINDS
 from easy_tally.things.parts import (

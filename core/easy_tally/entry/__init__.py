@@ -9,12 +9,12 @@ guessed. `say` prints any part as a line that `parse` reads back to the same par
 is told in docs/entry-line.md; its words stand in `words.py`.
 """
 
-from .asking import Entry
 from .kits import head_noun, read_case_line, unknown_words
 from .own import MEANINGS, MOST_WORDS, checked, label_of, used_in
 from .printer import say
 from .reader import parse, parse_list, plain
 from .slots import SaidSlot, slots_of
+from .strict.asking import Entry
 from .telling import full_w, in_all, understood
 
 __all__ = [

@@ -10,10 +10,10 @@ from dataclasses import replace
 from typing import Any
 
 from ..things.parts import Part
-from .asking import Entry
-from .lexer import quoted
 from .line import GOES, SURE, Item, Lexicon, Reading, readings
 from .printer import say
+from .strict.asking import Entry
+from .strict.lexer import quoted
 from .words import NAMES
 
 #: Reads a thing in the line's own words, and gives it its name.
@@ -36,33 +36,49 @@ def heard(line: str, strict: Entry, read: Read, lexicon: Lexicon) -> Entry:
     best, *others = every
     if not best.items[0].kind or any(item.elsewhere for item in best.items):
         return _of_nothing(best.items[0], strict)
-    if len(best.items) > 1 and {w for item in best.items for w in item.unsure} == {"or"}:
+    unsure = tuple(word for item in best.items for word in item.unsure)
+    if len(best.items) > 1 and set(unsure) == {"or"}:
         return replace(_several(best.items, read), question=EITHER, parts=(), understood="")
-    if unsure := tuple(word for item in best.items for word in item.unsure):
-        # No answer to what else is asked makes up for the word that is in doubt.
-        is_all = set(strict.unknown) <= set(unsure)
-        answers = () if strict.unknown else strict.choices
-        return replace(strict, choices=answers) if is_all else Entry(None, unknown=unsure)
+    if unsure:
+        return _in_doubt(unsure, strict)
     if len(best.items) > 1:
         return _several(best.items, read)
     item = best.items[0]
     entry = _read(item, read)
-    asked = strict if not strict.unknown else Entry(None)
-    asked = replace(asked, choices=_leading_on(asked.choices, item, read))
     if entry.part is None:
-        is_asked = asked.question and (asked.choices or not strict.choices)
-        told = asked if is_asked and not item.open else entry
-        return told if told.question or told.unknown else replace(told, unknown=strict.unknown)
+        return _still_asked(entry, strict, item, read)
     if len(item.loose) > _KEPT_WORDS or item.doubtful:
-        if asked.choices:
-            return asked
-        words = " ".join(f"“{word}”" for word in item.loose)
-        question = f"{words}: not understood. Take the rest as it stands?"
-        return Entry(None, unknown=item.loose, question=question, choices=(say(entry.part),))
+        return _but_for_words(entry.part, strict, item, read)
     other = _other(others, best.weight, entry.part, read)
     if other is not None:
         return Entry(None, question=TWO_WAYS, choices=(say(entry.part), say(other)))
     return entry
+
+
+def _in_doubt(unsure: tuple[str, ...], strict: Entry) -> Entry:
+    """Of a line with words that may turn it round: no answer to what else is asked makes up for
+    them."""
+    if not set(strict.unknown) <= set(unsure):
+        return Entry(None, unknown=unsure)
+    return replace(strict, choices=() if strict.unknown else strict.choices)
+
+
+def _still_asked(entry: Entry, strict: Entry, item: Item, read: Read) -> Entry:
+    """What is asked of a thing: by the line's own grammar where that knows every word of it."""
+    if strict.question and not (strict.unknown or item.open):
+        answers = _leading_on(strict.choices, item, read)
+        if answers or not strict.choices:
+            return replace(strict, choices=answers)
+    return entry if entry.question or entry.unknown else replace(entry, unknown=strict.unknown)
+
+
+def _but_for_words(part: Part, strict: Entry, item: Item, read: Read) -> Entry:
+    """Of a thing with words that may matter: whether it is that without them."""
+    if not strict.unknown and (answers := _leading_on(strict.choices, item, read)):
+        return replace(strict, choices=answers)
+    words = " ".join(f"“{word}”" for word in item.loose)
+    question = f"{words}: not understood. Take the rest as it stands?"
+    return Entry(None, unknown=item.loose, question=question, choices=(say(part),))
 
 
 def _of_nothing(item: Item, strict: Entry) -> Entry:

@@ -18,8 +18,8 @@ from ..things.parts import (
     Processor,
     UsbLoad,
 )
-from .layout import header_words, m2_words, slot_words, socket_words
-from .lexer import quoted
+from .strict.layout import header_words, m2_words, slot_words, socket_words
+from .strict.lexer import quoted
 from .words import DRIVES, FIGURES, KIND_WORDS, MEASURES, NAMES, SIGNALS, drive_socket, main_figure
 
 

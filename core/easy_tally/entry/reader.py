@@ -15,16 +15,16 @@ from ..base.errors import BadInput
 from ..base.problems import problems_of
 from ..standards.usual import PLAIN_CARD_W, USB_W, usual
 from ..things.parts import Card, Hub, Part, UsbLoad
-from .asking import Ask, Entry, ask_bare, ask_open
-from .building import amps_of, fields_of
 from .heard import TOO_MUCH, heard
-from .lexer import figure, quoted, words_of
 from .line import GOES, PARTS, Item, Lexicon
 from .own import NO_WORDS
 from .printer import figure_word
 from .rows import Row, rows
-from .said import Said
-from .sorting import kind_of, sort_words
+from .strict.asking import Ask, Entry, ask_bare, ask_open
+from .strict.building import amps_of, fields_of
+from .strict.lexer import figure, quoted, words_of
+from .strict.said import Said
+from .strict.sorting import kind_of, sort_words
 from .telling import understood
 from .words import FIGURES, FLAGS, KINDS, MOST, SUPPLY_WORDS, figures_of, main_figure
 

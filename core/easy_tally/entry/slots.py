@@ -7,9 +7,9 @@ from collections.abc import Mapping
 from typing import NamedTuple
 
 from ..things.parts import Part
-from .asking import Entry
 from .line import PARTS, readings
 from .own import NO_WORDS
+from .strict.asking import Entry
 from .telling import fed_by, figures_told, in_all, measures_told
 from .words import NAMES
 

@@ -140,40 +140,68 @@ export function Combobox<C extends Choice>({
           className="z-30 w-(--radix-popover-trigger-width) border border-accent bg-slip text-ink shadow-lg"
         >
           {under}
-          <ul id={`${id}-list`} role="listbox" aria-label={listLabel} className="max-h-80 overflow-auto">
-            {choices.map((c, i) => (
-              <li
-                key={c.id}
-                id={`${id}-${i}`}
-                role="option"
-                aria-selected={i === active}
-                data-option={c.id}
-                ref={i === active ? (e) => e?.scrollIntoView({ block: "nearest" }) : undefined}
-                className="flex cursor-pointer items-baseline justify-between gap-4 px-4 py-2 text-md hover:bg-accent-wash aria-selected:bg-accent-wash aria-selected:shadow-[inset_4px_0_0_var(--accent)]"
-                onMouseDown={(e) => {
-                  e.preventDefault();
-                  onTake(c);
-                }}
-              >
-                <span className="flex items-baseline gap-3">
-                  {c.key && (
-                    <kbd className="shrink-0 rounded-[3px] border border-rule-strong bg-paper px-1.5 font-mono text-sm">
-                      Alt {c.key}
-                    </kbd>
-                  )}
-                  {c.words}
-                </span>
-                <span className="max-w-[45%] shrink-0 text-right text-sm text-ink-soft">{c.hint}</span>
-              </li>
-            ))}
-            {choices.length === 0 && (
-              <li role="option" aria-selected={false} aria-disabled className="px-4 py-2 text-ink-soft">
-                {nothing}
-              </li>
-            )}
-          </ul>
+          <Choices
+            id={id}
+            label={listLabel}
+            choices={choices}
+            active={active}
+            onTake={onTake}
+            nothing={nothing}
+          />
         </div>
       </P.Content>
     </P.Root>
+  );
+}
+
+/** The choices under the line, the active one in sight. */
+function Choices<C extends Choice>({
+  id,
+  label,
+  choices,
+  active,
+  onTake,
+  nothing,
+}: {
+  id: string;
+  label: string;
+  choices: C[];
+  active: number;
+  onTake: (choice: C) => void;
+  nothing: ReactNode;
+}) {
+  return (
+    <ul id={`${id}-list`} role="listbox" aria-label={label} className="max-h-80 overflow-auto">
+      {choices.map((c, i) => (
+        <li
+          key={c.id}
+          id={`${id}-${i}`}
+          role="option"
+          aria-selected={i === active}
+          data-option={c.id}
+          ref={i === active ? (e) => e?.scrollIntoView({ block: "nearest" }) : undefined}
+          className="flex cursor-pointer items-baseline justify-between gap-4 px-4 py-2 text-md hover:bg-accent-wash aria-selected:bg-accent-wash aria-selected:shadow-[inset_4px_0_0_var(--accent)]"
+          onMouseDown={(e) => {
+            e.preventDefault();
+            onTake(c);
+          }}
+        >
+          <span className="flex items-baseline gap-3">
+            {c.key && (
+              <kbd className="shrink-0 rounded-[3px] border border-rule-strong bg-paper px-1.5 font-mono text-sm">
+                Alt {c.key}
+              </kbd>
+            )}
+            {c.words}
+          </span>
+          <span className="max-w-[45%] shrink-0 text-right text-sm text-ink-soft">{c.hint}</span>
+        </li>
+      ))}
+      {choices.length === 0 && (
+        <li role="option" aria-selected={false} aria-disabled className="px-4 py-2 text-ink-soft">
+          {nothing}
+        </li>
+      )}
+    </ul>
   );
 }

@@ -11,10 +11,10 @@ from typing import Any, cast, get_args
 
 from ...standards.connectors import CONNECTORS, PINS, PLUGS, Connector, PlugKind, Sense, is_coded
 from ...things.cables import Cable, Plug, RailPins, SupplyEnd
-from ..lexer import quoted
 from ..line import Amount, Misread, Rows
 from ..own import NO_WORDS
 from ..printer import number_word
+from ..strict.lexer import quoted
 from .heard import Grammar, Told, lengths, read_by
 from .lexicon import BY_USE
 from .lines import Unread, Word, made, number, one_of, pairs_of

@@ -11,8 +11,8 @@ from pydantic import BaseModel, ValidationError
 
 from ...base.errors import BadInput
 from ...base.problems import problems_of
-from ..lexer import QUOTED, quoted, unquoted
 from ..printer import number_word
+from ..strict.lexer import QUOTED, quoted, unquoted
 
 _T = TypeVar("_T", bound=BaseModel)
 

@@ -12,7 +12,7 @@ from typing import Any
 
 from ..words import PLURALS
 from .amounts import Amount, Line, plain_amounts, unit_at
-from .patterns import Rows, Slot, over
+from .patterns import MOST_COUNTED, Rows, Slot, over
 
 _Rule = Callable[[Line, int], Iterator[Slot]]
 
@@ -34,47 +34,41 @@ def _simple(role: str, weight: float, to_role: str = "") -> _Rule:
 
 
 def _figures(line: Line, i: int) -> Iterator[Slot]:
-    """An amount, alone, with the word that names it before or behind, each or of all."""
+    """An amount alone, or with the word that names it behind: each, or of all."""
     for to, x in line.amounts(i):
-        if x.unit in ("w", "a"):
-            more = 0.0 if x.exact else 3.0  # a range is more than two figures
-            yield from _each_or_all(line, Slot("figure", ("", x), i, to, 2.0 + more))
-            for end, word in _skipping(line, to, "figure"):
-                # A name with an amount behind it is that one's.
-                behind = end + (line.text(end) in (":", "="))
-                if not any(x.unit in ("w", "a") for _, x in line.amounts(behind)):
-                    named = 0.6 * (end - to > 1)  # `board power` is no board
-                    figure = Slot("figure", (word, x), i, end, 2.4 + more + named)
-                    yield from _each_or_all(line, _across(line, figure, to))
-        elif x.unit in _DETAILS:
-            yield Slot("detail", x, i, to, 1.8)
-        elif x.unit == "m3h":
-            yield Slot("flow", x.likely, i, to, 1.8)
-        elif x.unit in ("mm", "in"):
-            yield Slot("length", x, i, to + (line.text(to) in ("long", "length")), 1.8)
-            if line.text(to) in ("high", "height", "tall"):
-                yield Slot("high", x, i, to + 1, 2.6)
-            for end, _ in line.of_role(to, "thick"):
-                yield Slot("thick", x.likely, i, end, 2.4)
-        elif x.unit == "v":
-            yield Slot("volts", x.likely, i, to, 1.2)
+        if x.unit not in ("w", "a"):
+            continue
+        more = _RANGE * (not x.exact)
+        yield from _each_or_all(line, Slot("figure", ("", x), i, to, 2.0 + more))
+        for end, word in _skipping(line, to, "figure"):
+            # A name with an amount behind it is that one's.
+            behind = end + (line.text(end) in (":", "="))
+            if not _is_amount(line, behind):
+                named = 0.6 * (end - to > 1)  # `board power` is no board
+                figure = Slot("figure", (word, x), i, end, 2.4 + more + named)
+                yield from _each_or_all(line, _across(line, figure, to))
+
+
+def _named_figures(line: Line, i: int) -> Iterator[Slot]:
+    """An amount behind the word that names it; a number without a unit there."""
     for at, word in line.of_role(i, "figure"):
         for j in over(line, at):
             for to, x in line.amounts(j):
                 if x.unit in ("w", "a"):
-                    figure = Slot("figure", (word, x), i, to, 2.8 + 3.0 * (not x.exact))
+                    figure = Slot("figure", (word, x), i, to, 2.8 + _RANGE * (not x.exact))
                     yield from _each_or_all(line, _across(line, figure, at))
             bare = line.number(j)
             if bare is not None and line.text(j + 1) != "x" and not [*unit_at(line, j + 1)]:
                 yield Slot("figure", (word, Amount(bare, bare, bare, "")), i, j + 1, 2.0)
-    for at, _ in line.of_role(i, "total"):
-        for j in over(line, at):
-            for to, x in line.amounts(j):
-                if x.unit in ("w", "a"):
-                    yield Slot("total", (x, 0), i, to, 3.8)
 
 
-_DETAILS = ("gb", "tb", "ghz", "mhz", "mt/s", "rpm", "core")
+#: A range weighs more than two figures.
+_RANGE = 3.0
+
+
+def _is_amount(line: Line, i: int, units: tuple[str, ...] = ("w", "a")) -> bool:
+    """Whether a number with one of some units stands at a place."""
+    return any(x.unit in units for _, x in line.amounts(i))
 
 
 def _across(line: Line, figure: Slot, at: int) -> Slot:
@@ -148,39 +142,45 @@ def dimensions(line: Line, i: int) -> Iterator[Slot]:
 
 
 def _sockets(line: Line, i: int) -> Iterator[Slot]:
-    """`2x8`, `two 8-pin`, `8+6 pin`, `one 16pin`, `dual 8 pin`."""
+    """`2x8`, `two 8-pin`, `one 16pin`, `dual 8 pin`, `2 plugs by 8 pin`."""
     for to, socket in line.of_role(i, "socket one"):
         yield Slot("sockets", ((socket, 1),), i, to, 2.2 + 0.2 * (to - i))
-    n = line.number(i)
-    is_of_bus = i > 0 and line.text(i - 1) in ("pcie", "pci", "gen", "express")  # `gen 5 x8`
-    is_count = n is not None and line.text(i).isdigit() and 1 <= n <= 8 and not is_of_bus
-    counts = [(i + 1, int(n or 0))] if is_count else []
-    counts += [(to, int(value)) for to, value in line.of_role(i, "multiple")]
-    for at, count in counts:
-        places = [at] + ([at + 1] if line.text(at) in ("x", "*") else [])
-        for j in places:
+    for at, count in _counts_of_sockets(line, i):
+        for j in [at, at + 1] if line.text(at) in ("x", "*") else [at]:
             for to, socket in line.of_role(j, "socket one"):
                 yield Slot("sockets", ((socket, count),), i, to, 4.2 + 0.2 * (to - i))
         pins = line.number(at + 1) if line.text(at) == "x" else None
         if pins in (6, 8, 16) and not _has_other_unit(line, at + 2):
             end = at + 2 + (line.text(at + 2) in ("pin", "pins"))
             yield Slot("sockets", ((f"{pins:g}pin", count),), i, end, 3.2)
-    for at, count in counts:
-        # `2 plugs by 8 pin`, `two connectors of 6 pins`.
         if line.text(at) in _PLUGS and line.text(at + 1) in ("by", "of", "with", "x"):
             for to, socket in line.of_role(at + 2, "socket one"):
                 yield Slot("sockets", ((socket, count),), i, to, 3.6)
-    chained, at = [], i
+
+
+def _counts_of_sockets(line: Line, i: int) -> Iterator[tuple[int, int]]:
+    """How many sockets are said at a place, and where that ends; not behind a bus: `gen 5 x8`."""
+    n = line.number(i)
+    is_of_bus = i > 0 and line.text(i - 1) in ("pcie", "pci", "gen", "express")
+    if n is not None and line.text(i).isdigit() and 1 <= n <= 8 and not is_of_bus:
+        yield i + 1, int(n)
+    yield from ((to, int(value)) for to, value in line.of_role(i, "multiple"))
+
+
+def _chained_sockets(line: Line, i: int) -> Iterator[Slot]:
+    """`8+6 pin`, `24 pin + 8 pin`; halves of one plug are one."""
+    pins, at = [], i
     while line.number(at) in (4, 6, 8, 20, 24):
-        chained.append(f"{line.number(at):g}pin")
+        pins.append(f"{line.number(at):g}")
         at += 1
         at += line.text(at) in ("pin", "pins") and line.text(at + 1) == "+"
         if line.text(at) != "+":
             break
         at += 1
-    if len(chained) > 1 and "+".join(c.removesuffix("pin") for c in chained) not in _ONE_PLUG:
+    if len(pins) > 1 and "+".join(pins) not in _ONE_PLUG:
         end = at + (line.text(at) in ("pin", "pins"))
-        yield Slot("sockets", tuple((s, 1) for s in chained), i, end, 2.8 + 0.3 * len(chained))
+        sockets = tuple((f"{n}pin", 1) for n in pins)
+        yield Slot("sockets", sockets, i, end, 2.8 + 0.3 * len(pins))
 
 
 #: Two halves of one plug.
@@ -194,36 +194,43 @@ def _has_other_unit(line: Line, i: int) -> bool:
 
 
 def _counts(line: Line, i: int) -> Iterator[Slot]:
-    """`x3`, `3x`, `qty 3`, `3 pcs`, `(x3)`, and a number before what it counts."""
-    if line.text(i) == "all" and (line.number(i + 1) or line.of_role(i + 1, "kind")):
-        yield Slot("of all", "", i, i + 1, 1.2)  # `all four disks draw 30 W`
+    """`x3`, `3x`, and a number before what it counts."""
     n = line.number(i)
     after = line.number(i + 1) if line.text(i) == "x" else None
     if after is not None and after % 1 == 0 and not [*unit_at(line, i + 2)]:
         yield Slot("count", int(after), i, i + 2, 2.4)
-    for to, _ in line.of_role(i, "count"):
-        for j in over(line, to):
-            if (after := line.number(j)) is not None:
-                yield Slot("count", int(after), i, j + 1, 2.6)
-    if n is None or n % 1 or not 1 <= n <= 64 or not line.text(i).isdigit():
+    if n is None or not line.text(i).isdigit() or not 1 <= n <= MOST_COUNTED:
         return
-    if line.text(i + 1) == "x" and (
-        line.number(i + 2) not in (6, 8, 16) or _has_other_unit(line, i + 3)
-    ):
+    is_of_pins = line.number(i + 2) in (6, 8, 16) and not _has_other_unit(line, i + 3)
+    if line.text(i + 1) == "x" and not is_of_pins:
         yield Slot("count", int(n), i, i + 2, 2.2)
-    for to, _ in line.of_role(i + 1, "pieces"):
-        end = to + 1 if line.text(to) == "." else to
-        yield Slot("count", int(n), i, end + (line.text(end) == "of"), 2.4)
-    ends = i > 0 and line.text(i + 1) in ("", ",", ";")
-    is_told = ends and (
-        line.text(i - 1) == ":" or (line.text(i - 1) == "," and _is_plural_before(line, i))
-    )
+    yield Slot("count", int(n), i, i + 1, _weight_of_count(line, i, n))
+
+
+def _weight_of_count(line: Line, i: int, n: float) -> float:
+    """How likely a number alone is a count: before what is counted, or told at the end."""
     is_of_lights = n > 8 and line.text(i + 1) in ("led", "leds", "lights")  # of one strip
-    led = "" if is_of_lights else _leads_to_kind(line, i + 1)
-    near = 1.6 if is_told or led else -1.4
-    is_of_name = line.tokens[i].at and line.raw[line.tokens[i].at - 1] == "-"  # `Dunlin-5`
-    near -= 0.9 * (n > 1 and bool(led) and led not in PLURALS) + 1.5 * bool(is_of_name)
-    yield Slot("count", int(n), i, i + 1, near)
+    counted = "" if is_of_lights else _leads_to_kind(line, i + 1)
+    weight = 1.6 if counted or _is_told(line, i) else -1.4
+    if n > 1 and counted and counted not in PLURALS:
+        weight -= 0.9  # `Gannet 7 processor`
+    if i and line.raw[line.tokens[i].at - 1] == "-":
+        weight -= 1.5  # `Dunlin-5`
+    return weight
+
+
+def _is_told(line: Line, i: int) -> bool:
+    """Whether a number stands by itself: `fans: 3`, `sata ssds, four`."""
+    if i == 0 or line.text(i + 1) not in ("", ",", ";"):
+        return False
+    before = line.text(i - 1)
+    return before == ":" or (before == "," and _is_plural_before(line, i))
+
+
+def _of_all(line: Line, i: int) -> Iterator[Slot]:
+    """`all four disks draw 30 W`."""
+    if line.text(i) == "all" and (line.number(i + 1) or line.of_role(i + 1, "kind")):
+        yield Slot("of all", "", i, i + 1, 1.2)
 
 
 def _is_plural_before(line: Line, i: int) -> bool:
@@ -257,31 +264,36 @@ def _leads_to_kind(line: Line, i: int) -> str:
 
 
 def _limits(line: Line, i: int) -> Iterator[Slot]:
-    """`limit 80 %`, `limited to 240 W`, `+10 %`, `-15%`, `80 % power limit`."""
-    for at, _ in [*line.of_role(i, "limit"), *line.of_role(i, "raised")]:
+    """`limit 80 %`, `limited to 240 W`, `overclocked by 10 %`."""
+    raised = line.of_role(i, "raised")
+    for at, _ in [*line.of_role(i, "limit"), *raised]:
         for j in over(line, at):
-            sign = {"+": 1, "-": -1}.get(line.text(j), 0)
-            k = j + 1 if sign else j
-            for to, x in line.amounts(k):
+            sign = _SIGNS.get(line.text(j), 0)
+            for to, x in line.amounts(j + abs(sign)):
                 if x.unit == "%":
-                    by = sign or (1 if line.of_role(i, "raised") and x.likely < 60 else 0)
+                    by = sign or (1 if raised and x.likely < 60 else 0)
                     yield Slot("limit", _share(x.likely, by), i, to, 3.2)
                 elif x.unit == "w":
                     yield Slot("limit watts", x.likely, i, to, 3.2)
+
+
+def _limits_before(line: Line, i: int) -> Iterator[Slot]:
+    """`240 W limit`, `80 % power limit`, `+10 %`, `-15%`."""
     for at, x in line.amounts(i):
         for to, _ in line.of_role(at, "limit") if x.unit == "w" else ():
-            behind = [y.unit for j in over(line, to) for _, y in line.amounts(j)]
-            if "w" not in behind and "%" not in behind:
+            if not any(_is_amount(line, j, ("w", "%")) for j in over(line, to)):
                 yield Slot("limit watts", x.likely, i, to, 3.2)
-    sign = {"+": 1, "-": -1}.get(line.text(i), 0)
-    n = line.number(i + 1 if sign else i)
-    if n is not None:
-        for to, unit, _ in unit_at(line, i + 2 if sign else i + 1):
-            if unit == "%" and sign:
-                yield Slot("limit", _share(n, sign), i, to, 2.6)
-            elif unit == "%":
-                for end, _ in line.of_role(to, "limit"):
-                    yield Slot("limit", _share(n, 0), i, end, 3.0)
+    sign = _SIGNS.get(line.text(i), 0)
+    n = line.number(i + abs(sign))
+    for to, unit, _ in unit_at(line, i + abs(sign) + 1) if n is not None else ():
+        if unit == "%" and sign:
+            yield Slot("limit", _share(n or 0, sign), i, to, 2.6)
+        elif unit == "%":
+            for end, _ in line.of_role(to, "limit"):
+                yield Slot("limit", _share(n or 0, 0), i, end, 3.0)
+
+
+_SIGNS = {"+": 1, "-": -1}
 
 
 def _share(percent: float, sign: int) -> float:
@@ -417,11 +429,21 @@ ROWS = Rows(
     ("kit of", "I - pack|set|kit", 3.4, int),
     ("kit of", "I pack|set", 3.4, int),
     # Counts.
+    ("count", "<count> _ N", 2.6, lambda _, n: int(n)),
+    ("count", "I <pieces> .? of?", 2.4, lambda n, _: n or None),
     ("sockets", "<socket_one> x I", 4.8, lambda socket, n: ((socket, n),) if 1 < n < 5 else None),
     ("count", "I of them|these|those|it", 3.4, int),
     ("count", "( x I )", 2.6, int),
     ("sized", "I? x? N s", 3.6, lambda n, size: (n, size)),
-    # Figures.
+    # Figures, and what else has a unit.
+    ("total", "<total> _ Q.w,a", 3.8, lambda _, x: (x, 0)),
+    ("detail", "Q.gb,tb,ghz,mhz,mt/s,rpm,core", 1.8, lambda x: x),
+    ("flow", "Q.m3h", 1.8, lambda x: x.likely),
+    ("length", "Q.mm,in", 1.8, lambda x: x),
+    ("length", "Q.mm,in long|length", 2.4, lambda x: x),
+    ("high", "Q.mm,in high|height|tall", 2.6, lambda x: x),
+    ("thick", "Q.mm,in <thick>", 2.4, lambda x, _: x.likely),
+    ("volts", "Q.v", 1.2, lambda x: x.likely),
     ("two figures", "N / Q.w", 2.6, lambda low, x: (low, x)),
     ("fans each", "<fans_of> _ I x Q.a", 5.0, lambda _, n, x: (n, x)),
     ("fan figure", "<fans_of> _ Q.a", 3.4, lambda _, x: x),
@@ -555,11 +577,15 @@ def _marks(line: Line, i: int) -> Iterator[Slot]:
 
 RULES: tuple[_Rule, ...] = (
     _figures,
+    _named_figures,
     rails,
     dimensions,
     _sockets,
+    _chained_sockets,
     _counts,
+    _of_all,
     _limits,
+    _limits_before,
     _covers,
     _prices,
     _floor,

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import math
 import re
+from collections.abc import Iterator
 from itertools import pairwise
 from typing import Any, NamedTuple
 
@@ -35,6 +36,12 @@ _GIVES = {
 }
 
 
+#: What a word of ports means on a kind.
+_SIGNALS_OF = {
+    ("hub", "ports"): "outputs",
+    ("hub", "headers"): "outputs",
+    ("usb", "headers"): "usb2-headers",
+}
 #: Roles of words that are taken with others, or stand between them.
 _SAYS_NOTHING = ("count", "filler", "break", "mark", "for", "with")
 
@@ -141,24 +148,30 @@ class _Making:
             self.open = Open("How many?", tuple(f"x{n}" for n in range(2, 7)), False)
 
     def _count(self) -> int:
-        counts = [s.value for s in self.slots if s.role == "count"]
+        counts = set(self._counts_said())
+        if len(counts) > 1:
+            raise Misread
+        n = counts.pop() if counts else 1
+        is_one = self.kind == "board" or (self.kind == "cooler" and not self.head.is_plural)
+        if not 1 <= n <= (1 if is_one else MOST_COUNTED):
+            raise Misread
+        if n > 1 and not self._may_be_lanes(n):
+            self.words.append(f"x{n}")
+        return n
+
+    def _counts_said(self) -> Iterator[int]:
         kits = [s.value for s in self.slots if s.role == "kit of"]
         kits += [s.value[0] for s in self.slots if s.role == "kit"]
-        if kits:
-            counts = [*kits, *(n for n in counts if n != 1)]  # of one kit
-        if self.kind not in _DUAL:
-            counts += [int(s.value) for s in self.slots if s.role == "multiple"]
-        counts += [s.value[0] for s in self.slots if s.role == "sized" and s.value[0]]
-        if self.kind == "fan":
-            counts += [s.value for s in self.slots if s.role == "fans"]
-        if len(counts) > 1 and len(set(counts)) > 1:
-            raise Misread
-        is_one = self.kind == "board" or (self.kind == "cooler" and not self.head.is_plural)
-        if counts and not 1 <= counts[0] <= (1 if is_one else MOST_COUNTED):
-            raise Misread
-        if counts and counts[0] > 1 and not self._may_be_lanes(counts[0]):
-            self.words.append(f"x{counts[0]}")
-        return counts[0] if counts else 1
+        yield from kits
+        for slot in self.slots:
+            if slot.role == "count" and (slot.value != 1 or not kits):  # one kit
+                yield slot.value
+            elif slot.role == "multiple" and self.kind not in _DUAL:
+                yield int(slot.value)
+            elif slot.role == "sized" and slot.value[0]:
+                yield slot.value[0]
+            elif slot.role == "fans" and self.kind == "fan":
+                yield slot.value
 
     def _may_be_lanes(self, n: int) -> bool:
         """Whether `x4` of a plain card may be its lanes: then it is asked."""
@@ -258,45 +271,55 @@ class _Making:
         if word == "slot" and (self.figures != "card" or x.likely > _SLOT_W):
             raise Misread
         word = self._figure_word(word)
-        if self.kind == "usb" and x.unit == "a":
-            x = _times(x, 5, "w")
-        if self.kind == "cooler" and not word and x.unit == "w":
+        if self._asks_of_what(word, x) or (not word and self._says_so_in_amperes(x)):
+            return
+        if word and word not in {f.said for f in PARTS[self.figures].figures}:
+            raise Misread
+        label = f"{word}:" if word else ""
+        self.words.append(label + _amount(self._in_its_unit(word, x)))
+
+    def _asks_of_what(self, word: str, x: Amount) -> bool:
+        """Whether it is asked what a figure in watts is of."""
+        if x.unit != "w":
+            return False
+        if self.kind == "cooler" and not word:
             at_12v = f"pump:{_amount(_times(x, 1 / 12, 'a'))}"
             self.open = Open(
                 "All that it draws, its pump or its controller alone?",
                 (f"{at_12v} fan:0a controller:0w", at_12v, f"controller:{_amount(x)}"),
             )
-            return
-        if word == "start" and self.figures == "drive" and x.unit == "w":
-            amps = _times(x, 1 / 12, "a")  # 12 V at the most, some of it from 5 V
-            least, likely = (amps.likely * share for share in _OF_START)
-            x = Amount(least, likely, amps.high, "a", assumed=True)
-        if self.kind == "board" and not word and x.unit == "w":
+            return True
+        if self.kind == "board" and not word:
             self.open = Open(
                 "All that the board draws, or at 12 V alone?",
                 (f"own-12v:{_amount(x)} own-5v:0w own-3.3v:0w", f"own-12v:{_amount(x)}"),
             )
-            return
-        if word == "start" and self.kind == "card" and x.unit == "w":
+            return True
+        if self.kind == "card" and word == "start":
             question = "A peak: take it for all that it draws, or leave it out?"
             self.open = Open(question, (_amount(x), ""))
-            return
-        if not word and x.unit == "w" and self._says_so_in_amperes(x):
-            return
-        known = {f.said for f in PARTS[self.figures].figures}
-        if word and word not in known:
+            return True
+        return False
+
+    def _in_its_unit(self, word: str, x: Amount) -> Amount:
+        """A figure in the unit that its kind has it in. Raises Misread for a number without one
+        that may be of nothing."""
+        if self.kind == "usb" and x.unit == "a":
+            return _times(x, 5, "w")
+        if word == "start" and self.figures == "drive" and x.unit == "w":
+            amps = _times(x, 1 / 12, "a")  # 12 V at the most, some of it from 5 V
+            least, likely = (amps.likely * share for share in _OF_START)
+            return Amount(least, likely, amps.high, "a", assumed=True)
+        if x.unit:
+            return x
+        main = main_figure(self.figures, "w") or main_figure(self.figures, "a")
+        if main is None:
             raise Misread
-        if not x.unit:
-            main = main_figure(self.figures, "w") or main_figure(self.figures, "a")
-            if main is None:
-                raise Misread
-            x = x._replace(unit=main.unit)
-        label = f"{word}:" if word else ""
-        self.words.append(label + _amount(x))
+        return x._replace(unit=main.unit)
 
     def _says_so_in_amperes(self, x: Amount) -> bool:
         """Whether a fan's or a pump's watts are said in amperes at 12 V too."""
-        if self.kind not in ("fan", "pump"):
+        if self.kind not in ("fan", "pump") or x.unit != "w":
             return False
         amps = [s.value[1] for s in self.slots if s.role in ("figure", "each", "rail")]
         return any(a.unit == "a" and abs(a.likely * 12 - x.likely) < 0.06 * x.likely for a in amps)
@@ -485,31 +508,22 @@ class _Making:
     # -- the rest ----------------------------------------------------------------------------------
 
     def take_signal(self, slot: Slot) -> None:
-        word, n, amps = slot.value
-        if word in ("ports", "outputs") and self.called == "Storage controller":
-            word = "sata-ports"
-        elif (word == "ports" and self.kind == "hub") or (word == "headers" and self.kind == "hub"):
-            word = "outputs"
-        elif word == "outputs" and self.kind == "usb":
+        said, n, amps = slot.value
+        if self.called == "Storage controller":
+            word = {"ports": "sata-ports", "outputs": "sata-ports"}.get(said, said)
+        else:
+            word = _SIGNALS_OF.get((self.kind, said), said)
+        if word == "ports" or (self.kind, word) == ("usb", "outputs"):
             self.described.append(self.text(slot))
             return
-        elif word == "headers" and self.kind == "usb":
-            word = "usb2-headers"
-        elif word == "ports":
-            self.described.append(self.text(slot))
-            return
-        gives = _GIVES.get(self.kind, ())
-        if word not in gives:
+        if word not in _GIVES.get(self.kind, ()) or (word in ("outputs", "headers") and not n):
             raise Misread
-        if self.called == "Light hub" and word == "outputs":
-            lights = ",".join(f"out-{i}=lights-5v" for i in range(1, n + 1))
-            self.words = [w for w in self.words if not w.startswith("outputs:")]
-            self.words.append(f"outputs:{lights}")
-            return
         each = "" if amps is None else f"+{_amount(amps)}"
-        if word in ("outputs", "headers") and not n:
-            raise Misread
-        self.words.append(f"{word}:{n}{each}")
+        if self.called == "Light hub":
+            self.words = [w for w in self.words if not w.startswith("outputs:")]
+            self.words.append("outputs:" + ",".join(f"out-{i + 1}=lights-5v" for i in range(n)))
+        else:
+            self.words.append(f"{word}:{n}{each}")
 
     def take_cpu_sockets(self, slot: Slot) -> None:
         if self.kind != "board":

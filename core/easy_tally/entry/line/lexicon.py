@@ -103,6 +103,11 @@ _ROWS: tuple[tuple[str, str, str], ...] = (
     ("at", "", "at | @ | / | from | on"),
     ("fans of", "", "fan | fans"),
     ("tau", "", "tau"),
+    ("kind", "memory", "memories"),
+    ("kind", "m.2", "m dot two | m dot two drive | m dot 2 drive | em dot two"),
+    ("figure", "short", "boosts | boosting | turbo boost | short"),
+    ("figure", "idle", "idle | idles"),
+    *(("figure", word, word) for word in ("slot", "standby", "floor", "start")),
     ("lanes", "", "lane | lanes"),
     ("pins", "", "pin | pins"),
     (
@@ -205,7 +210,33 @@ def _names() -> Iterator[tuple[str, str]]:
 
 def _lexicon() -> Table:
     table: Table = {}
+    _add_names(table)
+    for word in FLAGS:
+        if word not in (*GENERATIONS, "header", "slot-only", "power-disable"):
+            add(table, (word,), "flag", word)
+    for word, phrases in FEEDS_SAID.items():
+        every = phrases_of(phrases)
+        add(table, [*every, *(f"{p}s" for p in every)], "feed" if word else "filler", word)
+    for word, phrases in FIGURES_SAID.items():
+        add(table, phrases_of(phrases), "figure", word)
+    for why, phrases in ELSEWHERE.items():
+        add(table, phrases_of(phrases), "elsewhere", why)
+    add(table, DESCRIPTIVE.split(), "described")
+    add(table, (*FILLERS.split(), *phrases_of(CATEGORIES)), "filler")
+    for role, words in (
+        ("unit", UNITS.keys() - _OF_KITS),
+        ("aside", _ASIDE),
+        ("socket one", SOCKETS),
+    ):
+        for word in words:
+            add(table, (word,), role, word)
+    for role, value, phrases in _ROWS:
+        add(table, phrases_of(phrases), role, value)
+    return table
 
+
+def _add_names(table: Table) -> None:
+    """Words and phrases of kinds, with the plural of each."""
     names = dict(_names())
     for word in (*KINDS, *PLURALS):
         if word not in names:
@@ -216,32 +247,6 @@ def _lexicon() -> Table:
             word, space, rest = meant.partition(" ")
             several = f"{word}s" if f"{word}s" in PLURALS and word != "usb" else word
             add(table, (f"{phrase}s",), "kind", several + space + rest)
-    for word in FLAGS:
-        if word not in (*GENERATIONS, "header", "slot-only", "power-disable"):
-            add(table, (word,), "flag", word)
-    for word, phrases in FEEDS_SAID.items():
-        every = phrases_of(phrases)
-        add(table, [*every, *(f"{p}s" for p in every)], "feed" if word else "filler", word)
-    for word, phrases in FIGURES_SAID.items():
-        add(table, phrases_of(phrases), "figure", word)
-    add(table, ("memories",), "kind", "memory")
-    add(table, ("m dot two", "m dot two drive", "m dot 2 drive", "em dot two"), "kind", "m.2")
-    add(table, ("boosts", "boosting", "turbo boost"), "figure", "short")
-    for word in ("idle", "idles", "slot", "short", "standby", "floor", "start"):
-        add(table, (word,), "figure", word.removesuffix("s") if word == "idles" else word)
-    add(table, DESCRIPTIVE.split(), "described")
-    add(table, (*FILLERS.split(), *phrases_of(CATEGORIES)), "filler")
-    for why, phrases in ELSEWHERE.items():
-        add(table, phrases_of(phrases), "elsewhere", why)
-    for unit in UNITS.keys() - _OF_KITS:
-        add(table, (unit,), "unit", unit)
-    for unit in _ASIDE:
-        add(table, (unit,), "aside", unit)
-    for socket in SOCKETS:
-        add(table, (socket,), "socket one", socket)
-    for role, value, phrases in _ROWS:
-        add(table, phrases_of(phrases), role, value)
-    return table
 
 
 #: Kinds that the names of one part say → the one that it is.

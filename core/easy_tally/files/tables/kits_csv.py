@@ -16,7 +16,7 @@ from ...entry.kits import CASE_WORDS, SUPPLY_WORDS, read_cable, say_cable
 from ...entry.kits.cases import case_of
 from ...entry.kits.lines import Word, made, values_of
 from ...entry.kits.supplies import supply_of
-from ...entry.lexer import quoted
+from ...entry.strict.lexer import quoted
 from ...things.cables import Cable
 from ...things.case import Case
 from .cells import exact, harmless, rows_of

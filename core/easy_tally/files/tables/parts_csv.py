@@ -20,8 +20,8 @@ from ...base.memory import NO_MEMORY, Memory
 from ...base.problems import problems_of
 from ...catalogue.entries import CatalogueEntry
 from ...entry import parse, plain
-from ...entry.lexer import NUMBER, QUOTED, quoted
 from ...entry.printer import figure_word, kind_word, more_said, sockets_said
+from ...entry.strict.lexer import NUMBER, QUOTED, quoted
 from ...entry.words import FIGURES, KINDS, Named, figures_of
 from ...things.parts import Part
 from .cells import exact, harmless, rows_of

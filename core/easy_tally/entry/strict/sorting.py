@@ -4,10 +4,10 @@ from __future__ import annotations
 
 import re
 
+from ..words import DETAILS, FIGURE_NAMES, FLAGS, GENERATIONS, KINDS, PLURALS, SAME, SETTINGS
 from .asking import Ask
 from .lexer import NUMBER, QUOTED, figure, number, unquoted
 from .said import SOCKETS_SAID, Said, socket_said
-from .words import DETAILS, FIGURE_NAMES, FLAGS, GENERATIONS, KINDS, PLURALS, SAME, SETTINGS
 
 _COUNT = re.compile(r"x([0-9]{1,4})|([0-9]{1,4})x")
 _SEVERAL = re.compile(r"([0-9]{1,4}) (\S+)")
@@ -97,14 +97,8 @@ def _kind_word(word: str) -> str | None:
 
 
 def kind_of(said: Said) -> str | None:
-    kinds = set(said.kinds)
-    if kinds == {"fan", "hub"} and not said.several:
-        kinds = {"hub"}  # a fan controller
-    if "cooler" in kinds:
-        kinds -= {"fan", "pump", "hub"}  # what a cooler has
-        kinds -= {"processor"} if _of_processor(said.words) else set()  # what it cools
-    if "m2" in kinds:
-        kinds -= {"ssd"}  # what an M.2 drive is
+    """The kind of part that a line speaks of; None where it says none. Raises Ask."""
+    kinds = _kinds_of(said)
     if len(kinds) > 1:
         names = {w for w in said.words if _kind_word(w) in kinds}
         lines = [said.without(*(n for n in names if n != k)) for k in sorted(names)]
@@ -112,15 +106,25 @@ def kind_of(said: Said) -> str | None:
     if not kinds:
         return None
     kind = kinds.pop()
-    own = [n for n, w in said.several if KINDS[w] == kind]
+    said.counts += [n for n, w in said.several if KINDS[w] == kind]
     said.several = [(n, w) for n, w in said.several if KINDS[w] != kind]
-    said.counts += own
     _lanes(kind, said)
     if len(said.counts) > 1:
         raise Ask("There are two counts; say one of them.")
     if not said.counts and any(KINDS.get(PLURALS.get(w, "")) == kind for w in said.words):
         raise Ask("How many?", *([*said.words, f"x{n}"] for n in _USUAL_COUNTS))
     return kind
+
+
+def _kinds_of(said: Said) -> set[str]:
+    """The kinds that are said, less those that only tell of another."""
+    kinds = set(said.kinds)
+    if kinds == {"fan", "hub"} and not said.several:
+        return {"hub"}  # a fan controller
+    if "cooler" in kinds:
+        kinds -= {"fan", "pump", "hub"}  # what a cooler has
+        kinds -= {"processor"} if _of_processor(said.words) else set()  # what it cools
+    return kinds - {"ssd"} if "m2" in kinds else kinds
 
 
 def _lanes(kind: str, said: Said) -> None:

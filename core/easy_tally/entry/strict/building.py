@@ -5,12 +5,9 @@ from __future__ import annotations
 import re
 from typing import Any
 
-from ..standards.connectors import CONNECTORS, is_of
-from ..things.parts import KINDS as PARTS
-from . import layout
-from .lexer import NUMBER, number, unquoted
-from .said import Said
-from .words import (
+from ...standards.connectors import CONNECTORS, is_of
+from ...things.parts import KINDS as PARTS
+from ..words import (
     DETAILS,
     DRIVES,
     GENERATIONS,
@@ -21,6 +18,9 @@ from .words import (
     SOCKETS,
     drive_socket,
 )
+from . import layout
+from .lexer import NUMBER, number, unquoted
+from .said import Said
 
 #: How a disk's watts split where only their sum is said: 12 V to 5 V at equal amperes.
 SPLIT_12V = 12 / 17

@@ -3,14 +3,15 @@
 from __future__ import annotations
 
 import re
+from collections.abc import Callable
 from dataclasses import dataclass
-from typing import Any
+from typing import Any, NamedTuple
 
-from ..things.parts import Part
+from ...things.parts import Part
+from ..words import DRIVE_KINDS, FED_EITHER_WAY, GENERATIONS, HANG, main_figure
 from .building import LEAST_RADIATOR_MM
 from .lexer import number, quoted
 from .said import SOCKETS_SAID, Said, socket_said
-from .words import DRIVE_KINDS, FED_EITHER_WAY, GENERATIONS, HANG, main_figure
 
 
 @dataclass(frozen=True, slots=True)
@@ -55,9 +56,67 @@ class Ask(Exception):
 
 def ask_open(kind: str, said: Said) -> None:
     """Ask what has to be known before a part can be made."""
-    words = said.words
+    if kind in DRIVE_KINDS:
+        _ask_drive(kind, said)
+    if kind in HANG:
+        _ask_4pin(said)
     explicit = "sockets" in said.settings or "no-socket" in said.flags
-    if kind in DRIVE_KINDS and len(said.sockets) > 1:
+    if kind == "cooler" and not (said.sockets or explicit or _is_liquid(said)):
+        _ask_air_or_liquid(said)
+    if kind in _ASKED and not _ASKED[kind].is_told(said, explicit):
+        asked = _ASKED[kind]
+        raise Ask(asked.question, *([*said.words, word] for word in asked.words))
+    if kind in FED_EITHER_WAY and not (said.sockets or explicit or "header" in said.flags):
+        question = "What feeds it: a SATA plug, a 4-pin peripheral plug, or a header?"
+        raise Ask(question, *([*said.words, w] for w in ("sata", "peripheral", "header")))
+
+
+class _Asked(NamedTuple):
+    """What is asked of a kind where a line does not tell it, and the words that answer."""
+
+    question: str
+    words: tuple[str, ...]
+    is_told: Callable[[Said, bool], bool]
+
+
+def _tells_its_sockets(said: Said, explicit: bool) -> bool:
+    return bool(said.sockets) or explicit or "slot-only" in said.flags
+
+
+def _tells_how_its_processor_is_fed(said: Said, explicit: bool) -> bool:
+    told = {"8pin", "cpu8", "4pin", "cpu4"} & set(said.sockets)
+    return bool(told) or explicit or "no-cpu" in said.flags
+
+
+def _tells_its_generation(said: Said, _: bool) -> bool:
+    return bool(said.flags & set(GENERATIONS))
+
+
+def _tells_its_volts(said: Said, _: bool) -> bool:
+    return any(unit == "v" for _, unit, _ in said.figures)
+
+
+_ASKED: dict[str, _Asked] = {
+    "card": _Asked(
+        "Which power sockets does the card have?",
+        ("16pin", "2x8pin", "8pin", "slot-only"),
+        _tells_its_sockets,
+    ),
+    "board": _Asked(
+        "How many 8-pin processor sockets?", ("8pin", "2x8pin"), _tells_how_its_processor_is_fed
+    ),
+    "memory": _Asked(
+        "Which generation is it?",
+        ("ddr5", "ddr5 registered", "ddr4", "ddr3"),
+        _tells_its_generation,
+    ),
+    "strip": _Asked("A strip at 5 V or at 12 V?", ("5v", "12v"), _tells_its_volts),
+}
+
+
+def _ask_drive(kind: str, said: Said) -> None:
+    words = said.words
+    if len(said.sockets) > 1:
         n = len(said.sockets)
         rest = said.without(
             *(w for w in words if (m := SOCKETS_SAID.fullmatch(w)) and socket_said(m, w))
@@ -68,28 +127,6 @@ def ask_open(kind: str, said: Said) -> None:
     if kind == "ssd" and not (said.form() or said.sockets):
         rest = [re.sub(r"^([0-9]+) ssds$", r"x\1", w) for w in said.without("ssd", "ssds")]
         raise Ask("A 2.5-inch drive, or one in an M.2 slot?", [*words, "2.5in"], [*rest, "m.2"])
-    if kind == "card" and not (said.sockets or explicit or "slot-only" in said.flags):
-        ways = ("16pin", "2x8pin", "8pin", "slot-only")
-        raise Ask("Which power sockets does the card have?", *([*words, w] for w in ways))
-    cpu = {"8pin", "cpu8", "4pin", "cpu4"} & set(said.sockets) or "no-cpu" in said.flags
-    if kind == "board" and not (cpu or explicit):
-        raise Ask("How many 8-pin processor sockets?", [*words, "8pin"], [*words, "2x8pin"])
-    if kind == "memory" and not said.flags & set(GENERATIONS):
-        kinds = ("ddr5", "ddr5 registered", "ddr4", "ddr3")
-        raise Ask("Which generation is it?", *([*words, w] for w in kinds))
-    if kind in HANG:
-        _ask_4pin(said)
-    fed = said.sockets or explicit or "header" in said.flags
-    if kind == "cooler" and not (said.sockets or explicit or _is_liquid(said)):
-        _ask_air_or_liquid(said)
-    if kind in FED_EITHER_WAY and not fed:
-        feeds = ("sata", "peripheral", "header")
-        raise Ask(
-            "What feeds it: a SATA plug, a 4-pin peripheral plug, or a header?",
-            *([*words, w] for w in feeds),
-        )
-    if kind == "strip" and not any(u == "v" for _, u, _ in said.figures):
-        raise Ask("A strip at 5 V or at 12 V?", [*words, "5v"], [*words, "12v"])
 
 
 def _is_liquid(said: Said) -> bool:

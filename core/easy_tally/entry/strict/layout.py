@@ -5,10 +5,10 @@ from __future__ import annotations
 import re
 from typing import Any
 
-from ..standards.connectors import is_of, of_family
-from ..things.parts import HEADER_WORDS, Header, M2Slot, Slot, Socket
+from ...standards.connectors import is_of, of_family
+from ...things.parts import HEADER_WORDS, Header, M2Slot, Slot, Socket
+from ..words import FED_EITHER_WAY, SAID_SOCKETS, SOCKET_ORDER, socket_kind
 from .lexer import figure, split_outside
-from .words import FED_EITHER_WAY, SAID_SOCKETS, SOCKET_ORDER, socket_kind
 
 #: What a part of a kind gets where nothing is said of it.
 USUAL_HEADERS = 4

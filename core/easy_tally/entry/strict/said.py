@@ -6,7 +6,7 @@ import re
 from dataclasses import dataclass, field
 from typing import Any
 
-from .words import SOCKET_SYNONYMS, SOCKETS
+from ..words import SOCKET_SYNONYMS, SOCKETS
 
 SOCKETS_SAID = re.compile(r"(?:([1-9])x)?(\S+)")
 

@@ -6,7 +6,7 @@ import json
 import re
 from typing import Any
 
-from .words import DETAILS, PLURALS, SOCKET_SYNONYMS, SOCKETS, UNITS
+from ..words import DETAILS, PLURALS, SOCKET_SYNONYMS, SOCKETS, UNITS
 
 NUMBER = r"[0-9]{1,9}(?:[.,][0-9]{1,20})?(?:e-?[0-9]{1,3})?"
 QUOTED = r'"(?:[^"\\]|\\.)*"'
