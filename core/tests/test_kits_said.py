@@ -8,7 +8,9 @@ import unittest
 
 from easy_tally.base.errors import BadInput
 from easy_tally.entry.kits import (
+    is_cage,
     read_cable,
+    read_cage,
     read_case_line,
     read_loose,
     read_supply,
@@ -127,6 +129,19 @@ class Said(unittest.TestCase):
                 case = read_case_line(line)
                 self.assertTrue(set(meant.split()) <= set(say_case(case).split()), say_case(case))
                 self.assertEqual(read_case_line(say_case(case)), case)
+
+    def test_drive_cages(self) -> None:
+        """Bays as evenly over the plugs as may be: 5 over two are 3 and 2."""
+        cage = read_cage("hot swap cage for 5 drives fed by 2 peripheral plugs")
+        self.assertEqual([(i.kind, len(i.bays)) for i in cage.inputs], [("per4", 3), ("per4", 2)])
+        self.assertTrue(is_cage("cage with 4 bays, two sata plugs"))
+        self.assertFalse(is_cage("sata lead 300 mm"))
+        for line, missing in (
+            ("drive cage", "how many bays"),
+            ("cage 1 bay 2 sata", "no more than"),
+        ):
+            with self.assertRaisesRegex(BadInput, missing):
+                read_cage(line)
 
     def test_what_is_missing_is_told(self) -> None:
         for read, line, missing in REFUSED:

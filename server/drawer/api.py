@@ -13,6 +13,7 @@ from easy_tally.catalogue import (
     SupplyKit,
     drawer_words,
     read_drawer,
+    read_said,
     say_drawer,
     thing_words,
 )
@@ -142,6 +143,21 @@ def remove(request: HttpRequest, key: str) -> tuple[int, None]:
 def loose(request: HttpRequest) -> list[dict[str, Any]]:
     """Cables, adapters, extensions and brackets that are sold by themselves."""
     return [_loose(entry) for entry in supplies.loose().values()]
+
+
+@router.post("/loose/read", response=schemas.SaidOut, operation_id="readLoose")
+def read_loose(request: HttpRequest, body: schemas.SaidIn) -> dict[str, Any]:
+    """What a line says that may go between the supply and its sockets. Writes nothing."""
+    own = words.own(owner_of(request))
+    answer: dict[str, Any] = {"words": [], "problems": [], "loose": [], "unknown": []}
+    answer |= {"own": words.told(own, used_in(body.text, own)), "thing": None, "name": ""}
+    try:
+        thing = read_said(body.text, body.family, own)
+    except BadInput as error:
+        told = [f"{f}: needs {r}, got {g}" for f, r, g in error.problems]
+        return answer | {"problems": told, "unknown": unknown_words(body.text, own)}
+    said = {"thing": thing, "name": thing.name, "words": [thing_words(thing)]}
+    return answer | said | {"loose": unknown_words(thing.note, own)}
 
 
 def _loose(entry: LooseEntry) -> dict[str, Any]:

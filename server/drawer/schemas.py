@@ -7,6 +7,7 @@ from typing import Any, Literal
 from catalogue.schemas import OwnWordOut
 from easy_tally.catalogue import DrawerKind, DrawerThing, LooseEntry, LooseKind
 from easy_tally.files import kits_csv
+from easy_tally.things import Adapter, Backplane, Cable, Extension
 from ninja import Schema
 from pydantic import Field
 
@@ -71,6 +72,20 @@ class ReadOut(Schema):
     unknown: list[str]
     #: One's own words that stand in them.
     own: list[OwnWordOut]
+
+
+class SaidIn(Schema):
+    """A cable, an adapter, an extension or a drive cage being typed; the family of a cable."""
+
+    text: str = Field(max_length=500)
+    family: str = Field(max_length=60)
+
+
+class SaidOut(ReadOut):
+    """The same with the thing itself, where it is understood."""
+
+    thing: Cable | Adapter | Extension | Backplane | None
+    name: str
 
 
 class LooseOut(Schema):

@@ -13,7 +13,7 @@ from .drawer import (
     without,
 )
 from .entries import FIGURE_WORDS, CatalogueEntry, lacks, said_count, search, search_text
-from .loose import LooseEntry, LooseKind, LooseThing, kind_of, read_thing, say_thing
+from .loose import LooseEntry, LooseKind, LooseThing, kind_of, read_said, read_thing, say_thing
 from .starters import STARTERS, Starter
 from .supplies import SupplyKit
 from .templates import OFTEN, TEMPLATES, Template
@@ -36,6 +36,7 @@ __all__ = [
     "kind_of",
     "lacks",
     "read_drawer",
+    "read_said",
     "read_thing",
     "said_count",
     "say_drawer",

@@ -13,7 +13,7 @@ from ..base.declared import Key, Model, Note
 from ..entry.kits import read_kit_lines, say_cable, say_supply
 from ..entry.own import NO_WORDS
 from ..standards.connectors import CONNECTORS, PLUGS
-from ..things.adapters import Adapter, Bracket, Extension
+from ..things.adapters import Adapter, Backplane, Bracket, Extension
 from ..things.build import Build
 from ..things.cables import Cable, Plug
 from ..things.supply import PORT_WORDS, Supply
@@ -148,9 +148,15 @@ def drawer_words(drawer_thing: DrawerThing) -> tuple[str, ...]:
     )
 
 
-def thing_words(thing: LooseThing) -> str:
-    """A cable, an adapter, an extension or a bracket in a few words."""
+def thing_words(thing: LooseThing | Backplane) -> str:
+    """A cable, an adapter, an extension, a bracket or a drive cage in a few words."""
     match thing:
+        case Backplane():
+            inputs = Counter((CONNECTORS[i.kind].words, len(i.bays)) for i in thing.inputs)
+            return ", ".join(
+                f"{n} × {w}, each for {bays} bays" if n > 1 else f"{w} for {bays} bays"
+                for (w, bays), n in inputs.items()
+            )
         case Cable():
             ends = _plugs(thing.plugs, "at")
             by = " and ".join(PORT_WORDS[n] for n in thing.needs)

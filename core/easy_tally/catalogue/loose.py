@@ -8,9 +8,10 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from ..base.declared import Model
-from ..entry.kits import read_cable, read_loose, say_cable, say_loose
+from ..base.errors import BadInput
+from ..entry.kits import head_noun, is_cage, read_cable, read_cage, read_loose, say_cable, say_loose
 from ..entry.own import NO_WORDS
-from ..things.adapters import Adapter, Bracket, Extension
+from ..things.adapters import Adapter, Backplane, Bracket, Extension
 from ..things.cables import Cable
 from .entries import Slug
 
@@ -52,6 +53,19 @@ def read_thing(kind: str, line: str, family: str, own: Mapping[str, str] = NO_WO
     if kind == "cable":
         return read_cable(line, family, own)[1]
     return read_loose(kind, line, own)
+
+
+def read_said(
+    line: str, family: str, own: Mapping[str, str] = NO_WORDS
+) -> Cable | Adapter | Extension | Backplane:
+    """What goes between a supply and its sockets, by the head noun of a line: a drive cage, an
+    adapter, an extension, else a cable of a pinout family. Raises BadInput."""
+    if is_cage(line):
+        return read_cage(line, own)
+    thing = read_thing(head_noun(line) or "cable", line, family, own)
+    if isinstance(thing, Bracket):
+        raise BadInput([("bracket", "to be chosen with the case, on Fit", repr(line)[:60])])
+    return thing
 
 
 def say_thing(thing: LooseThing) -> str:

@@ -57,7 +57,19 @@ class Laying(BrowserCase):
     def test_an_adapter_from_the_catalogue_is_put_in_end_by_end_by_keyboard(self) -> None:
         page = self.go(self._demo("curlew"), "loom")
         page.get_by_role("button", name="Add a cable or adapter").press("Enter")
-        page.get_by_label("Search cables and adapters").fill("y-piece")
+        search = page.get_by_label("Search cables and adapters, or say one")
+        # Said in a line, as it is: what it comes to stands first.
+        search.fill("cage with 4 bays, two sata plugs")
+        said = page.locator("[data-loose=said]")
+        expect(said).to_contain_text("2 × SATA power, each for 2 bays")
+        said.get_by_role("button", name="Add Drive cage, 4 bays").click()
+        expect(page.get_by_role("status")).to_contain_text(
+            ["Drive cage, 4 bays is in the build now"]
+        )
+        page.keyboard.press("Escape")
+        page.get_by_role("button", name="Undo: add Drive cage, 4 bays").click()
+        page.get_by_role("button", name="Add a cable or adapter").press("Enter")
+        search.fill("y-piece")
         page.get_by_role("button", name="Add SATA Y-piece").press("Enter")
         expect(page.get_by_role("status").last).to_contain_text("SATA Y-piece is in the build now")
         page.keyboard.press("Escape")

@@ -37,7 +37,7 @@ class Saying(ApiCase):
         told = [m.rpartition(": ")[2] for m in asked["meant"]]
         self.assertEqual(told, ["30 W in all", "36 W in all", "40 W in all"])
         _, asked = self.call("post", "/entry", {"text": "processor and memory"})
-        self.assertEqual(asked["meant"], ["watts not known yet", ""])
+        self.assertEqual(asked["meant"], ["Processor: watts not known yet", ""])
 
     def test_nothing_said_offers_nothing(self) -> None:
         self.assertEqual(self.call("post", "/entry", {"text": "  "})[1]["offers"], [])

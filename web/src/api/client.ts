@@ -60,6 +60,7 @@ export type Sizes = Whole<Schemas["SizesAnswer"]>;
 export type Week = Whole<Schemas["WeekAnswer"]>;
 export type Thing = Whole<Schemas["ThingOut"]>;
 export type LooseOut = Whole<Schemas["LooseOut"]>;
+export type SaidOut = Whole<Schemas["SaidOut"]>;
 export type PutIn = Schemas["PutIn"];
 export type Case = NonNullable<Doc["case"]>;
 export type Header = Whole<Schemas["Header"]>;

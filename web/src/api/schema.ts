@@ -1015,6 +1015,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/loose/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Read Loose
+         * @description What a line says that may go between the supply and its sockets. Writes nothing.
+         */
+        post: operations["readLoose"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/builds/{key}/map": {
         parameters: {
             query?: never;
@@ -6983,6 +7003,36 @@ export interface components {
             words: string;
         };
         /**
+         * SaidOut
+         * @description The same with the thing itself, where it is understood.
+         */
+        SaidOut: {
+            /** Words */
+            words: string[];
+            /** Problems */
+            problems: string[];
+            /** Loose */
+            loose: string[];
+            /** Unknown */
+            unknown: string[];
+            /** Own */
+            own: components["schemas"]["OwnWordOut"][];
+            /** Thing */
+            thing: components["schemas"]["Cable"] | components["schemas"]["Adapter"] | components["schemas"]["Extension"] | components["schemas"]["Backplane"] | null;
+            /** Name */
+            name: string;
+        };
+        /**
+         * SaidIn
+         * @description A cable, an adapter, an extension or a drive cage being typed; the family of a cable.
+         */
+        SaidIn: {
+            /** Text */
+            text: string;
+            /** Family */
+            family: string;
+        };
+        /**
          * BusyOut
          * @description What somebody who is waited for is busy with, and since when.
          */
@@ -9905,6 +9955,40 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LooseOut"][];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            405: components["responses"]["Problem405"];
+            409: components["responses"]["Problem409"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+            503: components["responses"]["Problem503"];
+            507: components["responses"]["Problem507"];
+        };
+    };
+    readLoose: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SaidIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SaidOut"];
                 };
             };
             400: components["responses"]["Problem400"];

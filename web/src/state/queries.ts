@@ -101,6 +101,15 @@ export const readThingQuery = (kind: Thing["kind"], text: string) =>
     staleTime: 60_000,
   });
 
+/** What a line says that may be added in the Loom. */
+export const readLooseQuery = (text: string, family: string) =>
+  queryOptions({
+    queryKey: ["read-thing", "loose", text, family],
+    enabled: text.trim().length > 3,
+    queryFn: () => take(client.POST("/api/v1/loose/read", { body: { text, family } })),
+    staleTime: 60_000,
+  });
+
 export const positionsQuery = (key: string, version: number) =>
   queryOptions({
     queryKey: ["positions", key, version],

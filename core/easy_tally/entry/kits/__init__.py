@@ -6,7 +6,7 @@ from .cables import read_cable, say_cable
 from .cases import CASE_WORDS, read_case_line, say_case
 from .heard import unknown_words
 from .lines import Unread
-from .loose import head_noun, read_loose, say_loose
+from .loose import head_noun, is_cage, read_cage, read_loose, say_loose
 from .supplies import SUPPLY_WORDS, read_kit_lines, read_supply, say_supply
 
 __all__ = [
@@ -14,7 +14,9 @@ __all__ = [
     "SUPPLY_WORDS",
     "Unread",
     "head_noun",
+    "is_cage",
     "read_cable",
+    "read_cage",
     "read_case_line",
     "read_kit_lines",
     "read_loose",

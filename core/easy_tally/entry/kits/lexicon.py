@@ -62,7 +62,11 @@ _ROWS: tuple[tuple[str, str, str], ...] = (
     ("splitter", "", "splitter | y splitter | y cable | y | y piece | splitter cable"),
     ("extension", "", "extension | extension cable | extender | extensions"),
     ("bracket", "", "bracket | mounting bracket | bracket for a supply | mount"),
-    ("cage", "", "cage | drive cage | hot swap cage | backplane | drive bay cage"),
+    (
+        "cage",
+        "",
+        "cage | drive cage | hot swap cage | backplane | drive bay cage | swap bay | disk cage",
+    ),
     # Supplies.
     ("form", "ATX", "atx | atx form | ps2 | full size"),
     ("form", "SFX", "sfx"),

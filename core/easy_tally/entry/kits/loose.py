@@ -7,7 +7,7 @@ from typing import Any, Literal, cast, get_args
 
 from ...standards.connectors import CONNECTORS, PLUGS, PlugKind, SocketKind, is_coded
 from ...standards.forms import SupplyForm
-from ...things.adapters import Adapter, Bracket, CodeAt, Extension, Lead
+from ...things.adapters import Adapter, Backplane, Bracket, CodeAt, Extension, Lead
 from ...wiring import never_made
 from ..line import Amount, Line, Misread, Rows
 from ..own import NO_WORDS
@@ -299,6 +299,51 @@ _SAID: dict[str, tuple[Grammar, Callable[[Told], dict[str, Any]]]] = {
 
 
 # -- reading, printing ---------------------------------------------------------------------
+
+
+_CAGE = Grammar(
+    Rows(
+        ("bays", "I bay|bays|drive|drives|disk|disks", 2.6, int),
+        ("bays", "I <bays>", 2.8, lambda n, _: n),
+        ("inputs", "I? x? <plug> <plugs>?", 2.4, _several),
+        ("inputs", "I? x? <plug> input|inputs", 2.8, _several),
+        ("told", "<cage>", 1.4, lambda _: ""),
+        ("told", "<from>", 0.4, lambda _: ""),
+        ("told", "hot|swap|plug", 0.6, lambda: ""),
+    ),
+    "words of a drive cage: its bays, its plugs",
+)
+
+
+def is_cage(line: str) -> bool:
+    """Whether a line speaks of a drive cage."""
+    return any("cage" in senses for senses in Line(line, KITS).senses)
+
+
+def read_cage(line: str, own: Mapping[str, str] = NO_WORDS) -> Backplane:
+    """A drive cage: `cage with 4 bays, two sata plugs`; its bays as evenly over its plugs as may
+    be. Raises Unread."""
+    return read_by(line, _CAGE, _cage_said, own)
+
+
+def _cage_said(told: Told) -> Backplane:
+    bays = told.one("bays")
+    kinds = [kind for s in told.of("inputs") for kind in [s.value[1]] * s.value[0]]
+    if bays is None or not kinds:
+        wanted = "how many bays, and what it is plugged in with, as 4 bays, two SATA plugs"
+        raise Unread([("cage", wanted, repr(told.line.raw)[:60])])
+    kinds = ["per4" if kind == "4" else kind for kind in kinds]
+    if not set(kinds) <= {"sata", "per4"} or not len(kinds) <= bays.value:
+        raise Unread([("plugs", "SATA or peripheral plugs, no more than bays", ", ".join(kinds))])
+    keys = [f"bay-{i + 1}" for i in range(bays.value)]
+    share, more = divmod(len(keys), len(kinds))
+    inputs, at = [], 0
+    for i, kind in enumerate(kinds):
+        n = share + (i < more)
+        inputs.append({"key": f"in-{i + 1}", "kind": kind, "bays": keys[at : at + n]})
+        at += n
+    name = told.name or f"Drive cage, {bays.value} bays"
+    return made(Backplane, {"key": "cage", "name": name, "note": told.note, "inputs": inputs})
 
 
 def head_noun(line: str) -> Literal["cable", "adapter", "extension", "bracket"] | None:

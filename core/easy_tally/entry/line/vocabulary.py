@@ -307,8 +307,7 @@ ELSEWHERE: dict[str, str] = {
     ),
     "They draw nothing.": "screws",
     "It draws nothing by itself.": "riser | pcie riser",
-    "A drive cage: add its drives, and feed each by its plug.": "backplane",
-    "Add its drives; the cage itself draws nothing.": "drive cage",
+    "A drive cage: add its drives here, the cage in the Loom.": "backplane | drive cage",
     "A cable comes with its supply, or goes into the drawer.": (
         "sata cable | sata power cable | power cable | pcie cable | eps cable | board cable | "
         "processor cable | cpu cable | graphics cable | 8 pin cable | 16 pin cable | "

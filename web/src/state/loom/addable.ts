@@ -1,4 +1,4 @@
-import type { Action, LooseOut, Thing } from "../../api/client";
+import type { Action, LooseOut, SaidOut, Thing } from "../../api/client";
 
 type Loose = LooseOut["entry"]["thing"];
 
@@ -29,6 +29,26 @@ function editOf(thing: Loose | null, key: string): Action | null {
     ? { type: "add cable", cable: { ...thing, owned: key } }
     : { type: "add adapter", thing: { ...thing, owned: key } };
 }
+
+/** What a line says, as something to add; null where it says nothing of the kind. */
+export function said(told: SaidOut | undefined): Item | null {
+  if (!told?.thing) return null;
+  const isCable = "supply_end" in told.thing;
+  return {
+    id: "said",
+    name: told.name,
+    words: told.words.join("; "),
+    from: isCable ? "as you say it, of this supply’s own family" : "as you say it",
+    kind: isCable ? "cable" : "adapter",
+    family: "",
+    edit: isCable
+      ? { type: "add cable", cable: told.thing as AddCable["cable"] }
+      : { type: "add adapter", thing: told.thing as AddBetween["thing"] },
+  };
+}
+
+type AddCable = Extract<Action, { type?: "add cable" }>;
+type AddBetween = Extract<Action, { type?: "add adapter" }>;
 
 function owned(t: Thing): Item[] {
   const edit = editOf(t.thing.thing, t.thing.key);

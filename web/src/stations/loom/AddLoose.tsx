@@ -1,9 +1,9 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { useState } from "react";
+import { useDeferredValue, useState } from "react";
 
 import { useBuild, useWrite } from "../../state/build/contexts";
-import { addable, type Item } from "../../state/loom/addable";
-import { drawerKey, drawerQuery, looseQuery } from "../../state/queries";
+import { addable, said, type Item } from "../../state/loom/addable";
+import { drawerKey, drawerQuery, looseQuery, readLooseQuery } from "../../state/queries";
 import { Button } from "../../ui/button";
 import { Dialog } from "../../ui/dialog";
 
@@ -17,7 +17,9 @@ export function AddLoose({ onClose }: { onClose: () => void }) {
   const [text, setText] = useState("");
   const [done, setDone] = useState("");
   const family = doc.supply?.family ?? "";
-  const items = addable(things, loose, family, text);
+  const { data: told } = useQuery(readLooseQuery(useDeferredValue(text), family));
+  const own = text.trim().length > 3 ? said(told) : null;
+  const items = [...(own ? [own] : []), ...addable(things, loose, family, text)];
   const add = async (item: Item) => {
     if (await act(item.edit)) {
       setDone(item.name);
@@ -28,8 +30,8 @@ export function AddLoose({ onClose }: { onClose: () => void }) {
     <Dialog open onClose={onClose} title="Add a cable or adapter" wide>
       <input
         type="search"
-        aria-label="Search cables and adapters"
-        placeholder="Search: 16-pin, SATA, extension"
+        aria-label="Search cables and adapters, or say one"
+        placeholder="Search, or say it: sata lead, 4 plugs, 500 mm, then every 150 mm · cage with 4 bays, two sata plugs"
         className="field mb-2 w-full text-md"
         value={text}
         onChange={(e) => setText(e.target.value)}
@@ -49,7 +51,12 @@ export function AddLoose({ onClose }: { onClose: () => void }) {
             </Button>
           </li>
         ))}
-        {items.length === 0 && <li className="py-3 text-ink-soft">Nothing of this name for this supply.</li>}
+        {items.length === 0 && (
+          <li className="py-3 text-ink-soft">
+            Nothing of this name for this supply.{" "}
+            {told?.problems[0] && text.trim().includes(" ") && `As it is said: ${told.problems[0]}.`}
+          </li>
+        )}
       </ul>
       <p className="mt-3 text-sm text-ink-soft">
         Only cables of the supply’s own pinout family ({family}) are listed: never use another’s unless its
