@@ -107,6 +107,7 @@ def _radiator_said(side: str, size: float | Amount) -> str:
 _SPOKEN = Grammar(
     Rows(
         ("words", "<room> _ <up_to>? _ Q.mm", 4.0, lambda word, _, x: _room(word, x)),
+        ("noted", "cooler|coolers|heatsink _ <up_to>? _ Q.mm", 4.0, lambda *_: ""),
         ("words", "<room> _ N mm", 3.0, lambda word, n: (word, number_word(n))),
         ("words", "Q.mm <up_to>? <room>", 3.4, lambda x, _, word: _room(word, x)),
         ("words", "Q.mm _ <room>", 3.2, lambda x, word: _room(word, x)),
@@ -169,7 +170,9 @@ def _said(told: Told) -> dict[str, str]:
     for role, word in (("form", "forms"), ("radiator", "radiators"), ("vent", "vents")):
         if own := [s.value for s in told.of(role)]:
             values[word] = ",".join(dict.fromkeys(own))
-    note = [told.text(s) for s in told.of("dimensions")] + ([told.note] if told.note else [])
+    note = [told.text(s) for s in told.of("dimensions", "noted")] + (
+        [told.note] if told.note else []
+    )
     return values | ({"note": ", ".join(note)} if note else {})
 
 

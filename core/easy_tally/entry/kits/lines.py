@@ -105,7 +105,7 @@ def numbers(word: str, field: str, unit: str) -> Word:
 #: What is not known, where something else goes without saying.
 _UNKNOWN = "?"
 _PAIR = re.compile(rf"(?<!\S)([a-z0-9.-]+):({QUOTED}|\S+)")
-_NAME = re.compile(QUOTED)
+_NAME = re.compile(rf"(?<![0-9]){QUOTED}")
 
 
 def pairs_of(line: str, words: Iterable[Word]) -> tuple[dict[str, str], str]:

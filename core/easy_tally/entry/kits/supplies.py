@@ -170,6 +170,7 @@ _MARKS = range(50, 100)
 _ROWS = Rows(
     ("rated", "Q.w <max>?", 2.0, _amount),
     ("rated", "<max> _ Q.w", 2.6, lambda _, x: _amount(x)),
+    ("rail", "3v3 _ Q.a", 4.0, lambda x: (3.3, x)),
     ("combined", "<combined> _ <max>? Q.w", 4.0, lambda _, __, x: _amount(x)),
     ("combined", "Q.w <combined>", 3.6, _amount),
     ("standby", "<standby> _ Q.a", 4.4, lambda _, x: _amount(x)),

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 from collections.abc import Iterator
 from typing import NamedTuple
 
@@ -36,8 +37,12 @@ class Line:
         self._amounts: dict[int, list[tuple[int, Amount]]] = {}
         table, longest = lexicon.table, lexicon.longest
         # A name is written with a capital: nothing of it is mistyped.
-        texts = [t.text if raw[t.at].isupper() else lexicon.corrected(t.text) for t in tokens]
-        self.corrected = [t != token.text for t, token in zip(texts, tokens, strict=True)]
+        said = [re.sub("['’]s$", "", t.text) for t in tokens]  # `the card's power`
+        texts = [
+            text if raw[t.at].isupper() else lexicon.corrected(text)
+            for t, text in zip(tokens, said, strict=True)
+        ]
+        self.corrected = [t != text for t, text in zip(texts, said, strict=True)]
         for i in range(len(tokens)):
             for n in range(min(longest, len(tokens) - i), 0, -1):
                 for sense in table.get(tuple(texts[i : i + n]), ()):

@@ -84,6 +84,9 @@ def _skipping(line: Line, i: int, role: str) -> Iterator[tuple[int, str]]:
 def _each_or_all(line: Line, figure: Slot) -> Iterator[Slot]:
     """The figure, of one; of all, where that is said."""
     yield figure
+    if line.text(figure.to) == "per":
+        for to, _ in line.of_role(figure.to + 1, "kind"):
+            yield figure._replace(to=to, weight=figure.weight + 2.6, role="each")
     for to, _ in line.of_role(figure.to, "each"):
         yield figure._replace(to=to, weight=figure.weight + 0.6, role="each")
     if figure.value[0] == "":
@@ -212,6 +215,8 @@ def _weight_of_count(line: Line, i: int, n: float) -> float:
     is_of_lights = n > 8 and line.text(i + 1) in ("led", "leds", "lights")  # of one strip
     counted = "" if is_of_lights else _leads_to_kind(line, i + 1)
     weight = 1.6 if counted or _is_told(line, i) else -1.4
+    if line.raw[line.tokens[i].at].isalpha() and weight < 0:
+        weight += 2.0  # what is said in words is rarely a figure
     if n > 1 and counted and counted not in PLURALS:
         weight -= 0.9  # `Gannet 7 processor`
     if i and line.raw[line.tokens[i].at - 1] == "-":
@@ -224,7 +229,7 @@ def _is_told(line: Line, i: int) -> bool:
     if i == 0 or line.text(i + 1) not in ("", ",", ";"):
         return False
     before = line.text(i - 1)
-    return before == ":" or (before == "," and _is_plural_before(line, i))
+    return before in (":", "=", "are") or (before == "," and _is_plural_before(line, i))
 
 
 def _of_all(line: Line, i: int) -> Iterator[Slot]:
@@ -393,9 +398,9 @@ ROWS = Rows(
     ("signal", "I? x? <usbc_header>", 5.0, _gives("usbc-headers")),
     ("signal", "<audio_header>", 2.8, lambda _: ("audio-headers", 1, None)),
     ("signal", "I x? <fan_headers>", 3.6, _gives("headers")),
-    ("signal", "I x? <fan_headers> _ Q.a each|apiece?", 6.2, _gives("headers")),
+    ("signal", "I x? <fan_headers> _ Q.a <each>?", 6.2, _gives("headers")),
     ("signal", "I x? <outputs>", 3.2, _gives("outputs")),
-    ("signal", "I x? <outputs> _ Q.a each|apiece?", 6.0, _gives("outputs")),
+    ("signal", "I x? <outputs> _ Q.a <each>?", 6.0, _gives("outputs")),
     ("signal", "1 to I", 3.0, _gives("outputs")),
     ("signal", "I port|ports", 2.4, _gives("ports")),
     ("signal", "I x? port|ports <sata_data>", 4.2, _gives("sata-ports")),
@@ -436,6 +441,9 @@ ROWS = Rows(
     ("count", "( x I )", 2.6, int),
     ("sized", "I? x? N s", 3.6, lambda n, size: (n, size)),
     # Figures, and what else has a unit.
+    ("figure", "watts|watt|wattage _ N", 2.8, lambda n: ("", Amount(n, n, n, "w"))),
+    ("figure", "amps|amp|amperes _ N", 2.8, lambda n: ("", Amount(n, n, n, "a"))),
+    ("limit", "at N %", 2.4, lambda n: n / 100),
     ("total", "<total> _ Q.w,a", 3.8, lambda _, x: (x, 0)),
     ("detail", "Q.gb,tb,ghz,mhz,mt/s,rpm,core", 1.8, lambda x: x),
     ("flow", "Q.m3h", 1.8, lambda x: x.likely),
@@ -488,7 +496,7 @@ def _slots(line: Line, i: int) -> Iterator[Slot]:
             at += 1
     if lanes and line.text(at) in ("slot", "slots"):
         yield Slot("slots", tuple(lanes), i, at + 1, 3.2)
-    elif lanes and line.speaks_of_board:
+    elif lanes and line.speaks_of_board and lanes != ["x1"]:  # which is a count
         yield Slot("slots", tuple(lanes), i, at, 2.6)
 
 

@@ -14,6 +14,7 @@ from .amounts import Amount, Line
 from .heads import Head, Misread, head_of, kind_of
 from .parting import COUNTS, parted
 from .patterns import MOST_COUNTED, Slot
+from .vocabulary import GOES
 
 #: A bare number from here on is a fan's size [mm].
 _LEAST_FAN_MM = 40
@@ -108,6 +109,8 @@ def items_of(slots: tuple[Slot, ...], line: Line) -> list[Item] | None:
 def _kindless(slots: tuple[Slot, ...]) -> Item:
     """What is said of no part: of something that draws nothing, or nobody knows of what."""
     why = next((str(s.value) for s in slots if s.role == "elsewhere"), "")
+    if any(s.role == "floor" for s in slots):
+        why = next(reason for reason, place in GOES.items() if place == "supply")
     loose = tuple(str(s.value) for s in slots if s.role == "loose")
     return Item("", "", (), (), (), loose, -0.5, "", elsewhere=why)
 
@@ -730,7 +733,9 @@ def _once(words: list[str]) -> list[str]:
     """Words of volts, sizes and generations once, however often they are said."""
     kept: list[str] = []
     for word in words:
-        if word not in kept or not re.fullmatch(r"[0-9.]+(?:v|in|mm)|ddr[345]|[a-z-]+", word):
+        if word not in kept or not re.fullmatch(
+            r"[0-9.]+(?:v|in|mm)|ddr[345]|[a-z-]+|[a-z-]+:.+", word
+        ):
             kept.append(word)
     return kept
 

@@ -23,9 +23,24 @@ from .vocabulary import (
 )
 
 #: Units that say nothing of a draw: they go behind the name with their number.
-_ASIDE = frozenset(OTHER_UNITS.split()) - {*UNITS, "port", "ports"} | {"ms", "year", "years"}
+_METRES = {"m", "metre", "metres", "meter", "meters"}
+_ASIDE = (
+    frozenset(OTHER_UNITS.split()) - {*UNITS, "port", "ports"} | {"ms", "year", "years"} | _METRES
+)
 #: Units that are said of supplies and cables alone.
-_OF_KITS = {"awg", "ms", "milliseconds", "year", "years", "yr"}
+_OF_KITS = {
+    "m",
+    "metre",
+    "metres",
+    "meter",
+    "meters",
+    "awg",
+    "ms",
+    "milliseconds",
+    "year",
+    "years",
+    "yr",
+}
 
 #: What may stand before a front panel's header.
 _FRONT = ("", "front ", "internal ", "front panel ")
@@ -33,6 +48,7 @@ _FRONT = ("", "front ", "internal ", "front panel ")
 _ROWS: tuple[tuple[str, str, str], ...] = (
     ("count", "", "qty | quantity | count | number of | amount"),
     ("pieces", "", "pcs | pc | pieces | piece | nos | off | units | unit | ea | stk"),
+    ("each", "", "per port | per channel | per output | per header | per fan | per module"),
     ("each", "", "each | apiece | per piece | a piece | each of them | every one"),
     (
         "total",
@@ -175,6 +191,10 @@ _ROWS: tuple[tuple[str, str, str], ...] = (
         "usb header | on usb header | on a usb header | usb 2 header | usb 2.0 header",
     ),
     ("described", "", "slot loading | slot load | tray loading | hot plug | boxed"),
+    ("described", "", "per metre | per meter"),
+    ("described", "", "without wifi | no wifi | without backplate | without box | without lights"),
+    ("described", "", "no rgb | no lights | without rgb | without cooler | without heatsink"),
+    ("maybe", "", "at least | at most | more than | less than | no more than | not more than"),
     ("described", "", "dual rank | single rank | dual channel | design | range | mid | mid range"),
     ("described", "", "low end | high end | entry level | staggered spin up | stock | long | eco"),
     ("described", "", "eco mode | low power | gaming | big | small | tall | wide | loud"),

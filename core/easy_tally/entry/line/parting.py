@@ -43,7 +43,8 @@ class _Parting:
             return
         if slot.role == "break" or self.line.text(slot.at) in ("and", "&", "or"):
             self.joined, self.is_parted = self.line.text(slot.at), True
-            self.is_under &= self.joined == "and" and _is_of(kinds, "cooler", "card")
+            goes_on = not self.is_with or _is_of(kinds, "cooler", "card")  # `for fans and lights`
+            self.is_under &= self.joined == "and" and goes_on
         elif slot.role in ("with", "for") and kinds:
             self.is_under, self.is_with = True, slot.role == "with"
         own.append(slot)
@@ -52,12 +53,16 @@ class _Parting:
         if not kinds:
             kinds.append(slot)
         elif self._is_fan_of(kinds, slot):
-            own.append(_fans(own, kinds[-1].to, slot))
+            is_counted = any(s.role == "count" and s.at >= kinds[-1].to for s in own)
+            if _is_of(kinds, "hub") and self.is_under and not is_counted:
+                own.append(slot._replace(role="under"))  # `hub for fans`
+            else:
+                own.append(_fans(own, kinds, slot))
         elif _is_of(kinds, "cooler") and kind_of(slot) == "usb":
             own.append(slot._replace(role="under"))  # what its lead goes to
         elif _is_of(kinds, "cooler") and kind_of(slot) == "pump" and self._stands_apart():
             raise Misread  # its own
-        elif self.is_under and not (self.is_with and kind_of(kinds[0]) in _BY_THEMSELVES):
+        elif self.is_under and not self._is_by_itself(kinds, own):
             at = slot.at  # `for a 360 radiator`: the number is its own
             while own and own[-1].role in ("count", "bare", "length") and own[-1].to == at:
                 at = own.pop().at
@@ -69,20 +74,28 @@ class _Parting:
             kinds.append(slot)
         self.is_parted = False
 
+    def _is_by_itself(self, kinds: list[Slot], own: list[Slot]) -> bool:
+        """Whether what comes with a thing, or is counted behind what it is for, is another."""
+        if self.is_with:
+            return kind_of(kinds[0]) in _BY_THEMSELVES
+        return self.is_parted and bool(own) and own[-1].role == "count"
+
     def _stands_apart(self) -> bool:
         return self.is_parted and not self.is_under
 
     def _is_fan_of(self, kinds: list[Slot], slot: Slot) -> bool:
         """Whether it is the fans that something has."""
-        if kind_of(slot) != "fan" or not (
-            _is_of(kinds, "cooler", "card", "hub") or "Air" in str(kinds[0].value)
-        ):
+        if kind_of(slot) != "fan" or not (_is_of(kinds, "card", "hub") or _is_cooler(kinds)):
             return False
         # `card 300 W, 3 fans` is a list; of a cooler they are its own.
         is_listed = self.joined in ("and", "+", ";") or (
-            self.joined == "," and str(slot.value) == "fans" and not _is_of(kinds, "cooler")
+            self.joined == "," and str(slot.value) == "fans" and not _is_cooler(kinds)
         )
         return self.is_under or not is_listed
+
+
+def _is_cooler(kinds: list[Slot]) -> bool:
+    return _is_of(kinds, "cooler") or "Air" in str(kinds[0].value)
 
 
 def _is_of(kinds: list[Slot], *names: str) -> bool:
@@ -115,10 +128,16 @@ def _right_before(own: list[Slot], kind: Slot) -> list[Slot]:
     return taken
 
 
-def _fans(own: list[Slot], behind: int, slot: Slot) -> Slot:
+def _fans(own: list[Slot], kinds: list[Slot], slot: Slot) -> Slot:
     """The fans of something, with the count that stands last behind a place, taken out, and its
     figure named theirs: one where a fan is said without. Raises Misread where fans are."""
-    while own and own[-1].role in ("length", "bare") and own[-1].to == slot.at:
+    behind = kinds[-1].to
+    while (
+        _is_of(kinds, "cooler")
+        and own
+        and own[-1].role in ("length", "bare")
+        and own[-1].to == slot.at
+    ):
         own.pop()  # their size, not the radiator's
     for i in range(len(own) - 1, -1, -1):
         other = own[i]

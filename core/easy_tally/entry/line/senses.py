@@ -32,6 +32,7 @@ UNITS: dict[str, tuple[str, float]] = {
     **dict.fromkeys(("slot", "slots"), ("slot", 1.0)),
     **dict.fromkeys(("lane", "lanes"), ("lane", 1.0)),
     **dict.fromkeys(("s", "sec", "seconds"), ("s", 1.0)),
+    **dict.fromkeys(("m", "metre", "metres", "meter", "meters"), ("mm", 1000.0)),
     "awg": ("awg", 1.0),
     **dict.fromkeys(("ms", "milliseconds"), ("ms", 1.0)),
     **dict.fromkeys(("years", "year", "yr"), ("year", 1.0)),

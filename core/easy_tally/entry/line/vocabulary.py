@@ -46,7 +46,7 @@ KINDS_SAID: dict[str, str] = {
         "optical drive | dvd drive | dvd writer | dvd burner | dvd-rom | dvd-rw | cd drive | "
         "cd-rom | cd rom | cd burner | bluray drive | blu-ray drive | blu-ray burner | "
         "blu-ray writer | blu ray drive | blu ray writer | blu ray burner | blu ray | "
-        "blu-ray | bluray | bd-rom | disc drive | disc burner | burner | cd"
+        "bd drive | bd writer | blu-ray | bluray | bd-rom | disc drive | disc burner | burner | cd"
     ),
     "floppy": "floppy disk drive | floppy drive | floppy disk | diskette drive | diskette | fdd",
     "fan": (
@@ -314,7 +314,8 @@ ELSEWHERE: dict[str, str] = {
         "24 pin cable | peripheral cable | supply cable | cable | cables | power lead | sata lead"
     ),
     "An adapter goes into the drawer, or onto its socket in the Loom.": (
-        "adapter | adaptor | sata splitter | power splitter | y cable | sata y cable | y piece"
+        "adapter | adaptor | splitter | sata splitter | power splitter | y cable | y piece | "
+        "sata y cable"
     ),
     "An extension goes into the drawer, or onto its socket in the Loom.": (
         "extension | extension cable | sata extension | cpu extension | 24 pin extension"
