@@ -9,6 +9,7 @@ from unittest.mock import patch
 
 from easy_tally.analysis import Analysis, analyse
 from easy_tally.publishing import compact
+from easy_tally.publishing.wording.living import living_words
 from easy_tally.standards.efficiency import GRADES
 from easy_tally.supplies import checks as checks_module
 from easy_tally.supplies.asked import SupplyCheck
@@ -23,6 +24,7 @@ from easy_tally.supplies.energy import (
     wall_w,
     year,
 )
+from easy_tally.things.adapters import Adapter, Lead
 from easy_tally.things.build import Build
 from easy_tally.things.cables import Plug
 from easy_tally.things.case import Area, Case, Route
@@ -334,7 +336,7 @@ class Leads(unittest.TestCase):
         wired = Wired(b)
         needed = [wired.inputs[r] for r in sorted(wired.needed)]
         assert b.supply is not None
-        found = leads(b.supply, b.cables, needed, **({"one_each": False} | more))
+        found, _ = leads(b.supply, b.cables, needed, **({"one_each": False} | more))
         return {c.kind: (c.there, c.needed) for c in found}
 
     def test_one_card_lead_short(self) -> None:
@@ -354,6 +356,22 @@ class Leads(unittest.TestCase):
         ports = (Port(key="p", label="P", kind="processor-graphics"),)
         shared = build(card(), cables=box, supply=supply(ports=ports, groups=()))
         self.assertEqual(self._count(shared)["card"], (2, 2))
+
+    def test_an_adapter_of_the_build_counts(self) -> None:
+        """One 16-pin socket and no such lead: an adapter of two 8-pin takes both plugs of the one
+        graphics cable; one of three would still be one short."""
+        for inputs, status, words in (
+            ("ab", "pass", "enough of each kind with 16-pin adapter of this build"),
+            ("abc", "fail", "one 16-pin lead short, 0 of 1"),
+        ):
+            leads_of_it = tuple(Lead(key=key, kind="pcie8") for key in inputs)
+            plug = Plug(key="x", kind="16pin", at_mm=200, grade="high")
+            adapter = Adapter(key="a", name="16-pin adapter", leads=leads_of_it, plugs=(plug,))
+            box = (board_cable(), processor_cable(), graphics_cable("g1"))
+            b = build(board(), card(300, "16pin"), cables=box, adapters=(adapter,))
+            check = next(c for c in analyse(b).supply.checks if c.id == "ports")
+            self.assertEqual(check.status, status)
+            self.assertIn(words, living_words(check) or "")
 
     def test_another_family_counts_for_nothing(self) -> None:
         b = build(card(), cables=(graphics_cable(family="Other B"),))

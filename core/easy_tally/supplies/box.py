@@ -12,6 +12,7 @@ from dataclasses import dataclass
 
 from ..base.memory import NO_MEMORY, Memory
 from ..standards.connectors import CONNECTORS, PlugKind, PortKind, SocketKind
+from ..things.adapters import Adapter
 from ..things.cables import Cable
 from ..things.fits import goes_into
 from ..things.supply import Supply
@@ -50,15 +51,47 @@ def leads(
     supply: Supply,
     cables: tuple[Cable, ...],
     needed: Iterable[Input],
+    adapters: Iterable[Adapter] = (),
     *,
     one_each: bool,
     eps4_in_eps8: bool = False,
     memory: Memory = NO_MEMORY,
-) -> tuple[LeadCount, ...]:
+) -> tuple[tuple[LeadCount, ...], tuple[str, ...]]:
     """Count leads of each kind that something needs. `one_each`: of a graphics cable one plug
-    counts (the house rule *never*). Cables of another pinout family count for nothing."""
-    sockets = frozenset(Counter([i.socket.kind for i in needed]).items())
-    return memory.of(_leads, (supply, *cables), (sockets, one_each, eps4_in_eps8))
+    counts (the house rule *never*). Cables of another pinout family count for nothing. Where leads
+    are short a socket that an adapter has a plug for asks for the adapter's own inputs instead: the
+    names of those that help are told too."""
+    kinds, rules = [i.socket.kind for i in needed], (one_each, eps4_in_eps8)
+    counts = _counted(supply, cables, kinds, rules, memory)
+    helpful: list[str] = []
+    for adapter in adapters:
+        through = _through(adapter, kinds, {c.kind for c in counts if c.short})
+        then = _counted(supply, cables, through, rules, memory)
+        if sum(c.short for c in then) < sum(c.short for c in counts):
+            kinds, counts = through, then
+            helpful.append(adapter.name)
+    return counts, tuple(helpful)
+
+
+def _counted(
+    supply: Supply,
+    cables: tuple[Cable, ...],
+    kinds: Iterable[SocketKind],
+    rules: tuple[bool, bool],
+    memory: Memory,
+) -> tuple[LeadCount, ...]:
+    return memory.of(_leads, (supply, *cables), (frozenset(Counter(kinds).items()), *rules))
+
+
+def _through(adapter: Adapter, kinds: list[SocketKind], short: set[str]) -> list[SocketKind]:
+    """Sockets that ask for leads, those that an adapter feeds replaced by its own inputs."""
+    of_short = {k for lead, of_lead in LEADS if lead in short for k in of_lead}
+    left = list(kinds)
+    for plug in adapter.plugs:
+        fed = next((k for k in left if k in of_short and goes_into(plug.kind, k, False)), None)
+        if fed is not None:
+            left.remove(fed)
+    return left if len(left) == len(kinds) else [*left, *(lead.kind for lead in adapter.leads)]
 
 
 def _leads(

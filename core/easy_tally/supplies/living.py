@@ -69,10 +69,11 @@ def ports(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
     if not asked.cables or (not supply.ports and any(c.needs for c in asked.cables)):
         yield SupplyCheck(id="ports", status="unknown", missing=("ports",))
         return
-    counts = leads(
+    counts, adapters = leads(
         supply,
         asked.cables,
         needed,
+        asked.wired.build.adapters,
         eps4_in_eps8=asked.wired.eps4_in_eps8,
         one_each=asked.wired.build.house_rules.chained_graphics == "never",
         memory=asked.wired.memory,
@@ -80,7 +81,8 @@ def ports(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
     short = [c for c in counts if c.short]
     # A narrower kind says nothing new where its wider one is short.
     told = [c for c in short if not any(w.kind in c.kind and w is not c for w in short)]
-    yield SupplyCheck(id="ports", status="fail" if told else "pass", more={"short": tuple(told)})
+    more = {"short": tuple(told), "adapters": adapters}
+    yield SupplyCheck(id="ports", status="fail" if told else "pass", more=more)
 
 
 def form(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:

@@ -47,6 +47,11 @@ def _ports(c: SupplyCheck) -> str:
     if not short:
         if "fed" in c.more:
             return f"leads: all {c.more['fed']} sockets fed, by the map"
+        adapters = c.more.get("adapters", ())
+        if adapters:
+            return (
+                f"leads: enough of each kind with {' and '.join(adapters)} of this build, by count"
+            )
         return "leads: enough of each kind for the sockets, by count"
     return "leads: " + "; ".join(_short(s) for s in short)
 
