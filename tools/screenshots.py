@@ -77,7 +77,11 @@ def main() -> None:
         shoot(page, "builds")
         page.get_by_role("link", name="Heron", exact=True).click()
         page.locator("[data-part=card-2][data-tail=false]").click()
+        line = page.get_by_role("combobox", name="Add a part")
+        line.fill("four 140 mm fans 0.2 A each at the front, teal")
+        page.locator("[data-option=said]").wait_for()
         shoot(page, "parts")
+        line.press("Escape")
         build = page.url.rsplit("/", 1)[0]
         page.goto(f"{build}/parts?open=ms_0_1")
         page.locator("[data-opened] tbody tr").nth(3).wait_for()

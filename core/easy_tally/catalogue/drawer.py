@@ -136,7 +136,7 @@ def drawer_words(drawer_thing: DrawerThing) -> tuple[str, ...]:
         *([f"{s.length_mm:g} mm"] if s.length_mm is not None else []),
         *([s.grade] if s.grade else []),
         *([f"{s.modular} modular"] if s.modular else []),
-        *([f"fan off to {s.fan_off_share:.0%}"] if s.fan_off_share is not None else []),
+        *([f"fan off to {100 * s.fan_off_share:g} %"] if s.fan_off_share else []),
         *([f"made {s.made}"] if s.made is not None else []),
     ]
     kinds = Counter(p.kind for p in s.ports)
