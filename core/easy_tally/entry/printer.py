@@ -100,6 +100,10 @@ def number_word(value: float) -> str:
 
 def more_said(part: Part) -> list[str]:
     """What a kind has besides sockets and figures."""
+    return [*_of_its_kind(part), *_signals(part), *measures_said(part), *_hung(part)]
+
+
+def _of_its_kind(part: Part) -> list[str]:
     words: list[str] = []
     match part:
         case Board():
@@ -132,14 +136,19 @@ def more_said(part: Part) -> list[str]:
             words += [f"idle-share:{number_word(part.idle_share)}"] * (part.idle_share != 0.5)
         case _:
             pass
-    words += [
-        f"{word}:{n}"
-        for word, field in SIGNALS.items()
-        if (n := getattr(part, field, None)) is not None
-    ]
-    words += measures_said(part)
+    return words
+
+
+def _signals(part: Part) -> list[str]:
+    """Signal ports that it gives."""
+    given = ((word, getattr(part, field, None)) for word, field in SIGNALS.items())
+    return [f"{word}:{n}" for word, n in given if n is not None]
+
+
+def _hung(part: Part) -> list[str]:
+    """Its USB lead, and what it hangs on."""
     lead: bool | None = getattr(part, "usb_lead", None)
-    words += [] if lead is None else ["usb-lead" if lead else "no-usb-lead"]
+    words = [] if lead is None else ["usb-lead" if lead else "no-usb-lead"]
     on, at = getattr(part, "on", None), getattr(part, "headers", ())
     words += [f"on:{on}"] if on is not None else []
     words += [f"at:{','.join(at)}"] if at and not isinstance(part, Board) else []

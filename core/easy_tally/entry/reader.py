@@ -218,24 +218,29 @@ def _words_of_field(path: str) -> str:
 def _pair_labels(said: Said, kind: str) -> None:
     """A word that names a figure of the kind, with the number that follows it."""
     units = {n.word: n.unit for n in FIGURES[kind]}
-    labels, said.labels = said.labels, []
+    labels = [(at, word) for at, word in said.labels if word in units]
+    said.labels = [
+        (at, word)  # of no use here: not accounted for
+        for at, word in said.labels
+        if word not in units and word not in KINDS and word not in FLAGS and not figure(word)
+    ]
     for at, word in labels:
-        following = said.words[at + 1] if at + 1 < len(said.words) else ""
+        following = "".join(said.words[at + 1 : at + 2])
         own = next((f for f in said.figures if f[0] == following), None)
-        if word not in units:
-            if word not in KINDS and word not in FLAGS and not figure(word):
-                said.labels.append((at, word))  # of no use here: not accounted for
-            continue
         if own is not None and own[1] == units[word] and word not in said.named:
             said.figures.remove(own)
             said.figures = [f for f in said.figures if f[0] != word]
             said.named[word] = {"unit": own[1]} | own[2]
         elif not figure(word) and not (kind == "cooler" and word in ("pump", "fan")):
-            of_unit = [f[0] for f in said.figures if f[1] == units[word]]
-            raise Ask(
-                f"Which figure is {word}? Say its {_UNIT_WORDS[units[word]]} behind the word.",
-                *([*said.without(word, f), f"{word}:{f}"] for f in of_unit),
-            )
+            raise _asking_figure(said, word, units[word])
+
+
+def _asking_figure(said: Said, word: str, unit: str) -> Ask:
+    of_unit = [f[0] for f in said.figures if f[1] == unit]
+    return Ask(
+        f"Which figure is {word}? Say its {_UNIT_WORDS[unit]} behind the word.",
+        *([*said.without(word, f), f"{word}:{f}"] for f in of_unit),
+    )
 
 
 def _origin_words(said: Said) -> None:
@@ -256,34 +261,36 @@ def _origin_words(said: Said) -> None:
 def _figures(kind: str, said: Said, fields: dict[str, Any]) -> None:
     """Put the figures of a kind in their fields: those named, then the main one of each unit."""
     for named in FIGURES[kind]:
-        figure_said = said.named.get(named.word)
-        if (
-            figure_said is not None
-            and figure_said["unit"] == named.unit
-            and named.field not in fields
-        ):
+        told = said.named.get(named.word)
+        if told is not None and told["unit"] == named.unit and named.field not in fields:
             del said.named[named.word]
-            fields[named.field] = {k: v for k, v in figure_said.items() if k != "unit"}
+            fields[named.field] = {k: v for k, v in told.items() if k != "unit"}
     for unit in ("w", "a"):
         main = main_figure(kind, unit)
         own = [f for f in said.figures if f[1] == unit]
-        if main is None or not own or main.field in fields:
-            continue
-        if len(own) == 2 and kind == "processor" and "package_short_w" not in fields:
-            less, more = sorted(own, key=lambda f: f[2]["likely"])
-            rest = said.without(less[0], more[0])
-            raise Ask(
-                f"{less[0]} sustained and {more[0]} for a short time?",
-                [*rest, less[0], f"short:{more[0]}"],
-                *([*rest, one[0]] for one in (more, less)),
-            )
-        if len(own) > 1:
-            raise Ask(
-                f"{' and '.join(f[0] for f in own)}: which is it?",
-                *(said.without(*(f[0] for f in own if f is not one)) for one in own),
-            )
-        fields[main.field] = said.take(unit)
+        if main is not None and own and main.field not in fields:
+            if len(own) > 1:
+                _ask_which(kind, said, own, fields)
+            fields[main.field] = said.take(unit)
     _ask_figures(kind, said, fields)
+
+
+def _ask_which(
+    kind: str, said: Said, own: list[tuple[str, str, dict[str, Any]]], fields: dict[str, Any]
+) -> None:
+    """Of several figures of a unit which is meant; of a processor's two both may be. Raises Ask."""
+    if len(own) == 2 and kind == "processor" and "package_short_w" not in fields:
+        less, more = (f[0] for f in sorted(own, key=lambda f: f[2]["likely"]))
+        rest = said.without(less, more)
+        raise Ask(
+            f"{less} sustained and {more} for a short time?",
+            [*rest, less, f"short:{more}"],
+            *([*rest, one] for one in (more, less)),
+        )
+    raise Ask(
+        f"{' and '.join(f[0] for f in own)}: which is it?",
+        *(said.without(*(f[0] for f in own if f is not one)) for one in own),
+    )
 
 
 def _ask_figures(kind: str, said: Said, fields: dict[str, Any]) -> None:

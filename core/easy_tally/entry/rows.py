@@ -186,31 +186,43 @@ def _heads(cells: list[str]) -> list[str]:
 
 def _row(typed: str, cells: list[str], heads: list[str]) -> Row:
     """A row's cells put together; a whole number alone in the only such cell is a count."""
-    kinds = heads or ["say"] * len(cells)
-    whole = [c for c in cells if re.fullmatch("[1-9][0-9]?", c)]
+    kinds = heads or _headless(cells)
     said: list[str] = []
     dropped: list[str] = []
     proof = ""
     for cell, kind in zip(cells, kinds, strict=False):
-        number = re.fullmatch(r"[0-9]+(?:[.,][0-9]+)?", cell)
         if not cell:
             continue
-        if kind == "drop" and not re.search(r"[0-9] ?m?[wa]\b", cell.lower()):
-            dropped.append(cell)
-        elif kind == "name":
-            said.append(cell if '"' in cell else f'"{cell}"')
-        elif (kind == "count" and number) or (not heads and whole == [cell]):
-            said.append(f"x{cell}")
-        elif kind.endswith(" in total") and number:
+        if kind.endswith(" in total") and _NUMBER.fullmatch(cell):
             proof = _proof(cell, kind[0], cells, kinds)
             (dropped if proof else said).append(f"{cell}{kind}")
-        elif kind in ("w", "a") and number:
-            said.append(f"{cell}{kind}")
-        elif not heads and re.fullmatch(r"[0-9]{2,4}[.,][0-9]{2}", cell):
-            dropped.append(cell)  # an amount with its cents: no ampere of a part is as much as ten
+        elif kind == "drop" and not re.search(r"[0-9] ?m?[wa]\b", cell.lower()):
+            dropped.append(cell)
         else:
-            said.append(cell.replace('"', "") if cell.count('"') % 2 else cell)
+            said.append(_said(cell, kind))
     return Row(typed, ", ".join(said), tuple(dropped), proof)
+
+
+_NUMBER = re.compile(r"[0-9]+(?:[.,][0-9]+)?")
+
+
+def _headless(cells: list[str]) -> list[str]:
+    """What the cells of a row without heads are: the only whole number a count, an amount with its
+    cents a price (no ampere of a part is as much as ten)."""
+    whole = [c for c in cells if re.fullmatch("[1-9][0-9]?", c)]
+    is_price = re.compile(r"[0-9]{2,4}[.,][0-9]{2}")
+    return ["count" if whole == [c] else "drop" if is_price.fullmatch(c) else "say" for c in cells]
+
+
+def _said(cell: str, kind: str) -> str:
+    """A cell as it stands in the line, by what its column is."""
+    if kind == "name":
+        return cell if '"' in cell else f'"{cell}"'
+    if kind == "count" and _NUMBER.fullmatch(cell):
+        return f"x{cell}"
+    if kind in ("w", "a") and _NUMBER.fullmatch(cell):
+        return f"{cell}{kind}"
+    return cell.replace('"', "") if cell.count('"') % 2 else cell
 
 
 def _proof(total: str, unit: str, cells: list[str], heads: list[str]) -> str:

@@ -53,11 +53,7 @@ class _Parting:
         if not kinds:
             kinds.append(slot)
         elif self._is_fan_of(kinds, slot):
-            is_counted = any(s.role == "count" and s.at >= kinds[-1].to for s in own)
-            if _is_of(kinds, "hub") and self.is_under and not is_counted:
-                own.append(slot._replace(role="under"))  # `hub for fans`
-            else:
-                own.append(_fans(own, kinds, slot))
+            own.append(self._fans_of(kinds, own, slot))
         elif _is_of(kinds, "cooler") and kind_of(slot) == "usb":
             own.append(slot._replace(role="under"))  # what its lead goes to
         elif _is_of(kinds, "cooler") and kind_of(slot) == "pump" and self._stands_apart():
@@ -73,6 +69,12 @@ class _Parting:
         else:
             kinds.append(slot)
         self.is_parted = False
+
+    def _fans_of(self, kinds: list[Slot], own: list[Slot], slot: Slot) -> Slot:
+        is_counted = any(s.role == "count" and s.at >= kinds[-1].to for s in own)
+        if _is_of(kinds, "hub") and self.is_under and not is_counted:
+            return slot._replace(role="under")  # `hub for fans`
+        return _fans(own, kinds, slot)
 
     def _is_by_itself(self, kinds: list[Slot], own: list[Slot]) -> bool:
         """Whether what comes with a thing, or is counted behind what it is for, is another."""

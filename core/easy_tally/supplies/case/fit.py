@@ -354,20 +354,17 @@ def _radiator(cooler: Cooler, case: Case, size: float) -> FitCheck:
         most = max((float(r.up_to_mm) for r in places), default=None)
         return _radiator_check(cooler, "fail", places, "size", size, most)
     thick = None if cooler.thick_mm is None else cooler.thick_mm + FAN_MM
+    rooms = [(r, r.room_mm) for r in long if r.room_mm is not None]
     unknown = [r for r in long if thick is None or r.room_mm is None]
-    sure = [
-        r
-        for r in long
-        if thick is not None and r.room_mm is not None and not exceeds(thick, r.room_mm)
-    ]
-    most = max((r.room_mm for r in long if r.room_mm is not None), default=None)
+    sure = [] if thick is None else [r for r, room in rooms if not exceeds(thick, room)]
+    most = max((room for _, room in rooms), default=None)
     if sure:
         return _radiator_check(cooler, "pass", sure, "thickness", thick, most)
     if not unknown:
         return _radiator_check(cooler, "fail", long, "thickness", thick, most)
     missing = _lacks(
         (thick is None, Missing("part", cooler.key, "thick_mm")),
-        (any(r.room_mm is None for r in unknown), Missing("case", "", "radiators")),
+        (len(rooms) < len(long), Missing("case", "", "radiators")),
     )
     return _radiator_check(cooler, "unknown", unknown, "thickness", thick, most, missing)
 
