@@ -16,7 +16,7 @@ from ..base.problems import problems_of
 from ..standards.usual import PLAIN_CARD_W, USB_W, usual
 from ..things.parts import Card, Hub, Part, UsbLoad
 from .heard import TOO_MUCH, heard
-from .line import GOES, PARTS, Item, Lexicon
+from .line import PARTS, PLACES, Item, Lexicon
 from .own import NO_WORDS
 from .printer import figure_word
 from .rows import Row, rows
@@ -173,7 +173,7 @@ def _read(said: Said) -> Entry:
     kind = kind_of(said)
     if kind is None:
         if set(SUPPLY_WORDS) & set(said.words):
-            return Entry(None, question=next(iter(GOES)), goes="supply")
+            return Entry(None, question=PLACES["supply"], goes="supply")
         if said.details and {u for _, u, _ in said.details} <= {"tb", "gb"}:
             ways = [[*said.words, w] for w in ("disk", "m.2")] + [[*said.words, "ssd", "2.5in"]]
             raise Ask(KIND_ASKED, *ways)

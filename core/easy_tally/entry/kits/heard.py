@@ -38,8 +38,7 @@ class Told(NamedTuple):
 
     def text(self, slot: Slot) -> str:
         """A slot as it was typed."""
-        tokens = self.line.tokens
-        return self.line.raw[tokens[slot.at].at : tokens[slot.to - 1].to]
+        return self.line.typed(slot.at, slot.to)
 
     @property
     def name(self) -> str:
@@ -80,8 +79,7 @@ class Grammar(NamedTuple):
         """What may begin at a place."""
         rules = [rule(line, i) for rule in self.rules]
         for slot in chain(self.rows.slots(line, i), _common(line, i), *rules):
-            # What takes more of the line together is more likely meant so.
-            yield slot._replace(weight=slot.weight + 0.5 * (slot.to - i - 1))
+            yield slot.by_length()
 
 
 def read_by(
@@ -137,11 +135,9 @@ def _common(line: Line, i: int) -> Iterator[Slot]:
             yield Slot("told", "", i, to, 2.0)
         if line.of_role(i - 1, "money") if i else False:
             yield Slot("told", "", i, i + 1, 2.0)
-    else:
-        is_unit = i > 0 and line.number(i - 1) is not None and line.of_role(i, "unit")
-        if not is_unit:
-            known = bool(line.senses[i]) and not line.corrected[i]
-            yield Slot("loose", token.text, i, i + 1, _LOOSE - 1.2 * known)
+    elif not line.is_unit(i):
+        known = bool(line.senses[i]) and not line.corrected[i]
+        yield Slot("loose", token.text, i, i + 1, _LOOSE - 1.2 * known)
     for role in ("filler", "told", "no"):
         for to, _ in line.of_role(i, role):
             yield Slot(role, "", i, to, 0.4)

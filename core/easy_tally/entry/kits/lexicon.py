@@ -7,7 +7,7 @@ from typing import get_args
 
 from ...standards.connectors import CONNECTORS, PLUG_OF
 from ...standards.efficiency import Grade
-from ..line import UNITS, Lexicon, Table, add, phrases_of
+from ..line import SAID_OF_ALL, UNITS, Lexicon, Table, add, phrases_of
 
 #: Role → what it says → its words and phrases.
 _ROWS: tuple[tuple[str, str, str], ...] = (
@@ -181,10 +181,7 @@ _ROWS: tuple[tuple[str, str, str], ...] = (
         "single | coded | setup | opening | efficiency | rails | rail | gauge | thick | printed "
         "| insulation | wide | high",
     ),
-    ("money", "", "$ | € | £ | eur | euro | euros | usd | dollar | dollars | gbp | chf"),
-    ("count", "", "qty | quantity"),
-    ("about", "", "about | approx | approx. | circa | ca. | ca | around | roughly"),
-    ("plus minus", "", "± | +/- | +-"),
+    *SAID_OF_ALL,
 )
 _PROCESSOR, _GRAPHICS = ("processor", "cpu"), ("graphics", "card", "pcie", "gpu", "vga")
 #: A bare number behind a use: `board 24`, `card 6`.

@@ -10,13 +10,15 @@ from .items import Item
 from .lexicon import PARTS
 from .patterns import Rows, Slot
 from .reading import SURE, Reading, readings
-from .senses import UNITS, Lexicon, Table, add, phrases_of
+from .senses import SAID_OF_ALL, UNITS, Lexicon, Table, add, phrases_of
 from .tokens import in_digits, tokens_of
-from .vocabulary import GOES
+from .vocabulary import GOES, PLACES
 
 __all__ = [
     "GOES",
     "PARTS",
+    "PLACES",
+    "SAID_OF_ALL",
     "SURE",
     "UNITS",
     "Amount",

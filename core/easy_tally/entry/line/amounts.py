@@ -80,6 +80,14 @@ class Line:
         """The token's text; nothing beyond the end."""
         return self.tokens[i].text if i < len(self.tokens) else ""
 
+    def typed(self, at: int, to: int) -> str:
+        """Some tokens as they were typed, `to` not among them."""
+        return self.raw[self.tokens[at].at : self.tokens[to - 1].to]
+
+    def is_unit(self, i: int) -> bool:
+        """Whether a token is the unit of the number before it."""
+        return i > 0 and self.number(i - 1) is not None and bool(self.of_role(i, "unit"))
+
 
 #: A part that nobody measured: a tenth either way. Source: assumption.
 _ABOUT = 0.1

@@ -21,8 +21,7 @@ def slots(line: Line, i: int) -> Iterator[Slot]:
     """Every slot that may begin at a place."""
     for rule in RULES:
         for slot in rule(line, i):
-            # What takes more of the line together is more likely meant so.
-            yield slot._replace(weight=slot.weight + 0.5 * (slot.to - i - 1))
+            yield slot.by_length()
 
 
 def _simple(role: str, weight: float, to_role: str = "") -> _Rule:
@@ -569,7 +568,7 @@ def _names(line: Line, i: int) -> Iterator[Slot]:
         else:
             break
         at += 1
-        yield Slot("name", line.raw[line.tokens[i].at : line.tokens[at - 1].to], i, at, weight)
+        yield Slot("name", line.typed(i, at), i, at, weight)
 
 
 def _marks(line: Line, i: int) -> Iterator[Slot]:

@@ -6,12 +6,11 @@ import re
 from itertools import pairwise
 from typing import NamedTuple
 
+from ..strict.building import LEAST_RADIATOR_MM
 from ..words import KINDS, PLURALS
 from .lexicon import ONE_OF
 from .patterns import Slot
 
-#: A liquid cooler's radiator is at least as long; no fan of one by air is [mm].
-_LEAST_RADIATOR_MM = 200
 _CALLED = re.compile(r'called:"([^"]*)"')
 
 
@@ -63,7 +62,7 @@ def head_of(kinds: list[Slot], slots: list[Slot]) -> Head:
         to=max(k.to for k in kinds),
         is_plural=word in PLURALS,
         has_radiator=any("radiator" in str(k.value) for k in kinds),
-        is_liquid=str(head.value) != "cooler" or any(mm >= _LEAST_RADIATOR_MM for mm in sizes),
+        is_liquid=str(head.value) != "cooler" or any(mm >= LEAST_RADIATOR_MM for mm in sizes),
         weight=weight - _apart(kinds),
     )
 

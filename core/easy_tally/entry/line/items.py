@@ -9,12 +9,13 @@ from itertools import pairwise
 from typing import Any, NamedTuple
 
 from ...things.parts import KINDS as PARTS
+from ..strict.building import LEAST_RADIATOR_MM
 from ..words import figures_of, main_figure
 from .amounts import Amount, Line
 from .heads import Head, Misread, head_of, kind_of
 from .parting import COUNTS, parted
 from .patterns import MOST_COUNTED, Slot
-from .vocabulary import GOES
+from .vocabulary import PLACES
 
 #: A bare number from here on is a fan's size [mm].
 _LEAST_FAN_MM = 40
@@ -54,11 +55,10 @@ _DUAL = ("card", "board", "cooler", "hub", "usb")
 
 
 class Open(NamedTuple):
-    """A question, and the words that would answer it; whether nothing in the line tells it."""
+    """A question, and the words that would answer it."""
 
     question: str
     words: tuple[str, ...]
-    is_told_nowhere: bool = True
 
 
 class Item(NamedTuple):
@@ -110,7 +110,7 @@ def _kindless(slots: tuple[Slot, ...]) -> Item:
     """What is said of no part: of something that draws nothing, or nobody knows of what."""
     why = next((str(s.value) for s in slots if s.role == "elsewhere"), "")
     if any(s.role == "floor" for s in slots):
-        why = next(reason for reason, place in GOES.items() if place == "supply")
+        why = PLACES["supply"]
     loose = tuple(str(s.value) for s in slots if s.role == "loose")
     return Item("", "", (), (), (), loose, -0.5, "", elsewhere=why)
 
@@ -138,8 +138,7 @@ class _Making:
 
     def text(self, slot: Slot) -> str:
         """A slot as it was typed."""
-        tokens = self.line.tokens
-        return self.line.raw[tokens[slot.at].at : tokens[slot.to - 1].to]
+        return self.line.typed(slot.at, slot.to)
 
     def _take_head(self, head: Head) -> None:
         self.kind, self.called = head.kind, head.called
@@ -148,7 +147,7 @@ class _Making:
         self.weight += head.weight
         counted = any(s.role in COUNTS or (s.role == "total" and s.value[1]) for s in self.slots)
         if head.is_plural and not counted and head.kind != "board":
-            self.open = Open("How many?", tuple(f"x{n}" for n in range(2, 7)), False)
+            self.open = Open("How many?", tuple(f"x{n}" for n in range(2, 7)))
 
     def _count(self) -> int:
         counts = set(self._counts_said())
@@ -182,7 +181,7 @@ class _Making:
         is_written_so = len(own) == 1 and self.line.text(own[0].at) == "x"
         if "plain" not in self.words or n not in (4, 8, 16) or not is_written_so:
             return False
-        self.open = Open(f"The lanes of one, or {n} cards?", (f"{n}lanes", f"x{n}"), False)
+        self.open = Open(f"The lanes of one, or {n} cards?", (f"{n}lanes", f"x{n}"))
         return True
 
     def _name_fans(self) -> None:
@@ -425,7 +424,7 @@ class _Making:
         elif self.kind in ("fan", "cooler"):
             mm = x.likely * 25.4 if x.unit == "in" else x.likely
             self.words.append(f"{mm:.0f}mm")
-            if self.kind == "cooler" and mm >= 200 and self.head.has_radiator:
+            if self.kind == "cooler" and mm >= LEAST_RADIATOR_MM and self.head.has_radiator:
                 self.words.append(f"radiator:{mm:.0f}")
         elif self.kind == "card" and x.unit == "mm" and x.likely >= 100:
             self.words.append(f"long:{x.likely:g}")
@@ -633,7 +632,7 @@ class _Making:
             return
         if slot.to == self.head.at and int(slot.value) > 1 and self.kind == "card":
             one_or_more = (f"x{slot.value}", "")
-            self.open = Open(f"Are there {slot.value}, or is it one?", one_or_more, False)
+            self.open = Open(f"Are there {slot.value}, or is it one?", one_or_more)
         else:
             self.described.append(self.text(slot))
 
@@ -668,7 +667,7 @@ class _Making:
         elif self.kind == "m2" and n in (2230, 2242, 2260, 2280, 22110):
             self.described.append(f"form-{n:g}")
         elif self.kind == "fan" and n < 20:
-            self.open = Open(f"{n:g} of what?", (f"{n:g}w", f"{n:g}a"), n % 1 != 0)
+            self.open = Open(f"{n:g} of what?", (f"{n:g}w", f"{n:g}a"))
         else:
             self.words.append(f"{n:g}")
 

@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterator
 
 from ..words import FLAGS, GENERATIONS, KINDS, PLURALS, SOCKETS
-from .senses import UNITS, Lexicon, Table, add, phrases_of
+from .senses import SAID_OF_ALL, UNITS, UNITS_OF_KITS, Lexicon, Table, add, phrases_of
 from .vocabulary import (
     AIR_COOLERS,
     CATEGORIES,
@@ -22,31 +22,16 @@ from .vocabulary import (
     USB_THINGS,
 )
 
+_UNITS = UNITS.keys() - UNITS_OF_KITS
 #: Units that say nothing of a draw: they go behind the name with their number.
-_METRES = {"m", "metre", "metres", "meter", "meters"}
-_ASIDE = (
-    frozenset(OTHER_UNITS.split()) - {*UNITS, "port", "ports"} | {"ms", "year", "years"} | _METRES
-)
-#: Units that are said of supplies and cables alone.
-_OF_KITS = {
-    "m",
-    "metre",
-    "metres",
-    "meter",
-    "meters",
-    "awg",
-    "ms",
-    "milliseconds",
-    "year",
-    "years",
-    "yr",
-}
+_ASIDE = set(OTHER_UNITS.split()) - _UNITS
 
 #: What may stand before a front panel's header.
 _FRONT = ("", "front ", "internal ", "front panel ")
 #: Role → its words and phrases, one sense a word; a word may stand in several rows.
 _ROWS: tuple[tuple[str, str, str], ...] = (
-    ("count", "", "qty | quantity | count | number of | amount"),
+    *SAID_OF_ALL,
+    ("count", "", "count | number of | amount"),
     ("pieces", "", "pcs | pc | pieces | piece | nos | off | units | unit | ea | stk"),
     ("each", "", "per port | per channel | per output | per header | per fan | per module"),
     ("each", "", "each | apiece | per piece | a piece | each of them | every one"),
@@ -56,14 +41,9 @@ _ROWS: tuple[tuple[str, str, str], ...] = (
         "in all | in total | total | altogether | all together | combined | together | for both "
         "| for all | in sum | sum",
     ),
-    (
-        "about",
-        "",
-        "about | approx | approx. | approximately | around | roughly | circa | ca | ca. | ~",
-    ),
+    ("about", "", "approximately | ~"),
     ("to", "", "- | to | ..."),
     ("and", "", "and | & | +"),
-    ("plus minus", "", "± | +/- | +-"),
     (
         "limit",
         "",
@@ -71,7 +51,7 @@ _ROWS: tuple[tuple[str, str, str], ...] = (
     ),
     ("limit", "", "undervolted | turned down | turned | set | lowered | raised | tuned"),
     ("raised", "", "overclocked | oc | overclock | raised"),
-    ("money", "", "$ | € | £ | eur | euro | euros | usd | dollar | dollars | gbp | pounds | chf"),
+    ("money", "", "pounds"),
     ("price", "", "price | cost | costs | msrp | paid | for only"),
     ("socket one", "8pin", "eight pin | eight pins | 8 pin | 8 pins"),
     ("socket one", "6pin", "six pin | six pins | 6 pin | 6 pins"),
@@ -244,7 +224,7 @@ def _lexicon() -> Table:
     add(table, DESCRIPTIVE.split(), "described")
     add(table, (*FILLERS.split(), *phrases_of(CATEGORIES)), "filler")
     for role, words in (
-        ("unit", UNITS.keys() - _OF_KITS),
+        ("unit", _UNITS),
         ("aside", _ASIDE),
         ("socket one", SOCKETS),
     ):

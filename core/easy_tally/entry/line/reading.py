@@ -58,9 +58,8 @@ def _slots(line: Line, i: int) -> Iterator[Slot]:
 
 def _loose(line: Line, i: int) -> Iterator[Slot]:
     token = line.tokens[i]
-    is_unit = i > 0 and line.number(i - 1) is not None and line.of_role(i, "unit")
     is_word = token.text[0].isalpha() and not re.fullmatch(r"x[0-9]+|.*:.*", token.text)
-    if token.number is None and is_word and not is_unit:
+    if token.number is None and is_word and not line.is_unit(i):
         known = bool(line.senses[i])
         yield Slot("loose", token.text, i, i + 1, _LOOSE - 1.2 * known)
         to = i + 1

@@ -37,6 +37,17 @@ UNITS: dict[str, tuple[str, float]] = {
     **dict.fromkeys(("ms", "milliseconds"), ("ms", 1.0)),
     **dict.fromkeys(("years", "year", "yr"), ("year", 1.0)),
 }
+#: Units that are said of supplies and cables alone.
+UNITS_OF_KITS: frozenset[str] = frozenset(
+    ("m", "metre", "metres", "meter", "meters", "awg", "ms", "milliseconds", "years", "year", "yr")
+)
+#: Role, what it says, its words: what is said alike of whatever there is.
+SAID_OF_ALL: tuple[tuple[str, str, str], ...] = (
+    ("money", "", "$ | € | £ | eur | euro | euros | usd | dollar | dollars | gbp | chf"),
+    ("about", "", "about | approx | approx. | circa | ca. | ca | around | roughly"),
+    ("plus minus", "", "± | +/- | +-"),
+    ("count", "", "qty | quantity"),
+)
 
 
 class Sense(NamedTuple):

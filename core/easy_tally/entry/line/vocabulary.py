@@ -255,8 +255,8 @@ DESCRIPTIVE = (
 #: number.
 OTHER_UNITS = (
     "db dba db(a) cfm m3/h mmh2o mm-h2o kg g cm m hz khz gigabit megabit gbit gbit/s gbe gb/s "
-    "mb/s mbit/s gt/s mb mib gib kb bit nm l hours tbw iops ms slots slot keys threads thread "
-    "ports port dpi k gbps mbps mhz rpm %rh year years leds led lights heads phases phase"
+    "mb/s mbit/s gt/s mb mib gib kb bit nm l hours tbw iops ms keys threads thread metre metres "
+    "meter meters dpi k gbps mbps mhz rpm %rh year years leds led lights heads phases phase"
 )
 
 #: What a part with several names is → the kinds that its names say.
@@ -285,12 +285,23 @@ MEANT: dict[str, str] = {
     "cooler": "cooler strip | cooler usb",
 }
 
+#: Where something goes that is no part of the tally → why it is none.
+PLACES: dict[str, str] = {
+    "supply": "A supply is chosen on the Supply page, or goes into the drawer.",
+    "case": "A case is chosen on the Parts page, while no part is in hand.",
+    "cable": "A cable comes with its supply, or goes into the drawer.",
+    "adapter": "An adapter goes into the drawer, or onto its socket in the Loom.",
+    "extension": "An extension goes into the drawer, or onto its socket in the Loom.",
+    "bracket": "A bracket goes into the drawer, or is taken on the Supply page.",
+}
+#: Why something is no part → where it goes, if anywhere.
+GOES: dict[str, str] = {why: place for place, why in PLACES.items()}
 #: Why something is no part of the tally → what people call it.
 ELSEWHERE: dict[str, str] = {
-    "A supply is chosen on the Supply page, or goes into the drawer.": (
+    PLACES["supply"]: (
         "psu | supply | power supply | power supply unit"
     ),
-    "A case is chosen on the Parts page, while no part is in hand.": ("case | chassis | enclosure"),
+    PLACES["case"]: "case | chassis | enclosure",
     "A monitor has a supply of its own: it draws nothing here.": "monitor",
     "A display has a supply of its own: it draws nothing here.": "display",
     "A screen has a supply of its own: it draws nothing here.": "screen",
@@ -308,26 +319,19 @@ ELSEWHERE: dict[str, str] = {
     "They draw nothing.": "screws",
     "It draws nothing by itself.": "riser | pcie riser",
     "A drive cage: add its drives here, the cage in the Loom.": "backplane | drive cage",
-    "A cable comes with its supply, or goes into the drawer.": (
+    PLACES["cable"]: (
         "sata cable | sata power cable | power cable | pcie cable | eps cable | board cable | "
         "processor cable | cpu cable | graphics cable | 8 pin cable | 16 pin cable | "
         "24 pin cable | peripheral cable | supply cable | cable | cables | power lead | sata lead"
     ),
-    "An adapter goes into the drawer, or onto its socket in the Loom.": (
+    PLACES["adapter"]: (
         "adapter | adaptor | splitter | sata splitter | power splitter | y cable | y piece | "
         "sata y cable"
     ),
-    "An extension goes into the drawer, or onto its socket in the Loom.": (
+    PLACES["extension"]: (
         "extension | extension cable | sata extension | cpu extension | 24 pin extension"
     ),
-    "A bracket goes into the drawer, or is taken on the Supply page.": (
+    PLACES["bracket"]: (
         "sfx bracket | supply bracket | mounting bracket | sfx to atx bracket | atx bracket"
     ),
-}
-#: Where such a thing goes.
-GOES: dict[str, str] = {
-    why: word
-    for why in ELSEWHERE
-    for word in ("supply", "case", "cable", "adapter", "extension", "bracket")
-    if f" {word} " in why[:13]
 }
