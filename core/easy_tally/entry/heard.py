@@ -52,7 +52,7 @@ def heard(line: str, strict: Entry, read: Read, lexicon: Lexicon) -> Entry:
     other = _other(others, best.weight, entry.part, read)
     if other is not None:
         return Entry(None, question=TWO_WAYS, choices=(say(entry.part), say(other)))
-    return entry
+    return replace(entry, spans=(item.spans,))
 
 
 def _in_doubt(unsure: tuple[str, ...], strict: Entry) -> Entry:
@@ -66,7 +66,7 @@ def _in_doubt(unsure: tuple[str, ...], strict: Entry) -> Entry:
 def _still_asked(entry: Entry, strict: Entry, item: Item, read: Read) -> Entry:
     """What is asked of a thing: by the line's own grammar where that knows every word of it."""
     if strict.question and not (strict.unknown or item.open):
-        answers = _leading_on(strict.choices, item, read)
+        answers = tuple(_answers(strict.choices, item, read))
         if answers or not strict.choices:
             return replace(strict, choices=answers)
     return entry if entry.question or entry.unknown else replace(entry, unknown=strict.unknown)
@@ -74,8 +74,8 @@ def _still_asked(entry: Entry, strict: Entry, item: Item, read: Read) -> Entry:
 
 def _but_for_words(part: Part, strict: Entry, item: Item, read: Read) -> Entry:
     """Of a thing with words that may matter: whether it is that without them."""
-    if not strict.unknown and (answers := _leading_on(strict.choices, item, read)):
-        return replace(strict, choices=answers)
+    if not strict.unknown and (answers := _answers(strict.choices, item, read)):
+        return replace(strict, choices=tuple(answers))
     words = " ".join(f"“{word}”" for word in item.loose)
     question = f"{words}: not understood. Take the rest as it stands?"
     return Entry(None, unknown=item.loose, question=question, choices=(say(part),))
@@ -98,26 +98,27 @@ def _read(item: Item, read: Read) -> Entry:
     if entry.part is not None or not entry.choices:
         return replace(entry, dropped=item.dropped)
     beside = (*item.described, *item.loose)
-    answers = _leading_on(entry.choices, item, read)
-    choices = tuple(_with(line, item, read) if beside else line for line in answers)
+    answers = _answers(entry.choices, item, read)
+    choices = tuple(_with(line, then, item) if beside else line for line, then in answers.items())
     return replace(entry, choices=choices, dropped=item.dropped, described=beside, loose=item.loose)
 
 
-def _leading_on(lines: tuple[str, ...], item: Item, read: Read) -> tuple[str, ...]:
-    """Lines that answer a question: what leads to no part, nor to a question more, is none."""
+def _answers(lines: tuple[str, ...], item: Item, read: Read) -> dict[str, Entry]:
+    """Lines that answer a question, and what each comes to: what leads to no part, nor to a
+    question more, is none."""
 
-    def leads_on(line: str, more: int) -> bool:
-        then = read(item._replace(said=line))
+    def leads_on(then: Entry, more: int) -> bool:
         return then.part is not None or (
-            more > 0 and any(leads_on(c, more - 1) for c in then.choices)
+            more > 0
+            and any(leads_on(read(item._replace(said=line)), more - 1) for line in then.choices)
         )
 
-    return tuple(line for line in lines if leads_on(line, _MOST_QUESTIONS))
+    come_to = {line: read(item._replace(said=line)) for line in lines}
+    return {line: then for line, then in come_to.items() if leads_on(then, _MOST_QUESTIONS)}
 
 
-def _with(line: str, item: Item, read: Read) -> str:
+def _with(line: str, then: Entry, item: Item) -> str:
     """A line that answers a question, with what describes the thing and says nothing else."""
-    then = read(item._replace(said=line))
     if then.part is not None:
         return say(then.part)
     name = item.called or NAMES.get(item.kind, item.kind.capitalize())
@@ -125,7 +126,7 @@ def _with(line: str, item: Item, read: Read) -> str:
 
 
 def _several(items: tuple[Item, ...], read: Read) -> Entry:
-    """Several things: which first? One that asks something itself is offered as it was said."""
+    """Several things: all, or one? One that asks something itself is offered as it was said."""
     entries = [_read(item, read) for item in items]
     choices = [say(e.part) if e.part else item.said for e, item in zip(entries, items, strict=True)]
     parts = [e.part for e, item in zip(entries, items, strict=True) if e.part and not item.doubtful]
@@ -137,6 +138,7 @@ def _several(items: tuple[Item, ...], read: Read) -> Entry:
         dropped=tuple(d for e in entries for d in e.dropped),
         loose=tuple(word for item in items for word in item.loose),
         parts=tuple(parts) if len(parts) == len(items) else (),
+        spans=tuple(item.spans for item in items),
     )
 
 

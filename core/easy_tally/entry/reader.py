@@ -52,7 +52,7 @@ def parse(line: str, own: Mapping[str, str] = NO_WORDS) -> Entry:
         return Entry(None)
     lines, lexicon = rows(line), PARTS.knowing(own)
     if len(lines) == 1 and lines[0].line:
-        return _of_row(lines[0], lexicon)
+        return _placed(_of_row(lines[0], lexicon), line.find(lines[0].line))
     strict = _parsed(line)
     taken = strict.part is not None and not _TWO_COUNTS.search(line)
     return strict if taken else _heard(line, strict, lexicon)
@@ -77,6 +77,16 @@ def _of_row(row: Row, lexicon: Lexicon) -> Entry:
         return strict
     heard = _heard(row.line, replace(strict, dropped=()), lexicon)
     return replace(heard, dropped=(*row.dropped, *heard.dropped))
+
+
+def _placed(entry: Entry, at: int) -> Entry:
+    """An entry with its slots where they stand in the line as it was typed, what was read of it
+    beginning `at` a character; without them where that was put together from cells."""
+    spans = [
+        tuple((name, start + at, end + at) for name, start, end in of_thing)
+        for of_thing in (entry.spans if at >= 0 else ())
+    ]
+    return replace(entry, spans=tuple(spans))
 
 
 def _parsed(line: str, telling: bool = True) -> Entry:

@@ -11,7 +11,7 @@ from .line import PARTS, readings
 from .own import NO_WORDS
 from .strict.asking import Entry
 from .telling import fed_by, figures_told, in_all, measures_told
-from .words import NAMES
+from .words import NAMES, Spans
 
 
 class SaidSlot(NamedTuple):
@@ -32,20 +32,23 @@ def slots_of(
     parts = entry.parts or ((entry.part,) if entry.part else ())
     if not parts:
         return ()
-    every = readings(line, PARTS.knowing(own)) if spans else []
-    items = every[0].items if every else ()
+    told = (entry.spans or _spans(line, own)) if spans else ()
     slots: list[SaidSlot] = []
     for i, part in enumerate(parts):
-        seen = items[i].spans if len(items) == len(parts) else ()
+        seen = told[i] if len(told) == len(parts) else ()
         slots += _of_part(part, seen, entry.loose if len(parts) == 1 else ())
     if entry.dropped:
         slots.append(SaidSlot("left out", ", ".join(entry.dropped)))
     return tuple(slots)
 
 
-def _of_part(
-    part: Part, spans: tuple[tuple[str, int, int], ...], loose: tuple[str, ...]
-) -> list[SaidSlot]:
+def _spans(line: str, own: Mapping[str, str]) -> tuple[Spans, ...]:
+    """Where the slots stand of a line that its own grammar took."""
+    every = readings(line, PARTS.knowing(own))
+    return tuple(item.spans for item in every[0].items) if every else ()
+
+
+def _of_part(part: Part, spans: Spans, loose: tuple[str, ...]) -> list[SaidSlot]:
     held = {
         "kind": NAMES.get(part.kind, part.name.split(",")[0]),
         "count": f"{part.count}",

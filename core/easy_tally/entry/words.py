@@ -8,6 +8,9 @@ from ..standards.connectors import CONNECTORS, SocketKind
 from ..things.parts import KINDS as PARTS
 from ..things.parts import KindOfPart
 
+#: Slots of a thing: the name of each, from which character of a line to which.
+Spans = tuple[tuple[str, int, int], ...]
+
 #: Word → what it says the part is. `drive` and `ssd` leave open which; they are asked about.
 KINDS: dict[str, str] = {
     word: name

@@ -10,7 +10,7 @@ from typing import Any, NamedTuple
 
 from ...things.parts import KINDS as PARTS
 from ..strict.building import LEAST_RADIATOR_MM
-from ..words import figures_of, main_figure
+from ..words import Spans, figures_of, main_figure
 from .amounts import Amount, Line
 from .heads import Head, Misread, head_of, kind_of
 from .parting import COUNTS, parted
@@ -81,7 +81,7 @@ class Item(NamedTuple):
     doubtful: bool = False
     #: Where in the line stands what: its slot (`kind`, `count`, `each`, `fed by`, `measures`,
     #: `note`, `left out`), from which character to which.
-    spans: tuple[tuple[str, int, int], ...] = ()
+    spans: Spans = ()
 
 
 #: Role → the slot that a person sees.
@@ -237,7 +237,7 @@ class _Making:
         if self.kind == "processor" and any(s < p for s in short for p in self._power()):
             raise Misread
 
-    def _spans(self) -> tuple[tuple[str, int, int], ...]:
+    def _spans(self) -> Spans:
         tokens, every = self.line.tokens, sorted((*self.kinds, *self.slots), key=lambda s: s.at)
         seen = (
             (_SEEN[s.role], tokens[s.at].at, tokens[s.to - 1].to) for s in every if s.role in _SEEN

@@ -4,15 +4,14 @@ from __future__ import annotations
 
 import re
 from collections.abc import Callable
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from typing import Any, NamedTuple
 
 from ...things.parts import Part
-from ..words import DRIVE_KINDS, FED_EITHER_WAY, GENERATIONS, HANG, main_figure
+from ..words import DRIVE_KINDS, FED_EITHER_WAY, GENERATIONS, HANG, Spans, main_figure
 from .building import LEAST_RADIATOR_MM
 from .lexer import number, quoted
 from .said import SOCKETS_SAID, Said, socket_said
-
 
 @dataclass(frozen=True, slots=True)
 class Entry:
@@ -39,6 +38,8 @@ class Entry:
     goes: str = ""
     #: What proves a row of a list: its total.
     proof: str = ""
+    #: Thing by thing where in the line each of its slots stands, where it was read by its tokens.
+    spans: tuple[Spans, ...] = field(default=(), compare=False)
 
     @property
     def takes_bytes(self) -> int:
