@@ -87,6 +87,8 @@ REFUSED = (
     (lambda line: read_cable(line, "F"), "sata without plugs 600mm", "words of a cable"),
     (lambda line: read_loose("adapter", line), "3x8-pin to 16pin", "how long its wires are"),
     (lambda line: read_loose("adapter", line), "sata to 16 pin 100 mm", "never may"),
+    (lambda line: read_loose("adapter", line), "5 x 8-pin to 16-pin, 200 mm", "leads: needs at most 4"),
+    (lambda line: read_loose("adapter", line), "peripheral to 10 sata 9 cm", "plugs: needs at most 8"),
     (lambda line: read_loose("adapter", line), "8 pin to 8 pin 100 mm", "whose plug it is"),
     (lambda line: read_loose("extension", line), "extension 300 mm", "which plug"),
     (lambda line: read_loose("bracket", line), "bracket for SFX", "two forms"),

@@ -79,13 +79,11 @@ def entries(request: HttpRequest, body: schemas.ListIn) -> list[dict[str, Any]]:
 
 
 def _line(line: str, entry: Entry) -> dict[str, Any]:
-    parts = entry.parts or ((entry.part,) if entry.part else ())
-    known = [w for part in parts if (w := full_w(part)) is not None]
     return {
         "line": line,
         "entry": entry,
         "slots": [slot._asdict() for slot in slots_of(line, entry, spans=False)],
-        "watts": sum(known) if parts and len(known) == len(parts) else None,
+        "watts": full_w(entry.taken),
     }
 
 

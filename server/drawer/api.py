@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from typing import Any
 
 from django.http import HttpRequest, HttpResponse
@@ -17,7 +18,7 @@ from easy_tally.catalogue import (
     say_drawer,
     thing_words,
 )
-from easy_tally.entry import head_noun, unknown_words, used_in
+from easy_tally.entry import unknown_words, used_in
 from easy_tally.files import kits_csv
 from ninja import Router
 from owners.models import owner_of
@@ -53,19 +54,18 @@ def drawer(request: HttpRequest) -> list[dict[str, Any]]:
 @router.post("/drawer", response={201: schemas.ThingOut}, operation_id="putInDrawer")
 def put(request: HttpRequest, body: schemas.PutIn) -> tuple[int, dict[str, Any]]:
     """Put a thing in the drawer."""
+    owner = owner_of(request)
     fields = body.model_dump(exclude={"text", "slug", "kind"})
     fields |= (
         store.of_slug(body.kind, body.slug)
         if body.slug
-        else _of_text(request, body.kind, body.text)
+        else _of_text(words.own(owner), body.kind, body.text)
     )
-    return 201, _out(store.put(owner_of(request), fields), [])
+    return 201, _out(store.put(owner, fields), [])
 
 
-def _of_text(request: HttpRequest, kind: DrawerKind, text: str) -> dict[str, Any]:
-    # The head noun sends a thing to where it belongs, whatever it was begun as.
-    kind = head_noun(text) or kind if kind != "supply" else kind
-    supply, cables, thing = read_drawer(kind, text, words.own(owner_of(request)))
+def _of_text(own: dict[str, str], kind: DrawerKind, text: str) -> dict[str, Any]:
+    supply, cables, thing = read_drawer(kind, text, own)
     return {"supply": supply, "cables": cables, "thing": thing}
 
 
@@ -73,15 +73,29 @@ def _of_text(request: HttpRequest, kind: DrawerKind, text: str) -> dict[str, Any
 def read(request: HttpRequest, body: schemas.ReadIn) -> dict[str, Any]:
     """What lines are understood as. Writes nothing."""
     own = words.own(owner_of(request))
-    answer: dict[str, Any] = {"words": [], "problems": [], "loose": [], "unknown": []}
-    answer["own"] = words.told(own, used_in(body.text, own))
+
+    def told() -> tuple[dict[str, Any], str]:
+        thing = DrawerThing(key="new", **_of_text(own, body.kind, body.text))
+        return {"words": drawer_words(thing)}, getattr(thing.supply or thing.thing, "note", "")
+
+    return _said(body.text, own, told)
+
+
+def _said(
+    text: str, own: dict[str, str], told: Callable[[], tuple[dict[str, Any], str]]
+) -> dict[str, Any]:
+    """What a text is told to say, the note that it leaves, or what is wrong with it; and the words
+    of it that are one's own, or that nobody knows."""
+    answer = {
+        **dict.fromkeys(("words", "problems", "loose", "unknown"), ()),
+        "own": words.told(own, used_in(text, own)),
+    }
     try:
-        thing = DrawerThing(key="new", **_of_text(request, body.kind, body.text))
+        said, note = told()
     except BadInput as error:
-        told = [f"{f}: needs {r}, got {g}" for f, r, g in error.problems]
-        return answer | {"problems": told, "unknown": unknown_words(body.text, own)}
-    note = getattr(thing.supply or thing.thing, "note", "")
-    return answer | {"words": list(drawer_words(thing)), "loose": unknown_words(note, own)}
+        wrong = [f"{f}: needs {r}, got {g}" for f, r, g in error.problems]
+        return answer | {"problems": wrong, "unknown": unknown_words(text, own)}
+    return answer | said | {"loose": unknown_words(note, own)}
 
 
 @router.get("/drawer/supplies.csv", operation_id="suppliesFile")
@@ -127,7 +141,7 @@ def change(request: HttpRequest, key: str, body: schemas.ChangeIn) -> dict[str, 
     if "key" in changes:
         raise BadInput([("key", "a key that stays", repr(changes["key"])[:60])])
     if body.text:
-        changes |= _of_text(request, store.one(owner, key).kind, body.text)
+        changes |= _of_text(words.own(owner), store.one(owner, key).kind, body.text)
     store.change(owner, key, changes)
     return next(_out(t, b) for t, b in store.every(owner) if t.key == key)
 
@@ -149,15 +163,12 @@ def loose(request: HttpRequest) -> list[dict[str, Any]]:
 def read_loose(request: HttpRequest, body: schemas.SaidIn) -> dict[str, Any]:
     """What a line says that may go between the supply and its sockets. Writes nothing."""
     own = words.own(owner_of(request))
-    answer: dict[str, Any] = {"words": [], "problems": [], "loose": [], "unknown": []}
-    answer |= {"own": words.told(own, used_in(body.text, own)), "thing": None, "name": ""}
-    try:
+
+    def told() -> tuple[dict[str, Any], str]:
         thing = read_said(body.text, body.family, own)
-    except BadInput as error:
-        told = [f"{f}: needs {r}, got {g}" for f, r, g in error.problems]
-        return answer | {"problems": told, "unknown": unknown_words(body.text, own)}
-    said = {"thing": thing, "name": thing.name, "words": [thing_words(thing)]}
-    return answer | said | {"loose": unknown_words(thing.note, own)}
+        return {"thing": thing, "name": thing.name, "words": [thing_words(thing)]}, thing.note
+
+    return {"thing": None, "name": ""} | _said(body.text, own, told)
 
 
 def _loose(entry: LooseEntry) -> dict[str, Any]:

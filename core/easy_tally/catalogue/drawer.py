@@ -10,7 +10,7 @@ from typing import Annotated, Literal, Self
 from pydantic import Field, model_validator
 
 from ..base.declared import Key, Model, Note
-from ..entry.kits import read_kit_lines, say_cable, say_supply
+from ..entry.kits import head_noun, read_kit_lines, say_cable, say_supply
 from ..entry.own import NO_WORDS
 from ..standards.connectors import CONNECTORS, PLUGS
 from ..things.adapters import Adapter, Backplane, Bracket, Extension
@@ -70,11 +70,11 @@ class DrawerThing(Model):
 def read_drawer(
     kind: DrawerKind, text: str, own: Mapping[str, str] = NO_WORDS
 ) -> tuple[Supply | None, tuple[Cable, ...], object]:
-    """Supply and cables, or the thing, that a text says, with somebody's own words. Raises
-    BadInput."""
+    """Supply and cables, or the thing, that a text says, with somebody's own words. Its head noun
+    decides what it is, whatever it was begun as. Raises BadInput."""
     if kind == "supply":
         return (*read_kit_lines(text, own), None)
-    return None, (), read_thing(kind, text, NO_FAMILY, own)
+    return None, (), read_thing(head_noun(text) or kind, text, NO_FAMILY, own)
 
 
 def say_drawer(drawer_thing: DrawerThing) -> str:

@@ -9,7 +9,7 @@ guessed. `say` prints any part as a line that `parse` reads back to the same par
 is told in docs/entry-line.md; its words stand in `words.py`.
 """
 
-from .kits import head_noun, read_case_line, unknown_words
+from .kits import read_case_line, unknown_words
 from .own import MEANINGS, MOST_WORDS, checked, label_of, used_in
 from .printer import say
 from .reader import parse, parse_list, plain
@@ -24,7 +24,6 @@ __all__ = [
     "SaidSlot",
     "checked",
     "full_w",
-    "head_noun",
     "in_all",
     "label_of",
     "parse",

@@ -29,7 +29,7 @@ def slots_of(
 ) -> tuple[SaidSlot, ...]:
     """The slots of what a line is taken as; of several things those of each. None where it is not
     taken. Without `spans` it is not told where in the line they stand: of a list nobody asks."""
-    parts = entry.parts or ((entry.part,) if entry.part else ())
+    parts = entry.taken
     if not parts:
         return ()
     told = (entry.spans or _spans(line, own)) if spans else ()

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import re
+from collections.abc import Iterable
 
 from ..base.saying import number
 from ..standards.connectors import CONNECTORS
@@ -28,12 +29,19 @@ def understood(part: Part, name: bool = True) -> str:
 
 def in_all(part: Part) -> str:
     """The watts of all of a part together, at full load."""
-    watts = full_w(part)
+    watts = full_w((part,))
     return "watts not known yet" if watts is None else f"{number(watts, 'W')} in all"
 
 
-def full_w(part: Part) -> float | None:
-    """What all of a part draw together at full load, likely [W]; None where it is not known."""
+def full_w(parts: Iterable[Part]) -> float | None:
+    """What some parts draw together at full load, likely [W]; None where there are none, or one of
+    them is not known."""
+    each = [_full_w(part) for part in parts]
+    known = [w for w in each if w is not None]
+    return sum(known) if each and len(known) == len(each) else None
+
+
+def _full_w(part: Part) -> float | None:
     bare = part
     if isinstance(part, ON_HEADER):
         bare = part.model_copy(update={"headers": (), "on": None})

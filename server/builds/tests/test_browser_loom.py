@@ -58,9 +58,11 @@ class Laying(BrowserCase):
         page = self.go(self._demo("curlew"), "loom")
         page.get_by_role("button", name="Add a cable or adapter").press("Enter")
         search = page.get_by_label("Search cables and adapters, or say one")
-        # Said in a line, as it is: what it comes to stands first.
-        search.fill("cage with 4 bays, two sata plugs")
+        # Said in a line, as it is: what it comes to stands first. A word of one's own is asked once.
         said = page.locator("[data-loose=said]")
+        search.fill("cage with 4 bays, two zobel plugs")
+        page.get_by_label("What do you call zobel?").select_option("SATA power plug")
+        expect(page.get_by_text("“zobel” is your own word: SATA power plug")).to_be_visible()
         expect(said).to_contain_text("2 × SATA power, each for 2 bays")
         said.get_by_role("button", name="Add Drive cage, 4 bays").click()
         expect(page.get_by_role("status")).to_contain_text(

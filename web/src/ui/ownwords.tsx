@@ -43,9 +43,9 @@ export function OwnWords({ unknown, own }: { unknown: string[]; own: Heard["own"
           </label>
         </li>
       ))}
-      {own.map((w, i) => (
+      {own.map((w) => (
         <li key={w.word} className="text-ink-soft">
-          {ownTold(own)[i]}.{" "}
+          {ownTold(w)}.{" "}
           <button type="button" className="text-accent underline" onClick={() => forget.mutate(w.word)}>
             Forget it
           </button>

@@ -192,10 +192,15 @@ _LEADS = {
     **dict.fromkeys(("4", "per4"), "per4"),
     **{kind: kind for kind in ("pcie6", "sata", "fdd4")},
 }
+#: Keys of an adapter's leads and of its plugs: as many as it has of them.
+_LEAD_KEYS, _PLUG_KEYS = "abcd", "xyzuvwst"
 
 
 def _adapter_of(told: Told, leads: list[str], plugs: list[str]) -> dict[str, Any]:
     """Fields of an adapter by its ends. Raises Unread."""
+    for things, keys, got in (("leads", _LEAD_KEYS, leads), ("plugs", _PLUG_KEYS, plugs)):
+        if len(got) > len(keys):
+            raise Unread([(things, f"at most {len(keys)} of an adapter", str(len(got)))])
     taken = [_LEADS.get(kind) for kind in leads]
     if None in taken:
         wanted = "leads of 8-pin, 6-pin, peripheral, SATA or floppy"
@@ -209,7 +214,7 @@ def _adapter_of(told: Told, leads: list[str], plugs: list[str]) -> dict[str, Any
     if len(said) not in (1, len(kinds)):
         raise Unread([("length", f"one, or {len(kinds)} as it has plugs", str(len(said)))])
     away = said if len(said) == len(kinds) else said * len(kinds)
-    ends = zip("xyzuvwst", kinds, away, strict=False)
+    ends = zip(_PLUG_KEYS, kinds, away, strict=False)
     own: list[dict[str, Any]] = [{"key": key, "kind": k, "at_mm": mm} for key, k, mm in ends]
     for plug in own:
         plug |= {"grade": "high"} if is_coded(PLUGS[plug["kind"]].whole) else {}
@@ -217,7 +222,7 @@ def _adapter_of(told: Told, leads: list[str], plugs: list[str]) -> dict[str, Any
     lead = CONNECTORS[cast("SocketKind", taken[0])]
     return {
         "name": _name(leads, plugs),
-        "leads": [{"key": key, "kind": k} for key, k in zip("abcd", taken, strict=False)],
+        "leads": [{"key": key, "kind": k} for key, k in zip(_LEAD_KEYS, taken, strict=False)],
         "plugs": own,
         "conductors": usual_pins(lead),
         "codes": [{"leads": len(leads), "watts": int(code.value)}] if code else [],

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import re
+from collections import Counter
 from collections.abc import Mapping
 from typing import Any, get_args
 
@@ -300,23 +301,15 @@ def _panel(told: Told) -> list[dict[str, Any]]:
             kinds += ["board-a", "board-b"]
         else:
             kinds += [kind] * n
-    numbers: dict[str, int] = {}
-    ports = []
+    last: Counter[str] = Counter()
+    ports: list[dict[str, Any]] = []
     for i, kind in enumerate(kinds):
-        letter = _LETTER[kind]
-        numbers[letter] = numbers.get(letter, 0) + 1
-        label = f"{letter}{numbers[letter]}"
+        last[_LETTER[kind]] += 1
+        label = f"{_LETTER[kind]}{last[_LETTER[kind]]}"
+        row, column = divmod(i, _MOST_PORTS)
         circuits, pins = _USUAL_PORT[kind]
-        port = {"key": label.lower(), "label": label, "kind": kind}
-        ports.append(
-            port
-            | {
-                "row": i // _MOST_PORTS,
-                "column": i % _MOST_PORTS,
-                "circuits": circuits,
-                "pins_12v": pins,
-            }
-        )
+        port = {"key": label.lower(), "label": label, "kind": kind, "row": row, "column": column}
+        ports.append(port | {"circuits": circuits, "pins_12v": pins})
     return ports
 
 

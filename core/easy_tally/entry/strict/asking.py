@@ -42,6 +42,11 @@ class Entry:
     spans: tuple[Spans, ...] = field(default=(), compare=False)
 
     @property
+    def taken(self) -> tuple[Part, ...]:
+        """The parts that it is taken as: one, several, or none."""
+        return self.parts or ((self.part,) if self.part else ())
+
+    @property
     def takes_bytes(self) -> int:
         """About what it takes where it is kept: most of it the part."""
         return 500 if self.part is None else 5_000

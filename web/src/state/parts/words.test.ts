@@ -14,7 +14,7 @@ test("no more than three are asked about at once", () => {
 });
 
 test("what one calls so is told", () => {
-  expect(ownTold([{ word: "zobel", means: "peripheral", label: "4-pin peripheral plug" }])).toEqual([
+  expect(ownTold({ word: "zobel", means: "peripheral", label: "4-pin peripheral plug" })).toBe(
     "“zobel” is your own word: 4-pin peripheral plug",
-  ]);
+  );
 });

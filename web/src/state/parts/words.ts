@@ -12,8 +12,8 @@ export function unknownWords(said: Pick<Said, "loose" | "unknown"> | undefined):
 /** As many are asked about at once. */
 const MOST_ASKED = 3;
 
-/** What one's own words of a line mean, in a sentence each. */
-export const ownTold = (own: Heard["own"]) => own.map((w) => `“${w.word}” is your own word: ${w.label}`);
+/** What a word of one's own means, in a sentence. */
+export const ownTold = (own: Heard["own"][number]) => `“${own.word}” is your own word: ${own.label}`;
 
 /** Learns and forgets words; whatever was read with them is read anew. */
 export function useOwnWords() {

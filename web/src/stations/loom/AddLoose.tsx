@@ -3,9 +3,11 @@ import { useDeferredValue, useState } from "react";
 
 import { useBuild, useWrite } from "../../state/build/contexts";
 import { addable, said, type Item } from "../../state/loom/addable";
+import { unknownWords } from "../../state/parts/words";
 import { drawerKey, drawerQuery, looseQuery, readLooseQuery } from "../../state/queries";
 import { Button } from "../../ui/button";
 import { Dialog } from "../../ui/dialog";
+import { OwnWords } from "../../ui/ownwords";
 
 /** Cables of the supply's family, adapters, extensions: of the drawer first, then what is sold. */
 export function AddLoose({ onClose }: { onClose: () => void }) {
@@ -18,8 +20,10 @@ export function AddLoose({ onClose }: { onClose: () => void }) {
   const [done, setDone] = useState("");
   const family = doc.supply?.family ?? "";
   const { data: told } = useQuery(readLooseQuery(useDeferredValue(text), family));
-  const own = text.trim().length > 3 ? said(told) : null;
+  const own = said(told);
   const items = [...(own ? [own] : []), ...addable(things, loose, family, text)];
+  // A search finds things by names that nobody has to explain.
+  const unknown = own || items.length === 0 ? unknownWords(told) : [];
   const add = async (item: Item) => {
     if (await act(item.edit)) {
       setDone(item.name);
@@ -58,6 +62,7 @@ export function AddLoose({ onClose }: { onClose: () => void }) {
           </li>
         )}
       </ul>
+      {told && <OwnWords unknown={unknown} own={told.own} />}
       <p className="mt-3 text-sm text-ink-soft">
         Only cables of the supply’s own pinout family ({family}) are listed: never use another’s unless its
         maker states the same pinout.
