@@ -75,14 +75,15 @@ def say(request: HttpRequest, body: schemas.SayIn) -> dict[str, Any]:
 def entries(request: HttpRequest, body: schemas.ListIn) -> list[dict[str, Any]]:
     """What each line of a list is understood as. Writes nothing."""
     own = words.own(owner_of(request))
-    return [_line(line, entry) for line, entry in parse_list(body.text, own)]
+    return [_line(line, entry, own) for line, entry in parse_list(body.text, own)]
 
 
-def _line(line: str, entry: Entry) -> dict[str, Any]:
+def _line(line: str, entry: Entry, own: dict[str, str]) -> dict[str, Any]:
     return {
         "line": line,
         "entry": entry,
         "slots": [slot._asdict() for slot in slots_of(line, entry, spans=False)],
+        "own": words.told(own, used_in(line, own)),
         "watts": full_w(entry.taken),
     }
 

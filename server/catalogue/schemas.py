@@ -54,12 +54,22 @@ class SlotOut(Schema):
     to: int
 
 
+class OwnWordOut(Schema):
+    """A word of one's own, and what it means, in words."""
+
+    word: str
+    means: str
+    label: str
+
+
 class LineOut(Schema):
     """One line of a list, and what it was understood as."""
 
     line: str
     entry: EntryOut
     slots: list[SlotOut]
+    #: One's own words that stand in it.
+    own: list[OwnWordOut]
     #: What its parts draw together at full load, likely [W]; none where that is not known.
     watts: float | None
 
@@ -82,14 +92,6 @@ class WordIn(Schema):
 
     word: str = Field(max_length=100)
     means: str = Field(max_length=40)
-
-
-class OwnWordOut(Schema):
-    """A word of one's own, and what it means, in words."""
-
-    word: str
-    means: str
-    label: str
 
 
 class MeaningOut(Schema):

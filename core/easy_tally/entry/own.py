@@ -83,6 +83,8 @@ def label_of(means: str) -> str:
 
 def used_in(line: str, own: Mapping[str, str]) -> tuple[str, ...]:
     """The own words that stand in a line."""
+    if not own:
+        return ()
     texts = [t.text for t in tokens_of(line)]
     keys = {word: [t.text for t in tokens_of(word)] for word in own}
     return tuple(

@@ -91,6 +91,12 @@ class Entry(BrowserCase):
         # A question is answered in its place.
         taken.nth(2).get_by_role("button", name="m.2").click()
         expect(taken.nth(2)).to_contain_text("M.2 drive")
+        # A word of one's own is asked where it stands in a list, told there, and forgotten.
+        lamp = page.get_by_label("What do you call lamp?")
+        lamp.select_option("light strip")
+        expect(page.get_by_text("“lamp” is your own word: light strip")).to_be_visible()
+        page.get_by_role("button", name="Forget it").click()
+        expect(lamp).to_be_visible()
         text.fill("fan 120 0.5a\t2\t12.90\nblue lamp\nusb 5w")
         page.get_by_role("button", name="Add 2 understood").click()
         expect(text).to_have_value("blue lamp")

@@ -23,6 +23,7 @@ class Words(ApiCase):
         _, cable = self.call("post", "/drawer/read", {"kind": "cable", "text": "zobel lead 300 mm"})
         self.assertEqual((cable["problems"], cable["own"][0]["word"]), ([], "zobel"))
         _, rows = self.call("post", "/entries", {"text": "pump\t2\tzobel"})
+        self.assertEqual([w["word"] for w in rows[0]["own"]], ["zobel"])
         self.assertEqual(rows[0]["entry"]["part"]["count"], 2)
         self.assertEqual(self.call("delete", "/words/zobel")[0], 204)
         self.assertIsNone(self._said("pump 10w zobel")["said"]["part"])  # type: ignore[index]

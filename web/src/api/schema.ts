@@ -6692,6 +6692,8 @@ export interface components {
             entry: components["schemas"]["EntryOut"];
             /** Slots */
             slots: components["schemas"]["SlotOut"][];
+            /** Own */
+            own: components["schemas"]["OwnWordOut"][];
             /** Watts */
             watts: number | null;
         };

@@ -3,8 +3,10 @@ import { useId, useState } from "react";
 
 import { client, take, type Line } from "../../api/client";
 import { useBuild, useWrite } from "../../state/build/contexts";
+import { unknownWords } from "../../state/parts/words";
 import { Button } from "../../ui/button";
 import { Dialog } from "../../ui/dialog";
+import { OwnWords } from "../../ui/ownwords";
 
 /** A list of parts, one a line: what is understood goes in as one step, the rest stays to be mended. */
 export function PasteList({ begun = "" }: { begun?: string }) {
@@ -22,13 +24,18 @@ export function PasteList({ begun = "" }: { begun?: string }) {
   const parts = lines.flatMap(partsOf);
   const toMend = lines.filter((l) => partsOf(l).length === 0 && !isNoPart(l));
   const leftOut = lines.filter(isNoPart);
+  const ownWords = [...new Map(lines.flatMap((l) => l.own).map((w) => [w.word, w])).values()];
+  const unknown = unknownWords({
+    loose: toMend.flatMap((l) => l.entry.loose),
+    unknown: toMend.flatMap((l) => l.entry.unknown),
+  });
   const add = async () => {
     if (!(await act({ type: "add parts", parts }))) return;
     const rest = toMend.map((l) => l.line);
     setText(rest.join("\n"));
     if (rest.length === 0) setOpen(false);
   };
-  const own = async () => {
+  const putOwnParts = async () => {
     const { lines } = await take(
       client.GET("/api/v1/builds/{key}/lines", { params: { path: { key: build.key } } }),
     );
@@ -92,10 +99,11 @@ export function PasteList({ begun = "" }: { begun?: string }) {
                 </ul>
               </details>
             )}
+            <OwnWords unknown={unknown} own={ownWords} />
           </div>
         </div>
         <div className="mt-3 flex items-center justify-end gap-3">
-          <Button look="quiet" className="mr-auto" onClick={() => void own()}>
+          <Button look="quiet" className="mr-auto" onClick={() => void putOwnParts()}>
             Put {build.doc.name}’s own parts here
           </Button>
           {toMend.length > 0 && (
