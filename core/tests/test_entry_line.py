@@ -6,8 +6,7 @@ from __future__ import annotations
 import unittest
 
 from easy_tally.entry import in_all, parse, say
-from easy_tally.entry.line import readings
-from easy_tally.entry.line.tokens import tokens_of
+from easy_tally.entry.line import readings, tokens_of
 from hypothesis import given, settings
 from hypothesis import strategies as st
 

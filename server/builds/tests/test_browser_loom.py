@@ -58,7 +58,7 @@ class Laying(BrowserCase):
         page = self.go(self._demo("curlew"), "loom")
         page.get_by_role("button", name="Add a cable or adapter").press("Enter")
         search = page.get_by_label("Search cables and adapters, or say one")
-        # Said in a line, as it is: what it comes to stands first. A word of one's own is asked once.
+        # Said in a line: what it comes to stands first. A word of one's own is asked once.
         said = page.locator("[data-loose=said]")
         search.fill("cage with 4 bays, two zobel plugs")
         page.get_by_label("What do you call zobel?").select_option("SATA power plug")

@@ -7,12 +7,21 @@ from .chart import ways
 from .grammar import dimensions, rails
 from .heads import Misread
 from .items import Item
-from .lexicon import PARTS
+from .lexicon import (
+    GOES,
+    PARTS,
+    PLACES,
+    SAID_OF_ALL,
+    UNITS,
+    Lexicon,
+    Table,
+    add,
+    in_digits,
+    phrases_of,
+    tokens_of,
+)
 from .patterns import Rows, Slot
 from .reading import SURE, Reading, readings
-from .senses import SAID_OF_ALL, UNITS, Lexicon, Table, add, phrases_of
-from .tokens import in_digits, tokens_of
-from .vocabulary import GOES, PLACES
 
 __all__ = [
     "GOES",

@@ -7,9 +7,7 @@ from collections.abc import Iterator
 from typing import NamedTuple
 
 from ..words import KINDS
-from .lexicon import PARTS
-from .senses import UNITS, Lexicon
-from .tokens import tokens_of
+from .lexicon import PARTS, UNITS, Lexicon, tokens_of
 
 
 class Amount(NamedTuple):

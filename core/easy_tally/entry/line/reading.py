@@ -11,9 +11,8 @@ from .amounts import Line
 from .chart import ways
 from .grammar import slots
 from .items import Item, items_of
-from .lexicon import PARTS
+from .lexicon import PARTS, Lexicon
 from .patterns import Slot
-from .senses import Lexicon
 
 #: How much better one reading has to be than another to be taken unasked.
 SURE = 1.0

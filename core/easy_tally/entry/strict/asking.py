@@ -13,6 +13,7 @@ from .building import LEAST_RADIATOR_MM
 from .lexer import number, quoted
 from .said import SOCKETS_SAID, Said, socket_said
 
+
 @dataclass(frozen=True, slots=True)
 class Entry:
     """What a line was understood as. `part` only when every word is accounted for and nothing

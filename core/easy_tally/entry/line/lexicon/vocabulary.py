@@ -298,9 +298,7 @@ PLACES: dict[str, str] = {
 GOES: dict[str, str] = {why: place for place, why in PLACES.items()}
 #: Why something is no part of the tally → what people call it.
 ELSEWHERE: dict[str, str] = {
-    PLACES["supply"]: (
-        "psu | supply | power supply | power supply unit"
-    ),
+    PLACES["supply"]: ("psu | supply | power supply | power supply unit"),
     PLACES["case"]: "case | chassis | enclosure",
     "A monitor has a supply of its own: it draws nothing here.": "monitor",
     "A display has a supply of its own: it draws nothing here.": "display",

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
-from ..words import FLAGS, GENERATIONS, KINDS, PLURALS, SOCKETS
+from ...words import FLAGS, GENERATIONS, KINDS, PLURALS, SOCKETS
 from .senses import SAID_OF_ALL, UNITS, UNITS_OF_KITS, Lexicon, Table, add, phrases_of
 from .vocabulary import (
     AIR_COOLERS,
@@ -223,11 +223,7 @@ def _lexicon() -> Table:
         add(table, phrases_of(phrases), "elsewhere", why)
     add(table, DESCRIPTIVE.split(), "described")
     add(table, (*FILLERS.split(), *phrases_of(CATEGORIES)), "filler")
-    for role, words in (
-        ("unit", _UNITS),
-        ("aside", _ASIDE),
-        ("socket one", SOCKETS),
-    ):
+    for role, words in (("unit", _UNITS), ("aside", _ASIDE), ("socket one", SOCKETS)):
         for word in words:
             add(table, (word,), role, word)
     for role, value, phrases in _ROWS:

@@ -9,7 +9,7 @@ import re
 from collections.abc import Iterator
 from typing import NamedTuple
 
-from ..words import FIGURE_NAMES, SETTINGS
+from ...words import FIGURE_NAMES, SETTINGS
 
 #: Number words that stand alone or are put together: `two hundred and eighty`.
 _ONES = dict(

@@ -1,0 +1,150 @@
+"""What people say of parts in a row of words: patterns, each with the slot that it fills.
+
+What a row can't say is a rule of `grammar`.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Callable, Iterator
+from typing import Any
+
+from .amounts import Amount, Line
+from .patterns import Rows, Slot
+
+
+def _no(*_: Any) -> str:
+    return ""
+
+
+def _one_or(n: int | None, *_: Any) -> int:
+    return 1 if n is None else n
+
+
+def _times(n: int | None, of_one: str | None = None) -> int:
+    return int(of_one) if n is None and of_one else _one_or(n)
+
+
+def _year(n: float) -> float | None:
+    """A year in which a part may be bought."""
+    return n if n % 1 == 0 and 1990 <= n <= 2050 and n != 2000 else None
+
+
+def _gives(word: str) -> Callable[..., tuple[str, int, Amount | None]]:
+    """Ports or headers that a board, a controller or a hub has, as many as the first says."""
+    return lambda n=None, *said: (
+        word,
+        0 if n == "no" else _one_or(n),
+        next((x for x in said if isinstance(x, Amount)), None),
+    )
+
+
+def _lacks(word: str) -> Callable[..., tuple[str, int, None]]:
+    return lambda *_: (word, 0, None)
+
+
+def _of_cpu(socket: str) -> Callable[..., tuple[tuple[str, int], ...]]:
+    return lambda n=None, times=None, *_: ((socket, _times(n, times)),)
+
+
+#: What one row of elements says, and nothing beside it.
+_ROWS = Rows(
+    # Ports, slots and headers that a board, a controller or a hub has.
+    ("signal", "I x? <sata_data> <ports>", 3.2, _gives("sata-ports")),
+    ("signal", "I x? <sata_data>", 2.6, _gives("sata-ports")),
+    ("signal", "no|without <sata_data> <ports>?", 3.2, _lacks("sata-ports")),
+    ("told", "<sata_data> port|ports", 2.4, _no),
+    ("signal", "I x? <m2_data> <ports>", 3.2, _gives("m2-slots")),
+    ("signal", "I x? <m2_data> slot|slots", 3.2, _gives("m2-slots")),
+    ("signal", "I x? <m2_data>", 2.4, _gives("m2-slots")),
+    ("signal", "I? x? <usb2_header>", 5.0, _gives("usb2-headers")),
+    ("signal", "I? x? <usb3_header>", 5.0, _gives("usb3-headers")),
+    ("signal", "I? x? <usbc_header>", 5.0, _gives("usbc-headers")),
+    ("signal", "<audio_header>", 2.8, lambda _: ("audio-headers", 1, None)),
+    ("signal", "I x? <fan_headers>", 3.6, _gives("headers")),
+    ("signal", "I x? <fan_headers> _ Q.a <each>?", 6.2, _gives("headers")),
+    ("signal", "I x? <outputs>", 3.2, _gives("outputs")),
+    ("signal", "I x? <outputs> _ Q.a <each>?", 6.0, _gives("outputs")),
+    ("signal", "1 to I", 3.0, _gives("outputs")),
+    ("signal", "I port|ports", 2.4, _gives("ports")),
+    ("signal", "I x? port|ports <sata_data>", 4.2, _gives("sata-ports")),
+    ("signal", "I i", 2.4, _gives("ports")),
+    ("memory slots", "I x? <memory_slots>", 3.4, _no),
+    ("described", "I x? usb port|ports", 3.4, _no),
+    ("lanes", "pcie|pci x N <lanes>?", 5.5, lambda n, _: n),
+    ("lanes", "pcie|pci|gen N x N <lanes>?", 6.5, lambda _, n, __: n),
+    ("lanes", "x? N <lanes>", 3.2, lambda n, _: n),
+    ("slots", "I? x? pcie|pci x I slot|slots", 6.0, lambda n, lanes: (f"x{lanes}",) * _one_or(n)),
+    ("described", "I pcie|pci slot|slots", 5.0, _no),
+    ("told", "pcie|pci N", 1.8, _no),
+    # A board's processor sockets.
+    ("cpu sockets", "I? <multiple>? x? 8 <pins>? <cpu> <plugs>?", 5.5, _of_cpu("8pin")),
+    ("cpu sockets", "I? <multiple>? x? <cpu> 8 <pins>? <plugs>?", 5.5, _of_cpu("8pin")),
+    ("cpu sockets", "I? <multiple>? x? 4 <pins>? <cpu> <plugs>?", 5.5, _of_cpu("4pin")),
+    ("cpu sockets", "I? <multiple>? x? <cpu> 4 <pins>? <plugs>?", 5.5, _of_cpu("4pin")),
+    ("cpu sockets", "I x? <cpu> <plugs>", 3.8, _of_cpu("8pin")),
+    ("cpu sockets", "<multiple> x? <cpu> <plugs>", 3.8, lambda n, *_: (("8pin", int(n)),)),
+    ("cpu sockets", "I x? <eps> <plugs>?", 2.0, _of_cpu("8pin")),
+    ("cpu sockets", "<multiple> x? <eps> <plugs>?", 2.6, lambda n, *_: (("8pin", int(n)),)),
+    ("cpu word", "<cpu> <plugs>", 3.0, _no),
+    ("cpu word", "<eps>", 2.0, _no),
+    ("no cpu", "no|without <cpu> <plugs>?", 3.8, _no),
+    # Memory and drives as they are bought.
+    ("kit", "I x N gb|gig|gigs|tb", 3.6, lambda n, of: (n, of)),
+    ("kit", "<multiple> x? N gb|tb", 3.0, lambda n, of: (int(n), of)),
+    ("kit", "I x N", 2.4, lambda n, of: (n, of)),
+    ("kit of", "kit|set|pack|bundle of I", 3.4, int),
+    ("kit of", "in I module|modules|stick|sticks|dimms", 3.4, int),
+    ("kit of", "I - pack|set|kit", 3.4, int),
+    ("kit of", "I pack|set", 3.4, int),
+    # Counts.
+    ("count", "<count> _ N", 2.6, lambda _, n: int(n)),
+    ("count", "I <pieces> .? of?", 2.4, lambda n, _: n or None),
+    ("sockets", "<socket_one> x I", 4.8, lambda socket, n: ((socket, n),) if 1 < n < 5 else None),
+    ("count", "I of them|these|those|it", 3.4, int),
+    ("count", "( x I )", 2.6, int),
+    ("sized", "I? x? N s", 3.6, lambda n, size: (n, size)),
+    # Figures, and what else has a unit.
+    ("figure", "watts|watt|wattage _ N", 2.8, lambda n: ("", Amount(n, n, n, "w"))),
+    ("figure", "amps|amp|amperes _ N", 2.8, lambda n: ("", Amount(n, n, n, "a"))),
+    ("limit", "at N %", 2.4, lambda n: n / 100),
+    ("total", "<total> _ Q.w,a", 3.8, lambda _, x: (x, 0)),
+    ("detail", "Q.gb,tb,ghz,mhz,mt/s,rpm,core", 1.8, lambda x: x),
+    ("flow", "Q.m3h", 1.8, lambda x: x.likely),
+    ("length", "Q.mm,in", 1.8, lambda x: x),
+    ("length", "Q.mm,in long|length", 2.4, lambda x: x),
+    ("high", "Q.mm,in high|height|tall", 2.6, lambda x: x),
+    ("thick", "Q.mm,in <thick>", 2.4, lambda x, _: x.likely),
+    ("volts", "Q.v", 1.2, lambda x: x.likely),
+    ("two figures", "N / Q.w", 2.6, lambda low, x: (low, x)),
+    ("fans each", "<fans_of> _ I x Q.a", 5.0, lambda _, n, x: (n, x)),
+    ("fan figure", "<fans_of> _ Q.a", 3.4, lambda _, x: x),
+    ("two figures", "Q.w / Q.w", 3.6, lambda low, x: (low.likely, x)),
+    ("described", "N st|nd|rd|th gen|generation?", 3.4, _no),
+    ("fans", "<multiple> <fans_of>", 3.4, lambda n, _: int(n)),
+    ("told", "on|at|from|off 1|a plug|connector|cable|lead", 3.4, _no),
+    ("told", "<tau> _ Q.s", 3.0, _no),
+    ("told", "bought|from|since|made|built in? N", 3.4, _year),
+    ("year", "N", 0.4, _year),
+    ("described", "N led|leds|lights", 4.2, _no),
+    ("no usb lead", "no|without usb <plugs>", 5.5, _no),
+    ("no usb lead", "no|without usb lead|cable", 5.5, _no),
+    ("described", "gen3|gen4|gen5 x N", 4.4, _no),
+    ("mark", "[ x ]", 2.0, _no),
+    ("described", "N k rpm", 3.0, _no),
+    ("described", "I bay|bays cage?", 3.0, _no),
+    ("feed", "<no_plug>", 3.4, lambda _: "slot-only"),
+)
+
+
+#: Roles that a board alone has, and those that are likelier of it: by how much.
+_OF_BOARD = ("cpu sockets", "cpu word", "no cpu")
+_LIKELIER = 2.0
+
+
+def of_rows(line: Line, i: int) -> Iterator[Slot]:
+    """What the rows find at a place; of a board's alone where the line speaks of one."""
+    for slot in _ROWS.slots(line, i):
+        if line.speaks_of_board and slot.role in (*_OF_BOARD, "signal"):
+            yield slot._replace(weight=slot.weight + _LIKELIER)
+        elif slot.role not in _OF_BOARD:
+            yield slot
