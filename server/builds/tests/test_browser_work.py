@@ -83,7 +83,7 @@ class FromNothing(BrowserCase):
         page.get_by_role("button", name="Start it").click()
         for words, figures in PARTS:
             page.get_by_role("combobox", name="Add a part").fill(words)
-            page.get_by_role("option").first.click()
+            page.get_by_role("listbox", name="Parts to add").get_by_role("option").first.click()
             expect(page.get_by_role("region", name="Part in hand")).to_be_visible()
             self._figures(page, figures, keys=False)
         # 25 board, 65 ÷ 0.9 = 72.2, card 260, disk 7.2 + 3: 367.4 W.

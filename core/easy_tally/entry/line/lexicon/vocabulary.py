@@ -31,6 +31,7 @@ KINDS_SAID: dict[str, str] = {
         "spinning disk | spinning drive | spinning rust | mechanical drive | "
         "mechanical disk | platter drive | nas drive | nas disk | disk drive | data disk"
     ),
+    "drive": "storage drive | storage device | mass storage | data storage | storage",
     "drive 2.5in": (
         "laptop hard drive | laptop hdd | notebook disk | laptop drive | laptop disk | "
         "notebook drive | 2.5in hdd | 2.5in disk | 2.5in hard drive"
