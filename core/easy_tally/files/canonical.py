@@ -14,20 +14,21 @@ _WIDTH = 100
 
 def to_text(value: Any) -> str:
     """Canonical text of a JSON value, with a newline at its end."""
-    return _lay(value, 0, 0) + "\n"
+    return _lay(_whole(value), 0, 0) + "\n"
 
 
-def _flat(value: Any) -> str:
+_flat = json.JSONEncoder(ensure_ascii=False, allow_nan=False).encode
+
+
+def _whole(value: Any) -> Any:
+    """A value whose whole numbers have no fraction."""
     if isinstance(value, dict):
-        inside = ", ".join(
-            f"{json.dumps(k, ensure_ascii=False)}: {_flat(v)}" for k, v in value.items()
-        )
-        return f"{{{inside}}}"
+        return {k: _whole(v) for k, v in value.items()}
     if isinstance(value, list):
-        return f"[{', '.join(_flat(v) for v in value)}]"
+        return [_whole(v) for v in value]
     if isinstance(value, float) and value.is_integer() and abs(value) < 1e15:
-        return str(int(value))
-    return json.dumps(value, ensure_ascii=False, allow_nan=False)
+        return int(value)
+    return value
 
 
 def _lay(value: Any, indent: int, taken: int) -> str:
@@ -37,8 +38,7 @@ def _lay(value: Any, indent: int, taken: int) -> str:
     pad = " " * (indent + 2)
     if isinstance(value, dict):
         rows = [
-            f"{pad}{(name := json.dumps(k, ensure_ascii=False))}: "
-            f"{_lay(v, indent + 2, len(name) + 3)}"
+            f"{pad}{(name := _flat(k))}: {_lay(v, indent + 2, len(name) + 3)}"
             for k, v in value.items()
         ]
         return "{\n" + ",\n".join(rows) + f"\n{' ' * indent}}}"

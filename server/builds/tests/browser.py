@@ -5,6 +5,7 @@ from __future__ import annotations
 import atexit
 import os
 import shutil
+import socket
 from pathlib import Path
 from typing import Any, ClassVar
 
@@ -45,6 +46,10 @@ async () => (await axe.run()).violations
 PATIENCE_MS = 20_000
 expect.set_options(timeout=PATIENCE_MS)
 
+WINDOW: dict[str, Any] = {"viewport": {"width": 1280, "height": 800}}
+#: Below what the system gives away by itself.
+_PORTS = range(20_000, 30_000)
+
 _running: dict[str, Any] = {}
 
 
@@ -63,7 +68,32 @@ def browser() -> Browser:
     return found
 
 
+def _first_page() -> Page:
+    """The page that each test has first: in a process that runs already, with the application in
+    its cache, a page is there four times as soon."""
+    page: Page | None = _running.get("page")
+    if page is None or page.is_closed():
+        page = _running["page"] = browser().new_context(**WINDOW).new_page()
+    return page
+
+
+def _port() -> int:
+    """A free port; the same one again for each class of a process, or nothing is in the cache."""
+    first = _running.get("port", _PORTS[os.getpid() % len(_PORTS)])
+    for port in (*range(first, _PORTS.stop), *_PORTS):
+        with socket.socket() as tried:
+            tried.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
+            try:
+                tried.bind(("127.0.0.1", port))
+            except OSError:
+                continue
+        _running["port"] = port
+        return port
+    raise RuntimeError("No port is free for the live server.")
+
+
 def _stop() -> None:
+    _running.pop("page", None)
     _running.pop("browser").close()
     _running.pop("playwright").stop()
 
@@ -72,30 +102,59 @@ class BrowserCase(LiveServerTestCase):
     """Gives a page at 1280 × 800; fails on any error that the page's console shows."""
 
     axe: ClassVar[str]
+    #: Files are served as in use, to be cached, and not by the test server.
+    static_handler = staticmethod(lambda application: application)
 
     @classmethod
     def setUpClass(cls) -> None:
         os.environ["DJANGO_ALLOW_ASYNC_UNSAFE"] = "true"
+        cls.port = _port()
         super().setUpClass()
         cls.axe = (ROOT / "web/node_modules/axe-core/axe.min.js").read_text(encoding="utf-8")
 
     def setUp(self) -> None:
         results.forget()
         self.errors: list[str] = []
-        self.page = self.window()
+        self.page = self._first_window()
 
     def tearDown(self) -> None:
         self.assertEqual(self.errors, [])
 
+    def _first_window(self) -> Page:
+        page = _first_page()
+        page.set_viewport_size(WINDOW["viewport"])
+        page.emulate_media(color_scheme="light", media="screen")
+        self._heed(page)
+        self.addCleanup(self._leave, page)
+        return page
+
+    def _leave(self, page: Page) -> None:
+        """Leave nothing of this test in the page that the next one has; or that has another."""
+        _running.pop("page", None)
+        page.remove_listener("pageerror", self._page_error)
+        page.remove_listener("console", self._console)
+        page.unroute_all(behavior="ignoreErrors")
+        page.context.unroute_all(behavior="ignoreErrors")
+        page.context.clear_cookies()
+        page.goto(f"{self.live_server_url}/static/mark.svg")
+        page.evaluate("() => localStorage.clear()")
+        _running["page"] = page
+
     def window(self, **options: Any) -> Page:
         """Another window with a session of its own."""
-        context = browser().new_context(**({"viewport": {"width": 1280, "height": 800}} | options))
+        context = browser().new_context(**(WINDOW | options))
         self.addCleanup(context.close)
         page = context.new_page()
-        page.set_default_timeout(PATIENCE_MS)
-        page.on("pageerror", lambda e: self.errors.append(str(e)))
-        page.on("console", self._console)
+        self._heed(page)
         return page
+
+    def _heed(self, page: Page) -> None:
+        page.set_default_timeout(PATIENCE_MS)
+        page.on("pageerror", self._page_error)
+        page.on("console", self._console)
+
+    def _page_error(self, error: Any) -> None:
+        self.errors.append(str(error))
 
     def _console(self, message: Any) -> None:
         # A refused edit is answered with a 4xx, which Chromium also prints; that is no fault.

@@ -52,7 +52,10 @@ print(json.dumps({"same": same, "fans": fans, "runs": runs, "note": now.note,
 WALK = """
 import json, os
 from pathlib import Path
-from builds import actions, history, results
+from django.core.management import call_command
+call_command("migrate", verbosity=0)
+call_command("integrity")
+from builds import actions, history, store
 from builds.models import Change
 from easy_tally import Build
 from owners.models import current_owner
@@ -67,8 +70,7 @@ for at in (key, copy):
     def look(wanted, what):
         global steps
         steps += 1
-        results.forget()
-        if results.current(actions.find(owner, at)) != wanted:
+        if store.read(actions.find(owner, at)) != wanted:
             differ.append(f"{what} {at == copy}")
     for i, wanted in enumerate(back):
         if i:
@@ -128,11 +130,15 @@ class OldDatabase(unittest.TestCase):
                 old.close()
                 Path(var, "states.json").write_text(_unpacked(f"{name}.states.json.gz"))
                 env = {"EASY_TALLY_VAR": var, "PATH": "/usr/bin:/bin"}
-                manage = [sys.executable, str(ROOT / "server/manage.py")]
-                for command in (["migrate", "-v0"], ["integrity"]):
-                    subprocess.run([*manage, *command], env=env, check=True, capture_output=True)
                 ran = subprocess.run(
-                    [*manage, "shell", "--no-imports", "-c", WALK],
+                    [
+                        sys.executable,
+                        ROOT / "server/manage.py",
+                        "shell",
+                        "--no-imports",
+                        "-c",
+                        WALK,
+                    ],
                     env=env,
                     check=True,
                     capture_output=True,
