@@ -32,7 +32,7 @@ def heard(line: str, strict: Entry, read: Read, lexicon: Lexicon) -> Entry:
     """What a line comes to; `strict`, what the line's own grammar says of it."""
     every = readings(line, lexicon)
     if not every:
-        return strict
+        return replace(strict, choices=()) if strict.unknown else strict
     best, *others = every
     if not best.items[0].kind or any(item.elsewhere for item in best.items):
         return _of_nothing(best.items[0], strict)

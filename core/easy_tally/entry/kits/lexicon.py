@@ -76,7 +76,11 @@ _ROWS: tuple[tuple[str, str, str], ...] = (
     ("grade", "base", "white | standard | no grade"),
     ("which modular", "", "modular"),
     ("classic", "", "classic | classic design | atx 2.4 | atx 2.3 | atx 2.x | atx 2.52 | atx 2.53"),
-    ("modular", "fully", "fully modular | full modular | all modular | fully-modular"),
+    (
+        "modular",
+        "fully",
+        "fully modular | modular fully | full modular | all modular | fully-modular",
+    ),
     ("modular", "semi", "semi modular | half modular | partly modular | partially modular"),
     ("modular", "not", "not modular | non modular | fixed cables | nonmodular | unmodular"),
     ("regulation", "independent", "independent | independently regulated | independent regulation"),

@@ -178,7 +178,9 @@ _ROWS = Rows(
     ("standby", "Q.a _ <standby>", 3.6, _amount),
     ("form", "<form>", 2.0, str),
     ("design", "design|atx|version|standard|revision N", 4.0, _design),
-    ("design", "N", 1.0, _design),
+    # `3` alone is a number of something.
+    ("design", "3.0", 1.0, lambda: "3.0"),
+    ("design", "3.1", 1.0, lambda: "3.1"),
     ("design", "<classic>", 2.6, lambda _: "classic"),
     ("grade", "<grade>", 2.2, str),
     # A number before a grade belongs to a mark, and is no figure.
@@ -211,6 +213,8 @@ _ROWS = Rows(
     ("leads", "<native> <port> Q.w", 8.0, lambda _, kind, __: (1, kind)),
     ("leads", "<port> <cable>? Q.w", 7.0, lambda kind, *_: (1, kind) if kind == "16pin" else None),
     ("leads", "<port> <cable> x I", 4.6, lambda kind, _, n: (n, kind)),
+    ("leads", "I <port> <plugs> on I <cable>", 8.0, lambda _, kind, __, n, ___: (n, kind)),
+    ("leads", "with <port>", 3.0, lambda kind: (1, kind) if kind == "16pin" else None),
     ("no ports", "<ports> <port>?", 0.2, lambda *_: ""),
 )
 _WORDS = "words of a supply: its W, A, mm, design, ports"

@@ -88,6 +88,8 @@ class WithFigures:
                 yield slot.value
             elif slot.role == "multiple" and self.kind not in DUAL:
                 yield int(slot.value)
+            elif slot.role == "shared out":
+                yield slot.value
             elif slot.role == "sized" and slot.value[0]:
                 yield slot.value[0]
             elif slot.role == "fans" and self.kind == "fan":
@@ -116,6 +118,9 @@ class WithFigures:
         has_rails = self.figures == "drive" or self.kind in ("board", "other")
         if not has_rails or any(s.role == "rail" for s in self.slots):
             return
+        for before, behind in pairwise([s for s in self.slots if s.role != "mark"]):
+            if behind.role == "volts" and _is_start(before) and behind.value == 12:
+                self.slots.remove(behind)  # where all of it is taken
         volts = [s for s in self.slots if s.role == "volts"]
         alone = [
             s for s in self.slots if s.role in ("figure", "each") and s.value[0] in ("", "start")
@@ -130,7 +135,10 @@ class WithFigures:
 
     def take_figure(self, slot: Slot) -> None:
         word, x = slot.value
-        self._add_figure(word, x)
+        if word == "idle" and word not in {f.said for f in PARTS[self.figures].figures}:
+            self.dropped.append(self.text(slot))  # less than it is tallied with
+        else:
+            self._add_figure(word, x)
 
     take_each = take_figure
 
@@ -211,9 +219,10 @@ class WithFigures:
     def _figure_word(self, word: str) -> str:
         if word == "main":
             return ""
-        if word == "start" and self.figures in ("processor",):
+        if word == "start" and self.figures == "processor":
             return "short"
-        return word
+        # Of what takes no more at its start, a peak is all that it draws.
+        return "" if word == "start" and self.figures in ("m2", "memory", "usb") else word
 
     def take_rail(self, slot: Slot) -> None:
         volts, x = slot.value
@@ -298,6 +307,10 @@ class WithFigures:
         if self.kind != "cooler":
             raise Misread
         self.words.append(f"fan:{amount_word(slot.value)}")
+
+
+def _is_start(slot: Slot) -> bool:
+    return slot.role in ("figure", "each") and bool(slot.value[0] == "start")
 
 
 def _times(x: Amount, factor: float, unit: str) -> Amount:

@@ -183,6 +183,8 @@ def _chained_sockets(line: Line, i: int) -> Iterator[Slot]:
         end = at + (line.text(at) in ("pin", "pins"))
         sockets = tuple((f"{n}pin", 1) for n in pins)
         yield Slot("sockets", sockets, i, end, 2.8 + 0.3 * len(pins))
+        for to, _ in line.of_role(end, "eps"):
+            yield Slot("sockets", sockets, i, to, 7.5 + 0.3 * len(pins))
 
 
 #: Two halves of one plug.
@@ -198,7 +200,11 @@ def _has_other_unit(line: Line, i: int) -> bool:
 def _counts(line: Line, i: int) -> Iterator[Slot]:
     """`x3`, `3x`, and a number before what it counts."""
     n = line.number(i)
-    after = line.number(i + 1) if line.text(i) == "x" else None
+    for at, _ in line.of_role(i, "about"):
+        if line.text(at).isdigit() and 1 <= (line.number(at) or 0) <= MOST_COUNTED:
+            n_about = line.number(at) or 0
+            yield Slot("count", int(n_about), i, at + 1, _weight_of_count(line, at, n_about) + 0.6)
+    after = line.number(i + 1) if line.text(i) in ("x", "*") else None
     if after is not None and after % 1 == 0 and not [*unit_at(line, i + 2)]:
         yield Slot("count", int(after), i, i + 2, 2.4)
     if n is None or not line.text(i).isdigit() or not 1 <= n <= MOST_COUNTED:
@@ -225,7 +231,7 @@ def _weight_of_count(line: Line, i: int, n: float) -> float:
 
 def _is_told(line: Line, i: int) -> bool:
     """Whether a number stands by itself: `fans: 3`, `sata ssds, four`."""
-    if i == 0 or line.text(i + 1) not in ("", ",", ";"):
+    if i == 0 or line.text(i + 1) not in ("", ",", ";", "("):
         return False
     before = line.text(i - 1)
     return before in (":", "=", "are") or (before == "," and _is_plural_before(line, i))
@@ -375,11 +381,9 @@ def _beside(line: Line, i: int) -> Iterator[Slot]:
 
 
 def _behind_adapter(line: Line, i: int) -> int:
-    """`adapter to 3x8pin`: where its sockets end."""
-    if line.text(i) not in ("to", "from", "for"):
-        return i
-    ends = [slot.to for slot in _sockets(line, i + 1)]
-    return max(ends, default=i)
+    """`adapter to 3x8pin`, `adapter 3x8`: where its sockets end."""
+    start = i + (line.text(i) in ("to", "from", "for"))
+    return max((slot.to for slot in _sockets(line, start)), default=i)
 
 
 def _fans_of(line: Line, i: int) -> Iterator[Slot]:
@@ -438,6 +442,9 @@ def _marks(line: Line, i: int) -> Iterator[Slot]:
     is_before_number = line.number(i + 1) is not None and line.tokens[i + 1].glued
     if line.text(i) == "-" and is_before_number and not line.tokens[i].glued:
         return  # a minus: of nothing but a limit
+    is_named = i == 1 and line.number(1) is not None and line.text(2) == ":"
+    if is_named and any(v.partition(" ")[0] not in PLURALS for _, v in line.of_role(0, "kind")):
+        yield Slot("mark", "", 1, 3, 3.0)  # `GPU 1: …`
     if i == 0 and line.number(0) is not None and line.text(1) in (".", ")"):
         yield Slot("mark", "", 0, 2, 2.0)  # the number of the line in a list
     if not line.tokens[i].is_quoted and not line.text(i)[0].isalnum():
@@ -445,7 +452,29 @@ def _marks(line: Line, i: int) -> Iterator[Slot]:
         yield Slot(role, "", i, i + 1, 0.0)
 
 
+def _shared_out(line: Line, i: int) -> Iterator[Slot]:
+    """`(3 front, 2 top, 1 rear)`: how many are where."""
+    if line.text(i) not in ("(", ":"):
+        return
+    counts, at = [], i + 1
+    while (n := line.number(at)) is not None and n % 1 == 0:
+        at += 1 + (line.text(at + 1) == "x")
+        at += line.text(at) in ("in", "at", "on", "the")
+        ends = [to for to, _ in line.of_role(at, "place")] or [at + 1] * (line.text(at) == "top")
+        if not ends:
+            return
+        counts.append(int(n))
+        at = max(ends)
+        at += line.text(at) in (",", "and", "+", "&", ";", "/")
+    closed = line.text(at) == ")" if line.text(i) == "(" else at == len(line.tokens)
+    if len(counts) > 1 and closed:
+        yield Slot(
+            "shared out", sum(counts), i, at + (line.text(i) == "("), 4.0 + 1.5 * len(counts)
+        )
+
+
 RULES: tuple[_Rule, ...] = (
+    _shared_out,
     _figures,
     _named_figures,
     rails,

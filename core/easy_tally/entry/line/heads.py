@@ -44,7 +44,7 @@ def head_of(kinds: list[Slot], slots: list[Slot]) -> Head:
     if not kinds:
         return _fans_alone(slots)
     weight = 0.0
-    if any(kind_of(k) == "usb" for k in kinds) and _is_fed_by_sata(slots):
+    if all(kind_of(k) == "usb" for k in kinds) and _is_fed_by_sata(slots):
         weight -= len(kinds) - 1
         kinds = [k._replace(value=str(k.value).replace("usb", "hub", 1)) for k in kinds]
     meant = _meant(kinds)

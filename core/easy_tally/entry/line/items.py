@@ -12,7 +12,7 @@ from ..words import Spans
 from .amounts import Amount, Line
 from .figures import DUAL, SAYS_NOTHING, Open, WithFigures, amount_word
 from .heads import Misread, kind_of
-from .lexicon import PLACES
+from .lexicon import FIGURES_OF_ONE, PLACES
 from .parting import parted
 from .patterns import MOST_COUNTED, Slot
 
@@ -22,6 +22,10 @@ _LEAST_FAN_MM = 40
 _SLOT_MM = 20.32
 #: Sizes that a module of memory has [GB].
 _MODULE_GB = (4, 8, 12, 16, 24, 32, 48, 64, 96, 128)
+#: What disks turn at [rpm].
+_RPM = (5400, 5900, 7200, 10_000, 15_000)
+#: A number without a unit beyond this is of no count and no figure: a model's.
+_LEAST_MODEL = 2100
 _BOARD_GIVES = ("sata-ports", "usb2-headers", "usb3-headers", "usbc-headers", "audio-headers")
 #: Kind → what it may give by number.
 _GIVES = {
@@ -68,7 +72,9 @@ _SEEN: dict[str, str] = {
     **dict.fromkeys(("kind", "sized", "fans"), "kind"),
     **dict.fromkeys(("count", "kit", "kit of", "multiple"), "count"),
     **dict.fromkeys(("figure", "each", "total", "rail", "limit watts", "two figures"), "each"),
-    **dict.fromkeys(("sockets", "feed", "cpu sockets", "on hub", "usb lead"), "fed by"),
+    **dict.fromkeys(
+        ("sockets", "feed", "cpu sockets", "card cpu sockets", "on hub", "usb lead"), "fed by"
+    ),
     **dict.fromkeys(("length", "dimensions", "thick", "covers", "place", "blows"), "measures"),
     **dict.fromkeys(("loose", "described", "under", "name", "detail"), "note"),
     **dict.fromkeys(("price", "told", "beside"), "left out"),
@@ -78,11 +84,25 @@ _SEEN: dict[str, str] = {
 def items_of(slots: tuple[Slot, ...], line: Line) -> list[Item] | None:
     """The things of a reading; None where its slots do not go together."""
     if not any(s.role in ("kind", "fans", "sized") for s in slots):
-        return [_kindless(slots)]
+        kind = _kind_by_figure(slots, line)
+        if kind is None:
+            return [_kindless(slots)]
+        slots = (kind, *slots)
     try:
         return [_Making(kinds, own, line).item() for kinds, own in parted(slots, line)]
     except Misread:
         return None
+
+
+def _kind_by_figure(slots: tuple[Slot, ...], line: Line) -> Slot | None:
+    """The kind of part that the name of a figure says where nothing else does: `graphics power`."""
+    for slot in slots:
+        if slot.role in ("figure", "each"):
+            words = line.typed(slot.at, slot.to).lower()
+            for kind, names in FIGURES_OF_ONE.items():
+                if any(name in words for name in names):
+                    return slot._replace(role="kind", value=kind, weight=0.0)
+    return None
 
 
 def _kindless(slots: tuple[Slot, ...]) -> Item:
@@ -136,16 +156,25 @@ class _Making(WithFigures):
             if self.figures == "drive" and n > 1:
                 raise Misread  # each with its own
             self.weight -= 1.5 * (self.kind == "card" and socket == "sata")
+            self._fed_by_more_than_its_slot()
             self.words.append(socket if n == 1 else f"{n}x{socket}")
 
+    def _fed_by_more_than_its_slot(self) -> None:
+        """A plain card is fed by its slot alone, where nobody says more."""
+        if "plain" in self.words:
+            self.words = [w for w in self.words if w != "slot-only"]
+
     def take_feed(self, slot: Slot) -> None:
-        if slot.value == "header" and not PARTS[self.figures].hangs:
+        is_of_header = slot.value == "header" and not PARTS[self.figures].hangs
+        if is_of_header or (slot.value == "slot-only" and self.kind == "usb"):
             self.described.append(self.text(slot))
         elif slot.value == "sata" and self.kind == "m2":
             raise Misread
         elif slot.value == "sata" and not PARTS[self.figures].has_sockets:
             self.described.append(self.text(slot))
         elif slot.value not in self.words:
+            if slot.value != "slot-only":
+                self._fed_by_more_than_its_slot()
             self.words += slot.value.split()
             self.weight -= 1.5 * (self.kind == "card" and slot.value == "sata")
 
@@ -258,10 +287,23 @@ class _Making(WithFigures):
         else:
             self.words.append(f"{word}:{n}{each}")
 
+    def take_card_cpu_sockets(self, slot: Slot) -> None:
+        if self.kind != "card" or any(w.startswith("sockets:") for w in self.words):
+            raise Misread
+        self.words.append("sockets:" + ",".join(f"{chr(97 + i)}=eps8" for i in range(slot.value)))
+
     def take_cpu_sockets(self, slot: Slot) -> None:
         if self.kind != "board":
             raise Misread
+        pins = {t.number for t in self.line.tokens[slot.at : slot.to]} & {4, 8}
+        if not pins and self._has_pins_said(slot):
+            return  # `two processor sockets, two 8-pin`
         self.take_sockets(slot)
+
+    def _has_pins_said(self, but: Slot) -> bool:
+        """Whether another slot says its processor sockets by their pins."""
+        said = [s for s in self.slots if s.role in ("sockets", "cpu sockets") and s is not but]
+        return any(socket in ("8pin", "4pin") for s in said for socket, _ in s.value)
 
     def take_cpu_word(self, slot: Slot) -> None:
         """Of sockets that are said already; else it says one."""
@@ -380,10 +422,19 @@ class _Making(WithFigures):
             self.take_length(slot._replace(value=Amount(n, n, n, "in")))
         elif self.kind == "m2" and n in (2230, 2242, 2260, 2280, 22110):
             self.described.append(f"form-{n:g}")
+        elif self.figures == "drive" and n in _RPM:
+            self.described.append(f"{n:g} rpm")
+        elif (
+            n > _LEAST_MODEL and self.kind in ("processor", "card", "board") and self._has_figure()
+        ):
+            self.described.append(f"{n:g}")
         elif self.kind == "fan" and n < 20:
             self.open = Open(f"{n:g} of what?", (f"{n:g}w", f"{n:g}a"))
         else:
             self.words.append(f"{n:g}")
+
+    def _has_figure(self) -> bool:
+        return any(s.role in ("figure", "each", "total") for s in self.slots)
 
     def take_described(self, slot: Slot) -> None:
         self.described.append(self.text(slot))
@@ -409,6 +460,9 @@ class _Making(WithFigures):
             self.kind in ("fan", "cooler") and slot.role == "bare" and slot.value >= _LEAST_FAN_MM
         )
 
+    def take_shared_out(self, slot: Slot) -> None:
+        self.described.append(self.text(slot).strip("(): "))
+
     def take_maybe(self, slot: Slot) -> None:
         self.unsure.append(self.text(slot))
 
@@ -430,6 +484,9 @@ class _Making(WithFigures):
     def take_elsewhere(self, slot: Slot) -> None:
         at = self.slots.index(slot)
         under = any(s.role in ("for", "with") for s in self.slots[:at])
+        if slot.at < self.head.at and [s.role for s in self.slots[at + 1 : at + 2]] == ["break"]:
+            self.elsewhere = str(slot.value)  # `full tower, 9 fans`
+            return
         told_of = [s.at for s in self.slots[at:] if s.role in ("for", "with")]
         if told_of and self.head.at > told_of[0]:
             self.elsewhere = str(slot.value)  # `power supply with three PCIe cables`

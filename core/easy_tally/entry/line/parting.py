@@ -41,6 +41,10 @@ class _Parting:
         if slot.role == "kind":
             self._take_kind(kinds, own, slot)
             return
+        if slot.role == "sized" and (behind := _behind_sized(own)):
+            self.groups.append(([], [*own[behind:], slot]))
+            del own[behind:]
+            return
         if slot.role == "break" or self.line.text(slot.at) in ("and", "&", "or"):
             self.joined, self.is_parted = self.line.text(slot.at), True
             goes_on = not self.is_with or _is_of(kinds, "cooler", "card")  # `for fans and lights`
@@ -52,6 +56,9 @@ class _Parting:
     def _take_kind(self, kinds: list[Slot], own: list[Slot], slot: Slot) -> None:
         if not kinds:
             kinds.append(slot)
+        elif self.line.text(slot.at) in ("pcie", "pci") and slot.to == slot.at + 1:
+            own.append(slot._replace(role="told"))  # what it stands in
+            return
         elif self._is_fan_of(kinds, slot):
             own.append(self._fans_of(kinds, own, slot))
         elif _is_of(kinds, "cooler") and kind_of(slot) == "usb":
@@ -115,7 +122,18 @@ def _are_two(kinds: list[Slot], own: list[Slot], slot: Slot) -> bool:
     if slot.value not in {k.value for k in kinds}:
         return True
     breaks = [i for i, s in enumerate(own) if s.role == "break"]
-    return len(counts) > 1 and bool(breaks) and counts[-1] > breaks[-1]
+    if not breaks:
+        return False
+    is_told = {s.role for s in own[: breaks[-1]]} & {"figure", "each", "sockets", "rail"}
+    is_next = all(s.role == "count" for s in own[breaks[-1] + 1 :])
+    return (len(counts) > 1 and counts[-1] > breaks[-1]) or (bool(is_told) and is_next)
+
+
+def _behind_sized(own: list[Slot]) -> int:
+    """Where what follows other fans of a size begins, behind what parts them; 0 for nowhere."""
+    sized = [i for i, s in enumerate(own) if s.role == "sized"]
+    breaks = [i for i, s in enumerate(own) if s.role == "break"]
+    return breaks[-1] + 1 if sized and breaks and breaks[-1] > sized[-1] else 0
 
 
 def _right_before(own: list[Slot], kind: Slot) -> list[Slot]:

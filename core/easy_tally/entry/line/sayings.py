@@ -29,6 +29,13 @@ def _year(n: float) -> float | None:
     return n if n % 1 == 0 and 1990 <= n <= 2050 and n != 2000 else None
 
 
+def _fans_sized(n: int, size: Amount) -> tuple[int, float] | None:
+    """So many of a size that fans have."""
+    return (
+        (n, size.likely) if size.unit == "mm" and size.likely in (80, 92, 120, 140, 200) else None
+    )
+
+
 def _gives(word: str) -> Callable[..., tuple[str, int, Amount | None]]:
     """Ports or headers that a board, a controller or a hub has, as many as the first says."""
     return lambda n=None, *said: (
@@ -66,6 +73,8 @@ _ROWS = Rows(
     ("signal", "I x? <outputs> _ Q.a <each>?", 6.0, _gives("outputs")),
     ("signal", "1 to I", 3.0, _gives("outputs")),
     ("signal", "I port|ports", 2.4, _gives("ports")),
+    ("signal", "I x? pwm", 4.4, _gives("outputs")),
+    ("described", "<multiple> port", 4.0, _no),
     ("signal", "I x? port|ports <sata_data>", 4.2, _gives("sata-ports")),
     ("signal", "I i", 2.4, _gives("ports")),
     ("memory slots", "I x? <memory_slots>", 3.4, _no),
@@ -75,8 +84,10 @@ _ROWS = Rows(
     ("lanes", "x? N <lanes>", 3.2, lambda n, _: n),
     ("slots", "I? x? pcie|pci x I slot|slots", 6.0, lambda n, lanes: (f"x{lanes}",) * _one_or(n)),
     ("described", "I pcie|pci slot|slots", 5.0, _no),
-    ("told", "pcie|pci N", 1.8, _no),
-    # A board's processor sockets.
+    ("told", "pcie|pci N", 2.6, _no),
+    # Processor sockets: of a card that takes such a plug, of a board.
+    ("card cpu sockets", "I? x? 8 <pins>? <cpu> style|type? <plugs>?", 6.5, _one_or),
+    ("card cpu sockets", "I? x? <cpu> style|type? 8 <pins>? <plugs>?", 6.5, _one_or),
     ("cpu sockets", "I? <multiple>? x? 8 <pins>? <cpu> <plugs>?", 5.5, _of_cpu("8pin")),
     ("cpu sockets", "I? <multiple>? x? <cpu> 8 <pins>? <plugs>?", 5.5, _of_cpu("8pin")),
     ("cpu sockets", "I? <multiple>? x? 4 <pins>? <cpu> <plugs>?", 5.5, _of_cpu("4pin")),
@@ -99,10 +110,19 @@ _ROWS = Rows(
     # Counts.
     ("count", "<count> _ N", 2.6, lambda _, n: int(n)),
     ("count", "I <pieces> .? of?", 2.4, lambda n, _: n or None),
+    (
+        "sockets",
+        "I power|pcie? <plugs> _ <socket_one> each",
+        8.0,
+        lambda n, *said: ((said[-1], n),) if 1 <= n < 5 else None,
+    ),
     ("sockets", "<socket_one> x I", 4.8, lambda socket, n: ((socket, n),) if 1 < n < 5 else None),
     ("count", "I of them|these|those|it", 3.4, int),
     ("count", "( x I )", 2.6, int),
+    ("count", "( I )", 1.8, int),
     ("sized", "I? x? N s", 3.6, lambda n, size: (n, size)),
+    ("sized", "I x Q.mm", 3.4, _fans_sized),
+    ("sized", "I Q.mm", 2.4, _fans_sized),
     # Figures, and what else has a unit.
     ("figure", "watts|watt|wattage _ N", 2.8, lambda n: ("", Amount(n, n, n, "w"))),
     ("figure", "amps|amp|amperes _ N", 2.8, lambda n: ("", Amount(n, n, n, "a"))),
@@ -111,6 +131,7 @@ _ROWS = Rows(
     ("detail", "Q.gb,tb,ghz,mhz,mt/s,rpm,core", 1.8, lambda x: x),
     ("flow", "Q.m3h", 1.8, lambda x: x.likely),
     ("length", "Q.mm,in", 1.8, lambda x: x),
+    ("length", "card|gpu length|long _ Q.mm,in", 6.0, lambda x: x),
     ("length", "Q.mm,in long|length", 2.4, lambda x: x),
     ("high", "Q.mm,in high|height|tall", 2.6, lambda x: x),
     ("thick", "Q.mm,in <thick>", 2.4, lambda x, _: x.likely),
@@ -130,7 +151,12 @@ _ROWS = Rows(
     ("no usb lead", "no|without usb lead|cable", 5.5, _no),
     ("described", "gen3|gen4|gen5 x N", 4.4, _no),
     ("mark", "[ x ]", 2.0, _no),
+    # Of its plug or of the card?
+    ("maybe", "with 1|a? Q.w <socket_one> cable|lead|plug|connector", 9.0, _no),
     ("described", "N k rpm", 3.0, _no),
+    ("described", "N c / N t", 6.0, _no),
+    ("described", "<multiple> core|cores", 5.0, _no),
+    ("figure", "Q.w,a at most", 4.0, lambda x: ("", x)),
     ("described", "I bay|bays cage?", 3.0, _no),
     ("feed", "<no_plug>", 3.4, lambda _: "slot-only"),
 )

@@ -152,7 +152,8 @@ def _ask_air_or_liquid(said: Said) -> None:
     count = [f"x{n}" for n, w in said.several if w == "fan" and n > 1]
     no_air = ("cooler", "coolers", "cpu", "processor", "header", "fan", *fans)
     name = [] if said.name is not None else [quoted("Air cooler")]
-    air = ["fan", *said.without(*no_air), *name, *count]
+    own = (w.removeprefix("fan:") for w in said.without(*no_air))
+    air = ["fan", *own, *name, *count]
     liquid = ["aio", *said.without("cooler", "coolers", "cpu", "processor")]
     feeds = ("header",) if "header" in said.flags else ("sata", "peripheral", "header")
     raise Ask(

@@ -16,8 +16,10 @@ UNITS: dict[str, tuple[str, float]] = {
     **dict.fromkeys(("ma", "milliamp", "milliamps", "milliampere", "milliamperes"), ("a", 0.001)),
     **dict.fromkeys(("v", "volt", "volts", "vdc"), ("v", 1.0)),
     **dict.fromkeys(("mm", "millimeter", "millimeters", "millimetre", "millimetres"), ("mm", 1.0)),
-    **dict.fromkeys(("cm", "centimeter", "centimeters", "centimetres"), ("mm", 10.0)),
-    **dict.fromkeys(("in", "inch", "inches"), ("in", 1.0)),
+    **dict.fromkeys(
+        ("cm", "centimeter", "centimeters", "centimetres", "centimetre", "centimeter"), ("mm", 10.0)
+    ),
+    **dict.fromkeys(("in", "inch", "inches", "zoll"), ("in", 1.0)),
     **dict.fromkeys(("gb", "gig", "gigs", "giga", "gigabyte", "gigabytes"), ("gb", 1.0)),
     **dict.fromkeys(("tb", "tera", "terabyte", "terabytes"), ("tb", 1.0)),
     "ghz": ("ghz", 1.0),

@@ -57,7 +57,7 @@ _TOKEN = re.compile(
     (?P<link>(?:https?://|www\.)\S+)
   | (?P<quoted>"[^"]+"|“[^”]+”)
   | (?P<setting>[a-z][a-z0-9.-]*:(?=\S)(?:"[^"]*"|\S)+)
-  | (?P<known>m\.2|12vhpwr|12v-2x6|dvd-r(?:om|w)|cd-rom|blu-ray|so-dimm
+  | (?P<known>m\.2s?|12vhpwr|12v-2x6|dvd-r(?:om|w)|cd-rom|blu-ray|so-dimm
       |i/o|m[³3]/h|mt/s|gb/s|mb/s)(?![a-z0-9])
   | (?P<number>(?:[0-9]{1,3}(?:[,.'][0-9]{3})+(?![0-9])|[0-9]+)(?:[.,][0-9]+)?|[.,][0-9]+)
   | (?P<word>[^\W\d_]+(?:['’][^\W\d_]+)*)
@@ -177,6 +177,8 @@ def _joined(tokens: list[Token]) -> Iterator[Token]:
             i += 1
             continue
         to, value = said
+        if [t.text for t in tokens[to : to + 3]] == ["and", "a", "half"]:
+            to, value = to + 3, value + 0.5
         first, last = tokens[i], tokens[to - 1]
         yield Token(f"{value:g}", first.at, last.to, value, first.glued)
         i = to

@@ -12,7 +12,8 @@ KINDS_SAID: dict[str, str] = {
         "mother board | main board | mobo | system board | logic board | server board | mainboard"
     ),
     "processor": (
-        "central processor | cpu chip | desktop chip | processor chip | apu | microprocessor | chip"
+        "central processor | cpu chip | desktop chip | processor chip | apu | microprocessor | "
+        "chip | proc"
     ),
     "memory": (
         "sticks of ram | sticks of memory | stick of ram | stick of memory | ram stick | "
@@ -23,6 +24,7 @@ KINDS_SAID: dict[str, str] = {
     "card": (
         "graphics card | video card | graphicscard | videocard | graphic card | "
         "display card | vga card | vga | graphics adapter | accelerator | compute card | "
+        "compute accelerator | "
         "render card | workstation card | gfx | discrete graphics"
     ),
     "cards": "gpus",
@@ -41,7 +43,7 @@ KINDS_SAID: dict[str, str] = {
     "ssd 2.5in": "sata ssd",
     "m.2": (
         "m.2 sata ssd | m.2 sata | nvme drive | nvme ssd | m.2 ssd | m.2 drive | m2 ssd | "
-        "m2 drive | nvmes | m.2 stick | gum-stick drive | gumstick drive"
+        "m2 drive | nvmes | m.2s | m2s | m.2 stick | gum-stick drive | gumstick drive"
     ),
     "optical": (
         "optical drive | dvd drive | dvd writer | dvd burner | dvd-rom | dvd-rw | cd drive | "
@@ -74,6 +76,9 @@ KINDS_SAID: dict[str, str] = {
         "lighting | leds | led tape | lightbar"
     ),
     "strip 5v": "argb strip | addressable strip | addressable lights | argb",
+    'load called:"Motor"': "stepper motor | stepper | servo motor",
+    'load called:"Motor driver"': "motor driver | stepper driver | driver board",
+    'load called:"Valve"': "valve | solenoid valve | solenoid",
     'load called:"Relay board"': "relay board",
     'load called:"Serial board"': "serial board",
     'load called:"Sensor board"': "sensor board",
@@ -102,7 +107,8 @@ PLAIN_CARDS: dict[str, str] = {
     "M.2 adapter": "nvme adapter | m.2 adapter | m.2 adapter card | nvme adapter card",
     "USB card": (
         "usb 2 card | usb 3 card | usb 3.0 card | usb c card | usb 3 pci express card | "
-        "usb pci express card | usb card | usb expansion card | usb pcie card | pcie usb card"
+        "usb pci express card | usb card | usb expansion card | usb 3 expansion card | "
+        "usb pcie card | pcie usb card"
     ),
     "Serial card": "serial card",
     "Parallel card": "parallel card",
@@ -151,7 +157,7 @@ FEEDS_SAID: dict[str, str] = {
         "without power connector | without a power connector | without a power plug | "
         "without extra power | no plug | no connector | slot powered | slot-powered | "
         "bus powered | bus-powered | powered by the slot | fed by the slot | slot only | "
-        "from the slot only | only from the slot | by the slot only | "
+        "from the slot only | only from the slot | by the slot only | no power | "
         "powered from the slot | slot power only"
     ),
     "headers": "fan headers",
@@ -163,8 +169,7 @@ FEEDS_SAID: dict[str, str] = {
     ),
     "fan": "dc fan",
     "sata": (
-        "sata powered | sata-powered | powered by sata | sata power | power from sata | "
-        "with sata | sata plug"
+        "sata powered | sata-powered | powered by sata | sata power | power from sata | sata plug"
     ),
     "peripheral": (
         "peripheral plug | 4-pin peripheral | 4 pin peripheral | peripheral 4-pin | lp4 | "
@@ -184,13 +189,15 @@ FIGURES_SAID: dict[str, str] = {
     "power-disable": "power disable | power-disable feature",
     "start": (
         "spin-up | spin up | spinup | spin-up current | spin up current | start-up | "
-        "startup | start up | start current | peak current | at spin-up | at start | peak | "
-        "starting"
+        "startup | start up | start current | startup current | start-up current | peak current | "
+        "at spin-up | at start | peak | starting | spinning up"
     ),
     "main": (
         "tdp | thermal design power | tgp | tbp | board power | total board power | "
         "graphics power | total graphics power | base power | processor base power | "
-        "package power | sustained | pl1 | long limit | full load | under load | at load | "
+        "package power | sustained | pl1 | long limit | full load | under load | at load | load | "
+        "under full load | "
+        "peak board power | max board power | maximum board power | "
         "at full load | at full | rated current | current draw | power draw | "
         "power consumption | max power | maximum power | typical power | rated power | "
         "input current | operating current | max current | read/write | active | running | "
@@ -198,7 +205,8 @@ FIGURES_SAID: dict[str, str] = {
     ),
     "short": (
         "ppt | for a short time | short time | pl2 | turbo | turbo power | max turbo power | "
-        "maximum turbo power | boost | boost power | short limit | short term | short-term"
+        "maximum turbo power | when boosting | while boosting | boost | boost power | "
+        "short limit | short term | short-term"
     ),
     "idle": "at idle | idling | idle power",
     "standby": "standby power",
@@ -209,10 +217,16 @@ FIGURES_SAID: dict[str, str] = {
     "slot": "from the slot | by the slot",
 }
 
+#: Kind → what names a figure that it alone has: the line speaks of it, whatever else it says.
+FIGURES_OF_ONE: dict[str, tuple[str, ...]] = {
+    "card": ("board power", "graphics power", "tgp", "tbp"),
+    "processor": ("processor base power", "base power", "turbo power"),
+}
+
 #: What draws of an air cooler is its fan.
 AIR_COOLERS = (
-    "air cooler | tower cooler | cpu air cooler | cpu tower cooler | top-flow cooler | "
-    "downdraft cooler | processor air cooler | dual tower cooler"
+    "air cooler | cooler air | tower cooler | cpu air cooler | cpu tower cooler | "
+    "top-flow cooler | downdraft cooler | processor air cooler | dual tower cooler"
 )
 #: What people call a hub for lights.
 LIGHT_HUBS = (
