@@ -60,15 +60,18 @@ def say(request: HttpRequest, body: schemas.SayIn) -> dict[str, Any]:
     ]
     own = words.own(owner_of(request))
     said = parse(body.text, own)
-    answers = [plain(choice).part for choice in said.choices]
-    meant = [understood(part) if part else "" for part in answers]
     return {
         "said": said,
         "slots": [slot._asdict() for slot in slots_of(body.text, said, own)],
         "own": words.told(own, used_in(body.text, own)),
         "offers": offers,
-        "meant": meant,
+        "meant": _meant(said),
     }
+
+
+def _meant(said: Entry) -> list[str]:
+    answers = [plain(choice).part for choice in said.choices]
+    return [understood(part) if part else "" for part in answers]
 
 
 @router.post("/entries", response=list[schemas.LineOut], operation_id="entries")
@@ -85,6 +88,7 @@ def _line(line: str, entry: Entry, own: dict[str, str]) -> dict[str, Any]:
         "slots": [slot._asdict() for slot in slots_of(line, entry, spans=False)],
         "own": words.told(own, used_in(line, own)),
         "watts": full_w(entry.taken),
+        "meant": _meant(entry),
     }
 
 

@@ -72,6 +72,8 @@ class LineOut(Schema):
     own: list[OwnWordOut]
     #: What its parts draw together at full load, likely [W]; none where that is not known.
     watts: float | None
+    #: What each of `entry.choices` is understood as; empty where it asks something itself.
+    meant: list[str]
 
 
 class FoundOut(Schema):

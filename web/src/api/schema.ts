@@ -6696,6 +6696,8 @@ export interface components {
             own: components["schemas"]["OwnWordOut"][];
             /** Watts */
             watts: number | null;
+            /** Meant */
+            meant: string[];
         };
         /**
          * ListIn

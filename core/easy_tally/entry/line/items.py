@@ -13,7 +13,7 @@ from .amounts import Amount, Line
 from .figures import DUAL, SAYS_NOTHING, Open, WithFigures, amount_word
 from .heads import Misread, kind_of
 from .lexicon import FIGURES_OF_ONE, PLACES
-from .parting import parted
+from .parting import COUNTS, parted
 from .patterns import MOST_COUNTED, Slot
 
 #: A bare number from here on is a fan's size [mm].
@@ -412,7 +412,8 @@ class _Making(WithFigures):
 
     def take_bare(self, slot: Slot) -> None:
         n = slot.value
-        if n > MOST_COUNTED and slot.to == self.head.at and self.head.is_plural:
+        is_counted = any(s.role in COUNTS for s in self.slots)
+        if n > MOST_COUNTED and slot.to == self.head.at and self.head.is_plural and not is_counted:
             self.words.append(f"x{n:g}")  # more than there are of anything: refused as such
             self.open = None
             return

@@ -181,9 +181,9 @@ function TakenLine({ line, onAnswer }: { line: Line; onAnswer: (words: string) =
             {[entry.question, unknown].filter(Boolean).join(" ")}
           </span>
           <span className="flex flex-wrap gap-1.5 pt-1">
-            {entry.choices.map((c) => (
-              <Button key={c} className="min-h-7 font-mono text-sm font-normal" onClick={() => onAnswer(c)}>
-                {c}
+            {entry.choices.map((c, i) => (
+              <Button key={c} className="min-h-7 text-left text-sm font-normal" onClick={() => onAnswer(c)}>
+                {line.meant[i] || c}
               </Button>
             ))}
           </span>
