@@ -40,6 +40,17 @@ SUPPLIES = (
     ("600w sfx-l 2 x cpu, 3 x pcie ports", "rated:600 form:SFX-L ports:p1,p2,g1,g2,g3"),
     ("500 W supply, fan stops under 150 W", "rated:500 fan-stands-to:30"),
     ("850W power supply, atx 3.1, 5 year warranty, €129", "rated:850 design:3.1"),
+    ("old 400 W unit, no modular cables, 12V rail 28A", "rated:400 12v:28 modular:not"),
+    (
+        "SFX-L 800 W platinum fully modular 5 ports for cpu or graphics and 3 for drives",
+        "rated:800 form:SFX-L modular:fully ports:c1,c2,c3,c4,c5,d1,d2,d3",
+    ),
+    ("+12V 70.8A, +5VSB 3A, 850W total, combined 3.3/5 120 W", "12v:70.8 standby:3 combined:120"),
+    ("600W flex atx", 'rated:600 form:"Flex ATX"'),
+    (
+        "1000 W platinum fully modular ATX 3.1 with 12V-2x6, 4 x PCIe, 12 SATA plugs on 3 leads",
+        "rated:1000 design:3.1 modular:fully grade:platinum ports:g1,g2,g3,g4,h1,d1,d2,d3",
+    ),
 )
 CABLES = (
     (
@@ -54,6 +65,15 @@ CABLES = (
     ("24 pin board cable 610 mm", 1, "p1=atx24@610"),
     ("eps cable 27 inch", 1, "p1=eps4+4@686"),
     ("4 sata and 1 peripheral 400/500/600/700/850 mm", 1, "p4=sata@700,p5=per4@850"),
+    ("peripheral cable 3 plugs 450 + 150 + 150", 1, "p1=per4@450,p2=per4@600,p3=per4@750"),
+    ("pcie pigtail 650/800 mm", 1, "p1=pcie6+2@650,p2=pcie6+2@800"),
+    ("graphics cable, one 8-pin (6+2) 600 mm, 16 AWG", 1, "16awg plugs:p1=pcie6+2@600"),
+    ("24 pin (20+4) cable 600 mm", 1, "p1=atx20+4@600"),
+    (
+        "sata/peripheral combo cable: 2 sata, 2 peripheral, 400/550/700/850",
+        1,
+        "p1=sata@400,p2=sata@550,p3=per4@700,p4=per4@850",
+    ),
 )
 LOOSE = (
     ("adapter", "adapter 16-pin from 3 8-pin, 300 W, 200 mm", "c=pcie8 plugs:x=16pin@200"),
@@ -62,12 +82,19 @@ LOOSE = (
     ("adapter", "sata splitter 1 to 2 200 mm", "leads:a=sata plugs:x=sata@200,y=sata@200"),
     ("adapter", "4 pin to two sata, crimped, 150 and 250 mm", "x=sata@150,y=sata@250 moulded:no"),
     ("extension", "24 pin extension 300 mm", "kind:atx24 length:300"),
+    ("extension", "16-pin extension 400 mm 600 W", "kind:16pin length:400"),
     ("extension", "cpu 8 pin extension 250mm 16awg", "kind:eps8 length:250"),
     ("bracket", "SFX to ATX bracket", "form:SFX place:ATX"),
     ("bracket", "bracket for an SFX supply in an ATX case", "form:SFX place:ATX"),
     ("bracket", "ATX bracket for SFX supply", "form:SFX place:ATX"),
 )
 CASES = (
+    (
+        "Mini-ITX case, SFX power supply, GPU max 305 x 140 mm, 2.5 slots",
+        "forms:SFX card-room:305 panel:140 slots:2",
+    ),
+    ("full tower, 9 slots, 420 radiator front and top", "slots:9 radiators:front+420,top+420"),
+    ("case with a 360 mm radiator at the top and 280 in the front", "radiators:top+360,front+280"),
     (
         "mid tower, supply up to 180 mm, cards up to 360 mm, 7 slots, 2 3.5-inch bays",
         "supply-room:180 card-room:360 slots:7 bays-35:2",

@@ -74,6 +74,8 @@ def _spoken() -> Rows:
         ("use", "<use>", 1.6, str),
         # Plugs, in the order in which they are said.
         ("plugs", "I? x? <plug> <plugs>?", 2.4, _plugs),
+        ("plugs", "I? x? <plug_twice> <plugs>?", 6.0, _plugs),
+        ("told", "sata / peripheral combo|mixed|cable|lead", 8.0, lambda: ""),
         ("plugs", "<plug> x I <plugs>?", 3.0, lambda kind, n, _: _plugs(n, kind)),
         ("plugs", "<use> N <pins>?", 2.2, lambda use, n, _: _of_use(1, use, n)),
         ("plugs", "I? x? N <pins> <use> <plugs>?", 3.6, lambda n, p, _, u, __: _of_use(n, u, p)),
@@ -178,9 +180,11 @@ def _kinds(told: Told) -> tuple[int, list[str]]:
     if told.of("cables") and first not in told.of("cables"):
         raise Misread  # a number amid the line is of its plugs
     kinds = [_told_apart(kind, uses) for kind in kinds or uses]
-    several_said = told.one("several")
+    several_said, away = told.one("several"), told.one("lengths")
     if several_said is not None and len(kinds) == 1:
         kinds *= several_said.value
+    elif away is not None and len(kinds) == 1 and not counts:
+        kinds *= len(away.value)
     if len(kinds) > _MOST:
         raise Unread([("plugs", f"at most {_MOST} plugs", str(len(kinds)))])
     return (counts or [1])[0], kinds

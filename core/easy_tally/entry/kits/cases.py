@@ -103,6 +103,12 @@ def _radiator_said(side: str, size: float | Amount) -> str:
     return f"{side}+{size.likely if isinstance(size, Amount) else size:g}"
 
 
+def _radiators_said(size: float | Amount, _: str, side: str, *more: Any) -> str:
+    """`360 radiator on top and 280 in front`, `420 radiator front and top`."""
+    other, at = (more[0], more[1]) if len(more) > 1 else (size, more[0])
+    return f"{_radiator_said(side, size)},{_radiator_said(at, other)}"
+
+
 #: As its page or a tape measure says it.
 _SPOKEN = Grammar(
     Rows(
@@ -113,6 +119,10 @@ _SPOKEN = Grammar(
         ("words", "Q.mm _ <room>", 3.2, lambda x, word: _room(word, x)),
         ("words", "I x? <bays>", 3.6, lambda n, word: (word, str(n))),
         ("words", "I x? <slots>", 3.0, lambda n, _: ("slots", str(n))),
+        ("words", "N <slots>", 2.0, lambda n, _: ("slots", str(int(n)))),
+        ("sized room", "<room> _ <up_to>? _ N x Q.mm", 9.0, lambda w, _, n, x: (w, n, x)),
+        ("noted", "fan|fans _ I x? N _ <side>", 6.0, lambda *_: ""),
+        ("noted", "I x N _ <side>", 4.0, lambda *_: ""),
         ("words", "I x? <lead_to> <side>?", 3.4, lambda n, word, _: (word, str(n))),
         ("words", "<lead_to> <side>?", 2.0, lambda word, _: (word, "1")),
         ("words", "<side> <lead_to>", 2.4, lambda _, word: (word, "1")),
@@ -129,6 +139,10 @@ _SPOKEN = Grammar(
         ("radiator", "<side> Q.mm <radiator>", 4.0, lambda side, x, _: _radiator_said(side, x)),
         ("radiator", "<side> <radiator> N", 3.4, lambda side, _, n: _radiator_said(side, n)),
         ("radiator", "<side> <radiator> Q.mm", 3.8, lambda side, _, x: _radiator_said(side, x)),
+        ("radiator", "N <radiator> _ <side> and <side>", 6.0, _radiators_said),
+        ("radiator", "Q.mm <radiator> _ <side> and <side>", 6.4, _radiators_said),
+        ("radiator", "N <radiator> _ <side> and N _ <side>", 9.0, _radiators_said),
+        ("radiator", "Q.mm <radiator> _ <side> and N _ <side>", 9.4, _radiators_said),
         ("radiator", "<radiator> N _ <side>", 3.8, lambda _, n, side: _radiator_said(side, n)),
         ("radiator", "<radiator> Q.mm _ <side>", 4.2, lambda _, x, at: _radiator_said(at, x)),
         ("vent", "<filtered>? <side> <vents>", 3.0, lambda f, side, _: _vent_said(side, f)),
@@ -164,6 +178,11 @@ def _said(told: Told) -> dict[str, str]:
         word, value = slot.value
         if values.setdefault(word, value) != value:
             raise Misread
+    for slot in told.of("sized room"):
+        word, long, high = slot.value
+        values[word] = number_word(long)
+        if word == "card-room":
+            values.setdefault("panel", number_word(high.likely))
     for slot in told.of("formed"):
         form, x = slot.value
         values |= {"forms": form, "supply-room": number_word(x.likely)}

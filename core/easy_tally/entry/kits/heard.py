@@ -4,8 +4,10 @@ the same readings, weighed."""
 from __future__ import annotations
 
 from collections.abc import Callable, Iterator, Mapping
-from itertools import accumulate, chain
+from itertools import accumulate, chain, pairwise
 from typing import NamedTuple, TypeVar
+
+from pydantic import BaseModel
 
 from ..line import SURE, Line, Misread, Rows, Slot, unit_at, ways
 from ..own import NO_WORDS
@@ -103,14 +105,21 @@ def read_by(
                 raise
     if not taken:
         raise Unread([(line[:60], grammar.words, "not understood")])
-    if len({_but_for_its_note(thing) for _, thing in taken}) > 1:
+    if len({_but_for_its_words(thing) for _, thing in taken}) > 1:
         raise Unread([(line[:60], "words that say one thing", "two that it may be")])
     return taken[0][1]
 
 
-def _but_for_its_note(thing: object) -> str:
+def _but_for_its_words(thing: object) -> str:
+    """What a thing is, but for its name and its note."""
     things = thing if isinstance(thing, tuple) else (thing,)
-    bare = (t.model_copy(update={"note": ""}) if hasattr(t, "note") else t for t in things)
+    words = ("name", "note")
+    bare = (
+        t.model_copy(update={w: "" for w in words if hasattr(t, w)})
+        if isinstance(t, BaseModel)
+        else t
+        for t in things
+    )
     return repr(list(bare))
 
 
@@ -148,7 +157,7 @@ def lengths(line: Line, i: int) -> Iterator[Slot]:
     """`600/750 mm` from the supply, `600 + 150 + 150 mm` from plug to plug."""
     lengths: list[float] = []
     marks: set[str] = set()
-    at = i
+    at, factor = i, 0.0
     while (n := line.number(at)) is not None and n >= _LEAST_MM:
         lengths.append(n)
         at += 1
@@ -161,13 +170,16 @@ def lengths(line: Line, i: int) -> Iterator[Slot]:
         marks.add(line.text(at))
         at += 1
     is_list = marks == {"+"} or marks <= {"/", ",", "and"}
-    if len(lengths) > 1 and factor and is_list:
-        away = list(accumulate(lengths)) if marks == {"+"} else lengths
-        yield Slot("lengths", tuple(x * factor for x in away), i, at, 3.0)
+    is_without = not factor and min(lengths, default=0) >= _LEAST_BARE_MM
+    if len(lengths) > 1 and (factor or is_without) and is_list:
+        # No plug hangs before the one that was said before it: then they are steps.
+        are_steps = marks == {"+"} or any(b < a for a, b in pairwise(lengths))
+        away = list(accumulate(lengths)) if are_steps else lengths
+        yield Slot("lengths", tuple(x * (factor or 1.0) for x in away), i, at, 3.0)
 
 
-#: No cable is shorter [mm].
-_LEAST_MM = 1
+#: No cable is shorter [mm]; several numbers without a unit, each at least so much, are distances.
+_LEAST_MM, _LEAST_BARE_MM = 1, 80
 
 
 def _names(line: Line, i: int) -> Iterator[Slot]:

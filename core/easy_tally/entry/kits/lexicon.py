@@ -19,8 +19,11 @@ _ROWS: tuple[tuple[str, str, str], ...] = (
     ("use", "sata", "drive | drives | disk | disks | hdd | hard drive | hard disk"),
     # Plugs that say which they are.
     ("plug", "eps4+4", "4+4 | 4 + 4 | 4+4 pin | 4 + 4 pin | 8 pin eps | eps 8 pin"),
+    ("plug twice", "eps4+4", "8 pin ( 4+4 ) | 4+4 ( 8 pin ) | 8 pin ( 4+4 pin )"),
     ("plug", "pcie6+2", "6+2 | 6 + 2 | 6+2 pin | 6 + 2 pin | ( 6+2 ) pin"),
+    ("plug twice", "pcie6+2", "8 pin ( 6+2 ) | 6+2 ( 8 pin ) | 8 pin ( 6+2 pin )"),
     ("plug", "atx20+4", "20+4 | 20 + 4 | 20+4 pin | 20 + 4 pin"),
+    ("plug twice", "atx20+4", "24 pin ( 20+4 ) | 20+4 ( 24 pin ) | 24 pin ( 20+4 pin )"),
     ("plug", "atx24", "24 pin | 24 pins"),
     ("plug", "atx20", "20 pin | 20 pins"),
     ("plug", "16pin", "16 pin | 16 pins | 12+4 pin | 12 + 4 pin | 12vhpwr | 12v-2x6 | 12v 2x6"),
@@ -83,6 +86,7 @@ _ROWS: tuple[tuple[str, str, str], ...] = (
     ),
     ("modular", "semi", "semi modular | half modular | partly modular | partially modular"),
     ("modular", "not", "not modular | non modular | fixed cables | nonmodular | unmodular"),
+    ("modular", "not", "no modular cables | no modular | all cables attached | cables attached"),
     ("regulation", "independent", "independent | independently regulated | independent regulation"),
     ("regulation", "independent", "independent rails"),
     ("regulation", "group", "group | group regulated | group regulation | group rails"),
@@ -182,8 +186,8 @@ _ROWS: tuple[tuple[str, str, str], ...] = (
     (
         "filler",
         "",
-        "single | coded | setup | opening | efficiency | rails | rail | gauge | thick | printed "
-        "| insulation | wide | high",
+        "first | first at | the first at | combo | mixed | single | coded | setup | opening "
+        "| efficiency | rails | rail | gauge | thick | printed | insulation | wide | high",
     ),
     *SAID_OF_ALL,
 )

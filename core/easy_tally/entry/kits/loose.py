@@ -134,7 +134,11 @@ _ADAPTER = Grammar(
     "words of an adapter: 2 x 8-pin to 16-pin, mm, awg, W",
     (lengths,),
 )
-_EXTENSION = Grammar(Rows(*_WIRES_SAID), "words of an extension: its plug, mm, awg")
+_EXTENSION = Grammar(
+    # What it is coded for, its sense wires pass on.
+    Rows(*_WIRES_SAID, ("told", "Q.w", 0.6, lambda _: "")),
+    "words of an extension: its plug, mm, awg",
+)
 _BRACKET = Grammar(
     Rows(
         ("form", "<form>", 2.0, str),

@@ -215,6 +215,11 @@ _ROWS = Rows(
     ("leads", "<port> <cable> x I", 4.6, lambda kind, _, n: (n, kind)),
     ("leads", "I <port> <plugs> on I <cable>", 8.0, lambda _, kind, __, n, ___: (n, kind)),
     ("leads", "with <port>", 3.0, lambda kind: (1, kind) if kind == "16pin" else None),
+    ("ports", "I <ports> for <port>", 6.0, lambda n, _, kind: _ports(n, kind)),
+    ("ports", "I for <port>", 4.0, _ports),
+    ("combined", "<combined> N / N Q.w", 8.0, lambda *said: _amount(said[-1])),
+    ("form", "flex atx", 5.0, lambda: "Flex ATX"),
+    ("told", "with I <cable>", 5.0, lambda *_: ""),
     ("no ports", "<ports> <port>?", 0.2, lambda *_: ""),
 )
 _WORDS = "words of a supply: its W, A, mm, design, ports"
