@@ -116,6 +116,30 @@ class Columns(unittest.TestCase):
         self.assertEqual(self._taken("fan 120;3;0,25 A"), ["fan x3 0.25a 120mm"])
         self.assertEqual(self._taken("processor 125w; card 320w 16pin; fan 120"), [None])
 
+    def test_heads_with_their_unit_in_brackets(self) -> None:
+        head = "Component | Qty | Power (W)\n"
+        self.assertEqual(
+            self._taken(f"{head}GPU 2x8pin | 1 | 300\nFan 120mm | 4 | 2.4"),
+            [None, "card 2x8pin 300w", "fan x4 0.2a 120mm"],
+        )
+
+    def test_a_shop_s_article_numbers_and_sums_are_left_out(self) -> None:
+        order = (
+            "Article no.;Description;Quantity;Unit price;Total\n"
+            "10044;Graphics card 16-pin 300 W;1;649,00;649,00\n"
+            "10101;Case fan 120 mm 0,16 A;3;9,90;29,70\n"
+            ";Shipping;1;6,90;6,90\n;Total;;;685,60"
+        )
+        self.assertEqual(
+            self._taken(order), [None, "card 16pin 300w", "fan x3 0.16a 120mm", None, None]
+        )
+
+    def test_heads_without_rules_between(self) -> None:
+        self.assertEqual(self._taken("qty part\n2 hdd"), [None, "disk x2"])
+
+    def test_a_comma_behind_a_word_is_no_decimal(self) -> None:
+        self.assertEqual(self._taken("Fans,3x120mm"), ["fan x3 120mm"])
+
     def test_cells_that_name_their_column(self) -> None:
         self.assertEqual(self._taken("qty: 4 | desc: fan 120 mm 0.2 A"), ["fan x4 0.2a 120mm"])
         self.assertEqual(self._taken("qty: 4; item: disk; price: $99"), ["disk x4"])

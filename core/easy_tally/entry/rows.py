@@ -11,6 +11,11 @@ import math
 import re
 from dataclasses import dataclass
 
+_OF_WATTS = (
+    *("w", "watts", "watt", "wattage", "power", "power w", "power watts", "tdp", "tdp w"),
+    *("draw", "draw w", "power draw", "power draw w", "consumption", "max power", "max w"),
+)
+_OF_AMPERES = ("a", "amps", "amperes", "current", "current a", "amps a")
 #: Head of a column → what its cells are: part of the line, a count, a figure by its unit, or
 #: nothing that the line needs. Source: the lists that shops, forums and spreadsheets give.
 HEADS: dict[str, str] = (
@@ -64,14 +69,23 @@ HEADS: dict[str, str] = (
             "ordered",
             "currency",
             "image",
+            "line total",
+            "total price",
+            "article",
+            "article no",
+            "item no",
+            "part no",
+            "part number",
+            "pos",
+            "position",
         ),
         "drop",
     )
     | {
         f"{before}{unit}{behind}": column
         for unit, column in (
-            *dict.fromkeys(("w", "watts", "watt", "power", "power w", "tdp", "draw"), "w").items(),
-            *dict.fromkeys(("a", "amps", "amperes", "current", "current a"), "a").items(),
+            *dict.fromkeys(_OF_WATTS, "w").items(),
+            *dict.fromkeys(_OF_AMPERES, "a").items(),
         )
         for before, behind in (("", ""), ("", " each"), ("each ", ""), ("", " per piece"))
     }
@@ -122,7 +136,7 @@ def rows(text: str) -> tuple[Row, ...]:
             ruled = _ruled_by(line)
         elif keyed := _keyed(line):
             rows.append(_row(line, [*keyed.values()], [HEADS[k] for k in keyed]))
-        elif _NO_PART.fullmatch(line.replace("\t", " ")):
+        elif _NO_PART.fullmatch(re.sub("[\t;|]", " ", line)) or _names_columns(line):
             rows.append(Row(line, "", (line.strip(),)))
         elif len(cells) > 1:
             same = _ruled_by(line) == ruled and len(cells) <= len(heads)
@@ -180,8 +194,23 @@ def _unquoted(line: str) -> str:
 
 def _heads(cells: list[str]) -> list[str]:
     """What each column is, where every cell that is not empty is the head of one."""
-    named = [HEADS.get(c.lower().rstrip(":."), "") if c else "drop" for c in cells]
-    return named if len(cells) > 1 and all(named) and "say" in named else []
+    named = [_head(c) if c else "drop" for c in cells]
+    known = [n for n in named if n]
+    if len(cells) < 2 or "say" not in known or len(known) < 2:
+        return []
+    are_heads = not any(re.search("[0-9]", c) for c in cells) and len(known) > len(named) / 2
+    return [n or "say or drop" for n in named] if are_heads else []
+
+
+def _head(cell: str) -> str:
+    """What the column is that a cell is the head of: `Power (W)`; nothing where it is none."""
+    return HEADS.get(re.sub(r"[\s()\[\].:/]+", " ", cell.lower()).strip(), "")
+
+
+def _names_columns(line: str) -> bool:
+    """Whether a line of words is nothing but the heads of columns."""
+    words = [_head(w) for w in line.split()]
+    return len(words) > 1 and all(words) and "say" in words and len(set(words)) > 1
 
 
 def _row(typed: str, cells: list[str], heads: list[str]) -> Row:
@@ -196,6 +225,8 @@ def _row(typed: str, cells: list[str], heads: list[str]) -> Row:
         if kind.endswith(" in total") and _NUMBER.fullmatch(cell):
             proof = _proof(cell, kind[0], cells, kinds)
             (dropped if proof else said).append(f"{cell}{kind}")
+        elif kind == "say or drop" and re.fullmatch("[0-9.,/ -]+", cell):
+            dropped.append(cell)  # an article's number
         elif kind == "drop" and not re.search(r"[0-9] ?m?[wa]\b", cell.lower()):
             dropped.append(cell)
         else:

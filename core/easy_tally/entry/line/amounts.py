@@ -48,11 +48,12 @@ class Line:
             # A figure's name of several words is that alone: `board power` is no board.
             if any(to > i + 1 for to, _ in self.senses[i].get("figure", ())):
                 self.senses[i].pop("kind", None)
-        self.speaks_of_board = any(
-            KINDS.get(value) == "board"
+        kinds = {
+            KINDS.get(value.partition(" ")[0])
             for senses in self.senses
             for _, value in senses.get("kind", ())
-        )
+        }
+        self.speaks_of_board, self.speaks_of_cooler = "board" in kinds, "cooler" in kinds
 
     def of_role(self, i: int, role: str) -> list[tuple[int, str]]:
         """Where a sense of a role that begins here ends, and its value; the longest first."""

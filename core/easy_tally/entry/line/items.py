@@ -22,6 +22,8 @@ _LEAST_FAN_MM = 40
 _SLOT_MM = 20.32
 #: Sizes that a module of memory has [GB].
 _MODULE_GB = (4, 8, 12, 16, 24, 32, 48, 64, 96, 128)
+#: Inches that only drives are said to have, and the drive.
+_DRIVES_IN = {3.5: "disk", 2.5: "drive 2.5in"}
 #: What disks turn at [rpm].
 _RPM = (5400, 5900, 7200, 10_000, 15_000)
 #: A number without a unit beyond this is of no count and no figure: a model's.
@@ -97,6 +99,8 @@ def items_of(slots: tuple[Slot, ...], line: Line) -> list[Item] | None:
 def _kind_by_figure(slots: tuple[Slot, ...], line: Line) -> Slot | None:
     """The kind of part that the name of a figure says where nothing else does: `graphics power`."""
     for slot in slots:
+        if slot.role == "length" and slot.value.unit == "in" and slot.value.likely in _DRIVES_IN:
+            return slot._replace(role="kind", value=_DRIVES_IN[slot.value.likely], weight=0.0)
         if slot.role in ("figure", "each"):
             words = line.typed(slot.at, slot.to).lower()
             for kind, names in FIGURES_OF_ONE.items():

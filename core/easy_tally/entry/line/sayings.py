@@ -159,6 +159,9 @@ _ROWS = Rows(
     ("figure", "Q.w,a at most", 4.0, lambda x: ("", x)),
     ("described", "I bay|bays cage?", 3.0, _no),
     ("feed", "<no_plug>", 3.4, lambda _: "slot-only"),
+    # Of a cooler: by itself it would be a pump.
+    ("pump feed", "pump on|via|by|from|with 1|a|the? <feed>", 5.0, lambda feed: feed),
+    ("pump feed", "sata powered pump", 5.0, lambda: "sata"),
 )
 
 
@@ -170,7 +173,10 @@ _LIKELIER = 2.0
 def of_rows(line: Line, i: int) -> Iterator[Slot]:
     """What the rows find at a place; of a board's alone where the line speaks of one."""
     for slot in _ROWS.slots(line, i):
-        if line.speaks_of_board and slot.role in (*_OF_BOARD, "signal"):
+        if slot.role == "pump feed":
+            if line.speaks_of_cooler:
+                yield slot._replace(role="feed")
+        elif line.speaks_of_board and slot.role in (*_OF_BOARD, "signal"):
             yield slot._replace(weight=slot.weight + _LIKELIER)
         elif slot.role not in _OF_BOARD:
             yield slot

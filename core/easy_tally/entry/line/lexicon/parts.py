@@ -60,12 +60,6 @@ _ROWS: tuple[tuple[str, str, str], ...] = (
     ("socket one", "24pin", "24 pin | 24 pins | 20+4 pin"),
     ("socket one", "4pin", "4 pin | four pin"),
     ("feed", "sata", "sata | sata power | sata plug | sata powered"),
-    (
-        "feed",
-        "sata",
-        "sata powered pump | pump on sata | pump by sata | pump via sata | pump from sata",
-    ),
-    ("feed", "header", "pump on header | pump on a header | pump on the header"),
     ("feed", "peripheral", "peripheral | 4 pin peripheral | big 4 pin | lp4"),
     ("feed", "header", "header | pwm header | fan header | pump header | pwm | 3 pin"),
     ("feed", "slot-only", "slot only | no power plug | without power plugs | without power plug"),
