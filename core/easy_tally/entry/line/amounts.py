@@ -94,6 +94,9 @@ _ABOUT = 0.1
 
 def unit_at(line: Line, i: int) -> Iterator[tuple[int, str, float]]:
     """Units that stand at a place: where they end, the line's own unit, and the factor to it."""
+    # `3 in front`: no inches.
+    if line.text(i) == "in" and (line.text(i + 1) == "the" or line.of_role(i + 1, "place")):
+        return
     for to, unit in line.of_role(i, "unit"):
         own, factor = UNITS[unit]
         yield to, own, factor

@@ -63,7 +63,10 @@ class WithFigures:
         self.figures = figures_of(head.kind)
         self.words += head.words
         self.weight += head.weight
-        counted = any(s.role in COUNTS or (s.role == "total" and s.value[1]) for s in self.slots)
+        counted = any(
+            s.role in (*COUNTS, "shared out") or (s.role == "total" and s.value[1])
+            for s in self.slots
+        )
         if head.is_plural and not counted and head.kind != "board":
             self.open = Open("How many?", tuple(f"x{n}" for n in range(2, 7)))
 

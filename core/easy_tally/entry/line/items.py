@@ -101,6 +101,8 @@ def _kind_by_figure(slots: tuple[Slot, ...], line: Line) -> Slot | None:
     for slot in slots:
         if slot.role == "length" and slot.value.unit == "in" and slot.value.likely in _DRIVES_IN:
             return slot._replace(role="kind", value=_DRIVES_IN[slot.value.likely], weight=0.0)
+        if slot.role == "blows":
+            return slot._replace(role="kind", value="fan", weight=0.0)
         if slot.role in ("figure", "each"):
             words = line.typed(slot.at, slot.to).lower()
             for kind, names in FIGURES_OF_ONE.items():
@@ -237,9 +239,12 @@ class _Making(WithFigures):
             self.described.append(self.text(slot))
 
     def take_thick(self, slot: Slot) -> None:
-        if self.kind != "cooler":
+        if self.kind == "card":
+            self.words.append(f"covers:{math.ceil(slot.value / _SLOT_MM - 0.02)}")
+        elif self.kind == "cooler":
+            self.words.append(f"thick:{slot.value:g}")
+        else:
             raise Misread
-        self.words.append(f"thick:{slot.value:g}")
 
     def take_covers(self, slot: Slot) -> None:
         if self.called == "M.2 adapter":

@@ -41,6 +41,9 @@ class _Parting:
         if slot.role == "kind":
             self._take_kind(kinds, own, slot)
             return
+        if slot.role == "more placed":
+            self._take_more(kinds, own, slot)
+            return
         if slot.role == "sized" and (behind := _behind_sized(own)):
             self.groups.append(([], [*own[behind:], slot]))
             del own[behind:]
@@ -52,6 +55,25 @@ class _Parting:
         elif slot.role in ("with", "for") and kinds:
             self.is_under, self.is_with = True, slot.role == "with"
         own.append(slot)
+
+    def _take_more(self, kinds: list[Slot], own: list[Slot], slot: Slot) -> None:
+        """`three fans in front, two on top`: more of the same; behind a number of all of them,
+        `five fans, three in front and two on top`, how many are where. Raises Misread."""
+        n, place = slot.value
+        is_apart = self.is_parted or self.line.text(slot.at - 1) == ":"
+        if not (kinds and is_apart and _is_of(kinds, "fan")):
+            raise Misread
+        if any(s.role == "place" for s in own):
+            at = slot.at + 1
+            said = [slot._replace(role="count", value=n, to=at)]
+            said.append(slot._replace(role="place", value=place, at=at))
+            self.groups.append(([kinds[-1]], said))
+            return
+        shared = next((s for s in own if s.role == "shared out"), None)
+        if shared is not None:
+            own[own.index(shared)] = shared._replace(value=shared.value + n, to=slot.to)
+        else:
+            own.append(slot._replace(role="shared out", value=n))
 
     def _take_kind(self, kinds: list[Slot], own: list[Slot], slot: Slot) -> None:
         if not kinds:
@@ -65,9 +87,10 @@ class _Parting:
             own.append(slot._replace(role="under"))  # what its lead goes to
         elif _is_of(kinds, "cooler") and kind_of(slot) == "pump" and self._stands_apart():
             raise Misread  # its own
-        elif self.is_under and not self._is_by_itself(kinds, own):
+        elif self.is_under and not self._is_by_itself(kinds, own, slot):
             at = slot.at  # `for a 360 radiator`: the number is its own
-            while own and own[-1].role in ("count", "bare", "length") and own[-1].to == at:
+            its_own = ("count", "bare", "length", *(() if self.is_with else ("figure", "each")))
+            while own and own[-1].role in its_own and own[-1].to == at:
                 at = own.pop().at
             own.append(slot._replace(role="under", at=at))
             return
@@ -83,10 +106,11 @@ class _Parting:
             return slot._replace(role="under")  # `hub for fans`
         return _fans(own, kinds, slot)
 
-    def _is_by_itself(self, kinds: list[Slot], own: list[Slot]) -> bool:
+    def _is_by_itself(self, kinds: list[Slot], own: list[Slot], slot: Slot) -> bool:
         """Whether what comes with a thing, or is counted behind what it is for, is another."""
         if self.is_with:
-            return kind_of(kinds[0]) in _BY_THEMSELVES
+            one, other = kind_of(kinds[0]), kind_of(slot)
+            return one in _BY_THEMSELVES or (one == "processor" and other in _BY_THEMSELVES)
         return self.is_parted and bool(own) and own[-1].role == "count"
 
     def _stands_apart(self) -> bool:

@@ -148,7 +148,7 @@ _ROWS: tuple[tuple[str, str, str], ...] = (
         "",
         "dimm | dimms | memory slots | ram slots | dimm slots | memory slot | memory banks",
     ),
-    ("eps", "", "eps | eps12v | eps 12v | eps 12 v"),
+    ("eps", "", "eps | eps12v | eps 12v | eps 12 v | eps8"),
     (
         "cpu",
         "",

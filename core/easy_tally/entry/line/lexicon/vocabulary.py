@@ -141,7 +141,7 @@ USB_THINGS: dict[str, str] = {
     "Headset": "headset",
     "Gamepad": "gamepad",
     "USB receiver": "usb dongle | dongle | usb receiver",
-    "Card reader": "card reader | sd card reader | memory card reader",
+    "Card reader": "card reader | sd card reader | memory card reader | sd reader | microsd reader",
     "Front panel": "front panel | front-panel | front panel usb",
     "Charger": "phone charger | usb charger | charging port | usb charging port",
     "USB fan": "usb fan | usb powered fan | usb-powered fan",
