@@ -180,14 +180,20 @@ def _kinds(told: Told) -> tuple[int, list[str]]:
     if told.of("cables") and first not in told.of("cables"):
         raise Misread  # a number amid the line is of its plugs
     kinds = [_told_apart(kind, uses) for kind in kinds or uses]
-    several_said, away = told.one("several"), told.one("lengths")
-    if several_said is not None and len(kinds) == 1:
-        kinds *= several_said.value
-    elif away is not None and len(kinds) == 1 and not counts:
-        kinds *= len(away.value)
+    if len(kinds) == 1:
+        kinds *= _several(told, bool(counts))
     if len(kinds) > _MOST:
         raise Unread([("plugs", f"at most {_MOST} plugs", str(len(kinds)))])
     return (counts or [1])[0], kinds
+
+
+def _several(told: Told, are_counted: bool) -> int:
+    """How many plugs of the one kind that is said a cable has: as it says, or as many as distances
+    are listed, where no number of cables could be meant by them."""
+    said, away = told.one("several"), told.one("lengths")
+    if said is not None:
+        return int(said.value)
+    return len(away.value) if away is not None and not are_counted else 1
 
 
 def _told_apart(kind: str, uses: list[str]) -> str:
