@@ -38,6 +38,8 @@ MOST_LINES, MOST_OF_LINE, MOST_OF_LIST = 400, 500, 24_000
 _ENDLESS = re.compile(r"\d{21}")
 #: As a person writes it so many plugs, or so many parts: no line that is printed has it.
 _TWO_COUNTS = re.compile(r"[0-9][ -]pins? ?x ?[0-9]", re.IGNORECASE)
+#: A mark of thousands, as nobody prints a figure: `1.050 W`.
+_THOUSANDS = re.compile(r"(?<![0-9.,'])[1-9][0-9]{0,2}[.,'][0-9]{3} +w", re.IGNORECASE)
 _PART: TypeAdapter[Part] = TypeAdapter(Part)
 KIND_ASKED = "What kind of part is it?"
 _UNIT_WORDS = {"w": "watts", "a": "amperes"}
@@ -54,8 +56,13 @@ def parse(line: str, own: Mapping[str, str] = NO_WORDS) -> Entry:
     if len(lines) == 1 and lines[0].line:
         return _placed(_of_row(lines[0], lexicon), line.find(lines[0].line))
     strict = _parsed(line)
-    taken = strict.part is not None and not _TWO_COUNTS.search(line)
-    return strict if taken else _heard(line, strict, lexicon)
+    return strict if _is_taken(strict, line) else _heard(line, strict, lexicon)
+
+
+def _is_taken(strict: Entry, line: str) -> bool:
+    """Whether a line is what its own grammar makes of it."""
+    is_spoken = _TWO_COUNTS.search(line) or _THOUSANDS.search(line)
+    return strict.part is not None and not is_spoken
 
 
 def plain(line: str) -> Entry:
@@ -73,7 +80,7 @@ def _of_row(row: Row, lexicon: Lexicon) -> Entry:
     strict = _parsed(row.typed)
     if strict.part is None and row.line != row.typed:
         strict = replace(_parsed(row.line), dropped=row.dropped)
-    if strict.part is not None and not _TWO_COUNTS.search(row.line):
+    if _is_taken(strict, row.line):
         return strict
     heard = _heard(row.line, replace(strict, dropped=()), lexicon)
     return replace(heard, dropped=(*row.dropped, *heard.dropped))

@@ -156,7 +156,8 @@ def cells_of(line: str) -> list[str]:
     is_row = any(re.fullmatch(_AMOUNT, c) for c in by_semicolons) or _heads(by_semicolons)
     if len(by_semicolons) > 2 and is_row:
         return by_semicolons
-    if len(re.findall(r",(?=[^\s,])", line)) > 1 and not re.search(r",\s", _unquoted(line)):
+    by_commas = len(re.findall(r",(?=[^\s,])", line)) > 1 and ";" not in line
+    if by_commas and not re.search(r",\s", _unquoted(line)):
         return [c.strip() for c in next(csv.reader([line]))]
     return [line]
 

@@ -91,8 +91,11 @@ def _each_or_all(line: Line, figure: Slot) -> Iterator[Slot]:
     if figure.value[0] == "":
         for j in over(line, figure.to)[:2]:
             for to, _ in line.of_role(j, "total"):
+                is_counted = line.text(to - 1) == "all" and line.number(to) is not None
+                to += is_counted  # `for all three`
                 both = 2 if line.text(to - 1) == "both" else 0
-                yield Slot("total", (figure.value[1], both), figure.at, to, figure.weight + 0.8)
+                weight = figure.weight + 0.8 + 1.5 * is_counted
+                yield Slot("total", (figure.value[1], both), figure.at, to, weight)
 
 
 def rails(line: Line, i: int) -> Iterator[Slot]:
@@ -279,7 +282,9 @@ def _limits(line: Line, i: int) -> Iterator[Slot]:
     for at, _ in [*line.of_role(i, "limit"), *raised]:
         for j in over(line, at):
             sign = _SIGNS.get(line.text(j), 0)
-            for to, x in line.amounts(j + abs(sign)):
+            if not (sign or raised) and "by" in (line.text(j - 1), line.text(j)):
+                sign = -1  # `undervolted by 20 %`
+            for to, x in line.amounts(j + (line.text(j) in _SIGNS)):
                 if x.unit == "%":
                     by = sign or (1 if raised and x.likely < 60 else 0)
                     yield Slot("limit", _share(x.likely, by), i, to, 3.2)
@@ -347,9 +352,11 @@ def _floor(line: Line, i: int) -> Iterator[Slot]:
             for to, x in line.amounts(j):
                 if x.unit == "w":
                     yield Slot("floor", x.likely, i, to, 3.6)
+                    for end, _ in line.of_role(to, "floor"):  # `recommended 650 W supply`
+                        yield Slot("floor", x.likely, i, end, 5.0)
     for at, x in line.amounts(i):
         if x.unit == "w":
-            for to, _ in line.of_role(at, "floor"):
+            for to, _ in line.of_role(at, "floor")[:1]:
                 if not any(y.unit == "w" for j in over(line, to) for _, y in line.amounts(j)):
                     yield Slot("floor", x.likely, i, to, 3.4 + 0.1 * (to - at))
 
@@ -370,6 +377,10 @@ def _slots(line: Line, i: int) -> Iterator[Slot]:
 
 def _beside(line: Line, i: int) -> Iterator[Slot]:
     """What comes with a part or is meant for another: an adapter with its sockets, `for …`."""
+    for to, _ in line.of_role(i, "adapter"):
+        k = _behind_adapter(line, to)
+        if line.text(k) in ("included", "incl", "supplied"):
+            yield Slot("beside", "adapter", i, k + 1, 6.0 + 0.4 * (k - i))
     for at, _ in line.of_role(i, "with"):
         j = at
         while j < len(line.tokens) and j - at < 8:

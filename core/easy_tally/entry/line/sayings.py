@@ -36,6 +36,10 @@ def _fans_sized(n: int, size: Amount) -> tuple[int, float] | None:
     )
 
 
+def _so_many(n: int, *said: Any) -> tuple[tuple[str, int]] | None:
+    return ((said[-1], n),) if 1 <= n < 5 else None
+
+
 def _gives(word: str) -> Callable[..., tuple[str, int, Amount | None]]:
     """Ports or headers that a board, a controller or a hub has, as many as the first says."""
     return lambda n=None, *said: (
@@ -110,12 +114,7 @@ _ROWS = Rows(
     # Counts.
     ("count", "<count> _ N", 2.6, lambda _, n: int(n)),
     ("count", "I <pieces> .? of?", 2.4, lambda n, _: n or None),
-    (
-        "sockets",
-        "I power|pcie? <plugs> _ <socket_one> each",
-        8.0,
-        lambda n, *said: ((said[-1], n),) if 1 <= n < 5 else None,
-    ),
+    ("sockets", "I power|pcie? <plugs> _ <socket_one> each", 8.0, _so_many),
     ("sockets", "<socket_one> x I", 4.8, lambda socket, n: ((socket, n),) if 1 < n < 5 else None),
     ("count", "I of them|these|those|it", 3.4, int),
     ("count", "( x I )", 2.6, int),
@@ -123,6 +122,9 @@ _ROWS = Rows(
     ("sized", "I? x? N s", 3.6, lambda n, size: (n, size)),
     ("sized", "I x Q.mm", 3.4, _fans_sized),
     ("sized", "I Q.mm", 2.4, _fans_sized),
+    ("sockets", "I power|pcie? <plugs> of? <socket_one>", 6.5, _so_many),
+    ("figure", "Q.w for Q.s", 6.0, lambda x, _: ("short", x)),
+    ("floor", "at least an|a? Q.w <floor>", 8.0, lambda x, _: x.likely),
     # Figures, and what else has a unit.
     ("figure", "watts|watt|wattage _ N", 2.8, lambda n: ("", Amount(n, n, n, "w"))),
     ("figure", "amps|amp|amperes _ N", 2.8, lambda n: ("", Amount(n, n, n, "a"))),

@@ -248,6 +248,8 @@ def _said_number(tokens: list[Token], i: int) -> tuple[int, float] | None:
     spoken = _Spoken(words)
     if words[0] in ("zero", "nought") and spoken.word(1) == "point":
         spoken.at = 1
+    if words[0] in _SCALES:
+        spoken.below = 1  # `hundred watt`
     has_article = words[0] == "a" and spoken.word(1) in (*_SETS, *_SCALES)
     if has_article:
         spoken.at = 1
