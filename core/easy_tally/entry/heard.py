@@ -35,7 +35,7 @@ def heard(line: str, strict: Entry, read: Read, lexicon: Lexicon) -> Entry:
         return replace(strict, choices=()) if strict.unknown else strict
     best, *others = every
     if not best.items[0].kind or any(item.elsewhere for item in best.items):
-        return _of_nothing(best.items[0], strict, lexicon)
+        return _of_nothing(best.items[0], strict, lexicon, read)
     unsure = tuple(word for item in best.items for word in item.unsure)
     if len(best.items) > 1 and set(unsure) == {"or"}:
         return replace(_several(best.items, read), question=EITHER, parts=(), understood="")
@@ -81,13 +81,14 @@ def _but_for_words(part: Part, strict: Entry, item: Item, read: Read) -> Entry:
     return Entry(None, unknown=item.loose, question=question, choices=(say(part),))
 
 
-def _of_nothing(item: Item, strict: Entry, lexicon: Lexicon) -> Entry:
+def _of_nothing(item: Item, strict: Entry, lexicon: Lexicon, read: Read) -> Entry:
     """Of a line that no word of says a kind of part: why it is none, or what is asked."""
     if item.elsewhere:
         return Entry(None, question=item.elsewhere, goes=GOES.get(item.elsewhere, ""))
     # What the words' table knows is no riddle, whatever the line's own grammar makes of it.
     unknown = tuple(w for w in strict.unknown if not lexicon.has(w.lower().strip(",;:.")))
-    return replace(strict, unknown=unknown or item.loose)
+    answers = tuple(_answers(strict.choices, item, read))
+    return replace(strict, unknown=unknown or item.loose, choices=answers)
 
 
 def _read(item: Item, read: Read) -> Entry:

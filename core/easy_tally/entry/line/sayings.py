@@ -164,6 +164,7 @@ _ROWS = Rows(
     ("figure", "Q.w,a at most", 4.0, lambda x: ("", x)),
     ("described", "I bay|bays cage?", 3.0, _no),
     ("feed", "<no_plug>", 3.4, lambda _: "slot-only"),
+    ("feed", "on|from|to 1 <feed>", 4.4, str),
     # Of a cooler: by itself it would be a pump.
     ("pump feed", "pump on|via|by|from|with 1|a|the? <feed>", 5.0, lambda feed: feed),
     ("pump feed", "sata powered pump", 5.0, lambda: "sata"),
