@@ -222,8 +222,8 @@ class _Making(WithFigures):
             self.words.append(f"{mm:.0f}mm")
             if self.kind == "cooler" and mm >= LEAST_RADIATOR_MM and self.head.has_radiator:
                 self.words.append(f"radiator:{mm:.0f}")
-        elif self.kind == "card" and x.unit == "mm" and x.likely >= 100:
-            self.words.append(f"long:{x.likely:g}")
+        elif self.kind == "card" and (mm := x.likely * (25.4 if x.unit == "in" else 1)) >= 100:
+            self.words.append(f"long:{round(mm, 1):g}")
         else:
             self.described.append(self.text(slot))
 
@@ -439,7 +439,9 @@ class _Making(WithFigures):
         ):
             self.described.append(f"{n:g}")
         elif self.kind == "fan" and n < 20:
-            self.open = Open(f"{n:g} of what?", (f"{n:g}w", f"{n:g}a"))
+            may_count = self.head.is_plural and n % 1 == 0 and n > 1 and self.count == 1
+            several = (f"x{n:g}",) if may_count else ()
+            self.open = Open(f"{n:g} of what?", (f"{n:g}w", f"{n:g}a", *several))
         else:
             self.words.append(f"{n:g}")
 

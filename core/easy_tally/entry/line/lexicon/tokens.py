@@ -68,6 +68,11 @@ _TOKEN = re.compile(
 )
 #: What is behind its number without a space and is no unit: the whole is one word, as in `d5`.
 _MIXED = re.compile(r"[a-z]+[0-9]+[a-z0-9]*|[0-9]+[a-z]+[0-9]+[a-z0-9]*", re.IGNORECASE)
+#: Words that stand before a figure without a space: `gpu300w` is no model.
+_BEFORE_FIGURE = re.compile(
+    r"(gpu|cpu|fans?|hdd|ssd|ram|card|pump|disk|board|tdp|tgp|tbp)(?=[0-9.,]+(?:w|mm|cm|ma|a|gb|tb)\b)",
+    re.IGNORECASE,
+)
 _WORD = re.compile(r"[^\W\d_]+(?:['’][^\W\d_]+)*")
 #: What stands before a colon in the line's own words.
 _LABELS = frozenset(SETTINGS) | FIGURE_NAMES
@@ -122,6 +127,10 @@ def _cut(line: str) -> Iterator[Token]:
             mixed = _MIXED.match(lower, start)
         if kind in ("word", "number") and mixed and _is_one(mixed.group()):
             text, at, kind = mixed.group(), mixed.end(), "word"
+        if before := _BEFORE_FIGURE.match(lower, start):
+            text, at, kind = before.group(), before.end(), "word"
+        elif kind == "word" and text[0] == "x" and len(text) > 2 and lower[:start][-1:].isdigit():
+            text, at = "x", start + 1  # `3xfan`
         glued = start == end
         end = at
         if (
