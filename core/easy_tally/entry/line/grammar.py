@@ -13,6 +13,7 @@ from ..words import PLURALS
 from .amounts import Amount, Line, plain_amounts, unit_at
 from .patterns import MOST_COUNTED, Slot, over
 from .sayings import of_rows
+from .sockets import chained_sockets, has_other_unit, sockets
 
 _Rule = Callable[[Line, int], Iterator[Slot]]
 
@@ -146,76 +147,26 @@ def dimensions(line: Line, i: int) -> Iterator[Slot]:
         yield Slot("dimensions", tuple(sizes), i, at, 5.5 + 0.5 * len(sizes))
 
 
-def _sockets(line: Line, i: int) -> Iterator[Slot]:
-    """`2x8`, `two 8-pin`, `one 16pin`, `dual 8 pin`, `2 plugs by 8 pin`."""
-    for to, socket in line.of_role(i, "socket one"):
-        yield Slot("sockets", ((socket, 1),), i, to, 2.2 + 0.2 * (to - i))
-    for at, count in _counts_of_sockets(line, i):
-        for j in [at, at + 1] if line.text(at) in ("x", "*") else [at]:
-            for to, socket in line.of_role(j, "socket one"):
-                yield Slot("sockets", ((socket, count),), i, to, 4.2 + 0.2 * (to - i))
-        pins = line.number(at + 1) if line.text(at) == "x" else None
-        if pins in (6, 8, 16) and not _has_other_unit(line, at + 2):
-            end = at + 2 + (line.text(at + 2) in ("pin", "pins"))
-            yield Slot("sockets", ((f"{pins:g}pin", count),), i, end, 3.2)
-        if line.text(at) in _PLUGS and line.text(at + 1) in ("by", "of", "with", "x"):
-            for to, socket in line.of_role(at + 2, "socket one"):
-                yield Slot("sockets", ((socket, count),), i, to, 3.6)
-
-
-def _counts_of_sockets(line: Line, i: int) -> Iterator[tuple[int, int]]:
-    """How many sockets are said at a place, and where that ends; not behind a bus: `gen 5 x8`."""
-    n = line.number(i)
-    is_of_bus = i > 0 and line.text(i - 1) in ("pcie", "pci", "gen", "express")
-    if n is not None and line.text(i).isdigit() and 1 <= n <= 8 and not is_of_bus:
-        yield i + 1, int(n)
-    yield from ((to, int(value)) for to, value in line.of_role(i, "multiple"))
-
-
-def _chained_sockets(line: Line, i: int) -> Iterator[Slot]:
-    """`8+6 pin`, `24 pin + 8 pin`; halves of one plug are one."""
-    pins, at = [], i
-    while line.number(at) in (4, 6, 8, 20, 24):
-        pins.append(f"{line.number(at):g}")
-        at += 1
-        at += line.text(at) in ("pin", "pins") and line.text(at + 1) == "+"
-        if line.text(at) != "+":
-            break
-        at += 1
-    if len(pins) > 1 and "+".join(pins) not in _ONE_PLUG:
-        end = at + (line.text(at) in ("pin", "pins"))
-        sockets = tuple((f"{n}pin", 1) for n in pins)
-        yield Slot("sockets", sockets, i, end, 2.8 + 0.3 * len(pins))
-        for to, _ in line.of_role(end, "eps"):
-            yield Slot("sockets", sockets, i, to, 7.5 + 0.3 * len(pins))
-
-
-#: Two halves of one plug.
-_ONE_PLUG = ("20+4", "4+4", "6+2")
-_PLUGS = ("plug", "plugs", "connector", "connectors", "socket", "sockets")
-
-
-def _has_other_unit(line: Line, i: int) -> bool:
-    """Whether a number before here has a unit that is not of pins: `2x16 gb`."""
-    return any(unit != "pin" for _, unit, _ in unit_at(line, i))
-
-
 def _counts(line: Line, i: int) -> Iterator[Slot]:
     """`x3`, `3x`, and a number before what it counts."""
     n = line.number(i)
-    for at, _ in line.of_role(i, "about"):
-        if line.text(at).isdigit() and 1 <= (line.number(at) or 0) <= MOST_COUNTED:
-            n_about = line.number(at) or 0
-            yield Slot("count", int(n_about), i, at + 1, _weight_of_count(line, at, n_about) + 0.6)
     after = line.number(i + 1) if line.text(i) in ("x", "*") else None
     if after is not None and after % 1 == 0 and not [*unit_at(line, i + 2)]:
         yield Slot("count", int(after), i, i + 2, 2.4)
     if n is None or not line.text(i).isdigit() or not 1 <= n <= MOST_COUNTED:
         return
-    is_of_pins = line.number(i + 2) in (6, 8, 16) and not _has_other_unit(line, i + 3)
+    is_of_pins = line.number(i + 2) in (6, 8, 16) and not has_other_unit(line, i + 3)
     if line.text(i + 1) == "x" and not is_of_pins:
         yield Slot("count", int(n), i, i + 2, 2.2)
     yield Slot("count", int(n), i, i + 1, _weight_of_count(line, i, n))
+
+
+def _about_so_many(line: Line, i: int) -> Iterator[Slot]:
+    """`about ten hard disks`."""
+    for at, _ in line.of_role(i, "about"):
+        n = line.number(at)
+        if n is not None and line.text(at).isdigit() and 1 <= n <= MOST_COUNTED:
+            yield Slot("count", int(n), i, at + 1, _weight_of_count(line, at, n) + 0.6)
 
 
 def _weight_of_count(line: Line, i: int, n: float) -> float:
@@ -394,7 +345,7 @@ def _beside(line: Line, i: int) -> Iterator[Slot]:
 def _behind_adapter(line: Line, i: int) -> int:
     """`adapter to 3x8pin`, `adapter 3x8`: where its sockets end."""
     start = i + (line.text(i) in ("to", "from", "for"))
-    return max((slot.to for slot in _sockets(line, start)), default=i)
+    return max((slot.to for slot in sockets(line, start)), default=i)
 
 
 def _fans_of(line: Line, i: int) -> Iterator[Slot]:
@@ -490,9 +441,10 @@ RULES: tuple[_Rule, ...] = (
     _named_figures,
     rails,
     dimensions,
-    _sockets,
-    _chained_sockets,
+    sockets,
+    chained_sockets,
     _counts,
+    _about_so_many,
     _of_all,
     _limits,
     _limits_before,
