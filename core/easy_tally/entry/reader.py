@@ -14,7 +14,7 @@ from ..base.declared import Figure
 from ..base.errors import BadInput
 from ..base.problems import problems_of
 from ..standards.usual import PLAIN_CARD_W, USB_W, usual
-from ..things.parts import Card, Hub, Part, UsbLoad
+from ..things.parts import Board, Card, Hub, Part, UsbLoad
 from .heard import TOO_MUCH, heard
 from .line import PARTS, PLACES, Item, Lexicon
 from .own import NO_WORDS
@@ -37,9 +37,13 @@ MOST_LINES, MOST_OF_LINE, MOST_OF_LIST = 400, 500, 24_000
 #: A run of digits that no figure has.
 _ENDLESS = re.compile(r"\d{21}")
 #: As a person writes it so many plugs, or so many parts: no line that is printed has it.
-_TWO_COUNTS = re.compile(r"[0-9][ -]pins? ?x ?[0-9]", re.IGNORECASE)
+_TWO_COUNTS = re.compile(
+    r"[0-9][ -]?pins?( pcie?)? ?[x×*] ?[0-9]|[0-9] ?[x×*]? ?pcie?\b", re.IGNORECASE
+)
 #: A mark of thousands, as nobody prints a figure: `1.050 W`.
 _THOUSANDS = re.compile(r"(?<![0-9.,'])[1-9][0-9]{0,2}[.,'][0-9]{3} +w", re.IGNORECASE)
+#: Data ports of a board, as a person writes them: its sockets are printed `4xsata`.
+_SATA_GIVEN = re.compile(r"[0-9] +(?:x *)?sata|[0-9]x +sata|sata *(?:x *[0-9]|:)", re.IGNORECASE)
 _PART: TypeAdapter[Part] = TypeAdapter(Part)
 KIND_ASKED = "What kind of part is it?"
 _UNIT_WORDS = {"w": "watts", "a": "amperes"}
@@ -62,6 +66,7 @@ def parse(line: str, own: Mapping[str, str] = NO_WORDS) -> Entry:
 def _is_taken(strict: Entry, line: str) -> bool:
     """Whether a line is what its own grammar makes of it."""
     is_spoken = _TWO_COUNTS.search(line) or _THOUSANDS.search(line)
+    is_spoken = is_spoken or (isinstance(strict.part, Board) and _SATA_GIVEN.search(line))
     return strict.part is not None and not is_spoken
 
 

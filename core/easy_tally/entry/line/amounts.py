@@ -45,15 +45,18 @@ class Line:
             for n in range(min(longest, len(tokens) - i), 0, -1):
                 for sense in table.get(tuple(texts[i : i + n]), ()):
                     self.senses[i].setdefault(sense.role, []).append((i + n, sense.value))
+        for i, senses in enumerate(self.senses):
             # A figure's name of several words is that alone: `board power` is no board.
-            if any(to > i + 1 for to, _ in self.senses[i].get("figure", ())):
-                self.senses[i].pop("kind", None)
-        kinds = {
+            ends = [to for to, _ in senses.get("figure", ()) if to > i + 1]
+            for j in range(i, max(ends, default=i)):
+                self.senses[j].pop("kind", None)
+        #: Kinds of parts that the line speaks of, whatever it says of them.
+        self.kinds = {
             KINDS.get(value.partition(" ")[0])
             for senses in self.senses
             for _, value in senses.get("kind", ())
         }
-        self.speaks_of_board, self.speaks_of_cooler = "board" in kinds, "cooler" in kinds
+        self.speaks_of_board = "board" in self.kinds
 
     def of_role(self, i: int, role: str) -> list[tuple[int, str]]:
         """Where a sense of a role that begins here ends, and its value; the longest first."""
@@ -107,9 +110,16 @@ def amounts(line: Line, i: int) -> Iterator[tuple[int, Amount]]:
     for to, _ in line.of_role(i, "about"):
         for end, x in plain_amounts(line, to):
             if x.exact:
-                low, high = x.likely * (1 - _ABOUT), x.likely * (1 + _ABOUT)
-                yield end, Amount(low, x.likely, high, x.unit, assumed=True)
-    yield from plain_amounts(line, i)
+                yield end, _about(x)
+    for end, x in plain_amounts(line, i):
+        yield end, x
+        for to, _ in line.of_role(end, "or so") if x.exact else ():
+            yield to, _about(x)
+
+
+def _about(x: Amount) -> Amount:
+    low, high = x.likely * (1 - _ABOUT), x.likely * (1 + _ABOUT)
+    return Amount(low, x.likely, high, x.unit, assumed=True)
 
 
 def plain_amounts(line: Line, i: int) -> Iterator[tuple[int, Amount]]:

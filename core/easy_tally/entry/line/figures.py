@@ -149,6 +149,8 @@ class WithFigures:
         """`all four disks draw 30 W`: of all together."""
         at = self.slots.index(slot)
         alone = [s for s in self.slots[at:] if s.role == "figure" and not s.value[0]]
+        if any(self.line.of_role(s.to, "each") for s in alone):
+            raise Misread  # `all four take 0.2 A each`
         if len(alone) == 1 and self.count > 1:
             where = self.slots.index(alone[0])
             self.slots[where] = alone[0]._replace(role="total", value=(alone[0].value[1], 0))
@@ -225,7 +227,9 @@ class WithFigures:
         if word == "start" and self.figures == "processor":
             return "short"
         # Of what takes no more at its start, a peak is all that it draws.
-        return "" if word == "start" and self.figures in ("m2", "memory", "usb") else word
+        has_start = any(f.said == "start" for f in PARTS[self.figures].figures)
+        is_peak = word == "start" and not has_start
+        return "" if is_peak and self.figures not in ("card", "board", "cooler") else word
 
     def take_rail(self, slot: Slot) -> None:
         volts, x = slot.value

@@ -121,7 +121,7 @@ def rails(line: Line, i: int) -> Iterator[Slot]:
 
 def _between(line: Line, i: int) -> list[int]:
     places = over(line, i)
-    for mark in (":", "/", "@", "at", "on", "from", "with", "dc", "="):
+    for mark in (":", "/", "@", "x", "-", "at", "on", "from", "with", "dc", "="):
         if line.text(i) == mark:
             places.append(i + 1)
     return places
@@ -259,7 +259,7 @@ def _limits_before(line: Line, i: int) -> Iterator[Slot]:
                 yield Slot("limit", _share(n or 0, 0), i, end, 3.0)
 
 
-_SIGNS = {"+": 1, "-": -1}
+_SIGNS = {"+": 1, "-": -1, "plus": 1, "minus": -1}
 
 
 def _share(percent: float, sign: int) -> float:

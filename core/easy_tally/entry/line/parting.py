@@ -78,9 +78,12 @@ class _Parting:
     def _take_kind(self, kinds: list[Slot], own: list[Slot], slot: Slot) -> None:
         if not kinds:
             kinds.append(slot)
-        elif self.line.text(slot.at) in ("pcie", "pci") and slot.to == slot.at + 1:
+        elif self._is_bus(slot):
             own.append(slot._replace(role="told"))  # what it stands in
             return
+        elif self._is_bus(kinds[0]) and not self.is_parted and not self._names_a_card(slot):
+            own.append(kinds[0]._replace(role="told"))
+            kinds[0] = slot
         elif self._is_fan_of(kinds, slot):
             own.append(self._fans_of(kinds, own, slot))
         elif _is_of(kinds, "cooler") and kind_of(slot) == "usb":
@@ -99,6 +102,13 @@ class _Parting:
         else:
             kinds.append(slot)
         self.is_parted = False
+
+    def _is_bus(self, slot: Slot) -> bool:
+        return self.line.text(slot.at) in ("pcie", "pci") and slot.to == slot.at + 1
+
+    def _names_a_card(self, slot: Slot) -> bool:
+        words = {t.text for t in self.line.tokens}
+        return kind_of(slot) == "card" or not words.isdisjoint({"card", "cards", "adapter"})
 
     def _fans_of(self, kinds: list[Slot], own: list[Slot], slot: Slot) -> Slot:
         is_counted = any(s.role == "count" and s.at >= kinds[-1].to for s in own)

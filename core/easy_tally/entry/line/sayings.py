@@ -8,7 +8,7 @@ from __future__ import annotations
 from collections.abc import Callable, Iterator
 from typing import Any
 
-from .amounts import Amount, Line
+from .amounts import Amount, Line, unit_at
 from .patterns import Rows, Slot
 
 
@@ -40,6 +40,18 @@ def _so_many(n: int, *said: Any) -> tuple[tuple[str, int]] | None:
     return ((said[-1], n),) if 1 <= n < 5 else None
 
 
+def _one_and_more(n: int | None, socket: str) -> tuple[tuple[str, int]] | None:
+    return _so_many(_one_or(n), socket)
+
+
+def _of_pcie(socket: str, *said: Any) -> tuple[tuple[str, int]] | None:
+    return _so_many(said[-1], socket) if socket in ("6pin", "8pin", "16pin") else None
+
+
+def _multiple(said: str, socket: str) -> tuple[tuple[str, int]] | None:
+    return _so_many(int(said), socket)
+
+
 def _gives(word: str) -> Callable[..., tuple[str, int, Amount | None]]:
     """Ports or headers that a board, a controller or a hub has, as many as the first says."""
     return lambda n=None, *said: (
@@ -64,6 +76,15 @@ _ROWS = Rows(
     ("signal", "I x? <sata_data>", 2.6, _gives("sata-ports")),
     ("signal", "no|without <sata_data> <ports>?", 3.2, _lacks("sata-ports")),
     ("told", "<sata_data> port|ports", 2.4, _no),
+    (
+        "board's ports",
+        "<sata_data> <ports>? :|x I",
+        5.0,
+        lambda *said: ("sata-ports", said[-1], None),
+    ),
+    ("board's ports", "<m2_data> slots? :|x I", 5.0, lambda *said: ("m2-slots", said[-1], None)),
+    ("board's ports", "<fan_headers> : I", 5.0, lambda _, n: ("headers", n, None)),
+    ("signal", "I x? 3|4 <pins> <fan_headers>", 6.0, _gives("headers")),
     ("signal", "I x? <m2_data> <ports>", 3.2, _gives("m2-slots")),
     ("signal", "I x? <m2_data> slot|slots", 3.2, _gives("m2-slots")),
     ("signal", "I x? <m2_data>", 2.4, _gives("m2-slots")),
@@ -96,6 +117,9 @@ _ROWS = Rows(
     ("cpu sockets", "I? <multiple>? x? <cpu> 8 <pins>? <plugs>?", 5.5, _of_cpu("8pin")),
     ("cpu sockets", "I? <multiple>? x? 4 <pins>? <cpu> <plugs>?", 5.5, _of_cpu("4pin")),
     ("cpu sockets", "I? <multiple>? x? <cpu> 4 <pins>? <plugs>?", 5.5, _of_cpu("4pin")),
+    ("cpu sockets", "I <cpu> <plugs> 8 <pins>", 6.5, _of_cpu("8pin")),
+    ("cpu sockets", "I? <multiple>? x? 4 + 4 <pins>? <cpu>? <plugs>?", 6.5, _of_cpu("8pin")),
+    ("cpu sockets", "I? <multiple>? x? <cpu> 4 + 4 <pins>? <plugs>?", 6.5, _of_cpu("8pin")),
     ("cpu sockets", "I x? <cpu> <plugs>", 3.8, _of_cpu("8pin")),
     ("cpu sockets", "<multiple> x? <cpu> <plugs>", 3.8, lambda n, *_: (("8pin", int(n)),)),
     ("cpu sockets", "I x? <eps> <plugs>?", 2.0, _of_cpu("8pin")),
@@ -115,9 +139,18 @@ _ROWS = Rows(
     ("count", "<count> _ N", 2.6, lambda _, n: int(n)),
     ("count", "I <pieces> .? of?", 2.4, lambda n, _: n or None),
     ("sockets", "I power|pcie? <plugs> _ <socket_one> each", 8.0, _so_many),
+    ("sockets", "<socket_one> pcie|pci e? <plugs>? x I", 9.0, _of_pcie),
+    ("sockets", "<socket_one> twice", 5.0, lambda s: ((s, 2),)),
+    ("sockets", "twice|both <socket_one>", 5.0, lambda s: ((s, 2),)),
+    ("sockets", "<socket_one> ( <socket_one> )", 7.0, lambda a, b: ((a, 1),) if a == b else None),
+    ("card sockets", "I? x? <socket_one> cable|cables|lead|leads", 8.0, _one_and_more),
+    ("card sockets", "<multiple> <socket_one> cable|cables|lead|leads", 8.0, _multiple),
     ("sockets", "<socket_one> x I", 4.8, lambda socket, n: ((socket, n),) if 1 < n < 5 else None),
     ("count", "I of them|these|those|it", 3.4, int),
     ("count", "( x I )", 2.6, int),
+    ("count", "I no .", 3.0, int),
+    ("count", "times I", 2.8, int),
+    ("total", "Q.w,a for the? I", 3.4, lambda x, n: (x, n)),
     ("count", "( I )", 1.8, int),
     ("sized", "I? x? N s", 3.6, lambda n, size: (n, size)),
     ("sized", "I x Q.mm", 3.4, _fans_sized),
@@ -157,8 +190,9 @@ _ROWS = Rows(
     ("described", "gen3|gen4|gen5 x N", 4.4, _no),
     ("mark", "[ x ]", 2.0, _no),
     # Of its plug or of the card?
-    ("maybe", "with 1|a? Q.w <socket_one> cable|lead|plug|connector", 9.0, _no),
+    ("maybe", "with 1|a? Q.w <socket_one> cable|lead|plug|connector", 14.0, _no),
     ("described", "N k rpm", 3.0, _no),
+    ("described", "gen|generation N", 3.4, _no),
     ("described", "N c / N t", 6.0, _no),
     ("described", "<multiple> core|cores", 5.0, _no),
     ("figure", "Q.w,a at most", 4.0, lambda x: ("", x)),
@@ -168,6 +202,8 @@ _ROWS = Rows(
     # Of a cooler: by itself it would be a pump.
     ("pump feed", "pump on|via|by|from|with 1|a|the? <feed>", 5.0, lambda feed: feed),
     ("pump feed", "sata powered pump", 5.0, lambda: "sata"),
+    ("pump's header", "cpu|processor fan header", 7.0, lambda: "header"),
+    ("pump's header", "fan|chassis|system header", 6.0, lambda: "header"),
 )
 
 
@@ -176,12 +212,24 @@ _OF_BOARD = ("cpu sockets", "cpu word", "no cpu")
 _LIKELIER = 2.0
 
 
+#: Role of what is said so of one kind alone → the role that it has then, and the kind.
+_OF_ONE = {
+    "pump feed": ("feed", "cooler"),
+    "pump's header": ("feed", "pump"),
+    "card sockets": ("sockets", "card"),
+    "board's ports": ("signal", "board"),
+}
+
+
 def of_rows(line: Line, i: int) -> Iterator[Slot]:
     """What the rows find at a place; of a board's alone where the line speaks of one."""
     for slot in _ROWS.slots(line, i):
-        if slot.role == "pump feed":
-            if line.speaks_of_cooler:
-                yield slot._replace(role="feed")
+        if slot.role in _OF_ONE:
+            role, kind = _OF_ONE[slot.role]
+            if kind in line.kinds:
+                yield slot._replace(role=role)
+        elif slot.role == "figure" and [*unit_at(line, slot.to)]:
+            continue  # `wattage of 0.2 A`: another figure
         elif line.speaks_of_board and slot.role in (*_OF_BOARD, "signal"):
             yield slot._replace(weight=slot.weight + _LIKELIER)
         elif slot.role not in _OF_BOARD:

@@ -13,9 +13,15 @@ def sockets(line: Line, i: int) -> Iterator[Slot]:
     for to, socket in line.of_role(i, "socket one"):
         yield Slot("sockets", ((socket, 1),), i, to, 2.2 + 0.2 * (to - i))
     for at, count in _counts_of_sockets(line, i):
-        for j in [at, at + 1] if line.text(at) in ("x", "*") else [at]:
-            for to, socket in line.of_role(j, "socket one"):
-                yield Slot("sockets", ((socket, count),), i, to, 4.2 + 0.2 * (to - i))
+        j = at
+        while j == at or line.text(j - 1) in _BETWEEN:
+            for to, socket in line.of_role(j + (line.text(j) == "("), "socket one"):
+                to += line.text(j) == "(" and line.text(to) == ")"
+                weight = (
+                    4.2 + 0.2 * (to - i) + 1.6 * (j > at + 1 or line.text(at) not in ("x", "*"))
+                )
+                yield Slot("sockets", ((socket, count),), i, to, weight)
+            j += 1
         pins = line.number(at + 1) if line.text(at) == "x" else None
         if pins in (6, 8, 16) and not has_other_unit(line, at + 2):
             end = at + 2 + (line.text(at + 2) in ("pin", "pins"))
@@ -23,6 +29,13 @@ def sockets(line: Line, i: int) -> Iterator[Slot]:
         if line.text(at) in _PLUGS and line.text(at + 1) in ("by", "of", "with", "x"):
             for to, socket in line.of_role(at + 2, "socket one"):
                 yield Slot("sockets", ((socket, count),), i, to, 3.6)
+
+
+#: What may stand between a number of sockets and their pins: `two separate PCIe 8-pins`.
+_BETWEEN = (
+    *("x", "*", "times", "pieces", "piece", "pcs", "of", "separate", "individual"),
+    *("pcie", "pci", "express", "e", "power", "extra", "aux"),
+)
 
 
 def _counts_of_sockets(line: Line, i: int) -> Iterator[tuple[int, int]]:
@@ -48,7 +61,7 @@ def chained_sockets(line: Line, i: int) -> Iterator[Slot]:
         end = at + (line.text(at) in ("pin", "pins"))
         sockets = tuple((f"{n}pin", 1) for n in pins)
         yield Slot("sockets", sockets, i, end, 2.8 + 0.3 * len(pins))
-        for to, _ in line.of_role(end, "eps"):
+        for to, _ in [*line.of_role(end, "eps"), *line.of_role(end, "cpu")]:
             yield Slot("sockets", sockets, i, to, 7.5 + 0.3 * len(pins))
 
 

@@ -47,6 +47,8 @@ UNITS_OF_KITS: frozenset[str] = frozenset(
 SAID_OF_ALL: tuple[tuple[str, str, str], ...] = (
     ("money", "", "$ | € | £ | eur | euro | euros | usd | dollar | dollars | gbp | chf"),
     ("about", "", "about | approx | approx. | circa | ca. | ca | around | roughly"),
+    ("or so", "", "or so | or thereabouts | ish | give or take | more or less | approximately"),
+    ("or so", "", "roughly | approx | approx. | circa | about"),
     ("plus minus", "", "± | +/- | +-"),
     ("count", "", "qty | quantity"),
 )

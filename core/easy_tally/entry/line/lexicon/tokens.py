@@ -50,7 +50,7 @@ _TENS = dict(
 _DIGITS = {"zero": 0, "nought": 0, "oh": 0} | {w: n for w, n in _ONES.items() if n < 10}
 _SCALES = {"hundred": 100, "thousand": 1000}
 #: Words that say a number of things: `a pair of`, `two dozen`.
-_SETS = {"dozen": 12, "pair": 2, "couple": 2}
+_SETS = {"dozen": 12, "pair": 2, "pairs": 2, "couple": 2}
 
 _TOKEN = re.compile(
     r"""

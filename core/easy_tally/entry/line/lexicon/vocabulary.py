@@ -24,7 +24,8 @@ KINDS_SAID: dict[str, str] = {
     "card": (
         "graphics card | video card | graphicscard | videocard | graphic card | "
         "display card | vga card | vga | graphics adapter | accelerator | compute card | "
-        "compute accelerator | "
+        "compute accelerator | graphics board | video board | display adapter | 3d card | "
+        "graphics processor | graphics processing unit | "
         "render card | workstation card | gfx | discrete graphics"
     ),
     "cards": "gpus",
@@ -112,7 +113,10 @@ PLAIN_CARDS: dict[str, str] = {
     ),
     "Serial card": "serial card",
     "Parallel card": "parallel card",
-    "Expansion card": "expansion card | add-in card",
+    "Expansion card": (
+        "expansion card | add-in card | firewire card | parallel port card | thunderbolt card | "
+        "fibre channel card | i/o card"
+    ),
 }
 
 #: Name of a thing that hangs on USB → what people call it.
@@ -164,7 +168,8 @@ FEEDS_SAID: dict[str, str] = {
     "header": (
         "pwm header | fan header | cpu fan header | pump header | board header | "
         "cpu header | processor header | pump header on the board | motherboard header | "
-        "on a header | on headers | on the board | from the board | off the board | "
+        "on a header | on headers | on the board | on the motherboard | from the board | "
+        "off the board | "
         "4-pin pwm | 4 pin pwm | pwm 4-pin | pwm 4 pin | 3-pin | 3 pin | pwm"
     ),
     "fan": "dc fan",
@@ -190,6 +195,7 @@ FIGURES_SAID: dict[str, str] = {
     "start": (
         "spin-up | spin up | spinup | spin-up current | spin up current | start-up | "
         "startup | start up | start current | startup current | start-up current | peak current | "
+        "peak at start | when it starts | when starting | inrush | inrush current | surge | "
         "at spin-up | at start | peak | starting | spinning up"
     ),
     "main": (
