@@ -38,12 +38,14 @@ MOST_LINES, MOST_OF_LINE, MOST_OF_LIST = 400, 500, 24_000
 _ENDLESS = re.compile(r"\d{21}")
 #: As a person writes it so many plugs, or so many parts: no line that is printed has it.
 _TWO_COUNTS = re.compile(
-    r"[0-9][ -]?pins?( pcie?)? ?[x×*] ?[0-9]|[0-9] ?[x×*]? ?pcie?\b", re.IGNORECASE
+    r"[0-9][ -]pins?( pcie?)? ?[x×*] ?[0-9]|[0-9] ?[x×*]? ?pcie?\b", re.IGNORECASE
 )
 #: A mark of thousands, as nobody prints a figure: `1.050 W`.
 _THOUSANDS = re.compile(r"(?<![0-9.,'])[1-9][0-9]{0,2}[.,'][0-9]{3} +w", re.IGNORECASE)
 #: Data ports of a board, as a person writes them: its sockets are printed `4xsata`.
-_SATA_GIVEN = re.compile(r"[0-9] +(?:x *)?sata|[0-9]x +sata|sata *(?:x *[0-9]|:)", re.IGNORECASE)
+_SATA_GIVEN = re.compile(
+    r"(?<![\w:.,+=-])[0-9]+ *x? +sata(?![-\w])|\bsata *(?:x *[0-9]|:)", re.IGNORECASE
+)
 _PART: TypeAdapter[Part] = TypeAdapter(Part)
 KIND_ASKED = "What kind of part is it?"
 _UNIT_WORDS = {"w": "watts", "a": "amperes"}

@@ -159,7 +159,8 @@ def _are_two(kinds: list[Slot], own: list[Slot], slot: Slot) -> bool:
     if not breaks:
         return False
     is_told = {s.role for s in own[: breaks[-1]]} & {"figure", "each", "sockets", "rail"}
-    is_next = all(s.role == "count" for s in own[breaks[-1] + 1 :])
+    before_it = ("count", "figure", "loose", "filler", "described")
+    is_next = all(s.role in before_it for s in own[breaks[-1] + 1 :])
     return (len(counts) > 1 and counts[-1] > breaks[-1]) or (bool(is_told) and is_next)
 
 

@@ -91,7 +91,10 @@ KINDS_SAID: dict[str, str] = {
 #: Name of a plain card (fed by its slot, no spikes) → what people call it.
 PLAIN_CARDS: dict[str, str] = {
     "Sound card": "sound card | soundcard | audio card | audio interface card",
-    "Network card": "network card | network adapter | ethernet card | lan card | nic",
+    "Network card": (
+        "network card | network adapter | ethernet card | lan card | nic | gbe card | 10g card | "
+        "gigabit card"
+    ),
     "WiFi card": (
         "wifi/bluetooth card | bluetooth card | m.2 wifi card | m.2 wifi | wifi m.2 | "
         "wifi card | wifi 5 card | wifi 6 card | wifi 6e card | wifi 7 card | wi-fi card | "
