@@ -191,6 +191,28 @@ def _is_told(line: Line, i: int) -> bool:
     return before in (":", "=", "are") or (before == "," and _is_plural_before(line, i))
 
 
+def _for_so_many(line: Line, i: int) -> Iterator[Slot]:
+    """`for three screens`: a number of what is no part is no count of the part."""
+    is_counted = line.text(i) == "for" and line.number(i + 1) is not None
+    if is_counted and line.text(i + 2).isalpha() and _OF_PARTS.isdisjoint(line.senses[i + 2]):
+        yield Slot("described", "", i, i + 3, 3.4)
+
+
+#: Roles of words that may stand behind a number of parts, or of what they have.
+_OF_PARTS = {
+    "kind",
+    "fans of",
+    "covers",
+    "socket one",
+    "plugs",
+    "ports",
+    "unit",
+    "pieces",
+    "pins",
+    "money",
+}
+
+
 def _of_all(line: Line, i: int) -> Iterator[Slot]:
     """`all four disks draw 30 W`."""
     if line.text(i) == "all" and (line.number(i + 1) or line.of_role(i + 1, "kind")):
@@ -446,6 +468,7 @@ RULES: tuple[_Rule, ...] = (
     _counts,
     _about_so_many,
     _of_all,
+    _for_so_many,
     _limits,
     _limits_before,
     _covers,

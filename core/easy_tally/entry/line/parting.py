@@ -196,7 +196,8 @@ def _fans(own: list[Slot], kinds: list[Slot], slot: Slot) -> Slot:
         own.pop()  # their size, not the radiator's
     for i in range(len(own) - 1, -1, -1):
         other = own[i]
-        if other.role in ("figure", "each") and other.value[0] == "" and other.at >= behind:
+        is_figure = other.role in ("figure", "each") and other.value[0] == ""
+        if is_figure and other.at >= behind and not _is_of(kinds, "fan"):
             own[i] = other._replace(value=("fan", other.value[1]))
         if other.role == "count" and other.at >= behind:
             return slot._replace(role="fans", value=int(own.pop(i).value), at=other.at)

@@ -105,8 +105,8 @@ PLAIN_CARDS: dict[str, str] = {
     "Radio card": "radio card",
     "Storage controller": (
         "storage controller | disk controller | drive controller | sata controller | "
-        "sata card | raid card | raid controller | sas card | sas controller | hba | "
-        "host bus adapter"
+        "sata card | sata expansion card | raid card | raid controller | sas card | "
+        "sas controller | hba | host bus adapter"
     ),
     "M.2 adapter": "nvme adapter | m.2 adapter | m.2 adapter card | nvme adapter card",
     "USB card": (
