@@ -67,9 +67,8 @@ def parse(line: str, own: Mapping[str, str] = NO_WORDS) -> Entry:
 
 def _is_taken(strict: Entry, line: str) -> bool:
     """Whether a line is what its own grammar makes of it."""
-    is_spoken = _TWO_COUNTS.search(line) or _THOUSANDS.search(line)
-    is_spoken = is_spoken or (isinstance(strict.part, Board) and _SATA_GIVEN.search(line))
-    return strict.part is not None and not is_spoken
+    spoken = [_TWO_COUNTS, _THOUSANDS, *([_SATA_GIVEN] if isinstance(strict.part, Board) else [])]
+    return strict.part is not None and not any(s.search(line) for s in spoken)
 
 
 def plain(line: str) -> Entry:

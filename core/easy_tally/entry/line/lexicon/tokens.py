@@ -127,8 +127,8 @@ def _cut(line: str) -> Iterator[Token]:
             mixed = _MIXED.match(lower, start)
         if kind in ("word", "number") and mixed and _is_one(mixed.group()):
             text, at, kind = mixed.group(), mixed.end(), "word"
-        if before := _BEFORE_FIGURE.match(lower, start):
-            text, at, kind = before.group(), before.end(), "word"
+        if of_figure := _BEFORE_FIGURE.match(lower, start):
+            text, at, kind = of_figure.group(), of_figure.end(), "word"
         elif kind == "word" and text[0] == "x" and len(text) > 2 and lower[:start][-1:].isdigit():
             text, at = "x", start + 1  # `3xfan`
         glued = start == end
