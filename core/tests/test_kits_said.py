@@ -205,3 +205,111 @@ class Said(unittest.TestCase):
         held |= {float(counts.count(kind)) for kind in counts} | {float(len(counts))}
         for number in re.findall(r"[0-9]+(?:\.[0-9]+)?", line):
             self.assertIn(float(number), held | {16.0, 12.0, 5.0}, line)
+
+
+_SUPPLY = "850W fully modular 3 pcie ports"
+_SATA = "sata 450/580/710/840 mm"
+#: What reads it → a line with a piece left open → what the whole means → the ways to say the piece.
+WAYS: tuple[tuple[str, str, str, str], ...] = (
+    (
+        "supply",
+        "{} fully modular 3 pcie ports",
+        _SUPPLY,
+        "850 W|850 watts|850-watt|supply of 850 W|rated 850 W|max 850 W|850W PSU"
+        "|eight hundred fifty watts",
+    ),
+    (
+        "supply",
+        "850W {} 3 pcie ports",
+        _SUPPLY,
+        "full modular|all modular|completely modular|modular (fully)|modular: full",
+    ),
+    (
+        "supply",
+        "850W fully modular {}",
+        _SUPPLY,
+        "3 PCIe|three PCIe ports|3x PCIe|PCIe x3|PCIe: 3|3 graphics ports|3 VGA|3 PCI-E ports"
+        "|3x 8-pin PCIe|3 GPU ports|3 PCIe 6+2|3 x PCIe (6+2)",
+    ),
+    (
+        "supply",
+        _SUPPLY + " {}",
+        _SUPPLY + " design 3.1",
+        "ATX 3.1|ATX3.1|ATX v3.1|ATX 3.1 ready|spec ATX 3.1|version 3.1",
+    ),
+    (
+        "supply",
+        _SUPPLY + " {}",
+        _SUPPLY + " 12V 70A",
+        "+12V 70A|70 A at 12 V|12 V: 70 A|12V rail 70 A|12V 840W|+12V/70A|70 A on the 12 V rail",
+    ),
+    (
+        "cable",
+        "{}",
+        _SATA,
+        "SATA cable 4 plugs, 450 mm, then 130 mm each|SATA 450+130+130+130 mm"
+        "|sata lead with four plugs 450/580/710/840 mm|sata 4 connectors 450mm+130mm+130mm+130mm"
+        "|SATA cable with 4 connectors 450, 580, 710 and 840 mm"
+        "|one SATA cable, four plugs, 45 cm, then every 13 cm"
+        "|450 mm SATA cable with 4 plugs 130 mm apart",
+    ),
+    (
+        "cable",
+        "{}",
+        "pcie 2x 6+2 650/800 mm",
+        "PCIe cable with two 6+2 plugs 650 and 800 mm|chained PCIe cable, 650 + 150 mm"
+        "|pigtail PCIe 650 + 150 mm|dual 6+2 PCIe cable 650/800 mm|double PCIe lead 650/800 mm",
+    ),
+    (
+        "cable",
+        "{}",
+        "eps 4+4 700 mm",
+        "CPU cable 4+4 700 mm|processor lead 4+4, 700 mm|CPU 8-pin (4+4) 700 mm"
+        "|EPS12V 4+4 700 mm|4+4 pin CPU cable 70 cm",
+    ),
+    (
+        "adapter",
+        "{}",
+        "3x8-pin to 16-pin 300 mm",
+        "three 8-pin to one 16-pin, 300 mm|16-pin from three 8-pins 300 mm"
+        "|triple 8-pin to 16-pin adapter 300 mm|8-pin x3 to 16-pin 300 mm"
+        "|from 3x 8-pin to 16-pin, 30 cm",
+    ),
+    (
+        "case",
+        "case, {}",
+        "case card-room:360 supply-room:180",
+        "cards up to 360 mm, supply up to 180 mm|GPU 360 mm, PSU 180 mm|360 mm GPU, 180 mm PSU"
+        "|fits 360 mm cards and 180 mm supplies|GPU clearance 360 mm, PSU clearance 180 mm"
+        "|supports GPUs up to 360 mm and PSUs up to 180 mm|VGA 360 mm PSU 180 mm",
+    ),
+    ("case", "case, {}", "case slots:7", "seven slots|7 PCIe slots|slots: 7|expansion slots: 7"),
+    (
+        "case",
+        "case, {}",
+        "case bays-35:2",
+        '2x 3.5"|two hard disk bays|3.5" bays: 2|2 bays for 3.5" disks|two 3.5 inch disks',
+    ),
+)
+
+
+class Ways(unittest.TestCase):
+    def test_each_piece_in_every_way(self) -> None:
+        for kind, line, meant, ways in WAYS:
+            wanted = self._figures(kind, meant)
+            for way in ways.split("|"):
+                with self.subTest(line.format(way)):
+                    self.assertEqual(self._figures(kind, line.format(way)), wanted)
+
+    def _figures(self, kind: str, line: str) -> object:
+        """What a thing is but for how it is called."""
+        match kind:
+            case "supply":
+                count, thing = 1, read_supply(line)
+            case "cable":
+                count, thing = read_cable(line, "F")
+            case "case":
+                count, thing = 1, read_case_line(line)
+            case _:
+                count, thing = 1, read_loose(kind, line)
+        return count, thing.model_dump(exclude={"name", "note", "key", "family"})

@@ -175,7 +175,8 @@ def lengths(line: Line, i: int) -> Iterator[Slot]:
         # No plug hangs before the one that was said before it: then they are steps.
         are_steps = marks == {"+"} or any(b < a for a, b in pairwise(lengths))
         away = list(accumulate(lengths)) if are_steps else lengths
-        yield Slot("lengths", tuple(x * (factor or 1.0) for x in away), i, at, 3.0)
+        every = tuple(x * (factor or 1.0) for x in away)
+        yield Slot("lengths", every, i, at, 3.0 + len(every))
 
 
 #: No cable is shorter [mm]; several numbers without a unit, each at least so much, are distances.

@@ -50,6 +50,10 @@ _ROWS: tuple[tuple[str, str, str], ...] = (
         "motherboard | main | atx 24 pin",
     ),
     ("port", "board-b", "board b"),
+    ("multiple", "1", "single"),
+    ("multiple", "2", "dual | double | twin"),
+    ("multiple", "3", "triple"),
+    ("multiple", "4", "quad"),
     # What things are.
     ("cable", "", "cable | cables | lead | leads | cord | cords | wire | wires"),
     ("plugs", "", "plug | plugs | connector | connectors | end | ends | head | heads"),
@@ -86,6 +90,11 @@ _ROWS: tuple[tuple[str, str, str], ...] = (
     ),
     ("modular", "semi", "semi modular | half modular | partly modular | partially modular"),
     ("modular", "not", "not modular | non modular | fixed cables | nonmodular | unmodular"),
+    (
+        "modular",
+        "fully",
+        "completely modular | modular ( fully ) | modular : full | modular , fully",
+    ),
     ("modular", "not", "no modular cables | no modular | all cables attached | cables attached"),
     ("regulation", "independent", "independent | independently regulated | independent regulation"),
     ("regulation", "independent", "independent rails"),
@@ -132,9 +141,17 @@ _ROWS: tuple[tuple[str, str, str], ...] = (
     ("case", "", "case | chassis | enclosure | tower | pc case | computer case"),
     ("told", "", "mid tower | midi tower | mini tower | full tower | big tower | desktop | cube"),
     ("told", "", "steel | aluminium | glass | tempered glass | window | mesh | black | white"),
-    ("room", "supply-room", "supply | psu | supplies | supply room | power supply | psu room"),
+    (
+        "room",
+        "supply-room",
+        "supply | psu | supplies | supply room | power supply | psu room | psus | power supplies",
+    ),
     ("room", "supply-room", "supply length | psu length | room for the supply | supplies up to"),
-    ("room", "card-room", "card | cards | gpu | gpus | graphics card | graphics cards | card room"),
+    (
+        "room",
+        "card-room",
+        "card | cards | gpu | gpus | graphics card | graphics cards | card room | vga",
+    ),
     ("room", "card-room", "card length | gpu length | gpu clearance | video cards | video card"),
     ("room", "panel", "panel | side panel | card height | height over the slots | to the panel"),
     ("room", "feet", "feet | feet height"),
@@ -142,7 +159,8 @@ _ROWS: tuple[tuple[str, str, str], ...] = (
     (
         "bays",
         "bays-35",
-        "3.5 inch bays | 3.5 bays | 3.5 inch bay | 3.5 inch | disk bays | hdd bays",
+        "3.5 inch bays | 3.5 bays | 3.5 inch bay | 3.5 inch | disk bays | hdd bays "
+        "| hard disk bays",
     ),
     ("bays", "bays-35", "3.5 inch drives | hard drives | 3.5 inch drive bays | drive bays"),
     (
@@ -155,7 +173,11 @@ _ROWS: tuple[tuple[str, str, str], ...] = (
         "bays-25",
         "2.5 inch places | 2.5 inch drives | 2.5 inch drive bays | ssds | ssd mounts",
     ),
-    ("slots", "", "slot | slots | expansion slots | card slots | slot places | pci slots"),
+    (
+        "slots",
+        "",
+        "slot | slots | expansion slots | card slots | slot places | pci slots | pcie slots",
+    ),
     ("slots", "", "expansion slot | slot covers"),
     ("lead to", "usb2-leads", "usb 2 | usb2 | usb 2.0 | front usb 2 | usb 2 lead | usb 2 leads"),
     ("lead to", "usb3-leads", "usb 3 | usb3 | usb 3.0 | front usb 3 | usb 3 lead | usb 3 leads"),

@@ -109,6 +109,7 @@ _WIRES_SAID = (
     ("insulation", "N c", 2.0, lambda n: f"{n:g}"),
     ("plugs", "I? x? <plug> <plugs>?", 2.4, _several),
     ("plugs", "I? x? <plug> <cable>", 2.4, _several),
+    ("plugs", "<multiple> <plug> <plugs>?", 3.4, lambda n, kind, _: (int(n), kind)),
     ("plugs", "I? x? <plug> <use> <plugs>?", 3.0, _several),
     ("plugs", "I? x? <use> N <pins>? <plugs>?", 3.4, _by_use),
     ("plugs", "I? x? N <pins> <use> <plugs>?", 3.4, lambda n, p, _, u, __: _by_use(n, u, p)),

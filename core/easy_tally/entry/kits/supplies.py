@@ -179,6 +179,10 @@ _ROWS = Rows(
     ("form", "<form>", 2.0, str),
     ("design", "design|atx|version|standard|revision N", 4.0, _design),
     # `3` alone is a number of something.
+    ("design", "atx3 .1", 5.0, lambda: "3.1"),
+    ("design", "atx3 .0", 5.0, lambda: "3.0"),
+    ("design", "atx v3 .1", 5.0, lambda: "3.1"),
+    ("design", "atx v3 .0", 5.0, lambda: "3.0"),
     ("design", "3.0", 1.0, lambda: "3.0"),
     ("design", "3.1", 1.0, lambda: "3.1"),
     ("design", "<classic>", 2.6, lambda _: "classic"),
@@ -206,6 +210,7 @@ _ROWS = Rows(
     ("family of", "family *", 2.6, lambda: ""),
     ("ports", "I x? <port> <ports>", 4.0, _ports),
     ("ports", "I x? <port>", 3.0, _ports),
+    ("ports", "<port> <ports>? :|x I", 4.6, lambda kind, *said: _ports(said[-1], kind)),
     ("leads", "I x? <port> <cable>", 4.6, _ports),
     ("plugs", "I x? <port> <plugs>", 4.6, _ports),
     ("plugs", "<port> <plugs>?", 0.6, lambda kind, _: (1, kind) if kind == "board-a" else None),
