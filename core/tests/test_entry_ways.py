@@ -6,7 +6,7 @@ from __future__ import annotations
 
 import unittest
 
-from easy_tally.entry import parse
+from easy_tally.entry import parse, say
 from easy_tally.entry.heard import figures_of
 from easy_tally.things.parts import Part
 
@@ -213,6 +213,22 @@ WAYS: tuple[tuple[str, str, str], ...] = (
 
 
 class Ways(unittest.TestCase):
+    def test_more_of_the_same_is_alike(self) -> None:
+        for line in (
+            "three 140 mm fans 0.2 A at the front, two at the top and one 120 mm at the rear",
+            "three 140 fans 0.2 A in front, two on top, one 120 mm at the back",
+        ):
+            with self.subTest(line):
+                taken = [say(p) for p in parse(line).taken]
+                self.assertEqual(
+                    taken,
+                    [
+                        "fan x3 0.2a 140mm mounted:front",
+                        "fan x2 0.2a 140mm mounted:top",
+                        "fan 120mm mounted:rear",
+                    ],
+                )
+
     def test_figures_by_any_verb_and_with_anything_behind(self) -> None:
         for line, figure, meant in FIGURES:
             for verb in VERBS.split("|"):

@@ -11,6 +11,9 @@ COUNTS = ("count", "kit", "kit of", "sized", "multiple")
 #: Kinds of which what comes with them is a thing of its own.
 _BY_THEMSELVES = ("disk", "drive", "ssd", "m2", "memory", "optical", "floppy")
 
+#: Role of what holds of more of the same too → what it says, where nothing else says that.
+_ALIKE = {"length": "size", "bare": "size", "figure": "figure", "each": "figure"}
+
 #: One thing: the slots that name its kind, and all others.
 Parted = tuple[list[Slot], list[Slot]]
 
@@ -21,6 +24,7 @@ def parted(slots: tuple[Slot, ...], line: Line) -> list[Parted]:
     parting = _Parting(line)
     for slot in slots:
         parting.take(slot)
+    parting.share_what_is_not_said_again()
     return parting.groups
 
 
@@ -30,6 +34,8 @@ class _Parting:
     def __init__(self, line: Line) -> None:
         self.line = line
         self.groups: list[Parted] = [([], [])]
+        #: Groups that are more of what another is of, each with that one's slots.
+        self.more: list[tuple[list[Slot], list[Slot]]] = []
         #: Whether something parts what comes from the last kind, and the word or mark.
         self.is_parted, self.joined = False, ""
         #: Whether what comes is said of the thing before: behind `with`, or behind `for`.
@@ -59,7 +65,7 @@ class _Parting:
     def _take_more(self, kinds: list[Slot], own: list[Slot], slot: Slot) -> None:
         """`three fans in front, two on top`: more of the same; behind a number of all of them,
         `five fans, three in front and two on top`, how many are where. Raises Misread."""
-        n, place = slot.value
+        n, place, *size = slot.value
         is_apart = self.is_parted or self.line.text(slot.at - 1) == ":"
         if not (kinds and is_apart and _is_of(kinds, "fan")):
             raise Misread
@@ -67,13 +73,25 @@ class _Parting:
             at = slot.at + 1
             said = [slot._replace(role="count", value=n, to=at)]
             said.append(slot._replace(role="place", value=place, at=at))
+            said += [slot._replace(role="length", value=mm, at=at) for mm in size]
             self.groups.append(([kinds[-1]], said))
+            self.more.append((said, own))
             return
+        if size:
+            raise Misread
         shared = next((s for s in own if s.role == "shared out"), None)
         if shared is not None:
             own[own.index(shared)] = shared._replace(value=shared.value + n, to=slot.to)
         else:
             own.append(slot._replace(role="shared out", value=n))
+
+    def share_what_is_not_said_again(self) -> None:
+        """`three 140 mm fans in front, two on top`: all of a size, and all draw alike."""
+        for own, others in self.more:
+            said = {_ALIKE.get(s.role) for s in own}
+            if "size" in said:
+                continue  # others, of which nobody said what they draw
+            own += [s for s in others if s.role in _ALIKE and _ALIKE[s.role] not in said]
 
     def _take_kind(self, kinds: list[Slot], own: list[Slot], slot: Slot) -> None:
         if not kinds:
