@@ -136,8 +136,8 @@ _ADAPTER = Grammar(
     (lengths,),
 )
 _EXTENSION = Grammar(
-    # What it is coded for, its sense wires pass on.
-    Rows(*_WIRES_SAID, ("told", "Q.w", 0.6, lambda _: "")),
+    # What it is sold for limits it nowhere here: its plugs and wires do; it is kept as a note.
+    Rows(*_WIRES_SAID, ("loose", "Q.w", 0.6, lambda _: "")),
     "words of an extension: its plug, mm, awg",
 )
 _BRACKET = Grammar(

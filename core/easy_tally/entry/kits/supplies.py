@@ -178,11 +178,8 @@ _ROWS = Rows(
     ("standby", "Q.a _ <standby>", 3.6, _amount),
     ("form", "<form>", 2.0, str),
     ("design", "design|atx|version|standard|revision N", 4.0, _design),
+    ("design", "atx v N", 5.0, _design),
     # `3` alone is a number of something.
-    ("design", "atx3 .1", 5.0, lambda: "3.1"),
-    ("design", "atx3 .0", 5.0, lambda: "3.0"),
-    ("design", "atx v3 .1", 5.0, lambda: "3.1"),
-    ("design", "atx v3 .0", 5.0, lambda: "3.0"),
     ("design", "3.0", 1.0, lambda: "3.0"),
     ("design", "3.1", 1.0, lambda: "3.1"),
     ("design", "<classic>", 2.6, lambda _: "classic"),

@@ -86,7 +86,7 @@ _SEEN: dict[str, str] = {
 def items_of(slots: tuple[Slot, ...], line: Line) -> list[Item] | None:
     """The things of a reading; None where its slots do not go together."""
     if not any(s.role in ("kind", "fans", "sized") for s in slots):
-        kind = _kind_by_figure(slots, line)
+        kind = _kind_implied(slots, line)
         if kind is None:
             return [_kindless(slots)]
         slots = (kind, *slots)
@@ -96,8 +96,9 @@ def items_of(slots: tuple[Slot, ...], line: Line) -> list[Item] | None:
         return None
 
 
-def _kind_by_figure(slots: tuple[Slot, ...], line: Line) -> Slot | None:
-    """The kind of part that the name of a figure says where nothing else does: `graphics power`."""
+def _kind_implied(slots: tuple[Slot, ...], line: Line) -> Slot | None:
+    """The kind of part that something else says where no word does: `graphics power`, `3.5 inch`,
+    `140 mm exhaust`."""
     for slot in slots:
         if slot.role == "length" and slot.value.unit == "in" and slot.value.likely in _DRIVES_IN:
             return slot._replace(role="kind", value=_DRIVES_IN[slot.value.likely], weight=0.0)

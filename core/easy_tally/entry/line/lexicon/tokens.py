@@ -67,7 +67,10 @@ _TOKEN = re.compile(
     re.VERBOSE | re.IGNORECASE,
 )
 #: What is behind its number without a space and is no unit: the whole is one word, as in `d5`.
-_MIXED = re.compile(r"[a-z]+[0-9]+[a-z0-9]*|[0-9]+[a-z]+[0-9]+[a-z0-9]*", re.IGNORECASE)
+#: A number with decimals stands by itself: `ATX3.1`.
+_MIXED = re.compile(
+    r"(?:[a-z]+[0-9]+[a-z0-9]*|[0-9]+[a-z]+[0-9]+[a-z0-9]*)(?![a-z0-9]|\.[0-9])", re.IGNORECASE
+)
 #: Words that stand before a figure without a space: `gpu300w` is no model.
 _BEFORE_FIGURE = re.compile(
     r"(gpu|cpu|fans?|hdd|ssd|ram|card|pump|disk|board|tdp|tgp|tbp)(?=[0-9.,]+(?:w|mm|cm|ma|a|gb|tb)\b)",
