@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from .amounts import Amount, Line, unit_at
 from .chart import ways
-from .grammar import dimensions, rails
+from .grammar import rails
 from .heads import Misread
 from .items import Item
 from .lexicon import (
@@ -20,6 +20,7 @@ from .lexicon import (
     phrases_of,
     tokens_of,
 )
+from .measures import dimensions
 from .patterns import Rows, Slot
 from .reading import SURE, Reading, readings
 

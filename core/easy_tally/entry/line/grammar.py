@@ -11,6 +11,7 @@ from collections.abc import Callable, Iterator
 
 from ..words import PLURALS
 from .amounts import Amount, Line, plain_amounts, unit_at
+from .measures import dimensions
 from .patterns import MOST_COUNTED, Slot, over
 from .sayings import of_rows
 from .sockets import chained_sockets, has_other_unit, sockets
@@ -125,26 +126,6 @@ def _between(line: Line, i: int) -> list[int]:
         if line.text(i) == mark:
             places.append(i + 1)
     return places
-
-
-#: How thick fans are [mm]; `120 x 3` are three.
-_THICK = (15, 25, 26, 27, 30, 32, 38)
-
-
-def dimensions(line: Line, i: int) -> Iterator[Slot]:
-    """`304 x 137 x 61 mm`, `120x120x25`."""
-    sizes, at = [], i
-    while (n := line.number(at)) is not None:
-        sizes.append(n)
-        at += 1
-        units = [(to, own) for to, own, _ in unit_at(line, at) if own in ("mm", "in")]
-        at = units[0][0] if units else at
-        if line.text(at) not in ("x", "*"):
-            break
-        at += 1
-    is_thick = len(sizes) == 2 and sizes[0] >= 40 and sizes[1] in _THICK
-    if (len(sizes) == 3 and min(sizes) >= 5) or (len(sizes) == 2 and min(sizes) >= 30) or is_thick:
-        yield Slot("dimensions", tuple(sizes), i, at, 5.5 + 0.5 * len(sizes))
 
 
 def _counts(line: Line, i: int) -> Iterator[Slot]:

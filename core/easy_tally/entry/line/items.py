@@ -2,24 +2,21 @@
 
 from __future__ import annotations
 
-import math
 import re
 from typing import NamedTuple
 
 from ...things.parts import KINDS as PARTS
-from ..strict.building import LEAST_RADIATOR_MM
 from ..words import Spans
 from .amounts import Amount, Line
-from .figures import DUAL, SAYS_NOTHING, Open, WithFigures, amount_word
+from .figures import DUAL, SAYS_NOTHING, Open, amount_word
 from .heads import Misread, kind_of
 from .lexicon import FIGURES_OF_ONE, PLACES
+from .measures import WithMeasures
 from .parting import COUNTS, parted
 from .patterns import MOST_COUNTED, Slot
 
 #: A bare number from here on is a fan's size [mm].
 _LEAST_FAN_MM = 40
-#: How thick one slot place is [mm]. Source: PCI Express CEM.
-_SLOT_MM = 20.32
 #: Sizes that a module of memory has [GB].
 _MODULE_GB = (4, 8, 12, 16, 24, 32, 48, 64, 96, 128)
 #: Inches that only drives are said to have, and the drive.
@@ -121,7 +118,7 @@ def _kindless(slots: tuple[Slot, ...]) -> Item:
     return Item("", "", (), (), (), loose, -0.5, "", elsewhere=why)
 
 
-class _Making(WithFigures):
+class _Making(WithMeasures):
     """One thing being put together from its slots."""
 
     def item(self) -> Item:
@@ -208,62 +205,6 @@ class _Making(WithFigures):
             self.words.append(word)
         else:
             self.described.append(self.text(slot))
-
-    # -- sizes, limits -----------------------------------------------------------------------------
-
-    def take_length(self, slot: Slot) -> None:
-        x: Amount = slot.value
-        if x.unit == "in" and self.figures == "drive":
-            if self.kind == "disk" and x.likely == 2.5:
-                self.words[0] = "drive"
-            if self.kind in ("disk", "drive", "ssd"):
-                self.words.append(f"{x.likely:g}in")
-        elif self.kind in ("fan", "cooler"):
-            mm = x.likely * 25.4 if x.unit == "in" else x.likely
-            self.words.append(f"{mm:.0f}mm")
-            if self.kind == "cooler" and mm >= LEAST_RADIATOR_MM and self.head.has_radiator:
-                self.words.append(f"radiator:{mm:.0f}")
-        elif self.kind == "card" and (mm := x.likely * (25.4 if x.unit == "in" else 1)) >= 100:
-            self.words.append(f"long:{round(mm, 1):g}")
-        else:
-            self.described.append(self.text(slot))
-
-    def take_dimensions(self, slot: Slot) -> None:
-        sizes = slot.value
-        if self.kind == "card" and len(sizes) == 3:
-            long, high, thick = sorted(sizes, reverse=True)
-            covers = math.ceil(thick / _SLOT_MM - 0.02)
-            self.words += [f"long:{long:g}", f"high:{high:g}", f"covers:{covers}"]
-        elif self.kind in ("fan", "cooler"):
-            self.words.append(f"{sizes[0]:g}mm")
-        else:
-            self.described.append(self.text(slot))
-
-    def take_thick(self, slot: Slot) -> None:
-        if self.kind == "card":
-            self.words.append(f"covers:{math.ceil(slot.value / _SLOT_MM - 0.02)}")
-        elif self.kind == "cooler":
-            self.words.append(f"thick:{slot.value:g}")
-        else:
-            raise Misread
-
-    def take_covers(self, slot: Slot) -> None:
-        if self.called == "M.2 adapter":
-            self.words.append(f"m2-slots:{slot.value:g}")
-        elif self.kind == "card":
-            self.words.append(f"covers:{math.ceil(slot.value)}")
-        else:
-            self.described.append(self.text(slot))
-
-    def take_detail(self, slot: Slot) -> None:
-        x: Amount = slot.value
-        self.words.append(f"{x.likely:g}{x.unit}")
-
-    def take_flow(self, slot: Slot) -> None:
-        if self.kind in ("fan", "cooler"):
-            self.words.append(f"flow:{slot.value:.4g}")
-        else:
-            raise Misread
 
     def take_fans(self, slot: Slot) -> None:
         if self.kind == "cooler" and not self.head.is_liquid:
@@ -360,12 +301,6 @@ class _Making(WithFigures):
         for i, word in enumerate(self.words):
             if self.kind == "memory" and (match := re.fullmatch(r"([0-9.]+)gb", word)):
                 self.words[i] = f"{float(match[1]) / slot.value:g}gb"
-
-    def take_high(self, slot: Slot) -> None:
-        if self.kind == "card":
-            self.words.append(f"high:{slot.value.likely:g}")
-        else:
-            self.described.append(self.text(slot))
 
     def take_year(self, slot: Slot) -> None:
         if self.kind == "memory":
