@@ -7,16 +7,18 @@ from typing import Any
 from easy_tally.advice import map_it
 from easy_tally.analysis import analyse
 from easy_tally.base.declared import Figure
-from easy_tally.publishing import MapAnswer, compact, map_answer
+from easy_tally.publishing import Compact, MapAnswer, compact, map_answer
+from easy_tally.publishing.result import Mend
 from easy_tally.ratings.elements import Element
-from easy_tally.ratings.runs import RunResult
+from easy_tally.ratings.runs import RunResult, carried_in_spikes, check_runs
 from easy_tally.tally.demand import Demand, demands
-from easy_tally.tally.loads import loads
+from easy_tally.tally.loads import loads as loads_of
 from easy_tally.things.build import Build
 from easy_tally.things.cables import Cable, Connection, Plug, RailPins, Run, SocketRef, SupplyEnd
 from easy_tally.things.parts import Board, Card, Drive, Part, Processor, Slot, Socket
 from easy_tally.things.rules import HouseRules
 from easy_tally.things.supply import Port, PortGroup, Supply
+from easy_tally.usual import End
 from easy_tally.wiring import Wired
 
 FAMILY = "Test A"
@@ -261,10 +263,18 @@ def apply(b: Build, edit: Any) -> Build:
     return made
 
 
+def runs_at(b: Build, end: End = "likely") -> tuple[RunResult, ...]:
+    """Runs judged at one end of what nobody measured alone."""
+    wired = Wired(b, end=end)
+    loads = loads_of(wired)
+    carried_loads = demands(wired, loads)
+    return check_runs(wired, carried_loads, carried_in_spikes(wired, loads, carried_loads))
+
+
 def carried(b: Build) -> dict[str, Demand]:
     """What every input of a build carries."""
     wired = Wired(b)
-    return demands(wired, loads(wired)).by_input
+    return demands(wired, loads_of(wired)).by_input
 
 
 def warning_of(b: Build, index: int = 0) -> str:
@@ -275,3 +285,23 @@ def warning_of(b: Build, index: int = 0) -> str:
 def map_said(*given: Any, **more: Any) -> MapAnswer:
     """What mapping finds, in words."""
     return map_answer(map_it(*given, **more))
+
+
+def told(found: Compact) -> tuple[Mend, ...]:
+    """What is to mend, then what is to find out since nobody says it, in one shape."""
+    unknown = [
+        Mend(
+            id=i.id,
+            kind="unknown",
+            title=i.title,
+            text=i.text,
+            fix=i.where,
+            of=i.of,
+            subject=i.subject,
+            field=i.field,
+            remedies=i.remedies,
+        )
+        for i in found.find_out
+        if not i.id.startswith("usual.")
+    ]
+    return (*found.mend, *unknown)

@@ -91,10 +91,13 @@ def made_card(rng: random.Random, n: int) -> Card:
 
 def _varied(rng: random.Random, cable: Cable) -> Cable:
     """The cable of another gauge and grade, with plugs that state more or less."""
-    end, gauge = cable.supply_end, rng.choice((16, 18, 18, 20))
+    end, gauge = cable.supply_end, rng.choice((16, 18, 18, 20, None))
+    # Of one in six nobody measured how far its plugs hang.
+    unmeasured = rng.random() < 1 / 6
     plugs = tuple(
         p.model_copy(
             update={
+                "at_mm": None if unmeasured else p.at_mm,
                 "grade": rng.choice(("standard", "standard", "high", None)),
                 "pins_12v": rng.choice((None, None, 2)) if p.kind == "pcie6+2" else None,
                 "contact_a": rng.choice((None, None, None, 6.5)),
@@ -180,7 +183,7 @@ class Laid:
                     name=key,
                     kind=kind,
                     length_mm=self.rng.choice((150, 300)),  # type: ignore[arg-type]
-                    gauge=self.rng.choice((16, 18, 20)),
+                    gauge=self.rng.choice((16, 18, 20, None)),
                     conductors=_WIRES[kind],
                     connections=(out,),
                 )
@@ -212,7 +215,7 @@ class Laid:
                 leads=(lead,),
                 plugs=plugs,
                 connections=out,
-                gauge=self.rng.choice((18, 20, 22)),
+                gauge=self.rng.choice((18, 20, 22, None)),
                 conductors=_WIRES[kind],
             )
         )

@@ -37,6 +37,7 @@ from .helpers import (
     ref,
     run,
     sata_cable,
+    told,
 )
 from .test_between import adapter, by_adapter, element, runs_of
 
@@ -55,7 +56,7 @@ class Edits(unittest.TestCase):
     def test_an_adapter_is_plugged_in_end_by_end(self) -> None:
         b = self._connect(self._bare(), "adapter", "x", "card#1/a")
         self.assertIn(
-            "card#1/a", [m.subject for m in compact(analyse(b)).mend if m.kind == "unfed"]
+            "card#1/a", [m.subject for m in told(compact(analyse(b))) if m.kind == "unfed"]
         )
         b = self._connect(b, "g1", "a", "adapter#1/a")
         b = self._connect(b, "g2", "a", "adapter#1/b")

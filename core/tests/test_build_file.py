@@ -12,11 +12,17 @@ import jsonschema
 from easy_tally.base.errors import BadFile
 from easy_tally.files import build_file
 from easy_tally.files.canonical import to_text
+from easy_tally.standards.connectors import CONNECTORS, PLUGS
+from easy_tally.standards.unmeasured import lead_pins
+from easy_tally.things.adapters import Extension
 from easy_tally.things.build import Build
+from easy_tally.things.cables import Cable, RailPins
+from easy_tally.things.supply import Port
 from pydantic import BaseModel
 
 ROOT = Path(__file__).resolve().parent.parent.parent
-EVERY = (ROOT / "core/tests/data/every-field.v1.tally.json").read_text(encoding="utf-8")
+DATA = ROOT / "core/tests/data"
+EVERY = (DATA / "every-field.v2.tally.json").read_text(encoding="utf-8")
 HERON = (ROOT / "demo/builds/heron.tally.json").read_text(encoding="utf-8")
 
 
@@ -86,6 +92,62 @@ class RoundTrip(unittest.TestCase):
             jsonschema.Draft202012Validator(schema).validate(json.loads(text))
 
 
+class Upgrades(unittest.TestCase):
+    """Files of the first version, kept as it wrote them."""
+
+    def test_every_field_of_the_first_version_is_taken_along(self) -> None:
+        old = json.loads((DATA / "every-field.v1.tally.json").read_text(encoding="utf-8"))
+        now = json.loads(build_file.write(build_file.read(json.dumps(old))))
+        self.assertEqual(now.pop("case"), old.pop("case") | {"size": None})
+        for name in ("cables", "adapters", "extensions"):  # of which nobody had said the conductors
+            for thing, was in zip(now[name], old[name], strict=True):
+                if not any(was["conductors"].values()):
+                    was["conductors"] = thing["conductors"]
+                if "supply_end" in was and not any(was["supply_end"]["pins"].values()):
+                    was["supply_end"] = thing["supply_end"]
+        self.assertEqual(now.pop("house_rules").pop("little_short"), "worth a look")
+        old.pop("house_rules")
+        self.assertEqual(now, old | {"version": 2})
+
+    def test_what_nobody_had_said_is_missing(self) -> None:
+        """No conductors at all were those that were left out; a gauge that is written was said."""
+        old = json.loads((DATA / "every-field.v1.tally.json").read_text(encoding="utf-8"))
+        none = dict.fromkeys(("v12", "v5", "v3v3", "v5sb", "ground"), 0)
+        cable = next(c for c in old["cables"] if c["needs"])
+        cable |= {"conductors": none, "gauge": 20}
+        cable["supply_end"] |= {"pins": none}
+        read = build_file.read(json.dumps(old)).cable(cable["key"])
+        assert read is not None
+        whole = CONNECTORS[PLUGS[read.plugs[0].kind].whole]
+        self.assertEqual(read.conductors, RailPins(**lead_pins(whole)))
+        self.assertEqual((read.supply_end.pins, read.gauge), (read.conductors, 20))
+
+
+class LeftOut(unittest.TestCase):
+    """What a file leaves out is missing: taken as usual where it is judged, never as said."""
+
+    def test_a_gauge_a_distance_a_grade(self) -> None:
+        plugs = [{"key": "a", "kind": "pcie6+2"}, {"key": "b", "kind": "pcie6+2", "at_mm": None}]
+        value = {"key": "c", "name": "C", "family": "x", "needs": ["graphics"], "plugs": plugs}
+        cable = Cable.model_validate(value)
+        self.assertEqual((cable.gauge, cable.plugs[0].at_mm, cable.plugs[1].at_mm), (None,) * 3)
+        self.assertEqual((cable.plugs[0].grade, cable.supply_end.grade), (None, None))
+
+    def test_pins_follow_from_the_plug(self) -> None:
+        """An 8-pin graphics plug: 3 of 12 V and 3 of ground; a SATA lead one a rail, 2 of ground; a
+        graphics port 8 circuits, 3 of 12 V."""
+        plug = [{"key": "a", "kind": "pcie6+2"}]
+        cable = Cable.model_validate(
+            {"key": "c", "name": "C", "family": "x", "needs": ["graphics"], "plugs": plug}
+        )
+        self.assertEqual((cable.conductors.v12, cable.conductors.ground), (3, 3))
+        self.assertEqual((cable.supply_end.circuits, cable.supply_end.pins.v12), (8, 3))
+        lead = Extension.model_validate({"key": "e", "name": "E", "kind": "sata"})
+        self.assertEqual((lead.conductors.v12, lead.conductors.ground), (1, 2))
+        port = Port.model_validate({"key": "p", "label": "P", "kind": "drive"})
+        self.assertEqual((port.circuits, port.pins_12v), (6, 1))
+
+
 class Canonical(unittest.TestCase):
     def test_whole_numbers_have_no_fraction(self) -> None:
         self.assertEqual(to_text([1.0, 0.5, 2]), "[1, 0.5, 2]\n")
@@ -108,7 +170,7 @@ class BadFiles(unittest.TestCase):
 
     def test_newer_version(self) -> None:
         self.assertEqual(
-            _problem(_changed(version=2)), ("version", "a whole number from 1 to 1", "2")
+            _problem(_changed(version=3)), ("version", "a whole number from 1 to 2", "3")
         )
         self.assertEqual(_problem(_changed(version=True))[0], "version")
 

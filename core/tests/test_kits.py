@@ -127,7 +127,6 @@ class Boxes(unittest.TestCase):
 
     def test_a_cable_that_lacks_something_says_what(self) -> None:
         for line, text in (
-            ("card 6+2", "the distance of its plugs"),
             ("sata x4 450mm", "each of its 4 plugs"),
             ("blue 600mm", "one of 20\\+4"),
             ("sata 450mm 7", "words of a cable"),
@@ -136,8 +135,16 @@ class Boxes(unittest.TestCase):
         ):
             with self.assertRaisesRegex(BadInput, text):
                 read_cable(line, "F")
-        with self.assertRaisesRegex(BadInput, "line 3, length"):
-            read_kit_lines("X 500 w\nsata 400mm\ncard 6+2")
+        with self.assertRaisesRegex(BadInput, "line 3, 7"):
+            read_kit_lines("X 500 w\nsata 400mm\ncard 6+2 7")
+
+    def test_a_cable_as_one_sees_it_lie(self) -> None:
+        """Without a millimetre, and back from its printed line."""
+        _, cable = read_cable("sata x4", "F")
+        self.assertEqual([p.at_mm for p in cable.plugs], [None] * 4)
+        self.assertEqual(read_cable(say_cable(cable), "F")[1], cable)
+        with self.assertRaisesRegex(BadInput, "how far its first plug is"):
+            read_cable("sata x4 then every 120 mm", "F")
 
 
 class RoundTrips(unittest.TestCase):

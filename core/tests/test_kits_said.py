@@ -112,7 +112,6 @@ CASES = (
 REFUSED = (
     (lambda line: read_cable(line, "F"), "8 pin cable 600mm", "whose plug it is"),
     (lambda line: read_cable(line, "F"), "sata without plugs 600mm", "words of a cable"),
-    (lambda line: read_loose("adapter", line), "3x8-pin to 16pin", "how long its wires are"),
     (lambda line: read_loose("adapter", line), "sata to 16 pin 100 mm", "never may"),
     (lambda line: read_loose("adapter", line), "5 x 8-pin to 16-pin 20 cm", "needs at most 4"),
     (lambda line: read_loose("adapter", line), "peripheral to 10 sata 9 cm", "needs at most 8"),
@@ -158,6 +157,17 @@ class Said(unittest.TestCase):
                 case = read_case_line(line)
                 self.assertTrue(set(meant.split()) <= set(say_case(case).split()), say_case(case))
                 self.assertEqual(read_case_line(say_case(case)), case)
+
+    def test_how_large_a_case_is(self) -> None:
+        for line, size in (
+            ("mid tower, 7 slots", "mid"),
+            ("full tower case for cards up to 400 mm", "large"),
+            ("mini tower, 4 slots", "small"),
+            ("case, 7 slots", None),
+        ):
+            case = read_case_line(line)
+            self.assertEqual(case.size, size, line)
+            self.assertEqual(read_case_line(say_case(case)), case)
 
     def test_drive_cages(self) -> None:
         """Bays as evenly over the plugs as may be: 5 over two are 3 and 2."""

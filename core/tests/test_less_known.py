@@ -34,8 +34,25 @@ _LEVEL = {
 #: Which group a port is in, and what that carries: few makers state it, so without it its runs are
 #: judged by everything else, and that is said (the settled readings of the model).
 _OF_GROUPS = ("group", "groups", "limit_a")
-#: Where nobody says them an assumption of the builder's map stands in, and is marked as one.
+#: Where nobody says them an assumption of the builder's map stands in, and is marked as one; or
+#: what is usual, at both ends: what that may hide is told by `test_usual.py`.
 _ASSUMED = ("insulation_degc", "slot_w")
+_USUAL = (
+    *(
+        "gauge",
+        "at_mm",
+        "grade",
+        "contact_a",
+        "supply_end",
+        "conductors",
+        "circuits",
+        "pins_12v",
+        "routes",
+    ),
+    *("headers", "outputs", "sata_ports", "m2_slots", "usb2_headers", "usb3_headers"),
+    *("usbc_headers", "audio_headers", "front_usb2", "front_usb3", "front_usbc", "front_audio"),
+    *("length_mm", "supply_length_mm", "size", "regulation", "fan_off_share", "made"),
+)
 _Path = tuple[str | int, ...]
 _Of = tuple[str, str, str]
 
@@ -52,7 +69,7 @@ def facts(of: Any, path: _Path = ()) -> Iterator[_Path]:
         of is not None
         and path
         and isinstance(path[-1], str)
-        and path[-1] not in (*_OF_GROUPS, *_ASSUMED)
+        and path[-1] not in (*_OF_GROUPS, *_ASSUMED, *_USUAL)
     ):
         yield path
 
@@ -107,11 +124,11 @@ class LessKnown(unittest.TestCase):
         return seen
 
     def test_a_fact_taken_away_from_a_demo_build(self) -> None:
-        """An eighth of them each time; all where `make prove` asks for more."""
+        """A quarter of them each time; all where `make prove` asks for more."""
         seen = 0
         for n in seeds(1):
             for path in DEMO:
-                seen += self._never_better(build_file.read(path.read_text(encoding="utf-8")), n, 8)
+                seen += self._never_better(build_file.read(path.read_text(encoding="utf-8")), n, 4)
         self.assertGreater(seen, 40)
 
     def test_a_fact_taken_away_from_a_random_machine(self) -> None:

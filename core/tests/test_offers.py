@@ -7,6 +7,7 @@ import unittest
 from easy_tally.advice.judged_offers import judged
 from easy_tally.analysis import analyse
 from easy_tally.base.errors import NotThere, Refused
+from easy_tally.base.memory import Memory
 from easy_tally.editing import Connect
 from easy_tally.ratings.verdicts import worst
 from easy_tally.things.build import Build
@@ -128,14 +129,15 @@ class AsItComesTo(unittest.TestCase):
             assert of is not None
             limits = tuple(g.model_copy(update={"limit_a": 25}) for g in of.groups)
             b = b.model_copy(update={"supply": of.model_copy(update={"groups": limits})})
-            a = analyse(b)
+            memory = Memory(64_000_000)
+            a = analyse(b, memory=memory)
             plugs = [(c.key, p.key) for c in b.cables for p in c.plugs]
             picked = [offers_for_plug(a.wired, *p) for p in plugs]
             picked += [offers_for_socket(a.wired, ref(r)) for r in a.wired.inputs]
             for offers in picked:
                 for o in judged(a, offers).fitting:
                     with self.subTest(seed=seed, offer=o.text):
-                        self._same(b, o)
+                        self._same(b, o, memory)
                     told += bool(o.verdict)
                 for o in offers.refused:
                     with self.subTest(seed=seed, refused=o.text), self.assertRaises(Refused) as no:
@@ -143,8 +145,8 @@ class AsItComesTo(unittest.TestCase):
                     self.assertEqual(str(no.exception), o.reason)
         self.assertGreater(told, 300)
 
-    def _same(self, b: Build, o: Offer) -> None:
-        a = analyse(_put(o).apply(b))
+    def _same(self, b: Build, o: Offer, memory: Memory) -> None:
+        a = analyse(_put(o).apply(b), memory=memory)
         ways = {c.key for c in a.wired.cables_to(o.socket)} | {o.cable}
         runs = [r for r in a.runs if r.wired.cable.key in ways]
         self.assertIn(o.verdict, {r.verdict for r in runs})

@@ -35,6 +35,7 @@ from .helpers import (
     run_of,
     sata_cable,
     supply,
+    told,
     wide,
 )
 
@@ -50,7 +51,7 @@ def _with(part: Any, **more: Any) -> Any:
 
 
 def _mend(b: Build, id: str) -> list[Mend]:
-    return [m for m in compact(analyse(b)).mend if m.id == id]
+    return [m for m in told(compact(analyse(b))) if m.id == id]
 
 
 def _check(a: Analysis, id: str, rail: str | None = None) -> SupplyCheck:

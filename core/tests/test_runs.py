@@ -129,14 +129,16 @@ class ChainedGraphics(unittest.TestCase):
         self.assertEqual(wire.judged.verdict, "tight")
         self.assertAlmostEqual(wire.judged.share, 1.0)  # type: ignore[arg-type]
 
-    def test_unknown_gauge_is_unknown(self) -> None:
-        r = run_of(_chain(100, gauge=None))
-        self.assertEqual(r.verdict, "unknown")
-        self.assertIsNone(r.steps[0].limit_a)
+    def test_a_gauge_that_nobody_says(self) -> None:
+        """A supply end of 8 circuits: 7 A a pin by 18 AWG as usual, 5 A by 20."""
+        pins = element_of(run_of(_chain(100, gauge=None)), "supply-end pins").judged
+        self.assertEqual((pins.verdict, pins.limit, pins.usual), ("within", 7.0, "holds"))
+        self.assertEqual(pins.at_cautious and pins.at_cautious.limit, 5.0)
 
-    def test_unknown_grade_is_unknown(self) -> None:
+    def test_a_grade_that_nobody_says_is_standard(self) -> None:
         end = SupplyEnd(circuits=8, pins=RailPins(v12=3, ground=3), grade=None)
-        self.assertEqual(run_of(_chain(100, supply_end=end)).verdict, "unknown")
+        e = element_of(run_of(_chain(100, supply_end=end)), "supply-end pins")
+        self.assertEqual((e.judged.limit, e.judged.usual), (7.0, ""))
 
     def test_missing_board_power_is_unknown(self) -> None:
         b = _chain()

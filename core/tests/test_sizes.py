@@ -3,13 +3,15 @@
 from __future__ import annotations
 
 import unittest
+from typing import Any
 
 from easy_tally.advice.sizes import added, steps
 from easy_tally.analysis import analyse
-from easy_tally.publishing import compact, sizes_answer
+from easy_tally.publishing import Compact, compact, sizes_answer
 from easy_tally.things.labels import label_problems
+from easy_tally.things.parts import Other
 
-from .helpers import board, build, card, exact, supply
+from .helpers import board, build, card, exact, rules, supply, told
 
 
 class Steps(unittest.TestCase):
@@ -74,6 +76,48 @@ class Labels(unittest.TestCase):
         self.assertEqual(fields, ["v12_a"])
         self.assertEqual([p[0] for p in label_problems(supply(rated_w=2000))], ["rated_w"])
         found = compact(analyse(build(board(), supply=supply(rated_w=450))))
-        said = [m.text for m in found.mend if m.id == "supply.contradiction"]
+        said = [m.text for m in told(found) if m.id == "supply.contradiction"]
         text = "Its label contradicts itself: 12 V: at most 450 W ÷ 12 V = 37.5 A, got 80 A."
         self.assertEqual(said, [text])
+
+
+class LittleShort(unittest.TestCase):
+    """850 W and 20 % are 1,020 W; people take 1,000 W: 150 ÷ 850 = 17.6 %, 18 % in whole percents
+    rounded up, is nine tenths of 20 %."""
+
+    def _of(self, watts: float, **house: Any) -> Compact:
+        own = supply(rated_w=1000, v12_a=83, design="3.1")
+        load = Other(key="o", name="O", v12_w=exact(watts))
+        return compact(analyse(build(load, supply=own, house_rules=rules(**house)), 2026))
+
+    def test_by_whole_percents(self) -> None:
+        for watts, verdict in (
+            (833, "right size"),
+            (850, "a little short"),
+            (854, "a little short"),
+        ):
+            found = self._of(watts).supply
+            self.assertEqual(found and found.verdict, verdict, watts)
+        # 1000 ÷ 855 − 1 = 16.96 %: 17 % is less than nine tenths.
+        found = self._of(855).supply
+        self.assertEqual(found and found.verdict, "too small")
+
+    def test_it_is_told_and_no_fault(self) -> None:
+        found = self._of(850)
+        check = next(c for c in found.supply.checks if c.id == "watts") if found.supply else None
+        self.assertEqual(
+            check and (check.status, check.text),
+            ("warn", "a little short: 18 % headroom; the rules ask for 1,020 W"),
+        )
+        self.assertNotIn("supply.watts", [m.id for m in found.mend])
+
+    def test_it_is_a_position_of_the_house_rule(self) -> None:
+        found = self._of(850, little_short="not enough").supply
+        self.assertEqual(found and found.verdict, "too small")
+
+    def test_other_rules_are_not_eased(self) -> None:
+        """A card whose maker asks for 1,010 W: 1,000 W is too small, however little."""
+        of = card(600, system_floor_w=exact(1010))
+        own = supply(rated_w=1000, v12_a=83, design="3.1")
+        found = compact(analyse(build(of, supply=own), 2026)).supply
+        self.assertEqual(found and found.verdict, "too small")

@@ -25,7 +25,7 @@ from easy_tally.things.parts import (
     UsbLoad,
 )
 
-from .helpers import board, build, card, carried, disk, exact, run, sata_cable, supply
+from .helpers import board, build, card, carried, disk, exact, run, sata_cable, supply, told
 
 SATA = (Socket(key="power", kind="sata"),)
 
@@ -88,17 +88,17 @@ class MainPlug(unittest.TestCase):
         e = _elements(b)["main plug pins", "board", "v12"]
         self.assertEqual((e.judged.verdict, e.at), ("unknown", ""))
         self.assertAlmostEqual(e.judged.load, 1.0)
-        titles = [(m.kind, m.title, m.fix) for m in compact(analyse(b)).mend]
+        titles = [(m.kind, m.title, m.fix) for m in told(compact(analyse(b)))]
         self.assertIn(
             ("unknown", "Board, no main socket", "Give the board its main socket."), titles
         )
 
     def test_no_board_is_unknown_where_something_comes_through_it(self) -> None:
-        found = compact(analyse(build(card(200)))).mend
+        found = told(compact(analyse(build(card(200)))))
         self.assertIn(
             ("unknown", "No board", "Add the board."), [(m.kind, m.title, m.fix) for m in found]
         )
-        disks = compact(analyse(build(disk()))).mend
+        disks = told(compact(analyse(build(disk()))))
         self.assertNotIn("No board", [m.title for m in disks])
 
     def test_ground_is_among_them(self) -> None:
@@ -145,7 +145,7 @@ class SlotsOfTheBoard(unittest.TestCase):
         self.assertAlmostEqual(_elements(b)["main plug pins", "board", "v12"].judged.load, 0.5)
         self.assertIn("board#1/extra", analyse(b).needed)
         self.assertAlmostEqual(carried(b)["board#1/extra"].amps["v12"][7], 5.5)
-        self.assertTrue(any(m.subject == "board#1/extra" for m in compact(analyse(b)).mend))
+        self.assertTrue(any(m.subject == "board#1/extra" for m in told(compact(analyse(b)))))
 
     def test_a_slot_that_the_board_lacks_or_that_is_taken(self) -> None:
         with self.assertRaisesRegex(ValueError, "no slot-9, it has slot-1"):
@@ -216,9 +216,18 @@ class Headers(unittest.TestCase):
         self.assertAlmostEqual(e.judged.load, 1.2)
         self.assertEqual(e.judged.verdict, "over")
 
-    def test_unknown_limit_is_unknown(self) -> None:
-        b = build(board(headers=(Header(key="h1"),)), _fan())
-        self.assertEqual(_elements(b)["header", "board", "h1"].judged.verdict, "unknown")
+    def test_a_header_of_which_nobody_says_its_limit(self) -> None:
+        """A fan header 1 A: four fans of 0.3 A are over it. A pump header 2 A, cautiously 1 A: a
+        pump of 1.2 A is tight there, and what to find out."""
+        b = build(board(headers=(Header(key="h1"),)), _fan(4))
+        judged = _elements(b)["header", "board", "h1"].judged
+        self.assertEqual((judged.verdict, judged.rated), ("over", 1.0))
+        pump = Pump(key="pump", name="Pump", rated_a=exact(1.2))
+        b = build(board(headers=(Header(key="h1", kind="pump"),)), pump)
+        judged = _elements(b)["header", "board", "h1"].judged
+        self.assertEqual((judged.verdict, judged.rated, judged.usual), ("tight", 2.0, "breaks"))
+        asked = compact(analyse(b)).find_out[0]
+        self.assertTrue(asked.means.startswith("1.2 A or more: within; less: over"), asked.means)
 
     def test_a_fan_without_any_header_is_unknown(self) -> None:
         e = _elements(build(board(), _fan(2)))["header", "fan", ""]

@@ -24,6 +24,7 @@ from .helpers import (
     processor_cable,
     sata_cable,
     supply,
+    told,
 )
 from .test_supply_living import _load
 
@@ -41,7 +42,7 @@ def _said(id: str, *parts: Part, **more: Any) -> str:
 
 def _mend(id: str, *parts: Part, **more: Any) -> tuple[str, str]:
     """What is to mend, and how."""
-    m = next(m for m in _result(*parts, **more).mend if m.id == f"supply.{id}")
+    m = next(m for m in told(_result(*parts, **more)) if m.id == f"supply.{id}")
     return f"{m.title}: {m.text}", m.fix
 
 
@@ -113,7 +114,7 @@ class Room(unittest.TestCase):
                 "form: ATX; Case takes SFX, and Plate holds ATX in TFX",
             ),
             ({"case": Case(name="Case", supply_forms=("ATX",))}, "form: ATX, in Case"),
-            ({"case": Case(name="Case")}, "form: not known without the case’s own figure"),
+            ({"case": Case(name="Case")}, "form: not known without what the case has room for"),
             ({}, "form: no case is chosen"),
         ):
             self.assertEqual(_said("form", _load(100), **more), text)
@@ -207,7 +208,7 @@ class Life(unittest.TestCase):
         for made, text in (
             (2018, "age: 8 years old"),
             (2017, "age: 9 years old, over 8"),
-            (None, "age: the year it was made is not told"),
+            (None, "age: nobody says when it was made"),
         ):
             self.assertEqual(_said("age", _load(100), supply=supply(made=made)), text)
 
@@ -225,26 +226,20 @@ class NotKnown(unittest.TestCase):
         )
         more = {"supply": blank, "case": Case(name="Case")}
         for id, text in (
-            ("regulation", "not known without how it regulates its rails"),
-            ("form", "not known without its form and the case’s own figure"),
+            ("form", "not known without its form and what the case has room for"),
             ("share", "not known without its rating"),
-            (
-                "quiet",
-                "not known without its rating and when its fan stands; its fan stands until "
-                "it is 50 °C inside, at what load nobody states",
-            ),
-            ("cost", "not known without its rating and its efficiency"),
+            ("quiet", "not known without its rating"),
+            ("cost", "not known without its rating"),
         ):
             self.assertEqual(_said(id, _load(600), **more), f"{id}: {text}")
         said, fix = _mend("unknown", _load(600), **more)
         self.assertEqual(
             said,
-            "Supply: Not checked for want of figures: regulation, ports, form, length, share, "
+            "Supply: Not checked for want of figures: ports, form, length, share, "
             "quiet, efficiency, cost, mains.",
         )
         self.assertEqual(
             fix,
-            "Find out how it regulates its rails, its ports and cables, its form, the case’s own "
-            "figure, its length, its rating, when its fan stands and its efficiency, and enter it "
-            "on the Supply page.",
+            "Find out its ports and cables, its form, what the case has room for, its length and "
+            "its rating, and enter it on the Supply page.",
         )

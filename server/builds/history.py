@@ -14,6 +14,7 @@ from django.utils.dateparse import parse_datetime
 from easy_tally import BadFile, BadInput, Build
 from easy_tally.base import problems_of, read_json
 from easy_tally.files import build_file, to_text
+from easy_tally.things import FORMAT_VERSION
 from ninja import Schema
 from owners.incoming import incoming
 from owners.models import Owner
@@ -104,6 +105,7 @@ def take(owner: Owner, text: str) -> models.Build:
     if file.version == 1:
         images = changes_of_today([c["images"] for c in changes], file.head, file.places)
         changes = [c | {"images": i} for c, i in zip(changes, images, strict=True)]
+    changes = [_upgraded(c) for c in changes]
     _follow(build, changes, file.head)
     actions.prepare(owner, build)
     with incoming() as held:
@@ -146,6 +148,15 @@ def _own_less(value: Any) -> Any:
     if isinstance(value, dict):
         return {k: "" if k == "owned" else _own_less(x) for k, x in value.items()}
     return [_own_less(x) for x in value] if isinstance(value, list) else value
+
+
+def _upgraded(change: dict[str, Any]) -> dict[str, Any]:
+    """A change whose images are of today's version of the build file."""
+    version = min(change["format_version"], FORMAT_VERSION)
+    return change | {
+        "images": [store.upgraded(t, version) for t in change["images"]],
+        "format_version": FORMAT_VERSION,
+    }
 
 
 def _follow(now: Build, changes: list[dict[str, Any]], head: int) -> None:

@@ -12,7 +12,17 @@ from typing import Any, TypedDict
 
 from easy_tally import Build
 from easy_tally.base import problems_of
-from easy_tally.things import Adapter, Backplane, Cable, Extension, Part, Run, Supply
+from easy_tally.files import upgraded_image
+from easy_tally.things import (
+    FORMAT_VERSION,
+    Adapter,
+    Backplane,
+    Cable,
+    Extension,
+    Part,
+    Run,
+    Supply,
+)
 from pydantic import BaseModel, TypeAdapter, ValidationError
 
 from builds import models
@@ -135,6 +145,17 @@ def image_of_today(name: str, image: Image | None) -> Image | None:
         return _image(_READ[kind].validate_python(image))
     except ValidationError:
         return image
+
+
+def upgraded(touched: dict[str, Any], version: int) -> dict[str, Any]:
+    """What an action touched, as kept by a `version` of the build file, with images of today's."""
+    kind = touched["entity"].partition(":")[0]
+    images = {
+        side: upgraded_image(kind, touched[side], version, FORMAT_VERSION)
+        for side in ("before", "after")
+        if isinstance(touched[side], dict)
+    }
+    return touched | images
 
 
 def differences(before: Build, after: Build) -> list[Touched]:

@@ -52,7 +52,7 @@ def _worst(a: Analysis) -> int:
 
 
 def _length(a: Analysis) -> int:
-    return sum(round(max(f.plug.at_mm for f in r.wired.feeds)) for r in _used(a))
+    return sum(round(max(f.plug.mm for f in r.wired.feeds)) for r in _used(a))
 
 
 def _chained(r: RunResult) -> bool:

@@ -4,14 +4,13 @@ from __future__ import annotations
 
 from dataclasses import replace
 
+from ..analysis import judged_runs
 from ..analysis.facts import Analysis
 from ..base.errors import EasyTallyError
 from ..base.rounding import percent
 from ..editing import Connect
-from ..ratings.runs import RunResult, carried_in_spikes, check_runs
+from ..ratings.runs import RunResult
 from ..ratings.verdicts import rank
-from ..tally.demand import demands
-from ..tally.loads import loads as loads_of
 from ..wiring import Offer, Offers, Wired
 
 #: Offers that are judged, the first: each takes a walk over every run. Where there are more inputs
@@ -45,9 +44,7 @@ def _judged(a: Analysis, offer: Offer) -> tuple[Offer, tuple[int, float]]:
         wired = Wired(edit.apply(a.build), a.wired.memory.aside())
     except EasyTallyError:
         return offer, (9, 0.0)
-    loads = loads_of(wired)
-    carried = demands(wired, loads)
-    runs = check_runs(wired, carried, carried_in_spikes(wired, loads, carried))
+    runs = judged_runs(wired, a)
     ways = {c.key for c in wired.cables_to(offer.socket)} | {offer.cable}
     worst = min((_rank(r) for r in runs if r.wired.cable.key in ways), default=(3, 0.0))
     run = next((r for r in runs if r.wired.cable.key in ways and _rank(r) == worst), None)

@@ -126,7 +126,7 @@ def supplies_that_do(build: Build, kits: Iterable[Kit], year: int) -> Iterator[O
     """Supplies that would do by every other check, best first; judged only where they are
     wanted."""
     for c in ranked(kits, analyse(build, year).asked):
-        if c.result.verdict in ("right size", "too big"):
+        if c.result.verdict in ("right size", "a little short", "too big"):
             owned = c.of.source == "owned"
             yield OtherSupply(supply=c.supply, cables=c.of.cables, owned=owned)
 

@@ -61,7 +61,7 @@ def _uses(a: Analysis, before: tuple[RunResult, ...], name: str) -> Uses:
     carried = demands(wired, loads)
     runs = check_runs(wired, carried, {})
     n = sum(new.elements != old.elements for new, old in zip(runs, before, strict=True))
-    board = through_board(wired, loads, carried) != a.board
+    board = through_board(wired, loads, carried) != through_board(a.wired, a.loads, a.carried)
     fit = False
     if not n and build.case is not None:
         fit = tuple(fit_checks(replace(a, wired=wired))) != tuple(fit_checks(a))

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from .analyse import analyse, tried
+from .analyse import analyse, judged_runs, tried
 from .facts import Analysis
 from .finding import SEVERITY_WORDS, TO_MEND, Finding, Remedy, Subject
 from .register import CHECKS, Check, not_built
@@ -17,6 +17,7 @@ __all__ = [
     "Remedy",
     "Subject",
     "analyse",
+    "judged_runs",
     "not_built",
     "tried",
 ]

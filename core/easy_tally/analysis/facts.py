@@ -15,6 +15,7 @@ from ..tally.signals import Signals
 from ..tally.spikes import Spikes, worst_spikes
 from ..tally.sums import Tally
 from ..things.build import Build
+from ..usual import Fact
 from ..wiring import Wired
 from .finding import Finding
 
@@ -33,14 +34,17 @@ class Analysis:
     runs: tuple[RunResult, ...]
     board: tuple[BoardElement, ...]
     signals: Signals
+    #: What nobody measured and is taken as usual, and the same analysis at its cautious ends.
+    usual: tuple[Fact, ...] = ()
+    corners: tuple[Analysis, ...] = ()
     #: The year in which it is judged, where that is told: the core knows no clock.
     year: int | None = None
     findings: tuple[Finding, ...] = ()
 
     @property
     def build(self) -> Build:
-        """The build that this is of."""
-        return self.wired.build
+        """The build that this is of, as its file says it; `wired.build` is as it is taken."""
+        return self.wired.stated
 
     @property
     def asked(self) -> Asked:

@@ -12,6 +12,8 @@ from ..editing import Edit
 #: a `note` is worth knowing.
 Severity = Literal["over", "refused", "failed", "unfed", "unknown", "tight", "warn", "note"]
 TO_MEND: tuple[Severity, ...] = ("over", "refused", "failed", "unfed", "unknown")
+#: What is wrong; what is only unknown is to be found out.
+BAD: tuple[Severity, ...] = TO_MEND[:-1]
 
 SEVERITY_WORDS: dict[Severity, str] = {
     "over": "over",

@@ -10,31 +10,19 @@ from .finding import Finding, Number, Remedy, Severity, Subject
 
 
 def through(a: Analysis) -> Iterator[Finding]:
-    """Each limit that is over, unknown or tight; headers of one board or hub whose limit nobody
-    knows together."""
-    blank: dict[str, list[BoardElement]] = {}
+    """Each limit that is over, unknown or tight."""
     for b in a.board:
-        if b.kind == "header" and b.at and b.judged.limit is None:
-            blank.setdefault(b.part, []).append(b)
-        elif b.judged.verdict != "within":
+        if b.judged.verdict != "within":
             severity: Severity = b.judged.verdict
-            yield _finding(f"board.{b.kind.replace(' ', '-')}", severity, b, (b,))
-    for headers in blank.values():
-        yield _finding("board.header", "unknown", headers[0], tuple(headers))
-
-
-def _finding(
-    id: str, severity: Severity, b: BoardElement, cause: tuple[BoardElement, ...]
-) -> Finding:
-    at = Subject(of="part" if b.part else "build", key=b.part, field=b.field)
-    return Finding(
-        id=id,
-        severity=severity,
-        subject=at,
-        numbers=numbers_of(b),
-        cause=cause,
-        remedies=(Remedy(id=remedy_id(b), find=at),),
-    )
+            at = Subject(of="part" if b.part else "build", key=b.part, field=b.field)
+            yield Finding(
+                id=f"board.{b.kind.replace(' ', '-')}",
+                severity=severity,
+                subject=at,
+                numbers=numbers_of(b),
+                cause=b,
+                remedies=(Remedy(id=remedy_id(b), find=at),),
+            )
 
 
 def numbers_of(b: BoardElement) -> dict[str, Number]:

@@ -10,7 +10,6 @@ from ..ratings.elements import Element
 from ..ratings.places import Place
 from ..ratings.runs import RunResult
 from ..wiring import Between, Carrier, Input, unsaid
-from ..wiring.areas import place_of
 from ..wiring.offers import free_ports_for
 from .facts import Analysis
 from .finding import Finding, Remedy, Severity, Subject
@@ -125,10 +124,6 @@ def _facts(a: Analysis, run: RunResult, e: Element) -> Iterator[Remedy]:
     carrier: Carrier = a.wired.betweens[e.at.between] if e.at.between else cable
     at = Subject(of="cable", key=cable.key)
     match e.kind:
-        case "reach":
-            where = Subject(of="case", field="routes")
-            for area in filter(None, map(place_of, _inputs_at(run, e.at))):
-                yield Remedy(id="enter-route", find=where, names=(area,))
         case "grant":
             coded = "leads" in e.terms
             yield Remedy(
@@ -146,8 +141,6 @@ def _facts(a: Analysis, run: RunResult, e: Element) -> Iterator[Remedy]:
             ways: list[Carrier] = [cable, *(x.between for x in run.beyond)]
             for way in ways:
                 yield from _of_wires(way, e.line, at)
-        case _ if carrier.gauge is None and not _is_board(carrier):
-            yield Remedy(id="enter-gauge", find=at, names=(carrier.name,))
         case _:
             yield Remedy(id="enter-contact", find=at, names=(carrier.name,))
 
@@ -157,8 +150,6 @@ def _of_wires(carrier: Carrier, line: Line, at: Subject) -> Iterator[Remedy]:
     wires = carrier.conductors
     if _is_board(carrier):
         return
-    if carrier.gauge is None:
-        yield Remedy(id="enter-gauge", find=at, names=(carrier.name,))
     if wires is None or not wires.of(line) or not wires.of(GROUND):
         yield Remedy(id="enter-wires", find=at, names=(carrier.name,))
 

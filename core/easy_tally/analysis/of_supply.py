@@ -40,7 +40,7 @@ def label(a: Analysis) -> Iterator[Finding]:
         severity = _SEVERITY.get(check.status)
         if severity is None or (severity == "unknown" and _told_elsewhere(check)):
             continue
-        field = Subject(of="supply", field=check.id)
+        field = Subject(of="supply", field=_lacks(check) or check.id)
         yield Finding(
             id=f"supply.{check.id}",
             severity=severity,
@@ -74,6 +74,19 @@ def label(a: Analysis) -> Iterator[Finding]:
                 ),
             ),
         )
+
+
+def _lacks(check: SupplyCheck) -> str:
+    """The field of the label that a check of its size lacks; empty where it lacks none."""
+    if check.status != "unknown" or check.limit is not None:
+        return ""
+    if check.id == "rail":
+        return f"{check.rail}_a"
+    return _FIELDS.get(check.id, "")
+
+
+#: Check of its size → the field of the label that it is held against.
+_FIELDS = {"watts": "rated_w", "rating": "rated_w", "spikes": "rated_w", "combined": "combined_w"}
 
 
 def _told_elsewhere(check: SupplyCheck) -> bool:

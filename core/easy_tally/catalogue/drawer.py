@@ -170,16 +170,20 @@ def thing_words(thing: LooseThing | Backplane) -> str:
             )
         case Extension():
             words = PLUGS[thing.kind].words
-            return f"{words}, {thing.length_mm:g} mm{_gauge(thing.gauge)}"
+            long = "" if thing.length_mm is None else f", {thing.length_mm:g} mm"
+            return f"{words}{long}{_gauge(thing.gauge)}"
         case Bracket():
             return f"holds {thing.form} in a place for {thing.place}"
 
 
 def _gauge(gauge: int | None) -> str:
-    return f", {gauge} AWG" if gauge is not None else ", gauge not known"
+    return f", {gauge} AWG" if gauge is not None else ", gauge as usual"
 
 
 def _plugs(plugs: tuple[Plug, ...], at: str) -> str:
     kinds = Counter(PLUGS[p.kind].words for p in plugs)
     said = " and ".join(f"{n} × {w}" if n > 1 else w for w, n in kinds.items())
-    return f"{said} {at} {', '.join(f'{p.at_mm:g}' for p in plugs)} mm"
+    away = [p.at_mm for p in plugs]
+    if all(mm is None for mm in away):
+        return said
+    return f"{said} {at} {', '.join('?' if mm is None else f'{mm:g}' for mm in away)} mm"

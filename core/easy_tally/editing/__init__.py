@@ -13,6 +13,7 @@ from pydantic import Field
 from .between import AddBetween, ChangeBetween, RemoveBetween
 from .build import ChangeBuild
 from .cables import AddCable, ChangeCable, RemoveCable
+from .found import FindOut
 from .map import Connect, Park, Pin, PlugIn, SwapPlugs, Unplug
 from .parts import AddPart, AddParts, ChangePart, RemovePart, TakeEntry
 from .supply import ChangeSupply, TakeSupply
@@ -34,6 +35,7 @@ Edit = Annotated[
     | ChangeBetween
     | RemoveBetween
     | Connect
+    | FindOut
     | Park
     | Pin
     | PlugIn
@@ -56,6 +58,7 @@ __all__ = [
     "ChangeSupply",
     "Connect",
     "Edit",
+    "FindOut",
     "Park",
     "Pin",
     "PlugIn",

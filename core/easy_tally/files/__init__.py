@@ -8,6 +8,7 @@ from .drawn import bench_pdf, loom_pdf, loom_svg, readings_svg
 from .printout import print_map, print_report
 from .tables import kits_csv, map_csv, parts_csv, readings_csv, readings_heads, supplies_csv
 from .tables.cells import harmless
+from .upgrades import upgraded, upgraded_image
 
 __all__ = [
     "bench_pdf",
@@ -25,4 +26,6 @@ __all__ = [
     "readings_svg",
     "supplies_csv",
     "to_text",
+    "upgraded",
+    "upgraded_image",
 ]

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 import json
-from collections.abc import Callable
 from typing import Any
 
 from pydantic import ValidationError
@@ -13,12 +12,10 @@ from ..base.plain import read_json
 from ..base.problems import problems_of
 from ..things.build import FORMAT, FORMAT_VERSION, Build
 from .canonical import to_text
+from .upgrades import upgraded
 
 #: Largest file that is read, in characters; a build of 400 parts takes a tenth of it.
 MOST_CHARACTERS = 4_000_000
-
-#: Pure upgrades of the parsed file, n → n + 1, by n. Version 1 is the first.
-UPGRADES: dict[int, Callable[[dict[str, Any]], dict[str, Any]]] = {}
 
 
 def read(text: str) -> Build:
@@ -28,9 +25,7 @@ def read(text: str) -> Build:
     """
     if len(text) > MOST_CHARACTERS:
         raise BadFile([("file", f"at most {MOST_CHARACTERS:,} characters", f"{len(text):,}")])
-    value = _parse(text)
-    for version in range(value["version"], FORMAT_VERSION):
-        value = UPGRADES[version](value)
+    value = upgraded(_parse(text), FORMAT_VERSION)
     try:
         build = Build.model_validate_json(json.dumps(value))
     except ValidationError as error:

@@ -66,12 +66,18 @@ def _mapped(report: Report) -> Iterator[str]:
     for run in report.runs:
         share = f"{run.percent} %" if run.percent is not None else ""
         labels = " ".join(run.ports)
-        yield f"  {labels:8}{run.name:28}{run.verdict:9}{share:>6}  {run.cause}"
+        verdict = f"{run.verdict}, usual" if run.usual else run.verdict
+        yield f"  {labels:8}{run.name:28}{verdict:16}{share:>6}  {run.cause}"
 
 
 def _to_mend(r: Compact) -> Iterator[str]:
     yield from ("", "To mend" if r.mend else "Nothing to mend in what is checked")
     yield from (f"  {m.kind:9}{m.title}: {m.text} {m.fix}" for m in r.mend)
+    if r.find_out:
+        yield from ("", "To find out, that first which could change the verdict")
+        for item in r.find_out:
+            said = " ".join(x for x in (item.text, item.where, item.means) if x)
+            yield f"  {item.title}: {said}"
     if r.notes:
         yield from ("", "Worth knowing")
         yield from (f"  {n.title}: {n.text} {n.fix}".rstrip() for n in r.notes)

@@ -91,7 +91,8 @@ def bill(build: Build, mapping: Mapping, bought: frozenset[str]) -> tuple[Needed
     """What a map of a build takes, in the order of the file: `bought` are keys of what is not there
     yet and not owned."""
     wired = Wired(build)
-    routes = {r.area: r.length_mm for r in build.case.routes} if build.case else {}
+    case = wired.build.case
+    routes = {r.area: r.length_mm for r in case.routes} if case else {}
     needed = []
     things: tuple[Cable | Adapter | Extension, ...]
     things = (*build.cables, *build.adapters, *build.extensions)

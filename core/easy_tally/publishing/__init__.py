@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from .publish import compact, exit_status, overall_of, report, run_answer, spike_rows_of, tally_rows
+from .publish import compact, exit_status, report, run_answer, spike_rows_of, tally_rows
 from .publish_map import MapAnswer, map_answer
 from .publish_supply import fit_answer, sizes_answer, supply_answer, week_answer
 from .result import (
@@ -38,7 +38,6 @@ __all__ = [
     "exit_status",
     "fit_answer",
     "map_answer",
-    "overall_of",
     "report",
     "run_answer",
     "sizes_answer",

@@ -12,7 +12,8 @@ from collections.abc import Callable
 from dataclasses import replace
 
 from ..analysis.facts import Analysis
-from ..analysis.finding import TO_MEND, Finding, Remedy
+from ..analysis.find_out import ToFindOut, to_find_out
+from ..analysis.finding import BAD, Finding, Remedy
 from ..analysis.of_board import remedy_id
 from ..analysis.register import not_built
 from ..base.declared import Figure
@@ -37,6 +38,7 @@ from ..things.parts import Part
 from ..wiring import Feed, Input, Wired, WiredRun
 from ..wiring.never import never
 from . import wording
+from .overall import HOLDS, overall
 from .publish_supply import sizing_answer, supply_answer
 from .result import (
     Amount,
@@ -45,13 +47,14 @@ from .result import (
     BoardAnswer,
     Compact,
     ElementAnswer,
+    FindOutAnswer,
+    FoundAnswer,
     Lane,
     LeadAnswer,
     Mend,
     MoverAnswer,
     Numbers,
     OnwardAnswer,
-    Overall,
     PartWatts,
     PlugAnswer,
     RemedyAnswer,
@@ -68,18 +71,19 @@ from .result import (
 )
 
 RESULT_FORMAT = "easy-tally-result"
-RESULT_VERSION = 2
+RESULT_VERSION = 3
 
 
 def compact(a: Analysis) -> Compact:
     """The compact result of an analysis."""
     kept = a.wired.memory.of
-    mend = tuple(_mend(a, f) for f in a.findings if f.severity in TO_MEND)
+    mend = tuple(_mend(a, f) for f in a.findings if f.severity in BAD)
+    items = to_find_out(a)
     open_topics = _unspoken(a)
     return Compact(
         name=a.build.name,
-        strip=_strip(a, open_topics),
-        overall=_overall(a),
+        strip=_strip(a, open_topics, len(items)),
+        overall=overall(a, items, len(_not_checked(a))),
         by_rail={r: kept(_amounts, (s,), (1.0,)) for r, s in a.tally.by_rail.items()},
         rail_amps={r: kept(_amounts, (s,), (1 / RAIL_V[r],)) for r, s in a.tally.by_rail.items()},
         by_path={p: kept(_amounts, (s,), (1.0,)) for p, s in a.tally.by_path.items()},
@@ -88,10 +92,12 @@ def compact(a: Analysis) -> Compact:
         supply=supply_answer(a.build.supply, a.supply) if a.build.supply and a.supply else None,
         sockets=_sockets(a),
         betweens=_betweens(a.wired),
-        lanes=tuple(_lane(a.wired, r) for r in a.runs),
+        usual_mm=_usual_mm(a),
+        lanes=tuple(_lane(a, r) for r in a.runs),
         through_board=tuple(_board(a.wired, b) for b in sorted(a.board, key=_worst_first)),
         moves_most=_mover(a),
         mend=mend,
+        find_out=tuple(_find_out(a, i) for i in items),
         notes=tuple(_mend(a, f) for f in a.findings if f.severity == "note"),
         not_checked=_not_checked(a),
         signals=tuple(_signal(c) for c in a.signals.counts),
@@ -107,61 +113,47 @@ def report(a: Analysis) -> Report:
         result=compact(a),
         rows=tally_rows(a),
         spike_rows=spike_rows_of(a),
-        runs=tuple(run_answer(a.wired, r) for r in a.runs),
+        runs=tuple(run_answer(a, r) for r in a.runs),
     )
 
 
 # -- the verdict on the whole --------------------------------------------------------------
 
 
-def _overall(a: Analysis) -> Overall:
-    not_checked = len(_not_checked(a))
-    return overall_of([f.severity for f in a.findings if f.severity in TO_MEND], not_checked)
-
-
-def overall_of(mend: list[str], not_checked: int) -> Overall:
-    """The verdict on the whole, from the kinds of what is to mend and the checks not built."""
-    bad = [k for k in mend if k != "unknown"]
-    if bad:
-        return Overall(verdict="mend", text=f"{len(bad)} to mend")
-    if mend:
-        return Overall(verdict="not proven", text=f"not proven: {len(mend)} unknown")
-    if not_checked:
-        said = f"nothing to mend in what is checked; {not_checked} not checked"
-        return Overall(verdict="not proven", text=said)
-    return Overall(verdict="fine", text="nothing to mend")
-
-
 def exit_status(result: Report) -> int:
-    """0 where the whole reads fine, otherwise 1."""
-    return 0 if result.result.overall.verdict == "fine" else 1
+    """0 where the whole is proven, or holds by usual figures; otherwise 1."""
+    return 0 if result.result.overall.verdict in HOLDS else 1
 
 
 def _not_checked(a: Analysis) -> tuple[str, ...]:
     """Checks that are not built, and those of the supply that have nothing to be held against."""
     supply = (f"supply: {c.words}" for c in not_built("supply"))
-    no_case = () if a.build.case else ("room in the case, and air: no case is chosen",)
-    bare = [wording.check_words(c) for c in _held_against_nothing(a)]
+    no_case = a.build.case is None
+    bare = [c for c in _held_against_nothing(a) if not (no_case and c.id in OF_CASE)]
     return (
         *supply,
-        *(f"supply: {x}" for x in bare),
-        *no_case,
+        *(f"supply: {wording.check_words(c)}" for c in bare),
+        *(("room in the case, reach and air: no case is chosen",) if no_case else ()),
         *(c.words for c in not_built() if c.family != "supply"),
     )
+
+
+#: Checks of a supply that are held against the case.
+OF_CASE = ("form", "length", "reach")
 
 
 def _held_against_nothing(a: Analysis) -> list[SupplyCheck]:
     return [c for c in a.supply.checks if c.status == "not checked"] if a.supply else []
 
 
-def _strip(a: Analysis, open_topics: tuple[UnspokenAnswer, ...]) -> Strip:
+def _strip(a: Analysis, open_topics: tuple[UnspokenAnswer, ...], to_find: int) -> Strip:
     supply, result = a.build.supply, a.supply
     # What nearly always draws and was not thought of: the tally is one of at least so much.
     unthought = tuple(u.words for u in open_topics if u.draws)
     total = replace(a.tally.total, missing=(*a.tally.total.missing, *unthought))
     spiking = replace(a.spikes, missing=(*a.spikes.missing, *unthought))
     fed, needed = a.wired.live, a.needed
-    counts = Counter(f.severity for f in a.findings if f.severity in TO_MEND)
+    counts = Counter(f.severity for f in a.findings if f.severity in BAD)
     return Strip(
         watts=_amounts(1.0, total),
         spikes=_spike_amounts(spiking),
@@ -174,6 +166,7 @@ def _strip(a: Analysis, open_topics: tuple[UnspokenAnswer, ...]) -> Strip:
         ports_left=len(a.wired.free_ports()),
         tight=sum(f.severity == "tight" for f in a.findings),
         mend=dict(counts),
+        find_out=to_find,
     )
 
 
@@ -217,6 +210,48 @@ def _mend(a: Analysis, f: Finding) -> Mend:
         field=f.subject.field,
         remedies=remedies,
     )
+
+
+def _find_out(a: Analysis, item: ToFindOut) -> FindOutAnswer:
+    remedies: tuple[RemedyAnswer, ...] = ()
+    if item.finding is not None:
+        title, text = wording.said(a, item.finding)
+        remedies = tuple(_remedy(a, r) for r in item.finding.remedies)
+        where = " ".join(dict.fromkeys(r.text for r in remedies))
+    else:
+        title, text, where = wording.fact_title(a, item), wording.decides(a, item), ""
+    return FindOutAnswer(
+        id=item.id,
+        settles=item.settles,
+        title=title,
+        text=text,
+        where=where or wording.where_found(a, item),
+        means=wording.answers_text(item),
+        of=item.subject.of,
+        subject=item.subject.key,
+        field=item.subject.field,
+        alike=len(item.alike),
+        remedies=remedies,
+        answers=tuple(
+            FoundAnswer(
+                label=wording.answer_label(item, x),
+                value=x.value,
+                unit=wording.fact_unit(item),
+                how=x.how,
+                means=x.means,
+                edit=x.edit,
+            )
+            for x in item.answers
+        ),
+    )
+
+
+def _usual_mm(a: Analysis) -> dict[str, dict[str, float]]:
+    away: dict[str, dict[str, float]] = {}
+    for f in a.usual:
+        if f.of == "cable" and f.field == "at_mm":
+            away.setdefault(f.key, {})[f.at] = f.band.likely
+    return away
 
 
 def _remedy(a: Analysis, r: Remedy) -> RemedyAnswer:
@@ -401,8 +436,9 @@ def _betweens(wired: Wired) -> tuple[BetweenAnswer, ...]:
     return tuple(between_answers)
 
 
-def _lane(wired: Wired, run: RunResult) -> Lane:
+def _lane(a: Analysis, run: RunResult) -> Lane:
     """A run as it is drawn."""
+    wired = a.wired
     e, cable = run.governing, run.wired.cable
     return Lane(
         cable=cable.key,
@@ -417,6 +453,7 @@ def _lane(wired: Wired, run: RunResult) -> Lane:
         plugs=tuple(_plug(wired, cable.key, p, run) for p in cable.plugs),
         onward=tuple(_onward(wired, x) for x in run.beyond),
         pinned=run.wired.run.pinned,
+        usual=wording.run_is_usual(a, run),
     )
 
 
@@ -435,7 +472,7 @@ def _steps(run: RunResult) -> tuple[StepAnswer, ...]:
 
 
 def _onward(wired: Wired, x: Onward) -> OnwardAnswer:
-    long_mm = 0.0 if x.between.is_backplane else x.feed.plug.at_mm
+    long_mm = 0.0 if x.between.is_backplane else x.feed.plug.mm
     return OnwardAnswer(
         between=x.between.key,
         name=x.between.name,
@@ -453,7 +490,7 @@ def _plug(wired: Wired, carrier: str, plug: Plug, run: RunResult | None) -> Plug
         key=plug.key,
         kind=plug.kind,
         face=feed.mated if feed else PLUGS[plug.kind].whole,
-        at_mm=plug.at_mm,
+        at_mm=plug.mm,
         half=feed.half if feed else "",
         socket=feed.input.ref if feed else "",
         feeds=" and ".join(wired.words(f.input.ref) for f in feeds),
@@ -467,8 +504,9 @@ def _finite(limit_a: float | None) -> float | None:
     return None if limit_a is None or math.isinf(limit_a) else limit_a
 
 
-def run_answer(wired: Wired, run: RunResult) -> RunAnswer:
+def run_answer(a: Analysis, run: RunResult) -> RunAnswer:
     """Every element of a run in words."""
+    wired = a.wired
     return RunAnswer(
         cable=run.wired.cable.key,
         name=run.wired.cable.name,
@@ -476,6 +514,7 @@ def run_answer(wired: Wired, run: RunResult) -> RunAnswer:
         verdict=run.verdict,
         percent=run.percent,
         cause=wording.run_cause(wired, run),
+        usual=wording.run_is_usual(a, run),
         elements=tuple(_element(wired, run, e) for e in run.elements),
     )
 
@@ -499,6 +538,7 @@ def _element(wired: Wired, run: RunResult, e: Element) -> ElementAnswer:
         source=e.source,
         loads=_numbers(lambda s: span_at(j.loads, s, RUN_STATES).likely),
         refused=e.refused,
+        usual=j.usual,
     )
 
 
@@ -522,5 +562,5 @@ def _board(wired: Wired, b: BoardElement) -> BoardAnswer:
         fix=wording.remedy_words(Remedy(id=remedy_id(b)), wired.parts),
         part=b.part,
         field=b.field,
-        like=f"{b.kind} {b.part} {'' if b.kind == 'header' and j.limit is None else b.at + b.line}",
+        usual=j.usual,
     )

@@ -154,6 +154,9 @@ def _size_words(a: Analysis, s: Step) -> str:
     house = a.build.house_rules
     short = [f"{number(w, 'W')} short of {wording.rule_words(house, r)}" for r, w in s.short]
     fails = [c for c in s.checks if c.status == "fail" and c.id not in ("watts", "spikes")]
+    little = next((c for c in s.checks if "headroom" in c.more), None)
+    if little is not None and not fails:
+        return f"{wording.check_words(little)}; {load}"
     costs = [*short, *map(wording.check_words, fails)]
     if costs:
         return f"too small: {'; '.join(costs)}; {load}"
@@ -169,7 +172,7 @@ def _size_words(a: Analysis, s: Step) -> str:
 
 def fit_answer(a: Analysis) -> FitAnswer:
     """Every check of room and air, and the drawing; empty without a case."""
-    case = a.build.case
+    case = a.wired.build.case
     if case is None:
         return FitAnswer(case="", checks=(), shapes=(), not_drawn=())
     checks = fit_checks(a)
@@ -212,7 +215,7 @@ def _room(a: Analysis, c: FitCheck) -> RoomAnswer:
 def week_answer(supply: Supply, asked: Asked) -> WeekAnswer:
     """A week of one supply in this build."""
     place = asked.wired.build.place
-    wall, lacks = wall_of(supply, asked), lacks_for_wall(supply, asked)
+    wall, lacks = wall_of(supply, asked), lacks_for_wall(supply)
     in_a_year = None if wall is None else year(wall, place)
     days = (
         ()

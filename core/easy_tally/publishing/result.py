@@ -8,10 +8,11 @@ from typing import Literal
 
 from typing_extensions import TypedDict
 
+from ..analysis.find_out import Meaning, Settles
 from ..analysis.finding import Of, Severity
 from ..base.units import Origin, State, Window
 from ..editing import Edit
-from ..ratings.verdicts import Verdict
+from ..ratings.verdicts import UsualEnd, Verdict
 from ..standards.signals import SignalKind
 from ..supplies.asked import CheckStatus
 from ..supplies.checks import SupplyVerdict
@@ -259,6 +260,8 @@ class Lane:
     plugs: tuple[PlugAnswer, ...]
     onward: tuple[OnwardAnswer, ...]
     pinned: bool
+    #: By figures that nobody measured.
+    usual: bool
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -307,6 +310,8 @@ class ElementAnswer:
     source: str
     loads: Numbers
     refused: bool
+    #: By a figure that nobody measured: whether it holds at the cautious end of what is usual.
+    usual: UsualEnd
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -319,6 +324,7 @@ class RunAnswer:
     verdict: Verdict
     percent: int | None
     cause: str
+    usual: bool
     elements: tuple[ElementAnswer, ...]
 
 
@@ -339,8 +345,7 @@ class BoardAnswer:
     fix: str
     part: str
     field: str
-    #: The same for those that are told as one: headers of one part whose limit is not known.
-    like: str
+    usual: UsualEnd
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -367,15 +372,54 @@ class Strip:
     ports_left: int
     tight: int
     mend: dict[Severity, int]
+    find_out: int
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Overall:
-    """The verdict on the build as a whole. `fine` only with nothing to mend and every check
-    built; `not proven` while something is unknown or a check is not built."""
+    """The verdict on the build as a whole: `proven` where each limit is known; `holds, by usual
+    figures` where some are not, and are taken as usual; `not proven` while something is unknown,
+    or not checked."""
 
-    verdict: Literal["mend", "not proven", "fine"]
+    verdict: Literal["to mend", "not proven", "holds, by usual figures", "proven"]
     text: str
+    #: Usual figures that something is judged by, and how many of them could break it.
+    usual: int = 0
+    could_break: int = 0
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class FoundAnswer:
+    """What may be found: a value in the unit of its field, what it would mean, and the edit that
+    says so. `how`: the value is the least, or the most, that means so."""
+
+    label: str
+    value: float
+    unit: str
+    how: Literal["", "at_least", "at_most"]
+    means: Meaning
+    edit: Edit | None = None
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class FindOutAnswer:
+    """One thing to find out, ranked by what it settles; `where` it is printed or measured, `means`
+    what each answer would mean. `subject` and `field` lead to its place."""
+
+    id: str
+    settles: Settles
+    title: str
+    text: str
+    where: str
+    means: str
+    of: Of
+    subject: str
+    field: str
+    #: How many things there are of which the same is not known.
+    alike: int
+    answers: tuple[FoundAnswer, ...] = ()
+    #: Of what nobody says: what would tell it, with an edit where one does.
+    remedies: tuple[RemedyAnswer, ...] = ()
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -449,9 +493,13 @@ class Compact:
     sockets: tuple[SocketAnswer, ...]
     lanes: tuple[Lane, ...]
     betweens: tuple[BetweenAnswer, ...]
+    #: Of cables that nobody measured: how far each plug hangs as usual [mm].
+    usual_mm: dict[str, dict[str, float]]
     through_board: tuple[BoardAnswer, ...]
     moves_most: MoverAnswer | None
     mend: tuple[Mend, ...]
+    #: What to find out, that first which could change the verdict.
+    find_out: tuple[FindOutAnswer, ...]
     #: Worth knowing, nothing to mend.
     notes: tuple[Mend, ...]
     not_checked: tuple[str, ...]

@@ -208,7 +208,7 @@ def _carried_run(at_once: int | None, run: WiredRun, *of_feeds: Flow) -> Carried
     flows: list[tuple[Stretch, Flow]] = []
     beyond: list[Flow] = []
     for stretch in reversed(run.stretches):
-        here = [x.flow for x in lives if x.feed.plug.at_mm == stretch.to_mm]
+        here = [x.flow for x in lives if x.feed.plug.mm == stretch.to_mm]
         beyond = [together([*beyond, *here], at_once)]
         flows.insert(0, (stretch, beyond[0]))
     return CarriedRun(

@@ -53,9 +53,9 @@ def _beyond(flows: Flows, carried: Carried, feed: Feed, before: Onward | None) -
     if between is None:
         return
     lead = feed.input.socket.key
-    mm = feed.plug.at_mm if before is None else before.mm
+    mm = feed.plug.mm if before is None else before.mm
     for onward in wired.onward(feed.input):
-        far = mm + (0.0 if between.is_backplane else onward.plug.at_mm)
+        far = mm + (0.0 if between.is_backplane else onward.plug.mm)
         leads = len(wired.leads_in_use(between, onward.plug.key))
         things = (feed, before, between, onward, flows.into(carried, onward.input))
         plain = (lead, wired.lead_share(onward, lead), leads, far)
@@ -152,11 +152,11 @@ def _by_lead(onwards: tuple[Onward, ...]) -> dict[tuple[int, str], list[Onward]]
 
 def _stretches(onwards: list[Onward], at_once: int | None) -> Iterator[LeadStretch]:
     """One lead, stretch by stretch: each carries all that is fed beyond it."""
-    ends = sorted({x.feed.plug.at_mm for x in onwards})
+    ends = sorted({x.feed.plug.mm for x in onwards})
     first = onwards[0]
-    base = first.mm - first.feed.plug.at_mm
+    base = first.mm - first.feed.plug.mm
     for start, end in zip([0.0, *ends], ends, strict=False):
-        beyond = [x.flow.share(x.share) for x in onwards if x.feed.plug.at_mm >= end]
+        beyond = [x.flow.share(x.share) for x in onwards if x.feed.plug.mm >= end]
         flow = together(beyond, at_once)
         yield LeadStretch(first.between, first.lead, base, start, end, flow)
 
@@ -212,7 +212,7 @@ def _lost_at(
     """Volts [V] lost on one line up to behind a plug's own contacts, of those lost up to its lead;
     None where a figure is missing."""
     for s in wire:
-        if s.to_mm <= x.feed.plug.at_mm:
+        if s.to_mm <= x.feed.plug.mm:
             ohm = wire_ohm(s.between, s.to_mm - s.from_mm, line)
             lost = lost_more(lost, s.flow.of(line), ohm)
     return lost_more(lost, x.flow.of(line), contacts_ohm(x.feed.pins.get(line, 0), assume))

@@ -43,7 +43,7 @@ def profile(
         places: list[object] = [(start, end)]
         if start == 0:
             places.append("supply end")
-        if len(lives) == 1 or lives[-2].feed.plug.at_mm < end:
+        if len(lives) == 1 or lives[-2].feed.plug.mm < end:
             places.append(Place(lives[-1].feed.plug.key))
         for line, loads, _ in flow.lines():
             if line == GROUND:

@@ -7,7 +7,7 @@ once: what is not built yet too.
 from __future__ import annotations
 
 from bisect import insort
-from collections.abc import Callable, Iterator, Mapping
+from collections.abc import Callable, Iterable, Iterator, Mapping
 from dataclasses import dataclass, replace
 from typing import NamedTuple, TypeVar
 
@@ -20,7 +20,6 @@ from ..tally.loads import Load
 from ..tally.spikes import spiking_loads
 from ..things.assumed.assumptions import Assumptions
 from ..things.cables import Cable
-from ..things.case import Case
 from ..things.parts import Card, Drive
 from ..things.rules import HouseRules
 from ..things.supply import Port
@@ -44,7 +43,7 @@ from .limits import contacts_ohm, lost_more, wire_ohm
 from .onward import Onward, lead_stretches, onwards
 from .places import Place
 from .profile import Step, profile
-from .reach import reaches
+from .reach import Ways, reaches, ways_of
 from .verdicts import VERDICTS, Verdict, rank
 
 _T = TypeVar("_T")
@@ -111,7 +110,8 @@ class Ground:
     told: Told
     assume: Assumptions
     rules: HouseRules
-    case: Case | None
+    #: The ways to what it feeds; None without a case.
+    ways: Ways | None
     #: Plugs of adapters, extensions and backplanes on its way.
     beyond: tuple[Onward, ...] = ()
 
@@ -182,8 +182,8 @@ def _judged(
     told = Told(
         build.spin_up_at_once, never_allowed(wired, run.wired), nobody_says(wired, run.wired)
     )
-    things = (run, build.assumptions, build.house_rules, build.case, *beyond)
-    alone = kept(_judged_alone, things, (told,))
+    things = (run, build.assumptions, build.house_rules, *beyond)
+    alone = kept(_judged_alone, things, (told, ways_of(build.case, run, beyond)))
     own = _groups_of(run)
     if not own:
         return alone
@@ -194,15 +194,14 @@ def _judged(
 
 def _judged_alone(
     told: Told,
+    ways: Ways | None,
     run: CarriedRun,
     assume: Assumptions,
     rules: HouseRules,
-    case: Case | None,
     *beyond: Onward,
 ) -> RunResult:
-    ground = Ground(run=run, told=told, assume=assume, rules=rules, case=case, beyond=beyond)
-    elements = [e for c in MAP_CHECKS if c.find for e in _find(c.words, c.find, ground)]
-    elements.sort(key=_order)
+    ground = Ground(run=run, told=told, assume=assume, rules=rules, ways=ways, beyond=beyond)
+    elements = in_order(e for c in MAP_CHECKS if c.find for e in _find(c.words, c.find, ground))
     return RunResult(
         carried=run,
         verdict=elements[0].judged.verdict if elements else "within",
@@ -236,6 +235,11 @@ def _judged_in_groups(
         elements=tuple(elements),
         unlimited=tuple(k for k, a in zip(keys, limits, strict=True) if a is None),
     )
+
+
+def in_order(elements: Iterable[Element]) -> list[Element]:
+    """Elements of a run, the one that governs first."""
+    return sorted(elements, key=_order)
 
 
 def _order(e: Element) -> tuple[int, bool, float]:
@@ -282,7 +286,7 @@ def _forbidden(g: Ground) -> Iterator[Element]:
 
 
 def _reach(g: Ground) -> Iterator[Element]:
-    yield from reaches(g.case, g.run, g.beyond)
+    yield from reaches(g.ways, g.run, g.beyond)
 
 
 def _group_spikes(g: GroupFlows) -> Iterator[Element]:
@@ -315,7 +319,7 @@ def _drops(g: Ground) -> Iterator[Element]:
     wire = {line: _lost_on_wire(run, assume, line) for line in lines}
     ends = {stretch.to_mm: i for i, (stretch, _) in enumerate(run.stretches)}
     for live in run.lives:
-        at = ends[live.feed.plug.at_mm]
+        at = ends[live.feed.plug.mm]
         back = _lost_at(live, wire[GROUND][at], assume, GROUND)
         for line, _, _ in live.flow.lines():
             if line == "ground":
@@ -337,7 +341,7 @@ def _roots(
     """Volts lost by line up to behind each plug of the cable."""
     return {
         live.feed.plug.key: {
-            line: _lost_at(live, wire[line][ends[live.feed.plug.at_mm]], assume, line)
+            line: _lost_at(live, wire[line][ends[live.feed.plug.mm]], assume, line)
             for line, _, _ in live.flow.lines()
         }
         for live in run.lives

@@ -129,8 +129,8 @@ def _plug_in(wired: Wired, main: Input) -> tuple[Plug, Carrier, str, dict[str, i
     if feed is not None:
         return feed.plug, feed.cable, feed.mated, dict(feed.pins)
     kind: PlugKind = PLUG_OF[main.socket.kind]
-    plug = Plug(key="main", kind=kind, at_mm=600)
-    cable = Cable(key="usual", name="usual", family="usual", plugs=(plug,))
+    plug = Plug(key="main", kind=kind, at_mm=600, grade="standard")
+    cable = Cable(key="usual", name="usual", family="usual", gauge=18, plugs=(plug,))
     return plug, cable, kind, PINS[kind] | {"v12": wired.pins_12v(main)}
 
 

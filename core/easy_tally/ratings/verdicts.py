@@ -17,7 +17,18 @@ from .limits import Limit
 Verdict = Literal["over", "unknown", "tight", "within"]
 #: Worst first.
 VERDICTS: tuple[Verdict, ...] = ("over", "unknown", "tight", "within")
+#: Whether a verdict that stands on a usual figure holds at its cautious end.
+UsualEnd = Literal["", "holds", "breaks"]
 _RANK = {verdict: i for i, verdict in enumerate(VERDICTS)}
+
+
+class CautiousEnd(NamedTuple):
+    """What a judgement comes to where what nobody measured is as bad as is usual."""
+
+    verdict: Verdict
+    load: float
+    limit: float | None
+    share: float | None
 
 
 class Judgement(NamedTuple):
@@ -37,6 +48,10 @@ class Judgement(NamedTuple):
     each: float = 1.0
     only_at_high: bool = False
     at_start_only: bool = False
+    #: Where a figure of the limit is as usual, since nobody measured it: whether it holds at the
+    #: cautious end too, or breaks there alone; and what it comes to there.
+    usual: UsualEnd = ""
+    at_cautious: CautiousEnd | None = None
 
     @property
     def loads(self) -> Series:

@@ -141,7 +141,7 @@ def last_stretch_mm(against: Against, feed: Feed) -> float:
     for run in against.a.wired.runs:
         if run.cable is feed.cable:
             for s in run.stretches:
-                if s.to_mm == feed.plug.at_mm:
+                if s.to_mm == feed.plug.mm:
                     return s.to_mm - s.from_mm
     return 0.0
 
@@ -190,7 +190,7 @@ def _along(
             + sum(amps[f.input.ref] for f in run.feeds if f.input.ref in amps) * new / near / 1000
         )
     for s in run.stretches:
-        if s.to_mm > feed.plug.at_mm or (shared and s.to_mm == feed.plug.at_mm):
+        if s.to_mm > feed.plug.mm or (shared and s.to_mm == feed.plug.mm):
             break
         beyond = sum(amps[f.input.ref] for f in s.beyond if f.input.ref in amps)
         amps_along = amps_along + beyond * per_m * (s.to_mm - s.from_mm) / 1000 / wires / 1000

@@ -34,6 +34,19 @@ FRONT_FIELDS: dict[SignalKind, str] = {
     "usb-c": "front_usbc",
     "audio": "front_audio",
 }
+#: Ports that a board has at the least, where nobody says, and leads that a case's front has at the
+#: most. Source: assumption, of the usual boards and cases.
+BOARD_GIVES: dict[SignalKind, int] = {
+    "sata": 4,
+    "m2": 1,
+    "usb2": 2,
+    "usb3": 1,
+    "usb-c": 1,
+    "audio": 1,
+}
+FRONT_NEEDS = 1
+#: SATA data ports that M.2 slots in use switch off at the most, where nobody says: assumption.
+M2_SWITCHES_OFF = 2
 #: Whether the speed of what hangs on a header is seen, where nobody says: a board reads each of
 #: its fan headers, a hub passes on the speed of one fan. Source: assumption.
 BOARD_SEES_SPEED = True

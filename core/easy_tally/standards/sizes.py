@@ -26,6 +26,9 @@ COMMON_W: tuple[int, ...] = (
 
 #: A supply is too big when its rating is over this many times the needed size. Source: assumption.
 TOO_BIG = 2.0
+#: The part of the headroom that may be lacking where it is called a little short. Source: a school
+#: of builders: 850 W and a fifth are 1,020 W, and a supply of 1,000 W is taken.
+LITTLE = 0.1
 #: A fifth on top of the card maker's floor. Source: a school of builders.
 FIFTH = 0.20
 #: Share of the rating at which everyday use is quiet. Source: a school of builders.

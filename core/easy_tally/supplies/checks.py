@@ -8,7 +8,7 @@ from __future__ import annotations
 
 from collections.abc import Callable, Iterator
 from dataclasses import dataclass, field
-from typing import Literal
+from typing import Any, Literal
 
 from ..base.rounding import exceeds
 from ..base.series import Span, add, scale
@@ -20,10 +20,12 @@ from ..standards.sizes import COMMON_W, TOO_BIG
 from ..things.supply import Supply
 from . import living
 from .asked import Asked, CheckStatus, CheckUnit, SupplyCheck
-from .sizing import ride_through
+from .sizing import little_short, ride_through
 
 #: Of its size first; of its size it may be right and still not fit.
-SupplyVerdict = Literal["right size", "too small", "too big", "does not fit", "unknown"]
+SupplyVerdict = Literal[
+    "right size", "a little short", "too small", "too big", "does not fit", "unknown"
+]
 #: Checks of its size: what the build draws against what its label says.
 OF_SIZE = frozenset({"watts", "rating", "rail", "combined", "spikes", "too big"})
 
@@ -91,6 +93,8 @@ def _verdict(checks: list[SupplyCheck]) -> SupplyVerdict:
         return "does not fit"
     if "unknown" in statuses:
         return "unknown"
+    if any("headroom" in c.more for c in checks):
+        return "a little short"
     big = any(c.id == "too big" and c.status == "warn" for c in checks)
     return "too big" if big else "right size"
 
@@ -103,14 +107,17 @@ def _watts(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
     rated, sizing = supply.rated_w, asked.sizing
     status: CheckStatus = "unknown"
     load, high = sizing.at_least_w, False
+    more: dict[str, Any] = {}
     if rated is not None and exceeds(load, rated):
-        status = "fail"
+        has = little_short(rated, sizing, asked.tally.total, asked.wired.build.house_rules)
+        status = "fail" if has is None else "warn"
+        more = {} if has is None else {"headroom": has}
     elif rated is not None and sizing.needed is not None:
         high = exceeds(sizing.needed.high, rated)
         status = "warn" if high else "pass"
         load = sizing.needed.high if high else sizing.needed.likely
     yield SupplyCheck(
-        id="watts", status=status, load=load, limit=rated, unit="W", only_at_high=high
+        id="watts", status=status, load=load, limit=rated, unit="W", only_at_high=high, more=more
     )
 
 

@@ -7,13 +7,23 @@ against is not there at all (no case, no UPS, no circuit).
 from __future__ import annotations
 
 from collections.abc import Iterator
+from dataclasses import replace
 from typing import Any
 
 from ..base.rounding import exceeds
-from ..base.units import State
-from ..standards.efficiency import HOLD_UP_80_MS, HOLD_UP_FULL_MS, HOLD_UP_SHARE, OLD_YEARS
+from ..base.units import RAIL_V, State
+from ..standards.efficiency import (
+    GRADES,
+    HOLD_UP_80_MS,
+    HOLD_UP_FULL_MS,
+    HOLD_UP_SHARE,
+    OLD_YEARS,
+    Points,
+)
 from ..standards.sizes import QUIET_SHARE
+from ..things.case import Case
 from ..things.supply import Supply
+from ..usual import End, taken_cables, taken_case, taken_supply
 from .asked import Asked, CheckStatus, SupplyCheck
 from .box import leads
 from .case.room import PLUG_ROOM_MM, out_of_reach
@@ -23,6 +33,10 @@ from .energy import circuit_w, efficiency_at, heat_btu_h, mains_a, points_of, wa
 #: 12 V it is one for a new. Source: assumption.
 FIVE_VOLT_HEAVY = 0.5
 TWELVE_VOLT_HEAVY = 0.8
+#: The share of its rating at 12 V from which on a supply is one made for 12 V.
+NEARLY_ALL = 0.95
+#: As usual, and the end at which things may not reach or fit.
+BOTH_ENDS: tuple[End, End] = ("likely", "short")
 _RUNNING: tuple[State, ...] = ("idle", "everyday", "full")
 
 
@@ -43,17 +57,28 @@ def regulation(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
     if not shares:
         return
     most, least = max(shares.values()), min(shares.values())
-    numbers = {"low_share": most, "v12_share": 1 - least, "kind": supply.regulation}
+    numbers: dict[str, Any] = {"low_share": most, "v12_share": 1 - least}
     status: CheckStatus = "pass"
-    if supply.regulation is None:
-        yield SupplyCheck(id="regulation", status="unknown", missing=("regulation",), more=numbers)
-        return
-    made_for_12v = supply.regulation == "independent"
-    if (made_for_12v and most > FIVE_VOLT_HEAVY) or (
-        not made_for_12v and 1 - least > TWELVE_VOLT_HEAVY
+    # Where nobody says which it is, it may be the one that does worse.
+    kinds = ("independent", "group") if supply.regulation is None else (supply.regulation,)
+    if _is_independent(supply):
+        kinds = ("independent",)
+    numbers["kind"] = kinds[0] if len(kinds) == 1 else None
+    if ("independent" in kinds and most > FIVE_VOLT_HEAVY) or (
+        "group" in kinds and 1 - least > TWELVE_VOLT_HEAVY
     ):
         status = "warn"
     yield SupplyCheck(id="regulation", status=_by_what_is_known(asked, status), more=numbers)
+
+
+def _is_independent(supply: Supply) -> bool:
+    """Whether it regulates each rail by itself: as it says, or as every supply does that gives
+    nearly all of its rating at 12 V. Source: assumption."""
+    if supply.regulation is not None:
+        return supply.regulation == "independent"
+    if supply.v12_a is None or not supply.rated_w:
+        return supply.design in ("3.0", "3.1")
+    return supply.v12_a * RAIL_V["v12"] >= NEARLY_ALL * supply.rated_w
 
 
 def ports(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
@@ -114,50 +139,66 @@ def form(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
 
 def length(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
     """Its length, and its plugs' where they are modular, against the room in the case."""
-    case = asked.wired.build.case
+    case = asked.wired.stated.case
     if case is None:
         yield SupplyCheck(id="length", status="not checked")
         return
-    room, own = case.supply_length_mm, supply.length_mm
+    usual, worst = (_length_at(supply, case, asked, end) for end in BOTH_ENDS)
+    is_assumed = supply.length_mm is None or case.supply_length_mm is None
+    if usual.status == "fail" and is_assumed:
+        missing = ("length_mm",) if supply.length_mm is None else ("case",)
+        yield replace(usual, status="unknown", missing=missing)
+    else:
+        yield worst if usual.status == "pass" and worst.status == "warn" else usual
+
+
+def _length_at(supply: Supply, case: Case, asked: Asked, end: End) -> SupplyCheck:
+    """By what is usual at one end; what breaks at the cautious end alone is worth a look."""
+    memory = asked.wired.memory
+    room = taken_case(case, end, memory).supply_length_mm
+    own = taken_supply(supply, end, memory).length_mm
     missing = tuple(n for n, v in (("length_mm", own), ("case", room)) if v is None)
     plugs = 0.0 if supply.modular == "not" else PLUG_ROOM_MM
     long = None if own is None else own + plugs
-    if missing:
-        yield SupplyCheck(
-            id="length", status="unknown", load=long, limit=room, unit="mm", missing=missing
-        )
-        return
-    yield SupplyCheck(
+    status: CheckStatus = "fail" if exceeds(long or 0.0, room or 0.0) else "pass"
+    if status == "fail" and end != "likely":
+        status = "warn"
+    return SupplyCheck(
         id="length",
-        status="fail" if exceeds(long or 0.0, room or 0.0) else "pass",
+        status="unknown" if missing else status,
         load=long,
         limit=room,
         unit="mm",
-        more={"plugs": plugs},
+        missing=missing,
+        more={"plugs": plugs, "cautious": end != "likely"},
     )
 
 
 def reach(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
-    """Whether a plug of the cables in the box reaches each area, by the case's routes."""
-    case = asked.wired.build.case
+    """Whether a plug of the cables in the box reaches each area, by the case's routes; at the
+    cautious end too of what nobody measured."""
+    case = asked.wired.stated.case
     needed = [asked.wired.inputs[r] for r in sorted(asked.needed)]
     if case is None or not needed or not asked.cables:
         yield SupplyCheck(id="reach", status="not checked")
         return
-    short, unknown = out_of_reach(case, asked.cables, needed, asked.wired.eps4_in_eps8)
-    if short:
-        area, way, longest = max(short, key=lambda s: s[1] - s[2])
-        yield SupplyCheck(
-            id="reach", status="fail", load=way, limit=longest, unit="mm", more={"area": area}
-        )
-        return
-    areas = ", ".join(unknown)
-    yield SupplyCheck(
-        id="reach",
-        status="unknown" if unknown else "pass",
-        missing=("case",) if unknown else (),
-        more={"area": areas},
-    )
+    for end in BOTH_ENDS:
+        through = taken_case(case, end, asked.wired.memory)
+        cables = taken_cables(asked.cables, supply, end, asked.wired.memory)
+        short = out_of_reach(through, cables, needed, asked.wired.eps4_in_eps8)
+        if short:
+            area, way, longest = max(short, key=lambda s: s[1] - s[2])
+            more = {"area": area, "cautious": end != "likely"}
+            yield SupplyCheck(
+                id="reach",
+                status="warn" if more["cautious"] else "fail",
+                load=way,
+                limit=longest,
+                unit="mm",
+                more=more,
+            )
+            return
+    yield SupplyCheck(id="reach", status="pass")
 
 
 # -- how it lives ------------------------------------------------------------------------------
@@ -179,60 +220,55 @@ def quiet(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
     """Whether its fan stands still in everyday use, or at least runs slowly."""
     load = _share(supply, asked, "everyday")
     limit = supply.fan_off_share
-    missing = tuple(
-        n
-        for n, lacks in (("rated_w", not supply.rated_w), ("fan_off_share", limit is None))
-        if lacks
-    )
-    if missing or load is None or limit is None:
-        yield SupplyCheck(
-            id="quiet",
-            status="unknown",
-            load=load,
-            limit=limit,
-            missing=missing,
-            more={"degc": supply.fan_off_degc},
-        )
+    if load is None:
+        yield SupplyCheck(id="quiet", status="unknown", missing=("rated_w",))
         return
+    # Where nobody says when its fan stands it is taken to turn always.
+    said = limit is not None
+    limit = limit or 0.0
     loud = exceeds(load, max(limit, QUIET_SHARE))
     yield SupplyCheck(
         id="quiet",
         status=_by_what_is_known(asked, "warn" if loud else "pass"),
         load=load,
         limit=limit,
-        more={"stands": not exceeds(load, limit)},
+        more={"stands": not exceeds(load, limit), "degc": supply.fan_off_degc, "said": said},
     )
 
 
-def lacks_for_wall(supply: Supply, asked: Asked) -> tuple[str, ...]:
+def _points(supply: Supply, asked: Asked) -> Points:
+    """Its efficiency, or the floors of the lowest grade where nobody says its own: it draws no more
+    from the wall than by those."""
+    mains_v = asked.wired.build.place.mains_v
+    return points_of(supply, mains_v) or GRADES["base", mains_v]
+
+
+def lacks_for_wall(supply: Supply) -> tuple[str, ...]:
     """What is missing to tell what it draws from the wall."""
-    points = points_of(supply, asked.wired.build.place.mains_v)
-    lacks = (("rated_w", not supply.rated_w), ("grade", points is None))
-    return tuple(name for name, missing in lacks if missing)
+    return () if supply.rated_w else ("rated_w",)
 
 
 def wall_of(supply: Supply, asked: Asked) -> dict[State, float] | None:
     """Watts from the wall [W] by state; None where its rating or efficiency is not known."""
-    points = points_of(supply, asked.wired.build.place.mains_v)
-    if points is None or not supply.rated_w:
+    if not supply.rated_w:
         return None
+    points = _points(supply, asked)
     drawn = {s: asked.tally.total.at(s).likely for s in ("sleep", *_RUNNING)}
     return wall_by_state(drawn, supply.rated_w, points)
 
 
 def efficiency(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
     """What it converts, draws from the wall and warms the room by, everyday and at full."""
-    points = points_of(supply, asked.wired.build.place.mains_v)
-    wall = wall_of(supply, asked)
-    if points is None or wall is None:
-        lacks = lacks_for_wall(supply, asked)
+    points, wall = _points(supply, asked), wall_of(supply, asked)
+    if wall is None:
+        lacks = lacks_for_wall(supply)
         yield SupplyCheck(id="efficiency", status="unknown", missing=lacks)
         return
     more: dict[str, Any] = {
         **{s: efficiency_at(points, (_share(supply, asked, s) or 0.0)) for s in _RUNNING},
         **{f"wall_{s}": wall[s] for s in _RUNNING},
         "btu_h": heat_btu_h(wall["full"]),
-        "own": "measured" if supply.efficiency else "grade",
+        "own": "measured" if supply.efficiency else "grade" if supply.grade else "lowest",
     }
     yield SupplyCheck(
         id="efficiency",
@@ -248,7 +284,7 @@ def cost(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
     """Kilowatt-hours of a year, and what they cost where the price is known."""
     place, wall = asked.wired.build.place, wall_of(supply, asked)
     if wall is None:
-        lacks = lacks_for_wall(supply, asked)
+        lacks = lacks_for_wall(supply)
         yield SupplyCheck(id="cost", status="unknown", missing=lacks)
         return
     in_a_year = year(wall, place, asked.wired.memory)
@@ -268,7 +304,7 @@ def mains(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
     """Amperes from the mains, and the circuit that it hangs on, where its breaker is known."""
     place, wall = asked.wired.build.place, wall_of(supply, asked)
     if wall is None:
-        lacks = lacks_for_wall(supply, asked)
+        lacks = lacks_for_wall(supply)
         yield SupplyCheck(id="mains", status="unknown", missing=lacks)
         return
     amps = mains_a(wall["full"], place.mains_v)
@@ -329,8 +365,11 @@ def age(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
     """Years since it was made; a new one has none."""
     if asked.new:
         return
-    if asked.year is None or supply.made is None:
+    if asked.year is None:
         yield SupplyCheck(id="age", status="not checked")
+        return
+    if supply.made is None:
+        yield SupplyCheck(id="age", status="pass")
         return
     years = float(max(0, asked.year - supply.made))
     yield SupplyCheck(

@@ -5,16 +5,17 @@ from __future__ import annotations
 from dataclasses import dataclass
 from typing import Literal
 
-from ..base.rounding import exceeds
+from ..base.rounding import TOLERANCE, exceeds, percent
 from ..base.series import ZERO, Span
 from ..base.units import WINDOWS, Window
 from ..standards.connectors import is_coded
 from ..standards.excursions import JUST_LARGE_W, LARGE_W, RIDE_3X, RIDE_LARGE_16PIN
-from ..standards.sizes import FIFTH, QUIET_SHARE, next_common_w
+from ..standards.sizes import FIFTH, LITTLE, QUIET_SHARE, next_common_w
 from ..tally.sums import Sum
 from ..things.assumed.assumptions import Assumptions
 from ..things.assumed.defaults import taken
 from ..things.parts import Card
+from ..things.rules import HouseRules
 from ..things.supply import Supply
 from ..wiring import Wired
 
@@ -116,6 +117,20 @@ def next_size_w(
         return None
     binding = _binding(_rules(wired, total, spikes, supply))
     return next_common_w(max(watts.likely for _, watts in binding))
+
+
+def little_short(rated_w: float, sizing: Sizing, total: Sum, house: HouseRules) -> int | None:
+    """The headroom that a supply has, in whole percents rounded up, where it is short of that rule
+    alone, and by no more than a tenth; None elsewhere."""
+    full = total.at("full").likely
+    others = [r.watts.likely for r in sizing.rules if r.binding and r.watts and r.id != "sum"]
+    if house.little_short != "worth a look" or full <= 0 or total.missing:
+        return None
+    if any(exceeds(w, rated_w) for w in others):
+        return None
+    has = percent(rated_w / full - 1)
+    least = house.headroom * 100 * (1 - LITTLE)
+    return has if has is not None and rated_w > full and has >= least / TOLERANCE else None
 
 
 def _known(total: Sum) -> bool:

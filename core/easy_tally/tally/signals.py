@@ -1,5 +1,6 @@
 """Signal ports: what needs one against what there is. Counts, between a least and a most: what
-nobody states may be nothing or any number, so that a count is enough, short, or not known.
+nobody states is what is usual at the least, or any number, so that a count is enough, short, or
+not known.
 """
 
 from __future__ import annotations
@@ -10,9 +11,12 @@ from itertools import combinations
 from typing import Literal
 
 from ..standards.signals import (
+    BOARD_GIVES,
     BOARD_SEES_SPEED,
     FRONT_FIELDS,
+    FRONT_NEEDS,
     HUB_SPEEDS,
+    M2_SWITCHES_OFF,
     SIGNAL_FIELDS,
     SignalKind,
 )
@@ -138,7 +142,7 @@ def _needs(wired: Wired) -> dict[SignalKind, list[Item]]:
                         of="case",
                         name=f"{case.name}, front",
                         low=n or 0,
-                        high=math.inf if n is None else n,
+                        high=FRONT_NEEDS if n is None else n,
                         field=field,
                     )
                 )
@@ -208,7 +212,7 @@ def _given_by_board(board: Board, off: tuple[int, int]) -> tuple[tuple[SignalKin
         n = getattr(board, field)
         n = len(n) if isinstance(n, tuple) else n
         least, most = off if kind == "sata" else (0, 0)
-        low = 0 if n is None else max(0, n - most)
+        low = max(0, (BOARD_GIVES[kind] if n is None else n) - most)
         high = math.inf if n is None else n - least
         item = Item(key=board.key, name=board.name, low=low, high=high, field=field)
         items.append((kind, item))
@@ -244,7 +248,8 @@ def _switched_off(wired: Wired) -> tuple[tuple[int, int], tuple[M2Slot, ...]]:
     if not drives or board is None:
         return (0, 0), ()
     if board.m2_slots is None:
-        return (0, board.sata_ports or 0), ()
+        there = BOARD_GIVES["sata"] if board.sata_ports is None else board.sata_ports
+        return (0, min(M2_SWITCHES_OFF, there)), ()
     named = {d.slot for d in drives if d.slot is not None}
     used = tuple(s for s in board.m2_slots if s.key in named)
     free = [s for s in board.m2_slots if s.key not in named]

@@ -3,7 +3,7 @@ supply and its case. Declared once."""
 
 from __future__ import annotations
 
-from typing import Annotated, Literal, Self
+from typing import Annotated, Any, Literal, Self
 
 from pydantic import Field, model_validator
 
@@ -11,7 +11,7 @@ from ..base.declared import Key, Model, Name, Note, Owned, Rating, rated
 from ..standards.connectors import PlugKind
 from ..standards.contacts import Gauge
 from ..standards.forms import SupplyForm
-from .cables import Connection, Plug, RailPins
+from .cables import Connection, Plug, RailPins, first_kind, with_usual_pins
 
 #: What a lead of an adapter takes: the socket that a plug goes into.
 LeadKind = Literal["pcie8", "pcie6", "per4", "sata", "fdd4"]
@@ -45,7 +45,7 @@ class Adapter(Model):
     note: Note = ""
     leads: Annotated[tuple[Lead, ...], Field(min_length=1, max_length=4)]
     plugs: Annotated[tuple[Plug, ...], Field(min_length=1, max_length=8)]
-    gauge: Gauge | None = 18
+    gauge: Gauge | None = None
     conductors: Annotated[RailPins, Field(description="of one lead")] = RailPins()
     insulation_degc: Rating = rated("printed on the insulation", "°C", 260)
     moulded: Annotated[
@@ -56,6 +56,16 @@ class Adapter(Model):
     ] = ()
     owned: Owned = ""
     connections: Plugged = ()
+
+    @model_validator(mode="before")
+    @classmethod
+    def _pins_as_usual(cls, given: Any) -> Any:
+        """What follows from the kind of its leads needs no saying."""
+        return (
+            with_usual_pins(given, first_kind(given.get("leads")))
+            if isinstance(given, dict)
+            else given
+        )
 
     @model_validator(mode="after")
     def _in_order(self) -> Self:
@@ -81,12 +91,20 @@ class Extension(Model):
     name: Name
     note: Note = ""
     kind: PlugKind
-    length_mm: Annotated[float, Field(gt=0, le=3000, json_schema_extra={"unit": "mm"})]
-    gauge: Gauge | None = 18
+    length_mm: Annotated[float | None, Field(gt=0, le=3000, json_schema_extra={"unit": "mm"})] = (
+        None
+    )
+    gauge: Gauge | None = None
     conductors: RailPins = RailPins()
     insulation_degc: Rating = rated("printed on the insulation", "°C", 260)
     owned: Owned = ""
     connections: Plugged = ()
+
+    @model_validator(mode="before")
+    @classmethod
+    def _pins_as_usual(cls, given: Any) -> Any:
+        """What follows from the kind of its plug needs no saying."""
+        return with_usual_pins(given, given.get("kind")) if isinstance(given, dict) else given
 
 
 class BackplaneInput(Model):

@@ -20,7 +20,7 @@ from .rules import HouseRules
 from .supply import Supply
 
 FORMAT = "easy-tally-build"
-FORMAT_VERSION = 1
+FORMAT_VERSION = 2
 #: Sockets of all instances of all parts at the most; every list has its own bound.
 MOST_SOCKETS = 2_000
 
@@ -33,7 +33,7 @@ class Build(Model):
     """
 
     format: Literal["easy-tally-build"] = "easy-tally-build"
-    version: Literal[1] = 1
+    version: Literal[2] = 2
     name: Name
     note: Note = ""
     house_rules: HouseRules = HouseRules()

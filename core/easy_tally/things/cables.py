@@ -2,13 +2,15 @@
 
 from __future__ import annotations
 
-from typing import Annotated, NamedTuple, Self
+from itertools import pairwise
+from typing import Annotated, Any, NamedTuple, Self
 
 from pydantic import Field, model_validator
 
 from ..base.declared import Key, Model, Name, Note, Owned, Rating, rated
-from ..standards.connectors import Half, PlugKind, PortKind, Sense
+from ..standards.connectors import CONNECTORS, PLUGS, Half, PlugKind, PortKind, Sense
 from ..standards.contacts import Gauge, Grade
+from ..standards.unmeasured import lead_pins
 
 
 class RailPins(Model):
@@ -30,7 +32,7 @@ class SupplyEnd(Model):
 
     circuits: Annotated[int, Field(ge=2, le=24, description="of one of its plugs")] = 8
     pins: RailPins = RailPins()
-    grade: Grade | None = "standard"
+    grade: Grade | None = None
 
 
 class Plug(Model):
@@ -38,13 +40,39 @@ class Plug(Model):
 
     key: Key
     kind: PlugKind
-    at_mm: Annotated[float, Field(gt=0, le=3000, description="from the supply")]
-    grade: Grade | None = "standard"
+    at_mm: Annotated[
+        float | None, Field(gt=0, le=3000, description="from the supply; none: not measured")
+    ] = None
+    grade: Grade | None = None
     pins_12v: Annotated[int | None, Field(ge=1, le=6)] = None
-    contact_a: Rating = rated("maker's data for one contact", "A", 30, zero=False)
+    contact_a: Rating = rated("maker's given for one contact", "A", 30, zero=False)
     sense: Annotated[Sense | None, Field(description="coding of a 16-pin plug")] = None
     straight_mm: Rating = rated("straight length before a bend", "mm", 200)
     matings: Annotated[int, Field(ge=0, le=1000, description="times it was plugged in")] = 0
+
+    @property
+    def mm(self) -> float:
+        """How far from the supply [mm], of a plug as it is taken: measured, or as usual."""
+        if self.at_mm is None:
+            raise TypeError(f"a plug as it is taken, got {self.key} of which nobody says how far")
+        return self.at_mm
+
+
+def with_usual_pins(given: Any, *kinds: Any) -> Any:
+    """What a file says of a thing with wires; where it leaves its conductors out, those that follow
+    from the `kinds` of its plugs or leads, the first that is one."""
+    if not isinstance(given, dict) or given.get("conductors") is not None:
+        return given
+    shape = next((PLUGS[k] for k in kinds if isinstance(k, str) and k in PLUGS), None)
+    if shape is None:
+        return {k: v for k, v in given.items() if k != "conductors"}
+    return {**given, "conductors": lead_pins(CONNECTORS[shape.whole])}
+
+
+def first_kind(things: Any) -> Any:
+    """The kind of the first of some plugs or leads, as a file or the code has them."""
+    first = things[0] if isinstance(things, list | tuple) and things else None
+    return first.get("kind") if isinstance(first, dict) else getattr(first, "kind", None)
 
 
 class Cable(Model):
@@ -56,20 +84,38 @@ class Cable(Model):
     family: Annotated[str, Field(min_length=1, max_length=60, description="pinout family")]
     needs: Annotated[tuple[PortKind, ...], Field(max_length=3)] = ()
     supply_end: SupplyEnd = SupplyEnd()
-    gauge: Gauge | None = 18
+    gauge: Gauge | None = None
     conductors: RailPins = RailPins()
     insulation_degc: Rating = rated("printed on the insulation", "°C", 260)
     plugs: Annotated[tuple[Plug, ...], Field(min_length=1, max_length=12)]
     owned: Owned = ""
+
+    @model_validator(mode="before")
+    @classmethod
+    def _pins_as_usual(cls, given: Any) -> Any:
+        """What follows from the kind of its plugs needs no saying."""
+        if not isinstance(given, dict):
+            return given
+        given = with_usual_pins(given, kind := first_kind(given.get("plugs")))
+        if given.get("supply_end") is None and given.get("needs") and kind in PLUGS:
+            given = {**given, "supply_end": usual_end(kind)}
+        return {k: v for k, v in given.items() if k != "supply_end" or v is not None}
 
     @model_validator(mode="after")
     def _plugs_in_order(self) -> Self:
         keys = [p.key for p in self.plugs]
         if len(set(keys)) < len(keys):
             raise ValueError("every plug of a cable a key of its own")
-        if any(a.at_mm > b.at_mm for a, b in zip(self.plugs, self.plugs[1:], strict=False)):
+        away = [p.at_mm for p in self.plugs if p.at_mm is not None]
+        if any(a > b for a, b in pairwise(away)):
             raise ValueError("plugs in order of distance from the supply")
         return self
+
+
+def usual_end(kind: PlugKind) -> dict[str, Any]:
+    """The supply end of a modular cable by its first plug, as a file has it."""
+    connector = CONNECTORS[PLUGS[kind].whole]
+    return {"circuits": connector.cable.circuits, "pins": lead_pins(connector)}
 
 
 class Device(NamedTuple):

@@ -6,8 +6,9 @@ from typing import Annotated, Any, Literal, Self
 
 from pydantic import Field, model_validator
 
-from ..base.declared import Model, Name, Note, Rating, rated
+from ..base.declared import Model, Name, Note, Rating, rated, shown
 from ..standards.forms import Side, SupplyForm
+from ..standards.unmeasured import CASE_SIZES, CaseSize
 
 #: Where sockets lie, as a cable is routed to them.
 Area = Literal[
@@ -55,6 +56,13 @@ class Case(Model):
     name: Name
     note: Note = ""
     slug: Annotated[str, Field(max_length=60, description="of the catalogue entry, if any")] = ""
+    size: Annotated[
+        CaseSize | None,
+        Field(
+            description="how large it is: by it ways through it are taken that nobody measured",
+            **shown("Size", words={None: "not known", **CASE_SIZES}),
+        ),
+    ] = None
     supply_forms: Annotated[
         tuple[SupplyForm, ...], Field(max_length=5, description="forms of supply that it takes")
     ] = ()

@@ -21,6 +21,10 @@ class HouseRules(Model):
     headroom: Annotated[
         float, Field(ge=0, le=2, description="share added to the sustained load")
     ] = 0.20
+    little_short: Annotated[
+        Literal["worth a look", "not enough"],
+        Field(description="a supply short of the headroom by less than a tenth of it"),
+    ] = "worth a look"
     maker_floor: Annotated[
         Literal["keep", "keep and add a fifth", "ignore"],
         Field(description="the card maker's stated smallest supply"),
@@ -117,6 +121,18 @@ RULES: dict[str, Rule] = {
                 "Trust the headroom",
                 "Spikes are told as a warning, and ask for no larger supply: it may trip.",
             ),
+        ),
+    ),
+    "little_short": Rule(
+        "A little short of the headroom",
+        (
+            Position(
+                "worth a look",
+                "Worth a look",
+                "With nine tenths of the headroom, in whole percents, it is told, and no fault: "
+                "headroom is a margin, not a load.",
+            ),
+            Position("not enough", "Not enough", "What the headroom asks for is asked for."),
         ),
     ),
     "maker_floor": Rule(

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections import Counter
 from itertools import pairwise
-from typing import Annotated, Literal, Self
+from typing import Annotated, Any, Literal, Self
 
 from pydantic import Field, model_validator
 
@@ -12,6 +12,7 @@ from ..base.declared import Key, Model, Name, Note, Owned, Rating, rated
 from ..standards.connectors import PortKind
 from ..standards.efficiency import Grade
 from ..standards.forms import SupplyForm
+from ..standards.unmeasured import PORT_SHAPE
 
 PORT_WORDS: dict[PortKind, str] = {
     "board-a": "board A",
@@ -40,6 +41,16 @@ class Port(Model):
     circuits: Annotated[int, Field(ge=2, le=24)] = 8
     pins_12v: Annotated[int, Field(ge=0, le=12)] = 3
     group: Key | None = None
+
+    @model_validator(mode="before")
+    @classmethod
+    def _shape_as_usual(cls, given: Any) -> Any:
+        """What follows from its kind needs no saying."""
+        shape = PORT_SHAPE.get(given.get("kind")) if isinstance(given, dict) else None  # type: ignore[arg-type]
+        if shape is None:
+            return given
+        usual = dict(zip(("circuits", "pins_12v"), shape, strict=True))
+        return usual | {k: v for k, v in given.items() if k not in usual or v is not None}
 
 
 class PortGroup(Model):

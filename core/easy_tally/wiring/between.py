@@ -85,7 +85,7 @@ def _adapter(adapter: Adapter) -> Between:
 
 def _extension(extension: Extension) -> Between:
     kind = PLUGS[extension.kind].whole
-    plug = Plug(key=PLUG, kind=extension.kind, at_mm=extension.length_mm)
+    plug = Plug(key=PLUG, kind=extension.kind, at_mm=extension.length_mm, grade="standard")
     return Between(
         key=extension.key,
         name=extension.name,

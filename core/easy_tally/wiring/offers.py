@@ -189,7 +189,7 @@ def _text(wired: Wired, cable: Carrier, plug: Plug, half: Half, ports: tuple[str
     if half == "loose":
         words = shape.loose_words
     several = f" {plug.key}" if len(cable.plugs) > 1 else ""
-    return f"{where + ' · ' if where else ''}{cable.name} · {words}{several} at {plug.at_mm:.0f} mm"
+    return f"{where + ' · ' if where else ''}{cable.name} · {words}{several} at {plug.mm:.0f} mm"
 
 
 def _note(wired: Wired, cable: Carrier, plug: Plug, into: Input, warning: str) -> str:

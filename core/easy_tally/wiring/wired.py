@@ -18,6 +18,7 @@ from ..things.cables import Cable, Connection, Plug, Run, SocketRef
 from ..things.fits import fit
 from ..things.parts import ON_HEADER, Board, Card, Header, Hub, Part, Slot, Socket
 from ..things.supply import Port
+from ..usual import End, taken
 from .between import Between, betweens
 
 #: Whose inputs and plugs there are: of parts and of what stands in between; of cables.
@@ -83,8 +84,12 @@ class WiredRun:
 class Wired:
     """The wiring of one build. Nothing of it changes; what is rarely asked for is made late."""
 
-    def __init__(self, build: Build, memory: Memory = NO_MEMORY) -> None:
-        self.build, self.memory = build, memory
+    def __init__(self, build: Build, memory: Memory = NO_MEMORY, end: End = "likely") -> None:
+        """`end`: at which end of what is usual is taken what nobody measured."""
+        #: As its file says it, and as it is taken.
+        self.stated = build
+        self.build = build = taken(build, end, memory)
+        self.memory = memory
         self.parts: dict[str, Part] = {p.key: p for p in build.parts}
         self.cables: dict[str, Cable] = {c.key: c for c in build.cables}
         self.ports: dict[str, Port] = {p.key: p for p in build.supply.ports} if build.supply else {}
@@ -385,7 +390,7 @@ def _input(owner: Owner, instance: int, socket: Socket) -> Input:
 
 
 def _wired_run(run: Run, cable: Cable, feeds: tuple[Feed, ...], *ports: Port) -> WiredRun:
-    by_distance = sorted(feeds, key=lambda f: f.plug.at_mm)
+    by_distance = sorted(feeds, key=lambda f: f.plug.mm)
     return WiredRun(
         run=run,
         cable=cable,
@@ -420,9 +425,9 @@ def _feeds(
 
 def _stretches(feeds: list[Feed]) -> Iterator[Stretch]:
     """Lengths of cable between plugs in use; each carries all that lies beyond it."""
-    places = sorted({f.plug.at_mm for f in feeds})
+    places = sorted({f.plug.mm for f in feeds})
     for start, end in zip([0.0, *places], places, strict=False):
-        beyond = tuple(f for f in feeds if f.plug.at_mm >= end)
+        beyond = tuple(f for f in feeds if f.plug.mm >= end)
         yield Stretch(from_mm=start, to_mm=end, beyond=beyond)
 
 

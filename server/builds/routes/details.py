@@ -33,8 +33,7 @@ def why(request: HttpRequest, key: str, cable: str) -> HttpResponse:
     if run is None:
         raise NotThere(f"The cable {cable} is not plugged in.")
     return answer(
-        ("version", dump(int, row.version)),
-        ("run", dump(RunAnswer, run_answer(analysis.wired, run))),
+        ("version", dump(int, row.version)), ("run", dump(RunAnswer, run_answer(analysis, run)))
     )
 
 

@@ -23,7 +23,7 @@ class Builds(ApiCase):
         _, found = self.call("get", "/builds")
         self.assertEqual([b["name"] for b in found], ["Heron"])
         self.assertEqual(found[0]["strip"]["sockets_fed"], 9)
-        self.assertEqual(found[0]["overall"]["verdict"], "mend")
+        self.assertEqual(found[0]["overall"]["verdict"], "to mend")
 
     def test_new_build(self) -> None:
         status, built = self.call("post", "/builds", {"name": " Egret "})

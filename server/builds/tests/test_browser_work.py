@@ -305,7 +305,8 @@ class Figures(BrowserCase):
         expect(page.get_by_role("button", name="Undo: change Kittiwake L")).to_be_enabled()
         self.go(page.url.split("/")[4], "loom")
         expect(page.locator("[data-lane=sixteen-1]")).to_have_attribute("data-verdict", "unknown")
-        self.figure("mend").click()
+        expect(self.figure("whole")).to_have_text("to mend")
+        self.figure("find").click()
         page.get_by_role("link", name="Its watts are not known").click()
         expect(page.get_by_role("region", name="Part in hand: Kittiwake L")).to_be_visible()
 

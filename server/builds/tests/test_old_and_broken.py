@@ -58,12 +58,13 @@ call_command("integrity")
 from builds import actions, history, store
 from builds.models import Change
 from easy_tally import Build
+from easy_tally.files import upgraded
 from owners.models import current_owner
 told = json.loads(Path(os.environ["EASY_TALLY_VAR"], "states.json").read_text())
 owner, key = current_owner(), told["key"]
 row = actions.find(owner, key)
 version, copy = row.version, history.take(owner, history.export(row)).key
-back, forth = ([Build.model_validate_json(json.dumps(d)) for d in told[w]]
+back, forth = ([Build.model_validate_json(json.dumps(upgraded(d, 2))) for d in told[w]]
                for w in ("back", "forth"))
 differ, steps = [], 0
 for at in (key, copy):

@@ -23,7 +23,7 @@ class Putting(ApiCase):
 
     def test_what_can_not_be_put_in(self) -> None:
         for body, text in (
-            ({"text": "card 6+2"}, "distance"),
+            ({"text": "card 6+2 7"}, "words of a cable"),
             ({"kind": "bracket", "text": '"B" form:SFX'}, "place"),
             ({"kind": "supply", "slug": "marram-850", "count": 2}, "a count of 1"),
             ({"text": "sata 400mm", "since": 1890}, "1990"),

@@ -25,6 +25,7 @@ export type PlugAnswer = Whole<Schemas["PlugAnswer"]>;
 export type SocketAnswer = Whole<Schemas["SocketAnswer"]>;
 export type Element = Whole<Schemas["ElementAnswer"]>;
 export type Mend = Whole<Schemas["Mend"]>;
+export type FindOut = Whole<Schemas["FindOutAnswer"]>;
 export type Offers = Whole<Schemas["Offers"]>;
 export type Offer = Whole<Schemas["Offer"]>;
 export type Row = Whole<Schemas["RowAnswer"]>;

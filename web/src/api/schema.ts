@@ -1839,17 +1839,28 @@ export interface components {
         };
         /**
          * Overall
-         * @description The verdict on the build as a whole. `fine` only with nothing to mend and every check
-         *     built; `not proven` while something is unknown or a check is not built.
+         * @description The verdict on the build as a whole: `proven` where each limit is known; `holds, by usual
+         *     figures` where some are not, and are taken as usual; `not proven` while something is unknown,
+         *     or not checked.
          */
         Overall: {
             /**
              * Verdict
              * @enum {string}
              */
-            verdict: "mend" | "not proven" | "fine";
+            verdict: "to mend" | "not proven" | "holds, by usual figures" | "proven";
             /** Text */
             text: string;
+            /**
+             * Usual
+             * @default 0
+             */
+            usual?: number;
+            /**
+             * Could Break
+             * @default 0
+             */
+            could_break?: number;
         };
         /**
          * SpikeAmounts
@@ -1875,7 +1886,7 @@ export interface components {
             /** Supply Percent */
             supply_percent: number | null;
             /** Supply Verdict */
-            supply_verdict: ("right size" | "too small" | "too big" | "does not fit" | "unknown") | "none";
+            supply_verdict: ("right size" | "a little short" | "too small" | "too big" | "does not fit" | "unknown") | "none";
             /** Sockets Needed */
             sockets_needed: number;
             /** Sockets Fed */
@@ -1888,6 +1899,8 @@ export interface components {
             mend: {
                 [key: string]: number;
             };
+            /** Find Out */
+            find_out: number;
         };
         /**
          * Adapter
@@ -1908,10 +1921,7 @@ export interface components {
             leads: components["schemas"]["Lead"][];
             /** Plugs */
             plugs: components["schemas"]["Plug"][];
-            /**
-             * Gauge
-             * @default 18
-             */
+            /** Gauge */
             gauge?: (14 | 16 | 18 | 20 | 22) | null;
             /**
              * @description of one lead
@@ -2827,8 +2837,11 @@ export interface components {
             part: string;
             /** Field */
             field: string;
-            /** Like */
-            like: string;
+            /**
+             * Usual
+             * @enum {string}
+             */
+            usual: "" | "holds" | "breaks";
         };
         /**
          * Bounds
@@ -2884,10 +2897,10 @@ export interface components {
             format?: "easy-tally-build";
             /**
              * Version
-             * @default 1
+             * @default 2
              * @constant
              */
-            version?: 1;
+            version?: 2;
             /** Name */
             name: string;
             /**
@@ -2899,6 +2912,7 @@ export interface components {
              * @default {
              *       "chained_graphics": "by plug",
              *       "headroom": 0.2,
+             *       "little_short": "worth a look",
              *       "maker_floor": "keep",
              *       "spikes": "ride through",
              *       "straight_length": "maker",
@@ -3237,14 +3251,11 @@ export interface components {
              *         "v5": 0,
              *         "v5sb": 0
              *       },
-             *       "grade": "standard"
+             *       "grade": null
              *     }
              */
             supply_end?: components["schemas"]["SupplyEnd"];
-            /**
-             * Gauge
-             * @default 18
-             */
+            /** Gauge */
             gauge?: (14 | 16 | 18 | 20 | 22) | null;
             /**
              * @default {
@@ -3426,6 +3437,11 @@ export interface components {
              * @default
              */
             slug?: string;
+            /**
+             * Size
+             * @description how large it is: by it ways through it are taken that nobody measured
+             */
+            size?: ("small" | "mid" | "large") | null;
             /**
              * Supply Forms
              * @description forms of supply that it takes
@@ -3708,11 +3724,19 @@ export interface components {
             lanes: components["schemas"]["Lane"][];
             /** Betweens */
             betweens: components["schemas"]["BetweenAnswer"][];
+            /** Usual Mm */
+            usual_mm: {
+                [key: string]: {
+                    [key: string]: number;
+                };
+            };
             /** Through Board */
             through_board: components["schemas"]["BoardAnswer"][];
             moves_most: components["schemas"]["MoverAnswer"] | null;
             /** Mend */
             mend: components["schemas"]["Mend"][];
+            /** Find Out */
+            find_out: components["schemas"]["FindOutAnswer"][];
             /** Notes */
             notes: components["schemas"]["Mend"][];
             /** Not Checked */
@@ -3945,11 +3969,8 @@ export interface components {
              */
             kind: "atx20+4" | "atx24" | "atx20" | "aux6" | "eps4+4" | "eps8" | "eps4" | "pcie6+2" | "pcie8" | "pcie6" | "16pin" | "sata" | "per4" | "fdd4";
             /** Length Mm */
-            length_mm: number;
-            /**
-             * Gauge
-             * @default 18
-             */
+            length_mm?: number | null;
+            /** Gauge */
             gauge?: (14 | 16 | 18 | 20 | 22) | null;
             /**
              * @default {
@@ -4071,6 +4092,105 @@ export interface components {
             note?: string;
         };
         /**
+         * FindOut
+         * @description Set one figure that nobody had measured, of one thing or of several that are alike; `at`: of
+         *     a plug, a header or an area. In the unit of the field.
+         */
+        FindOut: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "find out";
+            /**
+             * Of
+             * @enum {string}
+             */
+            of: "cable" | "adapter" | "extension" | "case" | "supply" | "part";
+            /**
+             * Keys
+             * @default []
+             */
+            keys?: string[];
+            /**
+             * At
+             * @default
+             */
+            at?: string;
+            /**
+             * Field
+             * @enum {string}
+             */
+            field: "gauge" | "at_mm" | "length_mm" | "height_mm" | "routes" | "headers" | "outputs" | "flow_m3h" | "covers" | "card_length_mm" | "card_height_mm" | "supply_length_mm" | "slots" | "bays_35" | "bays_25";
+            /** Value */
+            value: number;
+        };
+        /**
+         * FindOutAnswer
+         * @description One thing to find out, ranked by what it settles; `where` it is printed or measured, `means`
+         *     what each answer would mean. `subject` and `field` lead to its place.
+         */
+        FindOutAnswer: {
+            /** Id */
+            id: string;
+            /**
+             * Settles
+             * @enum {string}
+             */
+            settles: "verdict" | "purchase";
+            /** Title */
+            title: string;
+            /** Text */
+            text: string;
+            /** Where */
+            where: string;
+            /** Means */
+            means: string;
+            /**
+             * Of
+             * @enum {string}
+             */
+            of: "build" | "part" | "socket" | "cable" | "group" | "supply" | "case";
+            /** Subject */
+            subject: string;
+            /** Field */
+            field: string;
+            /** Alike */
+            alike: number;
+            /**
+             * Answers
+             * @default []
+             */
+            answers?: components["schemas"]["FoundAnswer"][];
+            /**
+             * Remedies
+             * @default []
+             */
+            remedies?: components["schemas"]["RemedyAnswer"][];
+        };
+        /**
+         * FoundAnswer
+         * @description What may be found: a value in the unit of its field, what it would mean, and the edit that
+         *     says so. `how`: the value is the least, or the most, that means so.
+         */
+        FoundAnswer: {
+            /** Label */
+            label: string;
+            /** Value */
+            value: number;
+            /** Unit */
+            unit: string;
+            /**
+             * How
+             * @enum {string}
+             */
+            how: "" | "at_least" | "at_most";
+            /** Means */
+            means: ("over" | "unknown" | "tight" | "within") | ("fits" | "may not fit" | "does not fit");
+            /** Edit */
+            edit?: (components["schemas"]["AddPart"] | components["schemas"]["AddParts"] | components["schemas"]["ChangePart"] | components["schemas"]["TakeEntry"] | components["schemas"]["RemovePart"] | components["schemas"]["ChangeBuild"] | components["schemas"]["TakeSupply"] | components["schemas"]["ChangeSupply"] | components["schemas"]["AddCable"] | components["schemas"]["ChangeCable"] | components["schemas"]["RemoveCable"] | components["schemas"]["AddBetween"] | components["schemas"]["ChangeBetween"] | components["schemas"]["RemoveBetween"] | components["schemas"]["Connect"] | components["schemas"]["FindOut"] | components["schemas"]["Park"] | components["schemas"]["Pin"] | components["schemas"]["PlugIn"] | components["schemas"]["SwapPlugs"] | components["schemas"]["TakeMap"] | components["schemas"]["Unplug"]) | null;
+        };
+        /**
          * Header
          * @description A power output on the board or on a hub; one for 5 V lights gives 5 V, the others 12 V.
          */
@@ -4145,6 +4265,13 @@ export interface components {
              * @default 0.2
              */
             headroom?: number;
+            /**
+             * Little Short
+             * @description a supply short of the headroom by less than a tenth of it
+             * @default worth a look
+             * @enum {string}
+             */
+            little_short?: "worth a look" | "not enough";
             /**
              * Maker Floor
              * @description the card maker's stated smallest supply
@@ -4294,6 +4421,8 @@ export interface components {
             onward: components["schemas"]["OnwardAnswer"][];
             /** Pinned */
             pinned: boolean;
+            /** Usual */
+            usual: boolean;
         };
         /**
          * Lead
@@ -4754,13 +4883,10 @@ export interface components {
             kind: "atx20+4" | "atx24" | "atx20" | "aux6" | "eps4+4" | "eps8" | "eps4" | "pcie6+2" | "pcie8" | "pcie6" | "16pin" | "sata" | "per4" | "fdd4";
             /**
              * At Mm
-             * @description from the supply
+             * @description from the supply; none: not measured
              */
-            at_mm: number;
-            /**
-             * Grade
-             * @default standard
-             */
+            at_mm?: number | null;
+            /** Grade */
             grade?: ("standard" | "high") | null;
             /** Pins 12V */
             pins_12v?: number | null;
@@ -5033,7 +5159,7 @@ export interface components {
             /** Text */
             text: string;
             /** Edit */
-            edit?: (components["schemas"]["AddPart"] | components["schemas"]["AddParts"] | components["schemas"]["ChangePart"] | components["schemas"]["TakeEntry"] | components["schemas"]["RemovePart"] | components["schemas"]["ChangeBuild"] | components["schemas"]["TakeSupply"] | components["schemas"]["ChangeSupply"] | components["schemas"]["AddCable"] | components["schemas"]["ChangeCable"] | components["schemas"]["RemoveCable"] | components["schemas"]["AddBetween"] | components["schemas"]["ChangeBetween"] | components["schemas"]["RemoveBetween"] | components["schemas"]["Connect"] | components["schemas"]["Park"] | components["schemas"]["Pin"] | components["schemas"]["PlugIn"] | components["schemas"]["SwapPlugs"] | components["schemas"]["TakeMap"] | components["schemas"]["Unplug"]) | null;
+            edit?: (components["schemas"]["AddPart"] | components["schemas"]["AddParts"] | components["schemas"]["ChangePart"] | components["schemas"]["TakeEntry"] | components["schemas"]["RemovePart"] | components["schemas"]["ChangeBuild"] | components["schemas"]["TakeSupply"] | components["schemas"]["ChangeSupply"] | components["schemas"]["AddCable"] | components["schemas"]["ChangeCable"] | components["schemas"]["RemoveCable"] | components["schemas"]["AddBetween"] | components["schemas"]["ChangeBetween"] | components["schemas"]["RemoveBetween"] | components["schemas"]["Connect"] | components["schemas"]["FindOut"] | components["schemas"]["Park"] | components["schemas"]["Pin"] | components["schemas"]["PlugIn"] | components["schemas"]["SwapPlugs"] | components["schemas"]["TakeMap"] | components["schemas"]["Unplug"]) | null;
         };
         /**
          * RemoveBetween
@@ -5501,7 +5627,7 @@ export interface components {
              * Verdict
              * @enum {string}
              */
-            verdict: "right size" | "too small" | "too big" | "does not fit" | "unknown";
+            verdict: "right size" | "a little short" | "too small" | "too big" | "does not fit" | "unknown";
             /** Checks */
             checks: components["schemas"]["CheckAnswer"][];
             percent: components["schemas"]["Percents"];
@@ -5539,10 +5665,7 @@ export interface components {
              *     }
              */
             pins?: components["schemas"]["RailPins"];
-            /**
-             * Grade
-             * @default standard
-             */
+            /** Grade */
             grade?: ("standard" | "high") | null;
         };
         /**
@@ -5831,7 +5954,7 @@ export interface components {
             /** Base Version */
             base_version: number;
             /** Action */
-            action: components["schemas"]["AddPart"] | components["schemas"]["AddParts"] | components["schemas"]["ChangePart"] | components["schemas"]["TakeEntry"] | components["schemas"]["RemovePart"] | components["schemas"]["ChangeBuild"] | components["schemas"]["TakeSupply"] | components["schemas"]["ChangeSupply"] | components["schemas"]["AddCable"] | components["schemas"]["ChangeCable"] | components["schemas"]["RemoveCable"] | components["schemas"]["AddBetween"] | components["schemas"]["ChangeBetween"] | components["schemas"]["RemoveBetween"] | components["schemas"]["Connect"] | components["schemas"]["Park"] | components["schemas"]["Pin"] | components["schemas"]["PlugIn"] | components["schemas"]["SwapPlugs"] | components["schemas"]["TakeMap"] | components["schemas"]["Unplug"];
+            action: components["schemas"]["AddPart"] | components["schemas"]["AddParts"] | components["schemas"]["ChangePart"] | components["schemas"]["TakeEntry"] | components["schemas"]["RemovePart"] | components["schemas"]["ChangeBuild"] | components["schemas"]["TakeSupply"] | components["schemas"]["ChangeSupply"] | components["schemas"]["AddCable"] | components["schemas"]["ChangeCable"] | components["schemas"]["RemoveCable"] | components["schemas"]["AddBetween"] | components["schemas"]["ChangeBetween"] | components["schemas"]["RemoveBetween"] | components["schemas"]["Connect"] | components["schemas"]["FindOut"] | components["schemas"]["Park"] | components["schemas"]["Pin"] | components["schemas"]["PlugIn"] | components["schemas"]["SwapPlugs"] | components["schemas"]["TakeMap"] | components["schemas"]["Unplug"];
         };
         /**
          * PreviewOut
@@ -6095,7 +6218,7 @@ export interface components {
             /** Text */
             text: string;
             /** Edit */
-            edit: components["schemas"]["AddPart"] | components["schemas"]["AddParts"] | components["schemas"]["ChangePart"] | components["schemas"]["TakeEntry"] | components["schemas"]["RemovePart"] | components["schemas"]["ChangeBuild"] | components["schemas"]["TakeSupply"] | components["schemas"]["ChangeSupply"] | components["schemas"]["AddCable"] | components["schemas"]["ChangeCable"] | components["schemas"]["RemoveCable"] | components["schemas"]["AddBetween"] | components["schemas"]["ChangeBetween"] | components["schemas"]["RemoveBetween"] | components["schemas"]["Connect"] | components["schemas"]["Park"] | components["schemas"]["Pin"] | components["schemas"]["PlugIn"] | components["schemas"]["SwapPlugs"] | components["schemas"]["TakeMap"] | components["schemas"]["Unplug"];
+            edit: components["schemas"]["AddPart"] | components["schemas"]["AddParts"] | components["schemas"]["ChangePart"] | components["schemas"]["TakeEntry"] | components["schemas"]["RemovePart"] | components["schemas"]["ChangeBuild"] | components["schemas"]["TakeSupply"] | components["schemas"]["ChangeSupply"] | components["schemas"]["AddCable"] | components["schemas"]["ChangeCable"] | components["schemas"]["RemoveCable"] | components["schemas"]["AddBetween"] | components["schemas"]["ChangeBetween"] | components["schemas"]["RemoveBetween"] | components["schemas"]["Connect"] | components["schemas"]["FindOut"] | components["schemas"]["Park"] | components["schemas"]["Pin"] | components["schemas"]["PlugIn"] | components["schemas"]["SwapPlugs"] | components["schemas"]["TakeMap"] | components["schemas"]["Unplug"];
         };
         /**
          * ElementAnswer
@@ -6139,6 +6262,11 @@ export interface components {
             loads: components["schemas"]["Numbers"];
             /** Refused */
             refused: boolean;
+            /**
+             * Usual
+             * @enum {string}
+             */
+            usual: "" | "holds" | "breaks";
         };
         /**
          * RunAnswer
@@ -6160,6 +6288,8 @@ export interface components {
             percent: number | null;
             /** Cause */
             cause: string;
+            /** Usual */
+            usual: boolean;
             /** Elements */
             elements: components["schemas"]["ElementAnswer"][];
         };
@@ -7879,7 +8009,7 @@ export interface components {
             /** Instrument */
             instrument: string;
             /** Edit */
-            edit: components["schemas"]["AddPart"] | components["schemas"]["AddParts"] | components["schemas"]["ChangePart"] | components["schemas"]["TakeEntry"] | components["schemas"]["RemovePart"] | components["schemas"]["ChangeBuild"] | components["schemas"]["TakeSupply"] | components["schemas"]["ChangeSupply"] | components["schemas"]["AddCable"] | components["schemas"]["ChangeCable"] | components["schemas"]["RemoveCable"] | components["schemas"]["AddBetween"] | components["schemas"]["ChangeBetween"] | components["schemas"]["RemoveBetween"] | components["schemas"]["Connect"] | components["schemas"]["Park"] | components["schemas"]["Pin"] | components["schemas"]["PlugIn"] | components["schemas"]["SwapPlugs"] | components["schemas"]["TakeMap"] | components["schemas"]["Unplug"];
+            edit: components["schemas"]["AddPart"] | components["schemas"]["AddParts"] | components["schemas"]["ChangePart"] | components["schemas"]["TakeEntry"] | components["schemas"]["RemovePart"] | components["schemas"]["ChangeBuild"] | components["schemas"]["TakeSupply"] | components["schemas"]["ChangeSupply"] | components["schemas"]["AddCable"] | components["schemas"]["ChangeCable"] | components["schemas"]["RemoveCable"] | components["schemas"]["AddBetween"] | components["schemas"]["ChangeBetween"] | components["schemas"]["RemoveBetween"] | components["schemas"]["Connect"] | components["schemas"]["FindOut"] | components["schemas"]["Park"] | components["schemas"]["Pin"] | components["schemas"]["PlugIn"] | components["schemas"]["SwapPlugs"] | components["schemas"]["TakeMap"] | components["schemas"]["Unplug"];
         };
         /**
          * AttemptOut

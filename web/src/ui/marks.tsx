@@ -20,6 +20,15 @@ export function TallyMarks({ count }: { count: number }) {
   );
 }
 
+/** What stands on figures that nobody measured. */
+export function UsualMark() {
+  return (
+    <span className="ml-1.5 rounded-[3px] border border-current px-1 text-xs font-normal text-ink-soft">
+      usual
+    </span>
+  );
+}
+
 const PATHS: Record<string, string> = {
   parts: "M4 6h16M4 12h10M4 18h13",
   supply: "M4 20h16M7 20v-6M12 20V5M17 20V10",

@@ -6,10 +6,11 @@ What a box does not say is what is usual for the plug (pins and conductors), or 
 from __future__ import annotations
 
 import re
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from typing import Any, cast, get_args
 
-from ...standards.connectors import CONNECTORS, PINS, PLUGS, Connector, PlugKind, Sense, is_coded
+from ...standards.connectors import CONNECTORS, PLUGS, Connector, PlugKind, Sense, is_coded
+from ...standards.unmeasured import lead_pins
 from ...things.cables import Cable, Plug, RailPins, SupplyEnd
 from ..line import Amount, Misread, Rows
 from ..own import NO_WORDS
@@ -30,12 +31,8 @@ _MOST = 12
 
 
 def usual_pins(connector: Connector) -> RailPins:
-    """Pins and conductors of a cable, usually: as many as the plug has; of a drive lead one a rail
-    and two of ground. Source: the usual cables of the field."""
-    whole = PINS[connector.kind]
-    if connector.family != "drive":
-        return RailPins(**whole)
-    return RailPins(v12=1, v5=1, v3v3=min(whole["v3v3"], 1), ground=2)
+    """Pins and conductors of a cable, usually."""
+    return RailPins(**lead_pins(connector))
 
 
 # -- reading -----------------------------------------------------------------------------------
@@ -155,8 +152,8 @@ def _cable(told: Told, settings: dict[str, str], family: str) -> tuple[int, Cabl
 
 
 def _usual_end(connector: Connector) -> dict[str, Any]:
-    grade = "high" if connector.coded else "standard"
-    return {"circuits": connector.cable.circuits, "pins": usual_pins(connector), "grade": grade}
+    grade = {"grade": "high"} if connector.coded else {}
+    return {"circuits": connector.cable.circuits, "pins": usual_pins(connector)} | grade
 
 
 def _kinds(told: Told) -> tuple[int, list[str]]:
@@ -226,19 +223,26 @@ def _spoken_plugs(told: Told, kinds: list[str]) -> list[dict[str, Any]]:
     return plugs
 
 
-def _away(told: Told, plugs: int) -> list[float]:
-    """Distances from the supply: said one by one, or the first and the steps from plug to plug.
-    Raises Unread."""
+def _away(told: Told, plugs: int) -> Sequence[float | None]:
+    """Distances from the supply: said one by one, or the first and the steps from plug to plug;
+    none where nobody measured. Raises Unread."""
     away: list[float] = []
     for slot in told.of("length", "lengths"):
         away += [slot.value] if slot.role == "length" else slot.value
     steps: list[float] = [s.value for s in told.of("step")]
     if not away:
-        wanted = "the distance of its plugs, as 600 mm, or 600/750 or 600+150 for several"
-        raise Unread([("length", wanted, repr(told.line.raw)[:60])])
+        return _from_none(told, plugs, steps)
     for step in steps:
         away.append(away[-1] + step)
     return _spread(away, plugs)
+
+
+def _from_none(told: Told, plugs: int, steps: list[float]) -> list[float | None]:
+    """No plug's distance is known; a step alone says nothing. Raises Unread."""
+    if steps:
+        wanted = "how far its first plug is too, as 450 mm, or no distance at all"
+        raise Unread([("length", wanted, repr(told.line.raw)[:60])])
+    return [None] * plugs
 
 
 def _spread(away: list[float], plugs: int) -> list[float]:
@@ -253,15 +257,16 @@ def _spread(away: list[float], plugs: int) -> list[float]:
 
 
 def read_plugs(text: str) -> list[dict[str, Any]]:
-    """`a=pcie6+2@600!high,…` with what else is known of each behind `!`."""
+    """`a=pcie6+2@600!high,…` with what else is known of each behind `!`; `@?`: not measured."""
     plugs = []
     for item in text.split(","):
         head, *more = item.split("!")
-        match = re.fullmatch(r"([a-z0-9-]+)=(.+)@([0-9.]+)", head)
+        match = re.fullmatch(r"([a-z0-9-]+)=(.+)@([0-9.]+|\?)", head)
         if match is None:
             raise Unread([("plugs", "key=kind@mm, commas between", repr(item)[:60])])
         try:
-            kind, away = one_of(*get_args(PlugKind))(match[2]), number(match[3])
+            kind = one_of(*get_args(PlugKind))(match[2])
+            away = None if match[3] == "?" else number(match[3])
         except ValueError as error:
             raise Unread([("plugs", str(error), repr(item)[:60])]) from error
         plug: dict[str, Any] = {"key": match[1], "kind": kind, "at_mm": away}
@@ -340,4 +345,5 @@ def say_plug(plug: Plug) -> str:
         for w, f in _PLUG_MORE.items()
         if (v := getattr(plug, f)) != Plug.model_fields[f].get_default()
     ]
-    return f"{plug.key}={plug.kind}@{number_word(plug.at_mm)}{''.join(more)}"
+    away = "?" if plug.at_mm is None else number_word(plug.at_mm)
+    return f"{plug.key}={plug.kind}@{away}{''.join(more)}"

@@ -70,6 +70,7 @@ def _count(word: str, field: str) -> Word:
 
 #: Every word of a case; the columns of its CSV.
 CASE_WORDS: tuple[Word, ...] = (
+    Word("size", "size", "", one_of("small", "mid", "large")),
     Word("forms", "supply_forms", "", several(_form), listed(str)),
     Word("brackets", "brackets", "", several(_form), listed(str)),
     numbers("supply-room", "supply_length_mm", "mm"),
@@ -129,6 +130,7 @@ _SPOKEN = Grammar(
         ("words", "I x? <lead_to> <side>?", 3.4, lambda n, word, _: (word, str(n))),
         ("words", "<lead_to> <side>?", 2.0, lambda word, _: (word, "1")),
         ("words", "<side> <lead_to>", 2.4, lambda _, word: (word, "1")),
+        ("words", "<size> <case>?", 3.0, lambda size, _: ("size", size)),
         ("words", "<supply_at>", 3.0, lambda side: ("supply-at", side)),
         ("formed", "<supply> <form> _ <up_to>? _ Q.mm", 6.0, lambda _, f, __, x: (f, x)),
         ("formed", "<form> <supply> _ <up_to>? _ Q.mm", 6.0, lambda f, _, __, x: (f, x)),

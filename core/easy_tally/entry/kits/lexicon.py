@@ -139,7 +139,10 @@ _ROWS: tuple[tuple[str, str, str], ...] = (
     ("moulded", "no", "crimped"),
     # Cases.
     ("case", "", "case | chassis | enclosure | tower | pc case | computer case"),
-    ("told", "", "mid tower | midi tower | mini tower | full tower | big tower | desktop | cube"),
+    ("size", "mid", "mid tower | midi tower | midi | mid-tower | midi-tower | mid size"),
+    ("size", "large", "full tower | big tower | full-tower | big-tower | large tower"),
+    ("size", "small", "mini tower | mini-tower | small case | compact case | cube"),
+    ("told", "", "desktop"),
     ("told", "", "steel | aluminium | glass | tempered glass | window | mesh | black | white"),
     (
         "room",

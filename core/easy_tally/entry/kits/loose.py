@@ -214,11 +214,9 @@ def _adapter_of(told: Told, leads: list[str], plugs: list[str]) -> dict[str, Any
     said = [s.value for s in told.of("length")]
     for slot in told.of("lengths"):
         said += slot.value
-    if not said:
-        raise Unread([("length", "how long its wires are, as 200 mm", repr(told.line.raw)[:60])])
-    if len(said) not in (1, len(kinds)):
+    if said and len(said) not in (1, len(kinds)):
         raise Unread([("length", f"one, or {len(kinds)} as it has plugs", str(len(said)))])
-    away = said if len(said) == len(kinds) else said * len(kinds)
+    away = said if len(said) == len(kinds) else (said or [None]) * len(kinds)
     ends = zip(_PLUG_KEYS, kinds, away, strict=False)
     own: list[dict[str, Any]] = [{"key": key, "kind": k, "at_mm": mm} for key, k, mm in ends]
     for plug in own:
@@ -277,13 +275,12 @@ def _extension_said(told: Told) -> dict[str, Any]:
         kind = next((k for k in by_use if k), "") or _plug_kind(kind)
     if not kind:
         raise Unread([("plug", "which plug it is of", repr(told.line.raw)[:60])])
-    if length is None:
-        raise Unread([("length", "how long it is, as 300 mm", repr(told.line.raw)[:60])])
     shape = PLUGS[cast("PlugKind", kind)]
     return {
-        "name": f"{shape.words[0].upper()}{shape.words[1:]} extension, {length.value:g} mm",
+        "name": f"{shape.words[0].upper()}{shape.words[1:]} extension"
+        + (f", {length.value:g} mm" if length else ""),
         "kind": kind,
-        "length_mm": length.value,
+        "length_mm": length and length.value,
         "conductors": usual_pins(CONNECTORS[shape.whole]),
     }
 
@@ -380,11 +377,7 @@ def read_loose(kind: str, line: str, own: Mapping[str, str] = NO_WORDS) -> Loose
     grammar, fields_said = _SAID[kind]
 
     def make(told: Told) -> Loose:
-        # What nobody says is not known: no gauge goes without saying.
-        fields: dict[str, Any] = {}
-        if "gauge" in kind_of_thing.model_fields:
-            fields["gauge"] = None
-        fields |= fields_said(told)
+        fields = fields_said(told)
         spoken = {s.role: str(s.value) for s in told.of("awg", "insulation", "moulded")}
         fields |= fields_of(words, spoken | values)
         fields["name"] = values.get("name") or told.name or fields["name"]

@@ -10,6 +10,7 @@ from typing import Any, get_args
 from ...standards.connectors import PortKind
 from ...standards.efficiency import Grade
 from ...standards.forms import SupplyForm
+from ...standards.unmeasured import PORT_SHAPE
 from ...things.cables import Cable, SupplyEnd
 from ...things.labels import label_problems
 from ...things.supply import EfficiencyPoint, Port, PortGroup, Supply
@@ -38,16 +39,6 @@ from .lines import (
     yes,
 )
 
-#: Kind → circuits and 12 V pins of a port as usual. Source: the usual panels of the field.
-_USUAL_PORT: dict[PortKind, tuple[int, int]] = {
-    "board-a": (18, 1),
-    "board-b": (10, 1),
-    "processor": (8, 4),
-    "graphics": (8, 3),
-    "processor-graphics": (8, 4),
-    "16pin": (12, 6),
-    "drive": (6, 1),
-}
 _LETTER: dict[PortKind, str] = {
     "board-a": "B",
     "board-b": "B",
@@ -93,9 +84,9 @@ def _port(text: str) -> dict[str, Any]:
     if match is None:
         raise ValueError("label=kind@row.column, then !circuits/12 V pins and !group where known")
     key, label, kind, row, column, circuits, pins, group = match.groups()
-    usual = next((port for k, port in _USUAL_PORT.items() if k == kind), None)
+    usual = next((port for k, port in PORT_SHAPE.items() if k == kind), None)
     if usual is None:
-        raise ValueError(f"a port of one of {', '.join(_USUAL_PORT)}")
+        raise ValueError(f"a port of one of {', '.join(PORT_SHAPE)}")
     return {
         "key": key or label.lower(),
         "label": label.replace("_", " "),
@@ -109,7 +100,7 @@ def _port(text: str) -> dict[str, Any]:
 
 
 def _say_port(p: Port) -> str:
-    pins = "" if (p.circuits, p.pins_12v) == _USUAL_PORT[p.kind] else f"!{p.circuits}/{p.pins_12v}"
+    pins = "" if (p.circuits, p.pins_12v) == PORT_SHAPE[p.kind] else f"!{p.circuits}/{p.pins_12v}"
     group = "" if p.group is None else f"!{p.group}"
     label = p.label.replace(" ", "_")
     return f"{p.key}|{label}={p.kind}@{p.row}.{p.column}{pins}{group}"
@@ -318,7 +309,7 @@ def _panel(told: Told) -> list[dict[str, Any]]:
         last[_LETTER[kind]] += 1
         label = f"{_LETTER[kind]}{last[_LETTER[kind]]}"
         row, column = divmod(i, _MOST_PORTS)
-        circuits, pins = _USUAL_PORT[kind]
+        circuits, pins = PORT_SHAPE[kind]
         port = {"key": label.lower(), "label": label, "kind": kind, "row": row, "column": column}
         ports.append(port | {"circuits": circuits, "pins_12v": pins})
     return ports

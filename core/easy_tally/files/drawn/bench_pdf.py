@@ -9,6 +9,7 @@ from xml.sax.saxutils import escape
 
 from ...analysis import Analysis
 from ...bench import Joint, Look, Step, joint_words, steps
+from ...publishing import compact
 from .fonts import BOLD, PLAIN, fonts
 
 Paper = Literal["A4", "letter"]
@@ -66,6 +67,7 @@ def story(a: Analysis) -> list[Any]:
     return [
         Paragraph(f"{escape(a.build.name)}: bench sheet", _style(15, bold=True)),
         Paragraph(f"{escape(supply)}. Date ____________   Initials ____________", _style(8.5)),
+        *(Paragraph(escape(text), _style(8.5)) for text in _whole(a)),
         *(Paragraph(escape(text), _style(7.5)) for text in CAUTIONS),
         _others([s for s in steps(a) if s.group == "before"]),
         Spacer(1, 2 * mm),
@@ -75,6 +77,15 @@ def story(a: Analysis) -> list[Any]:
         Spacer(1, 2 * mm),
         _others([s for s in steps(a) if s.group != "before"]),
     ]
+
+
+def _whole(a: Analysis) -> Iterator[str]:
+    """The verdict on the whole, and what to look at before it is plugged."""
+    result = compact(a)
+    yield f"As a whole: {result.overall.text}."
+    for item in result.find_out:
+        means = f" {item.means}." if item.means else ""
+        yield f"To find out: {item.title}. {item.where}{means}"
 
 
 def _size(paper: Paper) -> tuple[float, float]:

@@ -64,7 +64,7 @@ def _rows(a: Analysis, run: RunResult) -> Iterator[tuple[str, ...]]:
             cable.family,
             port,
             _plug(root),
-            f"{root.plug.at_mm:g}",
+            f"{root.plug.mm:g}",
             ", ".join(through),
             a.wired.words(feed.input.ref),
             f"{missing}{watts:.1f}",

@@ -299,7 +299,7 @@ class Columns:
             covers=dict(covers),
             percent=max(ENOUGH_PERCENT, up(here.share * 100) or 0),
             unknown=here.unknown,
-            last_mm=round(max(u.plug.at_mm for u in uses)),
+            last_mm=round(max(u.plug.mm for u in uses)),
             start_tenths=starts,
             chained=len({u.plug.key for u in uses if is_of(u.target.kind, "graphics")}) > 1,
             fewer=sum(has_fewer(u) for u in uses),

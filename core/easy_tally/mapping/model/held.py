@@ -30,11 +30,11 @@ def judge(sum_: Sum, cable: Cable, uses: tuple[Use, ...], rule: str, has_case: b
     if sum_.over:
         return whole
     parts: list[Draw] = []
-    ends = sorted({u.plug.at_mm for u in uses})
+    ends = sorted({u.plug.mm for u in uses})
     for end in ends:
         beyond = whole
         if end != ends[0]:
-            beyond = together([u.target.draw for u in uses if u.plug.at_mm >= end])
+            beyond = together([u.target.draw for u in uses if u.plug.mm >= end])
         parts.append(beyond)
         sum_.wire(cable, beyond)
     _forbidden(sum_, uses)
@@ -145,17 +145,17 @@ def lead_wires(sum_: Sum, beyond: tuple[Beyond, ...]) -> None:
     wired = [b for b in beyond if not b.is_bay]
     if not wired:
         return
-    for end in sorted({b.plug.at_mm for b in wired}):
-        part = together([b.target.draw.share(b.share) for b in wired if b.plug.at_mm >= end])
+    for end in sorted({b.plug.mm for b in wired}):
+        part = together([b.target.draw.share(b.share) for b in wired if b.plug.mm >= end])
         sum_.wire(wired[0].of, part)
 
 
 def _reaches(sum_: Sum, uses: tuple[Use, ...]) -> None:
     placed: list[tuple[float, float]] = []
     for u in uses:
-        _reach(sum_, u.target, u.plug.at_mm)
+        _reach(sum_, u.target, u.plug.mm)
         if u.target.placed and u.target.way_mm is not None:
-            placed.append((u.plug.at_mm, u.target.way_mm))
+            placed.append((u.plug.mm, u.target.way_mm))
     placed.sort()
     for near, far in pairwise(placed):
         between, wire = limits.spanned(near, far)
@@ -171,4 +171,4 @@ def _reach(sum_: Sum, target: Target, mm: float) -> None:
             sum_.refuse("reach")
     for b in target.beyond:
         if not b.is_bay:
-            _reach(sum_, b.target, mm + b.plug.at_mm)
+            _reach(sum_, b.target, mm + b.plug.mm)

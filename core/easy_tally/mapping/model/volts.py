@@ -38,7 +38,7 @@ def drops(
     for end, part in zip(ends, parts, strict=True):
         _along(sum_, lost, part, cable, end - before)
         for u in uses:
-            if u.plug.at_mm == end:
+            if u.plug.mm == end:
                 here = _behind(sum_, lost, u.target.draw, u.pins)
                 sum_.dropped(here, u.target.draw, bool(whole.missing))
                 _drops_beyond(sum_, u.target.beyond, here, bool(whole.missing))
@@ -72,12 +72,12 @@ def _drops_beyond(
 ) -> None:
     """Volts lost at each plug of something in between, on its wire by all that flows there."""
     lost, start = dict(before), 0.0
-    for end in sorted({b.plug.at_mm for b in beyond}):
-        part = together([b.target.draw.share(b.share) for b in beyond if b.plug.at_mm >= end])
+    for end in sorted({b.plug.mm for b in beyond}):
+        part = together([b.target.draw.share(b.share) for b in beyond if b.plug.mm >= end])
         if not beyond[0].is_bay:
             _along(sum_, lost, part, beyond[0].of, end - start)
         for b in beyond:
-            if b.plug.at_mm == end:
+            if b.plug.mm == end:
                 here = _behind(sum_, lost, b.target.draw, b.pins)
                 sum_.dropped(here, b.target.draw, missing or bool(b.target.draw.missing))
                 _drops_beyond(sum_, b.target.beyond, here, missing)

@@ -236,7 +236,7 @@ def _choices(
 ) -> Iterator[Feeds]:
     """What the plugs feed, nearest first; `ordered`: not what another order of like plugs beats;
     `held`: each feeds what it may."""
-    plugs = sorted(zip(b.plugs, options, strict=True), key=lambda x: x[0].at_mm)
+    plugs = sorted(zip(b.plugs, options, strict=True), key=lambda x: x[0].mm)
     kinds = {p.key: _spec(p.model_copy(update={"at_mm": 1.0})) for p in b.plugs}
 
     def walk(at: int, done: Feeds, parked: frozenset[str]) -> Iterator[Feeds]:

@@ -10,8 +10,17 @@ from ...analysis.facts import Analysis
 from ...analysis.finding import Finding
 from ...base.saying import number
 from ...standards.connectors import CONNECTORS
-from .board import blank_headers, board_cause, board_title
+from .board import board_cause, board_title
 from .fit import FIT_WORDS, fit_words, measure_words
+from .found import (
+    answer_label,
+    answers_text,
+    decides,
+    fact_title,
+    fact_unit,
+    run_is_usual,
+    where_found,
+)
 from .living import lacks
 from .parts import contradiction_words, mover_words
 from .remedies import effect_words, remedy_words, uses_words, way_words
@@ -30,13 +39,18 @@ from .supply import check_words, rule_words
 __all__ = [
     "FIT_WORDS",
     "Said",
+    "answer_label",
+    "answers_text",
     "board_cause",
     "board_title",
     "check_words",
+    "decides",
     "effect_words",
     "element_cause",
     "element_formula",
     "element_title",
+    "fact_title",
+    "fact_unit",
     "fit_words",
     "kind_words",
     "lacks",
@@ -46,9 +60,11 @@ __all__ = [
     "remedy_words",
     "rule_words",
     "run_cause",
+    "run_is_usual",
     "said",
     "uses_words",
     "way_words",
+    "where_found",
     "who_needs",
 ]
 
@@ -184,9 +200,7 @@ def _unfed(a: Analysis, f: Finding, cause: Any) -> Said:
 
 
 def _board(a: Analysis, f: Finding, cause: Any) -> Said:
-    if len(cause) == 1:
-        return Said(board_title(a.wired, cause[0]), board_cause(a.wired, cause[0]))
-    return Said(*blank_headers(a.wired, cause))
+    return Said(board_title(a.wired, cause), board_cause(a.wired, cause))
 
 
 def _signal(a: Analysis, f: Finding, cause: Any) -> Said:

@@ -7,6 +7,7 @@ from ...base.saying import line_words, number
 from ...base.units import STATE_WORDS
 from ...ratings.through_board import BoardElement
 from ...wiring import Wired
+from .found import usual_words
 
 
 def board_title(wired: Wired, b: BoardElement) -> str:
@@ -42,19 +43,5 @@ def board_cause(wired: Wired, b: BoardElement) -> str:
         said += " A figure behind it is missing, so it may be more."
     if j.only_at_high:
         said += " Over only at the high end of the figures."
+    said += usual_words(j, b.unit)
     return said + (f" Most of it: {', '.join(b.causes)}." if b.causes else "")
-
-
-def blank_headers(wired: Wired, board_elements: tuple[BoardElement, ...]) -> tuple[str, str]:
-    """Headers of one board or hub whose limit is not known, together: what, and why it matters."""
-    part = wired.parts.get(board_elements[0].part)
-    name = part.name if part else board_elements[0].part
-    most = max(board_elements, key=lambda b: b.judged.load)
-    if len(board_elements) == 1:
-        return board_title(wired, most), board_cause(wired, most)
-    keys = ", ".join(b.at for b in board_elements)
-    return (
-        f"{name}, {len(board_elements)} headers",
-        f"What {keys} stand is not known; {most.at} carries the most, "
-        f"{number(most.judged.load, 'A')}.",
-    )

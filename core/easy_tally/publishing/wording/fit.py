@@ -100,6 +100,8 @@ def _free_place(c: FitCheck) -> str:
 
 
 def _support(c: FitCheck) -> str:
+    if c.status == "warn" and c.more["support"] is None:
+        return "a card of its size may sag: look whether it wants a support, and fit it first"
     if c.status == "warn":
         return "its weight asks for a support: fit one before its cable"
     return "support: " + str(c.more["support"])
@@ -136,8 +138,16 @@ def _airflow(c: FitCheck) -> str:
     fans = f"{least:.0f}" if least == most else f"{least:.0f} to {most:.0f}"
     return (
         f"air: {c.more['heat_w']:.0f} W at full, {c.more['rise']:g} °C warmer, take "
-        f"{c.load or 0:.0f} m³/h; the fans move {fans} m³/h in the case"
+        f"{c.load or 0:.0f} m³/h; the fans move {fans} m³/h in the case" + _lacking(c)
     )
+
+
+def _lacking(c: FitCheck) -> str:
+    """How many fans of which size would do."""
+    n, size = c.more["lacking"], c.more["size_mm"]
+    if not n:
+        return ""
+    return f": {counted(n, 'more fan')} of {size} mm would do"
 
 
 _SAYS: dict[str, Callable[[FitCheck], str]] = {
@@ -160,6 +170,11 @@ def fit_words(check: FitCheck, parts: Mapping[str, Part]) -> str:
     if check.status == "unknown":
         lacks = ", ".join(measure_words(m, parts) for m in check.missing)
         known = f"{check.load or 0:.0f} m³/h are needed; " if check.id == "airflow" else ""
+        if check.usual:
+            return f"{_SAYS[check.id](check)}; assumed, by usual measures: measure it"
         lacks = lacks or "a figure of a part"
         return f"{FIT_WORDS[check.id]}: {known}not known without {lacks}"
-    return _SAYS[check.id](check)
+    said = _SAYS[check.id](check)
+    if check.usual == "breaks":
+        return f"{said}; assumed, by usual measures, and not so at their cautious end"
+    return f"{said}; assumed, by usual measures" if check.usual else said

@@ -14,7 +14,7 @@ LACKS: dict[str, str] = {
     "regulation": "how it regulates its rails",
     "ports": "its ports and cables",
     "form": "its form",
-    "case": "the case’s own figure",
+    "case": "what the case has room for",
     "length_mm": "its length",
     "rated_w": "its rating",
     "fan_off_share": "when its fan stands",
@@ -35,6 +35,9 @@ def _pc(share: float | None) -> str:
 
 def _regulation(c: SupplyCheck) -> str:
     low, v12 = _pc(c.more["low_share"]), _pc(c.more["v12_share"])
+    if c.more["kind"] is None:
+        said = f"nobody says how it regulates its rails; up to {v12} of the load is on 12 V"
+        return said + ("; look whether each is regulated by itself" if c.status == "warn" else "")
     if c.more["kind"] == "group":
         said = f"12 V and 5 V regulated together, with up to {v12} of the load on 12 V"
         return said + ("; volts may drift" if c.status == "warn" else "")
@@ -84,9 +87,14 @@ def _length(c: SupplyCheck) -> str:
 
 
 def _reach(c: SupplyCheck) -> str:
-    if c.status == "fail":
+    if c.status != "pass":
         way, longest = number(c.load or 0, "mm"), number(c.limit or 0, "mm")
         short = number((c.load or 0) - (c.limit or 0), "mm")
+        if c.more["cautious"]:
+            return (
+                f"reach: the {c.more['area']} may be {way} away and its longest plug reach "
+                f"{longest}, by usual figures at their cautious end: measure it"
+            )
         return (
             f"reach: the {c.more['area']} is {way} away, its longest plug reaches {longest}; "
             f"a cable or an extension longer by {short} is needed"
@@ -101,6 +109,12 @@ def _share(c: SupplyCheck) -> str:
 
 def _quiet(c: SupplyCheck) -> str:
     load, limit = _pc(c.load), c.limit or 0.0
+    if not c.more["said"]:
+        degc = c.more["degc"]
+        nobody = "nobody says when its fan stands"
+        if degc is not None:
+            nobody = f"its fan stands until it is {degc:g} °C inside, at what load nobody states"
+        return f"quiet: at {load} of its rating in everyday use; {nobody}"
     if c.more["stands"]:
         return f"quiet: its fan stands in everyday use, {load} of its rating, still to {_pc(limit)}"
     said = f"quiet: its fan turns in everyday use, at {load} of its rating"
@@ -109,7 +123,11 @@ def _quiet(c: SupplyCheck) -> str:
 
 def _efficiency(c: SupplyCheck) -> str:
     m = c.more
-    by = "as measured" if m["own"] == "measured" else "at the least, by its grade"
+    by = {
+        "measured": "as measured",
+        "grade": "at the least, by its grade",
+        "lowest": "at the least, by the lowest grade, since nobody says its own",
+    }[m["own"]]
     return (
         f"efficiency: {m['everyday'] * 100:.1f} % everyday, {m['full'] * 100:.1f} % at full, {by}; "
         f"from the wall {number(m['wall_idle'], 'W')} idle, {number(m['wall_everyday'], 'W')} "
@@ -150,6 +168,8 @@ def _hold_up(c: SupplyCheck) -> str:
 
 
 def _age(c: SupplyCheck) -> str:
+    if c.load is None:
+        return "age: nobody says when it was made"
     years = f"{c.load or 0:g} years old"
     return f"age: {years}, over {c.limit or 0:g}" if c.status == "warn" else f"age: {years}"
 

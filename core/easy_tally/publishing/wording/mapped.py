@@ -129,7 +129,7 @@ def _reach_words(wired: Wired, unfed: tuple[str, ...]) -> str:
     own = tuple(c for c in wired.cables.values() if supply and c.family == supply.family)
     short: dict[tuple[float, float], list[str]] = {}
     for ref in unfed:
-        far, _ = out_of_reach(case, own, (wired.inputs[ref],), wired.eps4_in_eps8)
+        far = out_of_reach(case, own, (wired.inputs[ref],), wired.eps4_in_eps8)
         for _, way, longest in far:
             short.setdefault((way, longest), []).append(ref)
     for (way, longest), refs in short.items():

@@ -42,12 +42,10 @@ _WORDS: dict[str, str] = {
     "spread": "Spread them over more headers, or hang them on a hub with its own plug.",
     "enter-missing": "Enter the figure that is missing, of the part, the cable or the supply.",
     "enter-figure-of": "Enter the figure of {0} from its page or label.",
-    "enter-gauge": "Enter the gauge of {0}: it is printed on its wires.",
     "enter-wires": "Enter how many wires of each line {0} has.",
     "enter-contact": "Enter what a contact of {0} carries, from its maker’s page.",
     "enter-sense": "Enter what the sense contacts of {0} say, from its page.",
     "enter-code": "Enter for how many watts {0} is coded, lead by lead, from its page.",
-    "enter-route": "Measure the way to the {0}, and enter it with the case.",
     "tell-moulded": "Find out whether {0} is moulded or crimped, and enter it.",
     "report-it": "Please report it.",
     "never-so": "Feed the socket by a plug that is made for it, or by an adapter whose leads each "

@@ -13,6 +13,7 @@ from ...ratings.runs import RunResult, kept_off
 from ...standards.connectors import PLUGS, SENSE_WORDS, is_coded
 from ...standards.wires import DROP_OVER, DROP_WITHIN
 from ...wiring import Feed, Wired
+from .found import usual_words
 
 
 def plug_words(wired: Wired, run: RunResult, at: Place) -> str:
@@ -181,13 +182,12 @@ def _grant_words(run: RunResult, e: Element) -> Iterator[str]:
 
 
 def _reach_words(title: str, e: Element) -> str:
-    if e.judged.limit is None:
-        return f"{title}: the case states no route to it."
-    reaches, way = number(e.judged.limit, "mm"), number(e.judged.load, "mm")
+    limit = e.judged.limit or 0.0
+    reaches, way = number(limit, "mm"), number(e.judged.load, "mm")
     if e.judged.verdict == "over":
-        short = number(e.judged.load - e.judged.limit, "mm")
+        short = number(e.judged.load - limit, "mm")
         return f"{title}: {reaches}, and the way is {way}; it is {short} short."
-    return f"{title}: {reaches} for a way of {way}."
+    return f"{title}: {reaches} for a way of {way}." + usual_words(e.judged, "mm")
 
 
 def element_cause(wired: Wired, run: RunResult, e: Element) -> str:
@@ -204,7 +204,7 @@ def element_cause(wired: Wired, run: RunResult, e: Element) -> str:
         least = counted(e.terms["least"], "lead")
         return f"{title}: the card does not start, it needs at least {least} plugged in."
     if judged.limit is None and e.kind == "drop":
-        return f"{title}: not known, since the gauge or the wires on the way are not."
+        return f"{title}: not known, since the wires on the way are not."
     if judged.limit is None:
         return f"{title}: {load}, but no limit is known."
     if "pins" in e.terms and not e.terms["pins"]:
@@ -226,4 +226,4 @@ def element_cause(wired: Wired, run: RunResult, e: Element) -> str:
         said += " Over only at the high end of the figures."
     if judged.at_start_only:
         said += " Above what it stands for long, for the seconds of a start."
-    return said
+    return said + usual_words(judged, e.unit)

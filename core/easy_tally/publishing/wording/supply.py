@@ -58,6 +58,8 @@ def _watts_words(check: SupplyCheck, load: str, limit: str) -> str:
         return f"rating not known; the rules ask for at least {load}"
     if check.status == "unknown":
         return f"{limit} rated; a figure is missing, the rules ask for at least {load}"
+    if "headroom" in check.more:
+        return f"a little short: {check.more['headroom']} % headroom; the rules ask for {load}"
     if check.only_at_high:
         return f"{limit} rated; at the high end of the figures the rules ask for {load}"
     return f"{limit} rated; the rules ask for {load}"

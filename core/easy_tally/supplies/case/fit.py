@@ -6,16 +6,18 @@ too much it fails. Source: `model.md` section 9; the usual measures of the field
 
 from __future__ import annotations
 
-from collections.abc import Iterator, Mapping
-from dataclasses import dataclass, field
+from collections.abc import Iterable, Iterator, Mapping
+from dataclasses import dataclass, field, replace
 from typing import Any, Literal, NamedTuple
 
 from ...base.rounding import exceeds
+from ...ratings.verdicts import UsualEnd
 from ...standards.connectors import PLUGS, is_coded
 from ...standards.forms import FAN_MM, Side
 from ...things.case import Case, RadiatorPlace
 from ...things.parts import Card, Cooler, Drive
 from ...things.rules import STRAIGHT_MM
+from ...things.supply import Supply
 from ...wiring import Wired
 from ..asked import CheckStatus
 
@@ -44,6 +46,24 @@ class FitCheck:
     unit: FitUnit = "mm"
     missing: tuple[Missing, ...] = ()
     more: Mapping[str, Any] = field(default_factory=dict)
+    #: Where a measure is as usual: whether the check passes at its cautious end too.
+    usual: UsualEnd = ""
+
+
+def at_both_ends(usual: FitCheck, cautious: Iterable[FitCheck], is_assumed: bool) -> FitCheck:
+    """A check by usual measures, beside the same at the cautious ends. What would fail by a measure
+    of a part that is only assumed is not known."""
+    others = [c for c in cautious if (c.status, c.load, c.limit) != _numbers(usual)]
+    if is_assumed and usual.status == "fail" and not usual.more.get("certain"):
+        return replace(usual, status="unknown", usual="breaks")
+    if not others and not is_assumed:
+        return usual
+    breaks = usual.status == "pass" and any(c.status != "pass" for c in others)
+    return replace(usual, usual="breaks" if breaks else "holds")
+
+
+def _numbers(c: FitCheck) -> tuple[CheckStatus, float | None, float | None]:
+    return c.status, c.load, c.limit
 
 
 def _held(
@@ -247,13 +267,12 @@ def support(wired: Wired, case: Case) -> Iterator[FitCheck]:
         )
         if card.use == "plain" or (card.support is None and small):
             continue
-        missing = _lacks((card.support is None, Missing("part", card.key, "support")))
-        status: CheckStatus = "unknown" if missing else "pass"
+        # Of a card of this size of which nobody says so it is worth a look, and no more.
+        to_look = card.support in ("needed", None)
         yield FitCheck(
             id="support",
             part=card.key,
-            status="warn" if card.support == "needed" else status,
-            missing=missing,
+            status="warn" if to_look else "pass",
             unit="",
             more={"support": card.support},
         )
@@ -272,6 +291,9 @@ def slots(wired: Wired, case: Case) -> Iterator[FitCheck]:
         *((c.covers is None, Missing("part", c.key, "covers")) for c in cards),
     )
     known = float(sum((c.covers or 1) * c.count for c in cards))
+    # Of a card of which nobody says it, it is one place at the least.
+    least = sum((c.covers or 1) * c.count for c in wired.stated.parts if isinstance(c, Card))
+    sure = wired.stated.case is not None and wired.stated.case.slots is not None
     limit = None if case.slots is None else float(case.slots)
     clash = _clash(wired, cards, case.slots)
     status: CheckStatus = "fail" if clash else _held(known, limit, missing)
@@ -282,7 +304,7 @@ def slots(wired: Wired, case: Case) -> Iterator[FitCheck]:
         limit=limit,
         unit="places",
         missing=missing,
-        more={"clash": clash},
+        more={"clash": clash, "certain": sure and limit is not None and exceeds(least, limit)},
     )
 
 
@@ -431,21 +453,10 @@ def supply_fan(wired: Wired, case: Case) -> Iterator[FitCheck]:
     """Which way the supply's fan looks: down on a filtered, raised vent; up on carpet or without
     one. Source: house rule; assumption."""
     supply, build = wired.build.supply, wired.build
-    if supply is None or supply.fan_side in ("end", "none"):
+    wide = supply is not None and (supply.fan_side == "wide" or _is_usually_wide(supply))
+    if not wide or case.supply_at is None:
         return
-    missing = _lacks(
-        (supply.fan_side is None, Missing("supply", "", "fan_side")),
-        (case.supply_at is None, Missing("case", "", "supply_at")),
-    )
     vent = next((v for v in case.vents if v.side == "bottom"), None)
-    if not missing and case.supply_at == "bottom" and vent is not None and vent.filtered:
-        missing = _lacks(
-            (case.feet_mm is None, Missing("case", "", "feet_mm")),
-            (build.place.stands_on is None, Missing("place", "", "stands_on")),
-        )
-    if missing:
-        yield FitCheck(id="supply-fan", status="unknown", unit="", missing=missing)
-        return
     way, why = _fan_way(case, vent is not None, bool(vent and vent.filtered), build.place.stands_on)
     rule = build.house_rules.supply_fan
     against = way != "as it stands" and rule not in ("by the case", way)
@@ -457,6 +468,11 @@ def supply_fan(wired: Wired, case: Case) -> Iterator[FitCheck]:
     )
 
 
+def _is_usually_wide(supply: Supply) -> bool:
+    """Whether its fan is in a wide face, as that of every ATX supply of today is: assumption."""
+    return supply.fan_side is None and supply.form == "ATX"
+
+
 def _fan_way(case: Case, vent: bool, filtered: bool, stands_on: str | None) -> tuple[str, str]:
     if case.supply_at != "bottom":
         return "as it stands", f"the supply stands at the {case.supply_at}"
@@ -464,8 +480,10 @@ def _fan_way(case: Case, vent: bool, filtered: bool, stands_on: str | None) -> t
         return "up", "the case has no vent below it"
     if not filtered:
         return "up", "the vent below it has no filter"
-    if not case.feet_mm:
+    if case.feet_mm == 0:
         return "up", "the case does not stand raised"
     if stands_on == "carpet":
         return "up", "it stands on carpet"
-    return "down", f"a filtered vent, raised by {case.feet_mm:g} mm"
+    raised = f"raised by {case.feet_mm:g} mm" if case.feet_mm else "raised by feet, as usual"
+    floor = "" if stands_on else "; on carpet it would look up"
+    return "down", f"a filtered vent, {raised}{floor}"

@@ -19,26 +19,22 @@ def _longest_mm(cables: tuple[Cable, ...], kind: SocketKind, eps4_in_eps8: bool)
     """How far the plug that reaches furthest is of those that go into a kind of socket [mm]; None
     where none does."""
     plugs = (p for c in cables for p in c.plugs)
-    fitting = [p.at_mm for p in plugs if goes_into(p.kind, kind, eps4_in_eps8)]
+    fitting = [p.mm for p in plugs if goes_into(p.kind, kind, eps4_in_eps8)]
     return max(fitting, default=None)
 
 
 def out_of_reach(
     case: Case, cables: tuple[Cable, ...], needed: Iterable[Input], eps4_in_eps8: bool
-) -> tuple[list[tuple[Area, float, float]], list[Area]]:
-    """Areas that no cable's plug reaches, as (area, way with slack, longest plug) [mm], and those
-    whose route is not known. A socket that no plug fits is told by the count of leads."""
+) -> list[tuple[Area, float, float]]:
+    """Areas that no cable's plug reaches, as (area, way with slack, longest plug) [mm], of a case
+    and cables as they are taken. A socket that no plug fits is told by the count of leads."""
     routes = {r.area: r.length_mm for r in case.routes}
     longest_of: dict[SocketKind, float | None] = {}
     short: dict[Area, tuple[float, float]] = {}
-    unknown: list[Area] = []
     for into in needed:
         area = place_of(into)
         if area is None:
             continue  # a lead hangs wherever its cable ends
-        if area not in routes:
-            unknown.append(area)
-            continue
         kind = into.socket.kind
         if kind not in longest_of:
             longest_of[kind] = _longest_mm(cables, kind, eps4_in_eps8)
@@ -46,4 +42,4 @@ def out_of_reach(
         way = routes[area] + SLACK_MM
         if longest is not None and longest < way:
             short[area] = (way, longest)
-    return [(area, *both) for area, both in short.items()], list(dict.fromkeys(unknown))
+    return [(area, *both) for area, both in short.items()]

@@ -1,4 +1,4 @@
-import type { Cable, Doc, Lane, PlugAnswer, Reference } from "../../api/client";
+import type { Cable, Doc, Lane, PlugAnswer, Reference, Result } from "../../api/client";
 
 /** A lane that is drawn: a run, or a cable that hangs there or lies in the bag. */
 export interface Drawn {
@@ -11,7 +11,11 @@ export interface Drawn {
 }
 
 /** Every cable as a lane: those in ports in panel order, fixed ones, then the bag. */
-export function drawnLanes(doc: Doc, lanes: Lane[], reference: Reference | undefined): Drawn[] {
+export function drawnLanes(
+  doc: Doc,
+  { lanes, usual_mm }: Pick<Result, "lanes" | "usual_mm">,
+  reference: Reference | undefined,
+): Drawn[] {
   const order = new Map((doc.supply?.ports ?? []).map((p, i) => [p.key, p.row * 100 + p.column + i / 1000]));
   const found = doc.cables.map((cable): Drawn => {
     const lane = lanes.find((l) => l.cable === cable.key) ?? null;
@@ -21,7 +25,7 @@ export function drawnLanes(doc: Doc, lanes: Lane[], reference: Reference | undef
       lane,
       where,
       labels: lane?.port_labels.join(" ") || (where === "fixed" ? "fixed" : ""),
-      plugs: lane?.plugs ?? cable.plugs.map((p) => parked(p, reference)),
+      plugs: lane?.plugs ?? cable.plugs.map((p) => parked(p, usual_mm[cable.key] ?? {}, reference)),
     };
   });
   const place = (d: Drawn) =>
@@ -36,12 +40,16 @@ export function drawnLanes(doc: Doc, lanes: Lane[], reference: Reference | undef
     .map((x) => x.d);
 }
 
-function parked(plug: Cable["plugs"][number], reference: Reference | undefined): PlugAnswer {
+function parked(
+  plug: Cable["plugs"][number],
+  usual: Record<string, number>,
+  reference: Reference | undefined,
+): PlugAnswer {
   return {
     key: plug.key,
     kind: plug.kind,
     face: reference?.plug_faces[plug.kind] ?? plug.kind,
-    at_mm: plug.at_mm,
+    at_mm: plug.at_mm ?? usual[plug.key] ?? 0,
     half: "",
     socket: "",
     feeds: "",
@@ -52,11 +60,11 @@ function parked(plug: Cable["plugs"][number], reference: Reference | undefined):
 }
 
 /** Length that the ruler covers, in mm: the longest way, to the next 100, with room for a plug. */
-export function rulerLength(doc: Doc, lanes: Lane[] = []): number {
+export function rulerLength(drawn: Drawn[]): number {
   const longest = Math.max(
     300,
-    ...doc.cables.flatMap((c) => c.plugs.map((p) => p.at_mm)),
-    ...lanes.flatMap((l) => l.onward.map((o) => o.to_mm)),
+    ...drawn.flatMap((d) => d.plugs.map((p) => p.at_mm)),
+    ...drawn.flatMap((d) => d.lane ?? []).flatMap((l) => l.onward.map((o) => o.to_mm)),
   );
   return Math.ceil((longest + 60) / 100) * 100;
 }

@@ -8,7 +8,7 @@ export interface Filter {
 }
 export const NO_FILTER: Filter = { text: "", does: false, form: "", source: "" };
 
-const DOES = ["right size", "too big"];
+const DOES = ["right size", "a little short", "too big"];
 
 /** Whether a candidate is among those that are wanted to be seen. */
 export function fits(c: Candidate, f: Filter): boolean {

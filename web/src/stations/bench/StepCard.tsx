@@ -125,7 +125,8 @@ function JointDrawn({ step: s }: { step: BenchStep }) {
   const { data: reference } = useQuery(referenceQuery);
   const joint = s.step.joint;
   if (!joint) return null;
-  const drawn = drawnLanes(doc, result.lanes, reference).find((d) => d.cable.key === joint.cable);
+  const lanes = drawnLanes(doc, result, reference);
+  const drawn = lanes.find((d) => d.cable.key === joint.cable);
   const ports = doc.runs.find((r) => r.cable === joint.cable)?.ports ?? [];
   return (
     <div className="mt-3 flex flex-wrap items-center gap-4">
@@ -146,7 +147,7 @@ function JointDrawn({ step: s }: { step: BenchStep }) {
         <ul inert className="basis-full overflow-x-auto">
           <LaneRow
             drawn={drawn}
-            length={rulerLength(doc, result.lanes)}
+            length={rulerLength(lanes)}
             chosen={false}
             change=""
             firstInBag={false}

@@ -8,6 +8,7 @@ import { amount, bounds, percent, sentence, shortened } from "../../state/format
 import { Popover } from "../../ui/popover";
 import { capital, useWords } from "../../words";
 import { TallyMarks } from "../../ui/marks";
+import { ToFindOut } from "./ToFindOut";
 
 /** The tally strip: the few figures that stand on every page, each a link to what makes it. */
 export function Strip() {
@@ -25,6 +26,7 @@ export function Strip() {
       className="on-dark col-span-2 flex flex-wrap items-stretch max-[700px]:col-span-1 max-[700px]:flex-nowrap max-[700px]:overflow-x-auto bg-strip text-strip-ink print:hidden"
     >
       <ToMend />
+      <ToFindOut />
       {shown.map((st) => (
         <Watts key={st} state={st} base={base} />
       ))}
@@ -129,10 +131,14 @@ function ToMend() {
           >
             {counts.join(", ") || "nothing"}
           </span>
+          <span data-strip="whole" className="block text-xs text-strip-soft">
+            {result.overall.verdict}
+          </span>
         </button>
       }
     >
-      <h2 className="px-2 pt-1 pb-2 text-lg font-bold">To mend</h2>
+      <h2 className="px-2 pt-1 text-lg font-bold">To mend</h2>
+      <p className="px-2 pb-2 text-sm text-ink-soft">As a whole: {result.overall.text}.</p>
       <ul className="grid gap-1">
         {result.mend.map((m, i) => (
           <MendItem key={i} item={m} base={`/b/${build.key}`} close={() => setOpen(false)} />
@@ -171,11 +177,7 @@ function MendItem({ item, base, close }: { item: Mend; base: string; close: () =
       <Link to={placeOf(base, item)} onClick={close} className="block rounded-[3px] px-2 py-2">
         <span className="flex justify-between gap-3">
           <b>{item.title}</b>
-          {item.kind !== "note" && (
-            <b className={`whitespace-nowrap ${item.kind === "unknown" ? "text-unknown" : "text-over"}`}>
-              {words.findings[item.kind]}
-            </b>
-          )}
+          {item.kind !== "note" && <b className="whitespace-nowrap text-over">{words.findings[item.kind]}</b>}
         </span>
         <span className="block">{sentence(item.text)}</span>
         {facts.map((r) => (

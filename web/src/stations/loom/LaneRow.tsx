@@ -3,6 +3,7 @@ import { useEffect, useRef } from "react";
 
 import type { Lane, Offers, Onward, PlugAnswer } from "../../api/client";
 import { Face } from "../../drawing/Face";
+import { UsualMark } from "../../ui/marks";
 import { useShown } from "../../state/build/contexts";
 import { amps, percent, VERDICT_TEXT, verdictWord } from "../../state/format";
 import { useWords } from "../../words";
@@ -64,6 +65,7 @@ function LaneName({
       {lane && (
         <span className={`block text-sm whitespace-nowrap ${VERDICT_TEXT[lane.verdict]}`}>
           <b>{percent(lane.percent)}</b> {verdictWord(lane)}
+          {lane.usual && <UsualMark />}
         </span>
       )}
     </button>
@@ -98,7 +100,7 @@ export function LaneRow({
   useEffect(() => {
     if (chosen) ref.current?.scrollIntoView({ block: "nearest" });
   }, [chosen]);
-  const end = cable.plugs.at(-1)?.at_mm ?? 0;
+  const end = drawn.plugs.at(-1)?.at_mm ?? 0;
   // Adapters and extensions hang below the cable, in a row of their own.
   const below = lane?.onward.some((o) => o.kind !== "backplane") ? (chosen ? 40 : 30) : 0;
   return (
@@ -113,7 +115,7 @@ export function LaneRow({
           {chosen && (
             <p className="absolute top-1 left-1 text-xs text-ink-soft">
               {cable.name}
-              {cable.gauge && `, ${cable.gauge} AWG`}, {cable.family}
+              {cable.gauge ? `, ${cable.gauge} AWG` : ", gauge as usual"}, {cable.family}
             </p>
           )}
           {lane && <Profile lane={lane} length={length} tall={chosen} below={below} />}

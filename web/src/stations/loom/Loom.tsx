@@ -59,7 +59,7 @@ function WithSupply({ supply }: { supply: Supply }) {
   const { data: reference } = useQuery(referenceQuery);
   const place = usePlace();
   const [, setParams] = useSearchParams();
-  const lanes = drawnLanes(doc, result.lanes, reference);
+  const lanes = drawnLanes(doc, result, reference);
   const feeding = result.sockets.find((s) => s.ref === place)?.cable;
   const chosen = lanes.find((d) => d.cable.key === (feeding ?? place)) ?? null;
   const choose = (cable: string) => setParams(cable ? { at: cable } : {}, { replace: true });
@@ -185,9 +185,8 @@ function Lanes({
   hand: Picking;
   onChoose: (cable: string) => void;
 }) {
-  const { doc } = useBuild();
   const { result } = useResult();
-  const length = rulerLength(doc, result.lanes);
+  const length = rulerLength(lanes);
   const { picked, offers } = hand;
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-2 max-[700px]:overflow-x-auto">

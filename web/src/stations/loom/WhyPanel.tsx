@@ -3,6 +3,7 @@ import { useState } from "react";
 
 import type { Element } from "../../api/client";
 import { Face } from "../../drawing/Face";
+import { UsualMark } from "../../ui/marks";
 import { useBuild, useResult, useWrite } from "../../state/build/contexts";
 import { inUnit, percent, sentence, VERDICT_TEXT, verdictWord } from "../../state/format";
 import type { Drawn } from "../../state/loom/lanes";
@@ -40,6 +41,7 @@ export function WhyPanel({ drawn }: { drawn: Drawn | null }) {
         {lane && (
           <span data-verdict-word className={`text-lg font-bold ${VERDICT_TEXT[lane.verdict]}`}>
             {verdictWord(lane)}
+            {lane.usual && <UsualMark />}
             {lane.percent !== null && `, ${lane.percent} %`}
           </span>
         )}

@@ -1,16 +1,12 @@
-import type { Result } from "../../api/client";
 import { useResult } from "../../state/build/contexts";
 import { inUnit, percent, sentence, VERDICT_TEXT } from "../../state/format";
+import { UsualMark } from "../../ui/marks";
 
-type BoardAnswer = Result["through_board"][number];
 /** What comes through the board, worst first, and the figure that moves the total most. */
 export function ThroughBoard({ onChoose }: { onChoose: (part: string, field: string) => void }) {
   const { result } = useResult();
   const found = result.through_board;
   const first = found[0];
-  // Headers of one board or hub that nobody knows the limit of stand together.
-  const lines = found.filter((b, i) => found.findIndex((x) => x.like === b.like) === i);
-  const more = (b: BoardAnswer) => found.filter((x) => x.like === b.like).length - 1;
   const moves = result.moves_most;
   if (!first && !moves) return null;
   return (
@@ -28,8 +24,8 @@ export function ThroughBoard({ onChoose }: { onChoose: (part: string, field: str
             </span>
           </h2>
           <ul className="mt-1">
-            {lines.slice(0, first.verdict === "within" ? 2 : 3).map((b) => (
-              <li key={b.like}>
+            {found.slice(0, first.verdict === "within" ? 2 : 3).map((b) => (
+              <li key={b.title}>
                 <button
                   type="button"
                   onClick={() => onChoose(b.part, b.field)}
@@ -37,7 +33,7 @@ export function ThroughBoard({ onChoose }: { onChoose: (part: string, field: str
                 >
                   <span>
                     {b.title}
-                    {b.limit === null && more(b) > 0 && ` and ${more(b)} more like it`}
+                    {b.usual && <UsualMark />}
                   </span>
                   <span className="font-mono whitespace-nowrap">
                     {inUnit(b.load, b.unit)}{" "}

@@ -4,6 +4,7 @@ import { sorted } from "../../state/supply/ticket";
 
 export const VERDICTS: Record<SupplyAnswer["verdict"], string> = {
   "right size": "text-within",
+  "a little short": "text-tight",
   "too big": "text-tight",
   unknown: "text-unknown",
   "too small": "text-over",
