@@ -33,7 +33,7 @@ def ways_to_stay(a: Analysis, loose: tuple[Cable, ...] = ()) -> tuple[Way, ...]:
     if a.build.supply is None:
         return ()
     ways: list[Way | None] = []
-    if not _does(a):
+    if not _does(a, little=True):
         cards = [p for p in a.build.parts if isinstance(p, Card) and p.board_power_w is not None]
         cards.sort(key=lambda c: -(c.board_power_w.likely if c.board_power_w else 0.0))
         ways += [_power_limit(a, card) for card in cards[:MOST_CARDS]]
@@ -60,10 +60,13 @@ def _cable(a: Analysis, loose: tuple[Cable, ...]) -> Way | None:
     return None
 
 
-def _does(a: Analysis) -> bool:
-    """Whether every check of its size passes, or warns."""
-    checks = a.supply.checks if a.supply else ()
-    return all(c.status in ("pass", "warn") for c in checks if c.id in OF_SIZE)
+def _does(a: Analysis, little: bool = False) -> bool:
+    """Whether every check of its size passes, or warns; `little`: a little short does too. What is
+    offered makes it whole."""
+    checks = [c for c in a.supply.checks if c.id in OF_SIZE] if a.supply else []
+    if not little and any("headroom" in c.more for c in checks):
+        return False
+    return all(c.status in ("pass", "warn") for c in checks)
 
 
 def _with(a: Analysis, edit: Edit) -> Build | None:

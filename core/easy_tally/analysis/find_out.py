@@ -21,7 +21,7 @@ from ..usual import Fact, with_found
 from ..wiring.areas import place_of
 from .analyse import with_figures
 from .facts import Analysis
-from .finding import Finding, Remedy, Subject
+from .finding import Finding, Subject
 from .of_fit import facts_behind, fit_checks
 
 #: What an item settles: the verdict on the whole, or what is to be bought.
@@ -58,7 +58,8 @@ class ToFindOut:
     broken: object = None
     answers: tuple[Answer, ...] = ()
     finding: Finding | None = None
-    remedy: Remedy | None = None
+    #: Others that are told with it.
+    more: tuple[Finding, ...] = ()
 
 
 def to_find_out(a: Analysis) -> tuple[ToFindOut, ...]:
@@ -366,29 +367,20 @@ def _at_worst(j: Judgement) -> Verdict:
 
 def _of_unknown(a: Analysis) -> Iterator[ToFindOut]:
     """What is unknown, finding by finding: of those that lack the same, one."""
-    seen: dict[tuple[str, ...], ToFindOut] = {}
+    by_cause: dict[tuple[str, ...], list[Finding]] = {}
     for f in a.findings:
-        if f.severity != "unknown" or _by_size(a, f):
-            continue
-        remedy = f.remedies[0] if f.remedies else None
-        cause = (f.id, remedy.id if remedy else "", *_apart(f, remedy))
-        if cause not in seen:
-            settles: Settles = "purchase" if f.id.startswith("fit.") else "verdict"
-            seen[cause] = ToFindOut(
-                id=f.id, settles=settles, subject=f.subject, finding=f, remedy=remedy
-            )
-        elif f.subject.key not in seen[cause].alike:
-            item = seen[cause]
-            alike = dict.fromkeys((item.subject.key, *item.alike, f.subject.key))
-            seen[cause] = ToFindOut(
-                id=item.id,
-                settles=item.settles,
-                subject=item.subject,
-                finding=item.finding,
-                remedy=item.remedy,
-                alike=tuple(alike),
-            )
-    yield from seen.values()
+        if f.severity == "unknown" and not _by_size(a, f):
+            by_cause.setdefault(_apart(f), []).append(f)
+    for first, *more in by_cause.values():
+        keys = dict.fromkeys(f.subject.key for f in (first, *more))
+        yield ToFindOut(
+            id=first.id,
+            settles="purchase" if first.id.startswith("fit.") else "verdict",
+            subject=first.subject,
+            alike=tuple(keys) if len(keys) > 1 else (),
+            finding=first,
+            more=tuple(more),
+        )
 
 
 def _by_size(a: Analysis, f: Finding) -> bool:
@@ -397,8 +389,12 @@ def _by_size(a: Analysis, f: Finding) -> bool:
     return lacks == {"case"} and _size_unknown(a)
 
 
-def _apart(f: Finding, remedy: Remedy | None) -> tuple[str, ...]:
-    """What keeps two of a kind apart: a part's own figure is no other's."""
-    if f.id.startswith("run.") and remedy is not None and remedy.find is not None:
-        return (remedy.find.field,)
-    return (f.subject.key, f.subject.field)
+def _apart(f: Finding) -> tuple[str, ...]:
+    """What keeps two apart: a part's own figure is no other's, those of one label are told at once,
+    and what the same kind of figure would tell of several cables."""
+    remedy = f.remedies[0] if f.remedies else None
+    if f.id.startswith("supply.") and remedy is not None and remedy.id == "enter-label":
+        return ("supply", remedy.id)
+    if f.id.startswith("run.") and remedy is not None:
+        return (f.id, remedy.id)
+    return (f.id, f.subject.key, f.subject.field)

@@ -215,8 +215,12 @@ def _mend(a: Analysis, f: Finding) -> Mend:
 def _find_out(a: Analysis, item: ToFindOut) -> FindOutAnswer:
     remedies: tuple[RemedyAnswer, ...] = ()
     if item.finding is not None:
-        title, text = wording.said(a, item.finding)
-        remedies = tuple(_remedy(a, r) for r in item.finding.remedies)
+        several = (item.finding, *item.more)
+        title = wording.said(a, item.finding).title
+        text = " ".join(dict.fromkeys(wording.said(a, f).text for f in several))
+        remedies = tuple(
+            {r.text: r for f in several for r in (_remedy(a, x) for x in f.remedies)}.values()
+        )
         where = " ".join(dict.fromkeys(r.text for r in remedies))
     else:
         title, text, where = wording.fact_title(a, item), wording.decides(a, item), ""

@@ -189,6 +189,48 @@ class Choosing(BrowserCase):
             "by the lowest grade, since nobody says its own"
         )
 
+    def test_the_one_in_front_of_one_without_a_ruler(self) -> None:
+        """A modular supply of 850 W with eleven cables in under 40 taps: no length and no gauge is
+        asked, and what is left to find out are three things at most."""
+        page = self.go(self._demo("heron"), "supply")
+        taps = 0
+
+        def tap(name: str, of: str = "", times: int = 1) -> None:
+            nonlocal taps
+            at = page.get_by_role("region", name=of) if of else page
+            for _ in range(times):
+                at.get_by_role("button", name=name, exact=True).click()
+                taps += 1
+
+        tap("The one in front of me")
+        for label, figure in (("Rated", "850"), ("12 V", "70"), ("5 V", "20"), ("3.3 V", "20")):
+            page.get_by_role("dialog").get_by_label(label, exact=True).fill(figure)
+        for label, figure in (("5 V + 3.3 V", "120"), ("Standby", "3")):
+            page.get_by_role("dialog").get_by_label(label, exact=True).fill(figure)
+        taps += 6
+        tap("Board, two sockets")
+        tap("Processor or graphics", times=5)
+        tap("Next row")
+        tap("16-pin", "Its panel")
+        tap("Drive", times=4)
+        tap("Board, 24-pin")
+        tap("Processor, 4+4", times=2)
+        tap("Graphics, one plug", times=2)
+        tap("Graphics, two plugs in a chain")
+        tap("16-pin", "Its cables")
+        tap("SATA", times=3)
+        tap("4-pin peripheral")
+        tap("600 W")
+        tap("Take it into this build")
+        page.get_by_role("alertdialog").get_by_role("button", name="Unplug and go on").click()
+        self.assertLess(taps + 1, 40)
+        own = page.locator("[data-in-build=true]")
+        expect(own).to_contain_text("Supply of 850 W")
+        expect(own).to_contain_text("12 ports, 11 cables")
+        find = self.figure("find")
+        if find.count():
+            self.assertLessEqual(int(find.inner_text()), 3)
+
     def test_the_ruler_by_keyboard(self) -> None:
         page = self.go(self._demo("cormorant"), "supply")
         page.locator("[data-on-ruler]").first.wait_for()

@@ -13,6 +13,7 @@ import { StationHead } from "../frame/Frame";
 import { AllChecks } from "./checks";
 import { MOST, OWN } from "./chosen";
 import { Filters } from "./Filters";
+import { InFront } from "./InFront";
 import { LabelFields } from "./LabelFields";
 import { LookedAt } from "./LookedAt";
 import { Sizes } from "./Sizes";
@@ -45,6 +46,7 @@ export default function Supply() {
       <StationHead title="Supply" note={sizingNote(result.sizing)}>
         <Tabs />
         {opened === "looked-at" && <LookedAt onClose={() => open("")} />}
+        {opened === "in-front" && <InFront onClose={() => open("")} />}
       </StationHead>
       <div className="min-h-0 flex-1 overflow-auto px-6 pb-5 max-[700px]:px-3">
         <div data-sideways className="overflow-x-auto">
@@ -61,6 +63,7 @@ export default function Supply() {
                 Compare the {compared.length}
               </Button>
             )}
+            <Button onClick={() => open("in-front")}>The one in front of me</Button>
             <Button onClick={() => open("looked-at")}>One I am looking at</Button>
           </span>
         </div>
