@@ -40,7 +40,7 @@ class PowerLimit(unittest.TestCase):
         self.assertEqual((limit.watts, limit.part), (375, "card"))
 
     def test_one_watt_more_does_not_do(self) -> None:
-        for rated in (420, 455, 470.5, 509):
+        for rated in (420, 455, 470.5, 497):
             b = _build(rated)
             limit = next(w for w in ways_to_stay(analyse(b)) if w.id == "power-limit")
             self.assertTrue(_does(analyse(limit.edit.apply(b))))
