@@ -3,11 +3,13 @@ one is looking at."""
 
 from __future__ import annotations
 
+from dataclasses import replace
+
 from drawer import store as drawer
 from easy_tally import Analysis, Build, NotThere
 from easy_tally.catalogue import DrawerThing
 from easy_tally.supplies import Candidate, Kit, ranked
-from easy_tally.things import Cable
+from easy_tally.things import Adapter, Cable
 from owners.models import Owner
 
 from catalogue import supplies
@@ -72,15 +74,19 @@ def others(owner: Owner, build: Build) -> list[Kit]:
 
 def judged(owner: Owner, analysis: Analysis) -> list[Candidate[Kit]]:
     """Every supply judged for a build, best first; without the one in the build."""
-    return ranked(others(owner, analysis.build), analysis.asked)
+    had = tuple(t for t in loose(owner) if isinstance(t, Adapter))
+    return ranked(others(owner, analysis.build), replace(analysis.asked, could_be_had=had))
 
 
-def loose(owner: Owner) -> tuple[Cable, ...]:
-    """Cables that could be added: those in the drawer that are free, then those that are sold."""
+def loose(owner: Owner) -> tuple[Cable | Adapter, ...]:
+    """Cables and adapters that could be added: those in the drawer that are free, then those that
+    are sold."""
     own = [
         t.thing.model_copy(update={"owned": t.key})
         for t, used in drawer.every(owner)
-        if isinstance(t.thing, Cable) and t.count > len(used) and t.condition != "not to be used"
+        if isinstance(t.thing, Cable | Adapter)
+        and t.count > len(used)
+        and t.condition != "not to be used"
     ]
     sold = (e.thing for e in supplies.loose().values())
-    return (*own, *(c for c in sold if isinstance(c, Cable)))
+    return (*own, *(t for t in sold if isinstance(t, Cable | Adapter)))

@@ -9,6 +9,8 @@ from typing import Literal
 from ..analysis.analyse import analyse
 from ..analysis.facts import Analysis
 from ..base.errors import NotDecided
+from ..editing.taken import Added
+from ..editing.valid import fresh_key, keys_of
 from ..mapping import (
     Fact,
     InStock,
@@ -23,7 +25,9 @@ from ..mapping import (
     solve,
     why_not,
 )
+from ..supplies.at_hand import adapters, at_hand, extensions
 from ..supplies.kits import Kit, ranked
+from ..things.adapters import Adapter, Extension
 from ..things.build import Build
 from ..wiring import Wired
 
@@ -45,6 +49,8 @@ class Mapped:
     facts: tuple[Fact, ...] = ()
     undecided: str = ""
     repairs: tuple[Repair, ...] = ()
+    #: What of the build's own boxes it uses.
+    added: Added | None = None
     before: Analysis | None = None
     after: Analysis | None = None
 
@@ -70,6 +76,8 @@ def map_it(
         return _not_decided(build, wish, progress, str(error))
     if mapping is not None:
         return _with(build, mapping)
+    if (boxed := _from_boxes(build, wish, progress)) is not None:
+        return boxed
     stop = progress.stop if progress else None
     try:
         partial = solve(build, replace(wish, partial=True), progress)
@@ -87,6 +95,42 @@ def map_it(
         )
     ways = tuple(_first(repairs(build, partial, stock, stop, supplies)))
     return replace(_with(build, partial), facts=facts, undecided=undecided, repairs=ways)
+
+
+def _from_boxes(build: Build, wish: Wish, progress: Progress | None) -> Mapped | None:
+    """The best map with what lies in the boxes of the build, and what of that it uses; None where
+    there is none."""
+    lying = at_hand(build, build.supply)
+    taken = keys_of(build) | {c.key for c in build.cables}
+    renamed: list[Adapter | Extension] = []
+    things: tuple[Adapter | Extension, ...] = (*adapters(lying), *extensions(lying))
+    for thing in things:
+        key = fresh_key(thing.key, taken)
+        taken.add(key)
+        renamed.append(thing.model_copy(update={"key": key, "connections": ()}))
+    if not renamed:
+        return None
+    added = _added(renamed)
+    try:
+        mapping = solve(added.to(build), wish, progress)
+    except NotDecided:
+        return None
+    if mapping is None:
+        return None
+    used = {c.socket.part for r in mapping.runs for c in r.connections}
+    used |= {c.socket.part for several in mapping.between.values() for c in several}
+    added = _added([t for t in renamed if t.key in used])
+    between = {key: c for key, c in mapping.between.items() if c or key in used}
+    laid = _with(added.to(build), replace(mapping, between=between))
+    return replace(laid, build=build, added=added)
+
+
+def _added(things: Iterable[Adapter | Extension]) -> Added:
+    several = list(things)
+    return Added(
+        adapters=tuple(t for t in several if isinstance(t, Adapter)),
+        extensions=tuple(t for t in several if isinstance(t, Extension)),
+    )
 
 
 def _not_decided(build: Build, wish: Wish, progress: Progress | None, said: str) -> Mapped:

@@ -6,13 +6,14 @@ Each way is worked out by judging the build with it, so that what is offered is 
 from __future__ import annotations
 
 import math
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
 
 from ..analysis.analyse import tried
 from ..analysis.facts import Analysis
 from ..base.errors import EasyTallyError
-from ..editing import AddCable, ChangeBuild, ChangePart, Edit
+from ..editing import AddBetween, AddCable, ChangeBuild, ChangePart, Edit
 from ..supplies.checks import OF_SIZE
+from ..things.adapters import Adapter
 from ..things.build import Build
 from ..things.cables import Cable
 from ..things.parts import Card
@@ -26,10 +27,10 @@ LEAST_LIMIT = 0.5
 MOST_CARDS = 4
 
 
-def ways_to_stay(a: Analysis, loose: tuple[Cable, ...] = ()) -> tuple[Way, ...]:
+def ways_to_stay(a: Analysis, loose: tuple[Cable | Adapter, ...] = ()) -> tuple[Way, ...]:
     """What lets the supply in place stay, each by itself: a lower power limit or a house rule where
-    its size does not do, one of the `loose` cables of its family where a lead is short. None where
-    it does already, or none of them is enough."""
+    its size does not do; of what is `loose` a cable of its family, and an adapter, where a lead is
+    short. None where it does already, or none of them is enough."""
     if a.build.supply is None:
         return ()
     ways: list[Way | None] = []
@@ -39,7 +40,8 @@ def ways_to_stay(a: Analysis, loose: tuple[Cable, ...] = ()) -> tuple[Way, ...]:
         ways += [_power_limit(a, card) for card in cards[:MOST_CARDS]]
         ways.append(_house_rule(a))
     if _fails(a, "ports"):
-        ways.append(_cable(a, loose))
+        ways.append(_lead(a, [t for t in loose if isinstance(t, Cable)]))
+        ways.append(_lead(a, [t for t in loose if isinstance(t, Adapter)]))
     return tuple(w for w in ways if w is not None)
 
 
@@ -47,16 +49,21 @@ def _fails(a: Analysis, id: str) -> bool:
     return a.supply is not None and any(c.id == id and c.status == "fail" for c in a.supply.checks)
 
 
-def _cable(a: Analysis, loose: tuple[Cable, ...]) -> Way | None:
-    """The first of some cables of the supply's family with which no lead is short."""
+def _lead(a: Analysis, loose: Sequence[Cable | Adapter]) -> Way | None:
+    """The first of some cables of the supply's family, or of some adapters, with which no lead is
+    short."""
     family = a.build.supply.family if a.build.supply else ""
-    for cable in loose:
-        if cable.family != family:
+    for thing in loose:
+        edit: Edit
+        if isinstance(thing, Adapter):
+            edit = AddBetween(thing=thing)
+        elif thing.family == family:
+            edit = AddCable(cable=thing)
+        else:
             continue
-        edit = AddCable(cable=cable)
         changed = _with(a, edit)
         if changed is not None and not _fails(tried(a, changed), "ports"):
-            return Way(id="cable", edit=edit, name=cable.name)
+            return Way(id=type(thing).__name__.lower(), edit=edit, name=thing.name)
     return None
 
 

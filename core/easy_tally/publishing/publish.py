@@ -11,6 +11,7 @@ from collections import Counter
 from collections.abc import Callable
 from dataclasses import replace
 
+from ..advice.put_in import put_in
 from ..analysis.facts import Analysis
 from ..analysis.find_out import ToFindOut, to_find_out
 from ..analysis.finding import BAD, Finding, Remedy
@@ -28,10 +29,12 @@ from ..ratings.verdicts import rank
 from ..standards.connectors import CONNECTORS, PLUGS
 from ..standards.signals import SIGNAL_FIELDS
 from ..supplies.asked import SupplyCheck
+from ..supplies.at_hand import AtHand, at_hand
 from ..supplies.uncertainty import mover
 from ..tally.signals import SignalCount
 from ..tally.spikes import SpikeRow, Spikes, spike_rows
 from ..tally.sums import Path, Row, Sum
+from ..things.boxed import LoosePart
 from ..things.cables import Plug
 from ..things.forgotten import FORGOTTEN, unspoken
 from ..things.parts import Part
@@ -43,6 +46,7 @@ from .publish_supply import sizing_answer, supply_answer
 from .result import (
     Amount,
     Amounts,
+    AtHandAnswer,
     BetweenAnswer,
     BoardAnswer,
     Compact,
@@ -93,6 +97,7 @@ def compact(a: Analysis) -> Compact:
         sockets=_sockets(a),
         betweens=_betweens(a.wired),
         usual_mm=_usual_mm(a),
+        at_hand=tuple(_at_hand(x) for x in at_hand(a.build, a.build.supply)),
         lanes=tuple(_lane(a, r) for r in a.runs),
         through_board=tuple(_board(a.wired, b) for b in sorted(a.board, key=_worst_first)),
         moves_most=_mover(a),
@@ -247,6 +252,19 @@ def _find_out(a: Analysis, item: ToFindOut) -> FindOutAnswer:
             )
             for x in item.answers
         ),
+    )
+
+
+def _at_hand(lying: AtHand) -> AtHandAnswer:
+    thing = lying.thing
+    count = f"{thing.count} × " if isinstance(thing, LoosePart) and thing.count > 1 else ""
+    size = f", {thing.size_mm} mm" if isinstance(thing, LoosePart) and thing.size_mm else ""
+    return AtHandAnswer(
+        name=f"{count}{thing.name}{size}",
+        whose=lying.whose,
+        of=lying.of,
+        key=lying.key,
+        edit=put_in(thing),
     )
 
 

@@ -85,7 +85,7 @@ def map_answer(m: Mapped) -> MapAnswer:
         goals=tuple(_goal(m.build, g, now.get(g.id), lanes) for g in goals),
         moves=_moves(m.build, then),
         bill=tuple(bill_words(wired, bill(then, m.found, frozenset()))),
-        edit=_edit(m.found),
+        edit=_edit(m.found, m.added),
         unfed=tuple(wired.words(r) for r in unfed),
         why=why,
         repairs=tuple(_repair(m.build, r) for r in m.repairs),

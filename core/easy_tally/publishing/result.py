@@ -478,6 +478,18 @@ class SignalAnswer:
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
+class AtHandAnswer:
+    """What lies in a box of the build and is in no use: its name, whose box, the edit that puts it
+    in; none of what is only mounted."""
+
+    name: str
+    whose: str
+    of: Literal["part", "case", "supply"]
+    key: str
+    edit: Edit | None
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Compact:
     """What every edit returns."""
 
@@ -495,6 +507,8 @@ class Compact:
     betweens: tuple[BetweenAnswer, ...]
     #: Of cables that nobody measured: how far each plug hangs as usual [mm].
     usual_mm: dict[str, dict[str, float]]
+    #: What lies in the boxes of its parts, its case, its supply, and is not in the build.
+    at_hand: tuple[AtHandAnswer, ...]
     through_board: tuple[BoardAnswer, ...]
     moves_most: MoverAnswer | None
     mend: tuple[Mend, ...]

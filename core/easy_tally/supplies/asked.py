@@ -9,6 +9,7 @@ from typing import Any, Literal
 from ..base.units import Rail, State, Window
 from ..tally.spikes import Spikes
 from ..tally.sums import Tally
+from ..things.adapters import Adapter
 from ..things.assumed.assumptions import Assumptions
 from ..things.cables import Cable
 from ..wiring import Wired
@@ -50,6 +51,8 @@ class Asked:
     needed: frozenset[str] = frozenset()
     cables: tuple[Cable, ...] = ()
     new: bool = False
+    #: Adapters that could be had: they serve, and are told as yet to be had.
+    could_be_had: tuple[Adapter, ...] = ()
     #: The year in which it is judged: the core knows no clock.
     year: int | None = None
 

@@ -24,7 +24,11 @@ from ..standards.sizes import QUIET_SHARE
 from ..things.case import Case
 from ..things.supply import Supply
 from ..usual import End, taken_cables, taken_case, taken_supply
+from ..wiring import Input
 from .asked import Asked, CheckStatus, SupplyCheck
+from .at_hand import AtHand, at_hand
+from .at_hand import adapters as adapters_of
+from .at_hand import brackets as brackets_of
 from .box import leads
 from .case.room import PLUG_ROOM_MM, out_of_reach
 from .energy import circuit_w, efficiency_at, heat_btu_h, mains_a, points_of, wall_by_state, year
@@ -94,11 +98,13 @@ def ports(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
     if not asked.cables or (not supply.ports and any(c.needs for c in asked.cables)):
         yield SupplyCheck(id="ports", status="unknown", missing=("ports",))
         return
+    lying = at_hand(asked.wired.build, supply)
+    own_adapters = asked.wired.build.adapters
     counts, adapters = leads(
         supply,
         asked.cables,
         needed,
-        asked.wired.build.adapters,
+        (*own_adapters, *adapters_of(lying)),
         eps4_in_eps8=asked.wired.eps4_in_eps8,
         one_each=asked.wired.build.house_rules.chained_graphics == "never",
         memory=asked.wired.memory,
@@ -106,8 +112,32 @@ def ports(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
     short = [c for c in counts if c.short]
     # A narrower kind says nothing new where its wider one is short.
     told = [c for c in short if not any(w.kind in c.kind and w is not c for w in short)]
-    more = {"short": tuple(told), "adapters": adapters}
-    yield SupplyCheck(id="ports", status="fail" if told else "pass", more=more)
+    boxed = {x.thing.name: x.whose for x in lying}
+    more: dict[str, Any] = {"short": tuple(told), "adapters": adapters, "boxed": boxed}
+    status: CheckStatus = "fail" if told else "pass"
+    if told and (had := _could_be_had(supply, asked, needed, lying)):
+        status, more = "warn", more | {"had": had}
+    yield SupplyCheck(id="ports", status=status, more=more)
+
+
+def _could_be_had(
+    supply: Supply, asked: Asked, needed: list[Input], lying: tuple[AtHand, ...]
+) -> str:
+    """An adapter that could be had with which no lead is short; empty where none does alone."""
+    there = (*asked.wired.build.adapters, *adapters_of(lying))
+    for adapter in asked.could_be_had:
+        counts, used = leads(
+            supply,
+            asked.cables,
+            needed,
+            (*there, adapter),
+            eps4_in_eps8=asked.wired.eps4_in_eps8,
+            one_each=asked.wired.build.house_rules.chained_graphics == "never",
+            memory=asked.wired.memory,
+        )
+        if adapter.name in used and not any(c.short for c in counts):
+            return adapter.name
+    return ""
 
 
 def form(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
@@ -130,8 +160,12 @@ def form(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
         yield SupplyCheck(id="form", status="unknown", missing=missing, more=more)
         return
     status: CheckStatus = "pass" if supply.form in case.supply_forms else "fail"
+    boxed = [b for b in brackets_of(at_hand(asked.wired.build, supply)) if b.form == supply.form]
     if status == "fail" and bracket is not None and bracket.form == supply.form:
         status = "pass" if bracket.place in case.supply_forms else "fail"
+    elif status == "fail" and any(b.place in case.supply_forms for b in boxed):
+        status = "pass"
+        more["bracket"] = next(b for b in boxed if b.place in case.supply_forms)
     elif status == "fail" and supply.form in case.brackets:
         status = "warn"
     yield SupplyCheck(id="form", status=status, more=more)

@@ -9,6 +9,7 @@ from pydantic import Field, model_validator
 from ..base.declared import Model, Name, Note, Rating, rated, shown
 from ..standards.forms import Side, SupplyForm
 from ..standards.unmeasured import CASE_SIZES, CaseSize
+from .boxed import InBox
 
 #: Where sockets lie, as a cable is routed to them.
 Area = Literal[
@@ -89,6 +90,7 @@ class Case(Model):
         Field(max_length=8, description="places for radiators; none: not known"),
     ] = None
     routes: Annotated[tuple[Route, ...], Field(max_length=8)] = ()
+    in_box: InBox = ()
 
     @model_validator(mode="after")
     def _routes_differ(self) -> Self:

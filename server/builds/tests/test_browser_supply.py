@@ -231,6 +231,21 @@ class Choosing(BrowserCase):
         if find.count():
             self.assertLessEqual(int(find.inner_text()), 3)
 
+    def test_what_comes_in_a_box_is_put_in_from_where_it_lies(self) -> None:
+        """Heron's case brings fans, its card an adapter: each once, and back by undo."""
+        page = self.go(self._demo("heron"), "supply/fit")
+        box = page.get_by_role("region", name="In its box")
+        box.get_by_role("button", name="Put it in 3 × Fans, 140 mm").press("Enter")
+        expect(box).to_have_count(0)
+        page.get_by_role("button", name="Undo: add Fans").press("Enter")
+        expect(box).to_contain_text("of Groyne tower")
+        self.go(page.url.split("/")[4], "loom")
+        page.get_by_role("button", name="Add a cable or adapter").press("Enter")
+        boxes = page.get_by_role("region", name="In the boxes of this build")
+        expect(boxes).to_contain_text("16-pin adapter, three leads, of Kittiwake L")
+        boxes.get_by_role("button", name=re.compile("three leads")).press("Enter")
+        expect(boxes).not_to_contain_text("three leads")
+
     def test_the_ruler_by_keyboard(self) -> None:
         page = self.go(self._demo("cormorant"), "supply")
         page.locator("[data-on-ruler]").first.wait_for()

@@ -2618,6 +2618,26 @@ export interface components {
             wire_22awg_a?: number;
         };
         /**
+         * AtHandAnswer
+         * @description What lies in a box of the build and is in no use: its name, whose box, the edit that puts it
+         *     in; none of what is only mounted.
+         */
+        AtHandAnswer: {
+            /** Name */
+            name: string;
+            /** Whose */
+            whose: string;
+            /**
+             * Of
+             * @enum {string}
+             */
+            of: "part" | "case" | "supply";
+            /** Key */
+            key: string;
+            /** Edit */
+            edit: (components["schemas"]["AddPart"] | components["schemas"]["AddParts"] | components["schemas"]["ChangePart"] | components["schemas"]["TakeEntry"] | components["schemas"]["RemovePart"] | components["schemas"]["ChangeBuild"] | components["schemas"]["TakeSupply"] | components["schemas"]["ChangeSupply"] | components["schemas"]["AddCable"] | components["schemas"]["ChangeCable"] | components["schemas"]["RemoveCable"] | components["schemas"]["AddBetween"] | components["schemas"]["ChangeBetween"] | components["schemas"]["RemoveBetween"] | components["schemas"]["Connect"] | components["schemas"]["FindOut"] | components["schemas"]["Park"] | components["schemas"]["Pin"] | components["schemas"]["PlugIn"] | components["schemas"]["SwapPlugs"] | components["schemas"]["TakeMap"] | components["schemas"]["Unplug"]) | null;
+        };
+        /**
          * Backplane
          * @description A drive cage: drives stand in its bays and reach the supply through its inputs.
          */
@@ -2729,6 +2749,12 @@ export interface components {
              * @default
              */
             note?: string;
+            /**
+             * In Box
+             * @description what comes in its box beside itself
+             * @default []
+             */
+            in_box?: (components["schemas"]["Adapter"] | components["schemas"]["Extension"] | components["schemas"]["Backplane"] | components["schemas"]["Bracket"] | components["schemas"]["LoosePart"])[];
             /**
              * Catalogue
              * @description slug@revision of the catalogue entry that it was copied from, if any
@@ -3301,6 +3327,12 @@ export interface components {
              */
             note?: string;
             /**
+             * In Box
+             * @description what comes in its box beside itself
+             * @default []
+             */
+            in_box?: (components["schemas"]["Adapter"] | components["schemas"]["Extension"] | components["schemas"]["Backplane"] | components["schemas"]["Bracket"] | components["schemas"]["LoosePart"])[];
+            /**
              * Catalogue
              * @description slug@revision of the catalogue entry that it was copied from, if any
              * @default
@@ -3529,6 +3561,12 @@ export interface components {
              * @default []
              */
             routes?: components["schemas"]["Route"][];
+            /**
+             * In Box
+             * @description what comes in its box beside itself
+             * @default []
+             */
+            in_box?: (components["schemas"]["Adapter"] | components["schemas"]["Extension"] | components["schemas"]["Backplane"] | components["schemas"]["Bracket"] | components["schemas"]["LoosePart"])[];
         };
         /**
          * ChangeBetween
@@ -3730,6 +3768,8 @@ export interface components {
                     [key: string]: number;
                 };
             };
+            /** At Hand */
+            at_hand: components["schemas"]["AtHandAnswer"][];
             /** Through Board */
             through_board: components["schemas"]["BoardAnswer"][];
             moves_most: components["schemas"]["MoverAnswer"] | null;
@@ -3801,6 +3841,12 @@ export interface components {
              * @default
              */
             note?: string;
+            /**
+             * In Box
+             * @description what comes in its box beside itself
+             * @default []
+             */
+            in_box?: (components["schemas"]["Adapter"] | components["schemas"]["Extension"] | components["schemas"]["Backplane"] | components["schemas"]["Bracket"] | components["schemas"]["LoosePart"])[];
             /**
              * Catalogue
              * @description slug@revision of the catalogue entry that it was copied from, if any
@@ -3890,6 +3936,12 @@ export interface components {
              * @default
              */
             note?: string;
+            /**
+             * In Box
+             * @description what comes in its box beside itself
+             * @default []
+             */
+            in_box?: (components["schemas"]["Adapter"] | components["schemas"]["Extension"] | components["schemas"]["Backplane"] | components["schemas"]["Bracket"] | components["schemas"]["LoosePart"])[];
             /**
              * Catalogue
              * @description slug@revision of the catalogue entry that it was copied from, if any
@@ -4018,6 +4070,12 @@ export interface components {
              * @default
              */
             note?: string;
+            /**
+             * In Box
+             * @description what comes in its box beside itself
+             * @default []
+             */
+            in_box?: (components["schemas"]["Adapter"] | components["schemas"]["Extension"] | components["schemas"]["Backplane"] | components["schemas"]["Bracket"] | components["schemas"]["LoosePart"])[];
             /**
              * Catalogue
              * @description slug@revision of the catalogue entry that it was copied from, if any
@@ -4350,6 +4408,12 @@ export interface components {
              */
             note?: string;
             /**
+             * In Box
+             * @description what comes in its box beside itself
+             * @default []
+             */
+            in_box?: (components["schemas"]["Adapter"] | components["schemas"]["Extension"] | components["schemas"]["Backplane"] | components["schemas"]["Bracket"] | components["schemas"]["LoosePart"])[];
+            /**
              * Catalogue
              * @description slug@revision of the catalogue entry that it was copied from, if any
              * @default
@@ -4477,6 +4541,12 @@ export interface components {
              */
             note?: string;
             /**
+             * In Box
+             * @description what comes in its box beside itself
+             * @default []
+             */
+            in_box?: (components["schemas"]["Adapter"] | components["schemas"]["Extension"] | components["schemas"]["Backplane"] | components["schemas"]["Bracket"] | components["schemas"]["LoosePart"])[];
+            /**
              * Catalogue
              * @description slug@revision of the catalogue entry that it was copied from, if any
              * @default
@@ -4513,6 +4583,34 @@ export interface components {
             rated_a?: components["schemas"]["Figure"] | null;
         };
         /**
+         * LoosePart
+         * @description Fans, a hub, or a support that lie in a box.
+         */
+        LoosePart: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "fan" | "hub" | "support";
+            /** Name */
+            name: string;
+            /**
+             * Count
+             * @default 1
+             */
+            count?: number;
+            /**
+             * Size Mm
+             * @description of fans
+             */
+            size_mm?: number | null;
+            /**
+             * Outputs
+             * @description of a hub, for fans
+             */
+            outputs?: number | null;
+        };
+        /**
          * M2Drive
          * @description A drive in the board's M.2 slot.
          */
@@ -4531,6 +4629,12 @@ export interface components {
              * @default
              */
             note?: string;
+            /**
+             * In Box
+             * @description what comes in its box beside itself
+             * @default []
+             */
+            in_box?: (components["schemas"]["Adapter"] | components["schemas"]["Extension"] | components["schemas"]["Backplane"] | components["schemas"]["Bracket"] | components["schemas"]["LoosePart"])[];
             /**
              * Catalogue
              * @description slug@revision of the catalogue entry that it was copied from, if any
@@ -4585,6 +4689,12 @@ export interface components {
              * @default
              */
             note?: string;
+            /**
+             * In Box
+             * @description what comes in its box beside itself
+             * @default []
+             */
+            in_box?: (components["schemas"]["Adapter"] | components["schemas"]["Extension"] | components["schemas"]["Backplane"] | components["schemas"]["Bracket"] | components["schemas"]["LoosePart"])[];
             /**
              * Catalogue
              * @description slug@revision of the catalogue entry that it was copied from, if any
@@ -4702,6 +4812,12 @@ export interface components {
              * @default
              */
             note?: string;
+            /**
+             * In Box
+             * @description what comes in its box beside itself
+             * @default []
+             */
+            in_box?: (components["schemas"]["Adapter"] | components["schemas"]["Extension"] | components["schemas"]["Backplane"] | components["schemas"]["Bracket"] | components["schemas"]["LoosePart"])[];
             /**
              * Catalogue
              * @description slug@revision of the catalogue entry that it was copied from, if any
@@ -4892,7 +5008,7 @@ export interface components {
             pins_12v?: number | null;
             /**
              * Contact A
-             * @description maker's data for one contact
+             * @description maker's given for one contact
              */
             contact_a?: number | null;
             /**
@@ -5025,6 +5141,12 @@ export interface components {
              */
             note?: string;
             /**
+             * In Box
+             * @description what comes in its box beside itself
+             * @default []
+             */
+            in_box?: (components["schemas"]["Adapter"] | components["schemas"]["Extension"] | components["schemas"]["Backplane"] | components["schemas"]["Bracket"] | components["schemas"]["LoosePart"])[];
+            /**
              * Catalogue
              * @description slug@revision of the catalogue entry that it was copied from, if any
              * @default
@@ -5066,6 +5188,12 @@ export interface components {
              * @default
              */
             note?: string;
+            /**
+             * In Box
+             * @description what comes in its box beside itself
+             * @default []
+             */
+            in_box?: (components["schemas"]["Adapter"] | components["schemas"]["Extension"] | components["schemas"]["Backplane"] | components["schemas"]["Bracket"] | components["schemas"]["LoosePart"])[];
             /**
              * Catalogue
              * @description slug@revision of the catalogue entry that it was copied from, if any
@@ -5599,6 +5727,12 @@ export interface components {
              */
             owned?: string;
             /**
+             * In Box
+             * @description what comes in its box beside itself
+             * @default []
+             */
+            in_box?: (components["schemas"]["Adapter"] | components["schemas"]["Extension"] | components["schemas"]["Backplane"] | components["schemas"]["Bracket"] | components["schemas"]["LoosePart"])[];
+            /**
              * Family
              * @description pinout family
              */
@@ -5812,6 +5946,12 @@ export interface components {
              * @default
              */
             note?: string;
+            /**
+             * In Box
+             * @description what comes in its box beside itself
+             * @default []
+             */
+            in_box?: (components["schemas"]["Adapter"] | components["schemas"]["Extension"] | components["schemas"]["Backplane"] | components["schemas"]["Bracket"] | components["schemas"]["LoosePart"])[];
             /**
              * Catalogue
              * @description slug@revision of the catalogue entry that it was copied from, if any

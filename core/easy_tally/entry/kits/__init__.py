@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from .boxed import read_box, say_box
 from .cables import read_cable, say_cable
 from .cases import CASE_WORDS, read_case_line, say_case
 from .heard import unknown_words
@@ -15,12 +16,14 @@ __all__ = [
     "Unread",
     "head_noun",
     "is_cage",
+    "read_box",
     "read_cable",
     "read_cage",
     "read_case_line",
     "read_kit_lines",
     "read_loose",
     "read_supply",
+    "say_box",
     "say_cable",
     "say_case",
     "say_loose",

@@ -15,11 +15,12 @@ from typing import Literal
 
 from pydantic import ValidationError
 
-from ...base.errors import BadFile
+from ...base.errors import BadFile, BadInput
 from ...base.memory import NO_MEMORY, Memory
 from ...base.problems import problems_of
 from ...catalogue.entries import CatalogueEntry
 from ...entry import parse, plain
+from ...entry.kits import read_box, say_box
 from ...entry.printer import figure_word, kind_word, more_said, sockets_said
 from ...entry.strict.lexer import NUMBER, QUOTED, quoted
 from ...entry.words import FIGURES, KINDS, Named, figures_of
@@ -59,6 +60,7 @@ COLUMNS: tuple[str, ...] = (
     "sockets",
     *(c for c, _, _ in FIGURE_COLUMNS),
     "more",
+    "in box",
     "note",
 )
 #: Rows of the template: a part of each of some kinds, invented.
@@ -126,6 +128,7 @@ def cells(entry: CatalogueEntry, memory: Memory = NO_MEMORY) -> dict[str, str]:
         "name": part.name,
         "sockets": " ".join(sockets_said(part)),
         "more": " ".join([*more_said(part), *_key(part, memory)]),
+        "in box": say_box(part.in_box),
         "note": part.note,
     }
     for named in FIGURES[part.kind]:
@@ -212,8 +215,13 @@ def _row(
         got = ", ".join(said.unknown) or said.question
         return Row(line, slug, None, (("row", "words of the entry line", got[:200]),))
     try:
+        part = said.part.model_copy(update={"in_box": read_box(row["in box"])})
+    except BadInput as error:
+        wrong_box = tuple(("in box", need, got) for _, need, got in error.problems)
+        return Row(line, slug, None, wrong_box)
+    try:
         revision = int(row["revision"] or 1)
-        return Row(line, slug, CatalogueEntry(slug=slug, revision=revision, part=said.part))
+        return Row(line, slug, CatalogueEntry(slug=slug, revision=revision, part=part))
     except ValidationError as error:
         whole = row["more"] or "what it has"
         wrong = [

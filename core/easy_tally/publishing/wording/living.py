@@ -52,11 +52,14 @@ def _ports(c: SupplyCheck) -> str:
             return f"leads: all {c.more['fed']} sockets fed, by the map"
         adapters = c.more.get("adapters", ())
         if adapters:
-            return (
-                f"leads: enough of each kind with {' and '.join(adapters)} of this build, by count"
-            )
+            boxed = c.more.get("boxed", {})
+            names = [f"{a} from the box of {boxed[a]}" if a in boxed else a for a in adapters]
+            where = "" if set(adapters) <= set(boxed) else " of this build"
+            return f"leads: enough of each kind with {' and '.join(names)}{where}, by count"
         return "leads: enough of each kind for the sockets, by count"
-    return "leads: " + "; ".join(_short(s) for s in short)
+    had = c.more.get("had")
+    with_it = f"; {had} would do, and is yet to be had" if had else ""
+    return "leads: " + "; ".join(_short(s) for s in short) + with_it
 
 
 def _short(s: LeadCount) -> str:

@@ -108,6 +108,8 @@ def way_words(way: Way) -> str:
             f"Hold {way.name} to {way.watts} W, {percent(way.share)} % of what it draws as "
             "delivered: every check of the supply’s size then passes."
         )
+    if way.id == "adapter":
+        return f"Add {way.name}: by it no lead is short."
     if way.id == "cable":
         return f"Add {way.name}, of its own family, to a free port: then no lead is short."
     return (

@@ -12,6 +12,7 @@ from pydantic import Field, model_validator
 
 from ...base.declared import Amps, Key, Model, Name, Note, shown
 from ...standards.connectors import SocketKind, SocketVersion
+from ..boxed import InBox
 from .traits import Traits
 
 
@@ -126,6 +127,7 @@ class PartOfBuild(Model):
     name: Name
     count: Annotated[int, Field(ge=1, le=64)] = 1
     note: Note = ""
+    in_box: InBox = ()
     catalogue: Annotated[
         str,
         Field(

@@ -7,6 +7,7 @@ import { unknownWords } from "../../state/parts/words";
 import { drawerKey, drawerQuery, looseQuery, readLooseQuery } from "../../state/queries";
 import { Button } from "../../ui/button";
 import { Dialog } from "../../ui/dialog";
+import { InBoxes } from "../parts/InBoxes";
 import { OwnWords } from "../../ui/ownwords";
 
 /** Cables of the supply's family, adapters, extensions: of the drawer first, then what is sold. */
@@ -43,6 +44,7 @@ export function AddLoose({ onClose }: { onClose: () => void }) {
       <p role="status" className="min-h-6 text-base font-semibold text-within">
         {done && `${done} is in the build now; its ends are parked.`}
       </p>
+      {!text && <InBoxes title="In the boxes of this build" of={() => true} />}
       <ul>
         {items.map((i) => (
           <li key={i.id} data-loose={i.id} className="flex items-center gap-3 border-b border-rule py-1.5">

@@ -11,6 +11,7 @@ import { Button } from "../../ui/button";
 import { Choice, NumberField, TextField } from "../../ui/fields";
 import { useWords } from "../../words";
 import { FromCatalogue } from "./FromCatalogue";
+import { InBoxes } from "./InBoxes";
 import { KindFields } from "./KindFields";
 import type { Changes, SetPart } from "./set";
 import { Sockets } from "./Sockets";
@@ -74,6 +75,7 @@ export function Inspector({ part, field, onGone }: { part: Part; field: string; 
       ))}
       <KindFields part={part} set={set} />
       {"sockets" in part && <Sockets part={part} set={set} />}
+      <InBoxes title="In its box" of={(x) => x.of === "part" && x.key === part.key} />
       <Derived part={part.key} buildKey={build.key} version={build.version} />
       <TextField label="Note" value={part.note} max={2000} onCommit={(note) => set({ note })} />
       <FromCatalogue part={part} set={set} />

@@ -9,6 +9,7 @@ import { casesQuery, drawerQuery, looseQuery } from "../../state/queries";
 import { Button } from "../../ui/button";
 import { Choice, NumberField, Tick } from "../../ui/fields";
 import { Remove } from "../parts/Outputs";
+import { InBoxes } from "../parts/InBoxes";
 
 const MEASURES: { name: keyof Case & `${string}_mm`; label: string }[] = [
   { name: "card_length_mm", label: "Room for a card’s length" },
@@ -23,6 +24,7 @@ const COUNTS: { name: "slots" | "bays_35" | "bays_25"; label: string }[] = [
 ];
 const SIDES = ["front", "top", "rear", "bottom", "left", "right"] as const;
 type Bracket = NonNullable<Doc["bracket"]>;
+const SIZES = ["small", "mid", "large"] as const;
 const UNKNOWN = { value: "", words: "not known" };
 
 /** The case of the build: which it is, its measures, vents and places for radiators. */
@@ -52,6 +54,18 @@ export function CaseFields() {
       <CaseLine key={now?.slug ?? ""} put={(c) => change(() => ({ case: c }))} />
       {now && (
         <>
+          <Choice
+            label="Size"
+            value={now.size ?? ""}
+            options={[
+              UNKNOWN,
+              { value: "small", words: "small: up to about 25 litres" },
+              { value: "mid", words: "mid tower" },
+              { value: "large", words: "full tower" },
+            ]}
+            onChange={(size) => void set({ size: SIZES.find((s) => s === size) ?? null })}
+          />
+          <InBoxes title="In its box" of={(x) => x.of === "case"} />
           <div className="grid grid-cols-2 gap-x-3 gap-y-2">
             {MEASURES.map((m) => (
               <span key={m.name} data-field={m.name}>

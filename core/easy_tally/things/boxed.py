@@ -1,0 +1,34 @@
+"""What comes in the box of a part, a case or a supply beside itself: at hand, though in no use."""
+
+from __future__ import annotations
+
+from typing import Annotated, Literal
+
+from pydantic import Field
+
+from ..base.declared import Model, Name
+from .adapters import Adapter, Backplane, Bracket, Extension
+
+
+class LoosePart(Model):
+    """Fans, a hub, or a support that lie in a box."""
+
+    kind: Literal["fan", "hub", "support"]
+    name: Name
+    count: Annotated[int, Field(ge=1, le=12)] = 1
+    size_mm: Annotated[int | None, Field(ge=20, le=400, description="of fans")] = None
+    outputs: Annotated[int | None, Field(ge=1, le=32, description="of a hub, for fans")] = None
+
+
+Boxed = Adapter | Extension | Backplane | Bracket | LoosePart
+#: What a box holds, in the order of its page.
+InBox = Annotated[
+    tuple[Boxed, ...], Field(max_length=20, description="what comes in its box beside itself")
+]
+#: Fields in which two things that are the same may differ.
+_APART = {"key", "connections", "owned"}
+
+
+def alike(a: Boxed, b: Boxed) -> bool:
+    """Whether two are the same thing, whatever they are called by and plugged into."""
+    return type(a) is type(b) and a.model_dump(exclude=_APART) == b.model_dump(exclude=_APART)

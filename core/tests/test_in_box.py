@@ -1,0 +1,116 @@
+"""What comes in a box is at hand: it counts before it is put in, once, and is told whose it is."""
+
+from __future__ import annotations
+
+import unittest
+
+from easy_tally.advice import map_it, ways_to_stay
+from easy_tally.analysis import analyse
+from easy_tally.entry.kits import read_box, say_box
+from easy_tally.publishing import compact, map_answer
+from easy_tally.supplies.at_hand import at_hand
+from easy_tally.things.adapters import Adapter, Bracket
+from easy_tally.things.boxed import LoosePart
+from easy_tally.things.build import Build
+from easy_tally.things.case import Case
+from easy_tally.things.parts import Fan
+
+from .helpers import (
+    apply,
+    board,
+    board_cable,
+    build,
+    card,
+    exact,
+    graphics_cable,
+    processor,
+    processor_cable,
+    supply,
+)
+from .test_between import adapter
+
+
+def _build(boxed: bool, lies: bool = False, **more: object) -> Build:
+    """A card of 300 W with a 16-pin socket, and a supply without such a lead."""
+    of = adapter(codes=((1, 150), (2, 300)))
+    owner = card(300, sockets="16pin", slot_w=exact(10), in_box=(of,) if boxed else ())
+    cables = (board_cable(), processor_cable(), *(graphics_cable(k, count=1) for k in ("g1", "g2")))
+    own = supply(ports=tuple(p for p in supply().ports if p.kind != "16pin"))
+    fields = {"cables": cables, "supply": own, "adapters": (of,) if lies else ()} | more
+    return build(board(), processor(), owner, **fields)  # type: ignore[arg-type]
+
+
+class AtHand(unittest.TestCase):
+    def test_in_the_box_until_it_is_put_in(self) -> None:
+        self.assertEqual([x.whose for x in at_hand(_build(True), None)], ["Card"])
+        self.assertEqual(at_hand(_build(True, lies=True), None), ())
+
+    def test_fans_until_they_are_among_the_parts(self) -> None:
+        box = (LoosePart(kind="fan", name="Fans", count=3, size_mm=120),)
+        case = Case(name="Case", in_box=box)
+        self.assertEqual(len(at_hand(build(case=case), None)), 1)
+        fans = Fan(key="fans", name="Fans", count=3)
+        self.assertEqual(at_hand(build(fans, case=case), None), ())
+
+
+class Checks(unittest.TestCase):
+    def _ports(self, b: Build) -> tuple[str, str]:
+        checks = compact(analyse(b, 2026)).supply
+        assert checks is not None
+        found = next(c for c in checks.checks if c.id == "ports")
+        return found.status, found.text
+
+    def test_a_supply_without_the_lead_fits_by_the_adapter_of_the_cards_box(self) -> None:
+        self.assertEqual(self._ports(_build(False))[0], "fail")
+        status, text = self._ports(_build(True))
+        self.assertEqual(status, "pass")
+        self.assertIn("Adapter from the box of Card", text)
+
+    def test_a_bracket_in_the_supplys_box(self) -> None:
+        case = Case(name="Case", supply_forms=("ATX",), size="mid")
+        bracket = Bracket(name="Plate", form="SFX", place="ATX")
+        for box, status in (((), "fail"), ((bracket,), "pass")):
+            own = supply(form="SFX", length_mm=100, in_box=box)
+            found = compact(analyse(build(board(), supply=own, case=case), 2026)).supply
+            assert found is not None
+            form = next(c for c in found.checks if c.id == "form")
+            self.assertEqual(form.status, status)
+
+    def test_it_may_stay_by_an_adapter_too(self) -> None:
+        of = adapter(codes=((1, 150), (2, 300)))
+        ways = ways_to_stay(analyse(_build(False), 2026), (of,))
+        self.assertEqual([w.id for w in ways], ["adapter"])
+        b = apply(_build(False), ways[0].edit)
+        self.assertEqual(self._ports(b)[0], "pass")
+
+
+class Map(unittest.TestCase):
+    def test_the_map_takes_it_out_of_the_box(self) -> None:
+        b = _build(True)
+        found = map_it(b)
+        self.assertEqual(found.status, "mapped")
+        answer = map_answer(found)
+        assert answer.edit is not None
+        self.assertEqual([a.name for a in answer.edit.added.adapters], ["Adapter"])
+        laid = apply(b, answer.edit)
+        self.assertEqual(compact(analyse(laid, 2026)).strip.sockets_fed, 3)
+        self.assertEqual(at_hand(laid, None), ())
+
+    def test_nothing_is_taken_out_that_is_not_needed(self) -> None:
+        native = _build(True, lies=True)
+        found = map_it(native)
+        self.assertIsNone(found.added)
+
+
+class Lines(unittest.TestCase):
+    def test_each_kind_reads_back(self) -> None:
+        text = "three 8-pin to 16-pin adapter\n3 fans 120 mm\nhub for 6 fans\nsupport\nSFX to ATX"
+        text += " bracket\ncage with 5 bays, two sata plugs\nsata extension 300 mm"
+        things = read_box(text)
+        kinds = [type(t).__name__ for t in things]
+        self.assertEqual(
+            kinds,
+            ["Adapter", "LoosePart", "LoosePart", "LoosePart", "Bracket", "Backplane", "Extension"],
+        )
+        self.assertIsInstance(things[0], Adapter)
+        self.assertEqual(read_box(say_box(things)), things)
