@@ -111,7 +111,8 @@ SLOT_W = {16: (66.0, 75.0), 8: (25.0, 25.0), 4: (25.0, 25.0), 1: (10.0, 10.0)}
 
 def through_board(build: Doc) -> dict[tuple[str, str, str], list[Held]]:
     """Limits of slots and headers at full: (kind, part, where) → loads and limits. Parts that name
-    no header go round those of their kind in turn, instance by instance."""
+    no header take, instance by instance, the first of their kind on which the fewest hang, behind
+    all that name one."""
     board = next(p for p in build["parts"] if p["kind"] == "board")
     found: dict[tuple[str, str, str], list[Held]] = {}
     for p in build["parts"]:
@@ -122,7 +123,8 @@ def through_board(build: Doc) -> dict[tuple[str, str, str], list[Held]]:
             if at_12v + at_3v3 > most * (1 + 1e-9):
                 found["slot", p["key"], p["slot"] or ""].append(Held(at_12v + at_3v3, most))
     amps: dict[str, float] = defaultdict(float)
-    for p in build["parts"]:
+    hanging: dict[str, int] = defaultdict(int)
+    for p in sorted(build["parts"], key=lambda p: not p.get("headers")):
         kinds = HANGS_ON.get(p["kind"], ())
         if p["kind"] == "strip":
             kinds = (f"lights-{p['volts']}v",)
@@ -136,7 +138,12 @@ def through_board(build: Doc) -> dict[tuple[str, str, str], list[Held]]:
         )
         for n in range(p["count"] if kinds else 0):
             if several:
-                amps[several[n % len(several)]] += figure(p, "rated_a")
+                key = several[n % len(several)]
+                if not p.get("headers"):
+                    fewest = min(hanging[k] for k in several)
+                    key = next(k for k in several if hanging[k] == fewest)
+                hanging[key] += 1
+                amps[key] += figure(p, "rated_a")
             else:
                 found["header", p["key"], ""] = [Held(figure(p, "rated_a") * p["count"], None)]
     limits = {h["key"]: h["limit_a"] and float(h["limit_a"]["likely"]) for h in board["headers"]}

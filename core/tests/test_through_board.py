@@ -24,6 +24,7 @@ from easy_tally.things.parts import (
     Socket,
     UsbLoad,
 )
+from easy_tally.wiring import Wired
 
 from .helpers import board, build, card, carried, disk, exact, run, sata_cable, supply, told
 
@@ -209,6 +210,31 @@ class Headers(unittest.TestCase):
         found = _elements(build(board(headers=_headers(1, 1)), _fan(5)))
         self.assertAlmostEqual(found["header", "board", "h1"].judged.load, 0.9)
         self.assertAlmostEqual(found["header", "board", "h2"].judged.load, 0.6)
+
+    def test_fans_of_several_parts_take_free_headers_first(self) -> None:
+        """Two and two on four headers: each its own; one more shares the first."""
+        both = (_fan(2), Fan(key="rear", name="Rear", count=2, rated_a=exact(0.3)))
+        b = build(board(headers=_headers(1, 1, 1, 1)), *both)
+        loads = {at: e.judged.load for (kind, _, at), e in _elements(b).items() if kind == "header"}
+        self.assertEqual(loads, {"h1": 0.3, "h2": 0.3, "h3": 0.3, "h4": 0.3})
+        more = Fan(key="more", name="More", rated_a=exact(0.2))
+        b = build(board(headers=_headers(1, 1, 1, 1)), *both, more)
+        self.assertAlmostEqual(_elements(b)["header", "board", "h1"].judged.load, 0.5)
+
+    def test_the_processors_header_is_its_coolers_and_a_pumps_the_pumps(self) -> None:
+        headers = (
+            Header(key="fan-1"),
+            Header(key="cpu-fan"),
+            Header(key="fan-2"),
+            Header(key="pump-1", kind="pump"),
+        )
+        air = Cooler(key="air", name="Cooler", radiator_mm=0, fans=1)
+        pump = Pump(key="pump", name="Pump")
+        wired = Wired(build(board(headers=headers), _fan(3), air, pump))
+        on = {key: [h.key for h in several] for key, several in wired.hung.items()}
+        self.assertEqual(
+            on, {"air": ["cpu-fan"], "fan": ["fan-1", "fan-2", "fan-1"], "pump": ["pump-1"]}
+        )
 
     def test_a_header_named_takes_them_all(self) -> None:
         b = build(board(headers=_headers(1, 1)), _fan(4, headers=("h2",)))

@@ -342,7 +342,8 @@ def _drives(a: Analysis) -> Iterator[Step]:
         if isinstance(part, ON_HEADER) and not part.sockets:
             hub = a.wired.parts.get(part.on) if part.on else a.wired.board
             on = hub.name if hub else "a header"
-            named = f" {', '.join(part.headers)}" if part.headers else ""
+            headers = dict.fromkeys(h.key for h in a.wired.hung.get(part.key, ()))
+            named = f": {', '.join(headers)}" if headers else ""
             times = f"{part.count} × " if part.count > 1 else ""
             yield Step(
                 id=f"header:{part.key}",

@@ -203,7 +203,7 @@ def _each_header(
             continue
         limits |= {(owner, h.key): h for h in outputs}
         for instance in range(part.count):
-            at = (owner, outputs[instance % len(outputs)].key)
+            at = (owner, wired.hung[part.key][instance].key)
             for load in own:
                 times = 1 if load.part == part.key else load.count
                 drawn[at] = add(drawn.get(at, NO_SERIES), scale(load.run_amps(), times))

@@ -291,7 +291,7 @@ def _speeds(wired: Wired) -> Speeds:
         outputs = wired.headers_for(part)
         owner = wired.parts.get(part.on) if part.on else wired.board
         for instance in range(part.count if outputs else 0):
-            header = outputs[instance % len(outputs)]
+            header = wired.hung[part.key][instance]
             at = (owner.key if owner else "", header.key)
             on[at] = on.get(at, 0) + 1
             seen[at] = _is_seen(owner, header)

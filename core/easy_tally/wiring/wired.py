@@ -7,6 +7,7 @@ wired on both sides. What has no plug of its own is led to the part whose socket
 
 from __future__ import annotations
 
+from collections import Counter
 from collections.abc import Container, Iterator, Mapping
 from dataclasses import dataclass
 from functools import cached_property
@@ -16,11 +17,13 @@ from ..standards.connectors import CONNECTORS, PINS, Half, SocketKind, is_of
 from ..things.build import Build
 from ..things.cables import Cable, Connection, Plug, Run, SocketRef
 from ..things.fits import fit
-from ..things.parts import ON_HEADER, Board, Card, Header, Hub, Part, Slot, Socket
+from ..things.parts import ON_HEADER, Board, Card, Cooler, Header, Hub, Part, Slot, Socket
 from ..things.supply import Port
 from ..usual import End, taken
 from .between import Between, betweens
 
+#: How the key of the processor's own header begins. Source: boards' markings.
+PROCESSORS = ("cpu", "processor")
 #: Whose inputs and plugs there are: of parts and of what stands in between; of cables.
 Owner = Part | Between
 Carrier = Cable | Between
@@ -323,6 +326,31 @@ class Wired:
             if fitting := tuple(h for h in outputs if h.kind == kind):
                 return fitting
         return ()
+
+    @cached_property
+    def hung(self) -> Mapping[str, tuple[Header, ...]]:
+        """Key of what hangs on headers → the header of each of its instances: those that it names,
+        in turn; else each takes the one on which the fewest hang, so that two share one only where
+        none is free. The processor's own is its cooler's first, and others' last."""
+        several = [p for p in self.build.parts if self.headers_for(p)]
+        several.sort(key=lambda p: (not getattr(p, "headers", ()), not isinstance(p, Cooler)))
+        taken: Counter[tuple[str, str]] = Counter()
+        hung: dict[str, tuple[Header, ...]] = {}
+        for part in several:
+            owner = getattr(part, "on", None) or (self.board.key if self.board else "")
+            headers, own = self.headers_for(part), []
+            for instance in range(part.count):
+                header = headers[instance % len(headers)]
+                if not getattr(part, "headers", ()):
+                    header = min(headers, key=lambda h: self._worth(part, h, taken[owner, h.key]))
+                taken[owner, header.key] += 1
+                own.append(header)
+            hung[part.key] = tuple(own)
+        return hung
+
+    def _worth(self, part: Part, header: Header, hanging: int) -> tuple[int, bool]:
+        """How little a header is worth to a part: by what hangs there, then by whose it is."""
+        return hanging, header.key.startswith(PROCESSORS) is not isinstance(part, Cooler)
 
     # -- ports -------------------------------------------------------------------------
 

@@ -132,8 +132,8 @@ class Cooler(HangsOnHeader):
     usb_lead: bool | None = usb_lead()
 
     def may_hang_on(self) -> tuple[HeaderKind, ...]:
-        """A pump header before a fan header."""
-        return ("pump", "fan")
+        """A pump header before a fan header; one without a radiator the other way round."""
+        return ("fan", "pump") if self.radiator_mm == 0 else ("pump", "fan")
 
 
 class LightStrip(HangsOnHeader):
