@@ -124,7 +124,11 @@ MEANT = (
     ("mainboard circa 45 Watt incl. chipset fan", "? All that the board draws, or at 12 V alone?"),
     ("fan 120 1.8", "? 1.8 of what?"),
     ("hard drive and dvd", "? There are several things in this line: all of them, or one?"),
-    ("card 320w 16pin with 3x8pin adapter", "card 16pin 320w"),
+    (
+        "card 320w 16pin with 3x8pin adapter",
+        'card 16pin 320w boxed:"adapter: \\"3 × 8-pin to 16-pin\\" leads:a=pcie8,b=pcie8,c=pcie8 '
+        'plugs:x=16pin@?!grade=high key:adapter wires:12v=3,ground=3"',
+    ),
     ("Gannet 7 processor 105 W", 'processor "Gannet 7" 105w'),
     ("processor 1.5 kW", "? No part of that kind draws so much: say which part the figure is of."),
 )

@@ -6,6 +6,7 @@ import unittest
 
 from easy_tally.advice import map_it, ways_to_stay
 from easy_tally.analysis import analyse
+from easy_tally.entry import parse, say
 from easy_tally.entry.kits import read_box, say_box
 from easy_tally.publishing import compact, map_answer
 from easy_tally.supplies.at_hand import at_hand
@@ -13,7 +14,7 @@ from easy_tally.things.adapters import Adapter, Bracket
 from easy_tally.things.boxed import LoosePart
 from easy_tally.things.build import Build
 from easy_tally.things.case import Case
-from easy_tally.things.parts import Fan
+from easy_tally.things.parts import Card, Fan
 
 from .helpers import (
     apply,
@@ -114,3 +115,25 @@ class Lines(unittest.TestCase):
         )
         self.assertIsInstance(things[0], Adapter)
         self.assertEqual(read_box(say_box(things)), things)
+
+
+class Said(unittest.TestCase):
+    def test_an_adapter_said_with_its_card(self) -> None:
+        """However it is said, its leads are no sockets of the card."""
+        for line, leads in (
+            ("card 450w 16pin with a 3x8pin adapter", 3),
+            ("card 450 W, 16-pin, with an adapter from three 8-pin", 3),
+            ("card 450 W, 16-pin, with a 16-pin adapter from three 8-pin", 3),
+            ("card 450 W, 16-pin, comes with adapter to 3x8pin", 3),
+            ("card 450w 16pin, 2 x 8-pin adapter in the box", 2),
+            ("card 450w 16pin incl. 2x8pin adapter", 2),
+            ("card 450 W 16-pin with three 8-pin to 16-pin adapter", 3),
+            ("card 450 W, 16-pin, with a 16-pin adapter", 0),
+            ("card 450 W, 16-pin, adapter included", 0),
+        ):
+            part = parse(line).part
+            assert isinstance(part, Card), line
+            self.assertEqual([s.kind for s in part.sockets], ["16pin"], line)
+            boxed = [len(t.leads) for t in part.in_box if isinstance(t, Adapter)]
+            self.assertEqual(boxed, [leads] if leads else [], line)
+            self.assertEqual(parse(say(part)).part, part, line)

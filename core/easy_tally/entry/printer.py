@@ -32,6 +32,11 @@ def say(part: Part) -> str:
     words += sockets_said(part)
     words += _figures(part)
     words += more_said(part)
+    if part.in_box:
+        # The lines of boxes stand above this: they are made of what it prints.
+        from .kits.boxed import say_in_line
+
+        words.append("boxed:" + quoted(say_in_line(part.in_box)))
     if part.note:
         words.append("note:" + quoted(part.note))
     if part.key != key:

@@ -193,6 +193,7 @@ SETTINGS: tuple[str, ...] = (
     "m2-slots",
     "data",
     "port",
+    "boxed",
     *SIGNALS,
     *(w for of in MEASURES.values() for w in of),
 )

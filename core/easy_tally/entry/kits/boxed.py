@@ -61,6 +61,16 @@ def say_box(things: tuple[Boxed, ...]) -> str:
     return "\n".join(map(say_boxed, things))
 
 
+def box_of(text: str) -> tuple[Boxed, ...]:
+    """The same of one line, semicolons between. Raises BadInput."""
+    return read_box(text.replace("; ", "\n"))
+
+
+def say_in_line(things: tuple[Boxed, ...]) -> str:
+    """The lines of a box in one, semicolons between."""
+    return "; ".join(map(say_boxed, things))
+
+
 def say_boxed(thing: Boxed) -> str:
     """The line of one thing."""
     match thing:

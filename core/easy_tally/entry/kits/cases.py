@@ -10,6 +10,7 @@ from ...things.case import Area, Case, RadiatorPlace, Route, Vent
 from ..line import Amount, Misread, Rows, dimensions
 from ..own import NO_WORDS
 from ..printer import number_word
+from .boxed import box_of, say_in_line
 from .heard import Grammar, Told, read_by
 from .lines import (
     Word,
@@ -88,6 +89,7 @@ CASE_WORDS: tuple[Word, ...] = (
     Word("vents", "vents", "", several(_vent), listed(_say_vent)),
     Word("radiators", "radiators", "", several(_radiator), listed(_say_radiator)),
     Word("routes", "routes", "", several(_route), listed(_say_route)),
+    Word("boxed", "in_box", "", box_of, say_in_line),
     Word("note", "note"),
 )
 

@@ -17,6 +17,7 @@ from ...things.supply import EfficiencyPoint, Port, PortGroup, Supply
 from ..line import Amount, Misread, Rows, dimensions, rails
 from ..own import NO_WORDS
 from ..printer import number_word
+from .boxed import box_of, say_in_line
 from .cables import read_cable
 from .heard import Grammar, Told, read_by
 from .lines import (
@@ -132,6 +133,7 @@ SUPPLY_WORDS: tuple[Word, ...] = (
     Word("family", "family"),
     Word("groups", "groups", "", several(_group), listed(_say_group)),
     Word("ports", "ports", "", several(_port), listed(_say_port)),
+    Word("boxed", "in_box", "", box_of, say_in_line),
     Word("note", "note"),
 )
 

@@ -331,18 +331,41 @@ def _slots(line: Line, i: int) -> Iterator[Slot]:
 
 def _beside(line: Line, i: int) -> Iterator[Slot]:
     """What comes with a part or is meant for another: an adapter with its sockets, `for …`."""
+    # Behind pins it is the adapter of those: `3 x 8-pin adapter in the box`.
+    is_of_pins = i > 0 and line.text(i - 1) in ("pin", "pins")
     for to, _ in line.of_role(i, "adapter"):
         k = _behind_adapter(line, to)
-        if line.text(k) in ("included", "incl", "supplied"):
-            yield Slot("beside", "adapter", i, k + 1, 6.0 + 0.4 * (k - i))
-    for at, _ in line.of_role(i, "with"):
+        if (end := _in_box(line, k)) > k and not is_of_pins:
+            yield _adapter_beside(line, i, end)
+    begins = i + (line.text(i) in ("comes", "came", "ships", "supplied"))
+    for at, _ in line.of_role(begins, "with"):
         j = at
         while j < len(line.tokens) and j - at < 8:
             for to, _ in line.of_role(j, "adapter"):
-                k = _behind_adapter(line, to)
-                yield Slot("beside", "adapter", i, k, 6.0 + 0.4 * (k - i))
+                yield _adapter_beside(line, i, _in_box(line, _behind_adapter(line, to)))
                 return
             j += 1
+    for slot in sockets(line, i):
+        for to, _ in line.of_role(slot.to, "adapter"):
+            if (end := _in_box(line, to)) > to:
+                yield _adapter_beside(line, i, end)
+
+
+def _adapter_beside(line: Line, i: int, to: int) -> Slot:
+    """An adapter beside a part, with how many 8-pin leads it is said to have; 0: not said."""
+    found = (s for at in range(i, to) for s in sockets(line, at) if s.to <= to)
+    leads = [count for s in found for kind, count in s.value if kind in ("8pin", "pcie8")]
+    return Slot("beside", max(leads, default=0), i, to, 8.0 + 0.8 * (to - i))
+
+
+def _in_box(line: Line, i: int) -> int:
+    """`included`, `in the box`: where it ends; `i` where nothing of it is said."""
+    if line.text(i) in ("included", "incl", "supplied", "boxed"):
+        return i + 1
+    if line.text(i) == "in":
+        behind = i + 1 + (line.text(i + 1) in ("the", "its"))
+        return behind + 1 if line.text(behind) in ("box", "package") else i
+    return i
 
 
 def _behind_adapter(line: Line, i: int) -> int:

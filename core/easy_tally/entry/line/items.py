@@ -427,7 +427,13 @@ class _Making(WithMeasures):
         self.dropped.append(self.text(slot))
 
     take_told = take_price
-    take_beside = take_price
+
+    def take_beside(self, slot: Slot) -> None:
+        """An adapter whose leads are said lies in the part's box; of another nothing is known."""
+        if slot.value and self.kind == "card":
+            self.words.append(f'boxed:"{slot.value} x pcie8 to 16-pin adapter"')
+        else:
+            self.dropped.append(self.text(slot))
 
     def take_elsewhere(self, slot: Slot) -> None:
         at = self.slots.index(slot)

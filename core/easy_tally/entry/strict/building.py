@@ -5,6 +5,7 @@ from __future__ import annotations
 import re
 from typing import Any
 
+from ...base.errors import BadInput
 from ...standards.connectors import CONNECTORS, is_of
 from ...things.parts import KINDS as PARTS
 from ..words import (
@@ -134,6 +135,20 @@ def _common(fields: Fields, said: Said) -> None:
         if word in said.settings:
             text = said.settings.pop(word)
             fields[field] = unquoted(text) if text.startswith('"') else text
+    if "boxed" in said.settings:
+        _in_box(fields, said)
+
+
+def _in_box(fields: Fields, said: Said) -> None:
+    """What its box brings, lines with semicolons between; one that says nothing stays a word."""
+    # What a box holds is read by the lines of boxes, which stand above this grammar.
+    from ..kits.boxed import box_of
+
+    try:
+        fields["in_box"] = box_of(unquoted(said.settings["boxed"]))
+    except BadInput:
+        return
+    del said.settings["boxed"]
 
 
 def _sockets(fields: Fields, said: Said) -> None:

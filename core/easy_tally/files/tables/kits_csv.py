@@ -12,7 +12,7 @@ from typing import Any, Generic, TypeVar
 from ...base.errors import BadFile, BadInput
 from ...catalogue.loose import LooseEntry, read_thing, say_thing
 from ...catalogue.supplies import SupplyKit
-from ...entry.kits import CASE_WORDS, SUPPLY_WORDS, read_box, read_cable, say_box, say_cable
+from ...entry.kits import CASE_WORDS, SUPPLY_WORDS, read_cable, say_cable
 from ...entry.kits.cases import case_of
 from ...entry.kits.lines import Word, made, values_of
 from ...entry.kits.supplies import supply_of
@@ -102,8 +102,7 @@ def _said(words: Iterable[Word], thing: Any) -> dict[str, str]:
 
 
 def _read_kit(cells: Cells) -> SupplyKit:
-    own = {"slug": cells["slug"], "in_box": read_box(cells["in box"])}
-    supply = supply_of(_by_word(SUPPLY_WORDS, cells)).model_copy(update=own)
+    supply = supply_of(_by_word(SUPPLY_WORDS, cells)).model_copy(update={"slug": cells["slug"]})
     cables: list[Cable] = []
     for line in filter(str.strip, cells["cables"].split("\n")):
         cables += [read_cable(line, supply.family)[1]]
@@ -125,14 +124,11 @@ def _kit_cells(kit: SupplyKit) -> dict[str, str]:
         "name": kit.supply.name,
         **_said(SUPPLY_WORDS, kit.supply),
         "cables": "\n".join(map(say_cable, kit.cables)),
-        "in box": say_box(kit.supply.in_box),
     }
 
 
 SUPPLIES: Sheet[SupplyKit] = Sheet(
-    ("slug", "revision", "name", *(w.column for w in SUPPLY_WORDS), "cables", "in box"),
-    _read_kit,
-    _kit_cells,
+    ("slug", "revision", "name", *(w.column for w in SUPPLY_WORDS), "cables"), _read_kit, _kit_cells
 )
 
 
@@ -140,17 +136,15 @@ SUPPLIES: Sheet[SupplyKit] = Sheet(
 
 
 def _read_case(cells: Cells) -> Case:
-    own = {"slug": cells["slug"], "in_box": read_box(cells["in box"])}
-    return case_of(_by_word(CASE_WORDS, cells)).model_copy(update=own)
+    return case_of(_by_word(CASE_WORDS, cells)).model_copy(update={"slug": cells["slug"]})
 
 
 def _case_cells(case: Case) -> dict[str, str]:
-    said = _said(CASE_WORDS, case)
-    return {"slug": case.slug, "name": case.name, **said, "in box": say_box(case.in_box)}
+    return {"slug": case.slug, "name": case.name, **_said(CASE_WORDS, case)}
 
 
 CASES: Sheet[Case] = Sheet(
-    ("slug", "name", *(w.column for w in CASE_WORDS), "in box"), _read_case, _case_cells
+    ("slug", "name", *(w.column for w in CASE_WORDS)), _read_case, _case_cells
 )
 
 
