@@ -353,8 +353,8 @@ def _beside(line: Line, i: int) -> Iterator[Slot]:
 
 def _adapter_beside(line: Line, i: int, to: int) -> Slot:
     """An adapter beside a part, with how many 8-pin leads it is said to have; 0: not said."""
-    found = (s for at in range(i, to) for s in sockets(line, at) if s.to <= to)
-    leads = [count for s in found for kind, count in s.value if kind in ("8pin", "pcie8")]
+    said = (s for at in range(i, to) for s in sockets(line, at) if s.to <= to)
+    leads = [count for s in said for kind, count in s.value if kind in ("8pin", "pcie8")]
     return Slot("beside", max(leads, default=0), i, to, 8.0 + 0.8 * (to - i))
 
 

@@ -59,6 +59,29 @@ export function ToFindOut() {
   );
 }
 
+/** The same in its place: what is to be found out of one thing; nothing where nothing is. */
+export function FindOutHere({ of, subject = "" }: Pick<FindOut, "of"> & { subject?: string }) {
+  const build = useBuild();
+  const { result } = useResult();
+  const items = result.find_out.filter((i) => i.of === of && i.subject === subject && i.answers.length > 0);
+  if (!items.length) return null;
+  return (
+    <section aria-label="To find out here" className="mb-3 border-l-4 border-tight bg-slip py-1 pl-2">
+      <h3 className="px-2 text-base font-bold">To find out</h3>
+      <ul className="grid gap-2">
+        {items.map((item) => (
+          <Item
+            key={`${item.id} ${item.field}`}
+            item={item}
+            base={`/b/${build.key}`}
+            close={() => undefined}
+          />
+        ))}
+      </ul>
+    </section>
+  );
+}
+
 function Item({ item, base, close }: { item: FindOut; base: string; close: () => void }) {
   const { act } = useWrite();
   const chosen = item.answers.filter((a) => !a.how && a.edit);

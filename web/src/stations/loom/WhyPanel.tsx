@@ -10,6 +10,7 @@ import type { Drawn } from "../../state/loom/lanes";
 import { whyQuery } from "../../state/queries";
 import { Button } from "../../ui/button";
 import { Dialog } from "../../ui/dialog";
+import { FindOutHere } from "../frame/ToFindOut";
 
 /** What limits the chosen run: its worst elements, and all of them on demand. */
 export function WhyPanel({ drawn }: { drawn: Drawn | null }) {
@@ -106,6 +107,7 @@ export function WhyPanel({ drawn }: { drawn: Drawn | null }) {
         wide
       >
         <Pins elements={elements} drawn={drawn} />
+        <FindOutHere of="cable" subject={drawn.cable.key} />
         <Better cable={drawn.cable.key} />
         <EveryLimit elements={elements} />
         {build.result.not_checked.length > 0 && (

@@ -10,6 +10,7 @@ import { referenceQuery, rowsQuery } from "../../state/queries";
 import { Button } from "../../ui/button";
 import { Choice, NumberField, TextField } from "../../ui/fields";
 import { useWords } from "../../words";
+import { FindOutHere } from "../frame/ToFindOut";
 import { FromCatalogue } from "./FromCatalogue";
 import { InBoxes } from "./InBoxes";
 import { KindFields } from "./KindFields";
@@ -75,6 +76,7 @@ export function Inspector({ part, field, onGone }: { part: Part; field: string; 
       ))}
       <KindFields part={part} set={set} />
       {"sockets" in part && <Sockets part={part} set={set} />}
+      <FindOutHere of="part" subject={part.key} />
       <InBoxes title="In its box" of={(x) => x.of === "part" && x.key === part.key} />
       <Derived part={part.key} buildKey={build.key} version={build.version} />
       <TextField label="Note" value={part.note} max={2000} onCommit={(note) => set({ note })} />

@@ -9,6 +9,7 @@ import { casesQuery, drawerQuery, looseQuery } from "../../state/queries";
 import { Button } from "../../ui/button";
 import { Choice, NumberField, Tick } from "../../ui/fields";
 import { Remove } from "../parts/Outputs";
+import { FindOutHere } from "../frame/ToFindOut";
 import { InBoxes } from "../parts/InBoxes";
 
 const MEASURES: { name: keyof Case & `${string}_mm`; label: string }[] = [
@@ -65,6 +66,7 @@ export function CaseFields() {
             ]}
             onChange={(size) => void set({ size: SIZES.find((s) => s === size) ?? null })}
           />
+          <FindOutHere of="case" />
           <InBoxes title="In its box" of={(x) => x.of === "case"} />
           <div className="grid grid-cols-2 gap-x-3 gap-y-2">
             {MEASURES.map((m) => (
