@@ -2,9 +2,9 @@
 
 from __future__ import annotations
 
-from typing import Annotated, Literal
+from typing import Annotated, Any, Literal
 
-from pydantic import Field
+from pydantic import Discriminator, Field, Tag
 
 from ..base.declared import Model, Name
 from .adapters import Adapter, Backplane, Bracket, Extension
@@ -21,9 +21,38 @@ class LoosePart(Model):
 
 
 Boxed = Adapter | Extension | Backplane | Bracket | LoosePart
+#: Field that one kind alone has → how the path to it is called.
+_TELLS = {"leads": "adapter", "length_mm": "extension", "inputs": "cage", "form": "bracket"}
+_NAMES: dict[type, str] = {
+    Adapter: "adapter",
+    Extension: "extension",
+    Backplane: "cage",
+    Bracket: "bracket",
+    LoosePart: "loose",
+}
+
+
+def _called(given: Any) -> str:
+    """Which of them something is, by what it has."""
+    if not isinstance(given, dict):
+        return _NAMES.get(type(given), "loose")
+    if given.get("kind") in ("fan", "hub", "support"):
+        return "loose"
+    kind = next((called for name, called in _TELLS.items() if name in given), "")
+    return kind or ("extension" if "kind" in given else "loose")
+
+
+_Boxed = Annotated[
+    Annotated[Adapter, Tag("adapter")]
+    | Annotated[Extension, Tag("extension")]
+    | Annotated[Backplane, Tag("cage")]
+    | Annotated[Bracket, Tag("bracket")]
+    | Annotated[LoosePart, Tag("loose")],
+    Discriminator(_called),
+]
 #: What a box holds, in the order of its page.
 InBox = Annotated[
-    tuple[Boxed, ...], Field(max_length=20, description="what comes in its box beside itself")
+    tuple[_Boxed, ...], Field(max_length=20, description="what comes in its box beside itself")
 ]
 #: Fields in which two things that are the same may differ.
 _APART = {"key", "connections", "owned"}

@@ -42,6 +42,7 @@ class TallyCommand(ApiCase):
             for text, said in (
                 ("{", "line 1"),
                 (HERON.replace('"count": 3', '"count": 0'), "parts.6.drive.count"),
+                (HERON.replace('"count": 3', '"count": 0'), "case.in_box.0.loose.count"),
                 ("\x00", "line 1"),
             ):
                 path = Path(folder, "bad.tally.json")
