@@ -90,7 +90,7 @@ def main() -> None:
         page.locator("[data-entry=knot-r]").click()
         shoot(page, "catalogue")
         page.goto(f"{build}/supply")
-        page.locator("[data-ticket]").first.wait_for()
+        page.locator("[data-ticket]").nth(2).wait_for()  # those that may be taken, too
         shoot(page, "supply")
         page.goto(f"{build}/supply/compare")
         page.locator("tbody tr").first.wait_for()
