@@ -67,6 +67,14 @@ class Checks(unittest.TestCase):
         self.assertEqual(status, "pass")
         self.assertIn("Adapter from the box of Card", text)
 
+    def test_what_lies_in_the_drawer(self) -> None:
+        of = adapter(codes=((1, 150), (2, 300)))
+        found = compact(analyse(_build(False), 2026, drawer=(of,))).supply
+        assert found is not None
+        check = next(c for c in found.checks if c.id == "ports")
+        self.assertEqual(check.status, "pass")
+        self.assertIn("Adapter from your drawer", check.text)
+
     def test_a_bracket_in_the_supplys_box(self) -> None:
         case = Case(name="Case", supply_forms=("ATX",), size="mid")
         bracket = Bracket(name="Plate", form="SFX", place="ATX")

@@ -98,7 +98,7 @@ def create(owner: Owner, build: Build) -> models.Build:
 def prepare(owner: Owner, build: Build) -> None:
     """Work a new build out before the turn to write: the largest takes its time, and is known
     then."""
-    results.work_out(_with_what_is_free(owner, build))
+    results.work_out(owner.pk, _with_what_is_free(owner, build))
 
 
 def _with_what_is_free(owner: Owner, build: Build) -> Build:
@@ -106,7 +106,7 @@ def _with_what_is_free(owner: Owner, build: Build) -> Build:
 
 
 def _create(owner: Owner, build: Build) -> models.Build:
-    results.work_out(build)
+    results.work_out(owner.pk, build)
     row: models.Build = models.Build.objects.create(owner=owner, document=store.document_of(build))
     drawer.settle(owner.pk, row.key, used_of(build))
     _remember(row, build)
@@ -231,7 +231,7 @@ def _ahead(owner: Owner, key: str, look: Callable[[models.Build], _Look]) -> _Lo
     if results.is_small(key):
         return None
     worked = look(row)
-    results.work_out(worked.after)
+    results.work_out(row.owner_id, worked.after)
     return worked
 
 
@@ -271,7 +271,7 @@ def _looked_at(a: _Asked, before: Build, meanwhile: Meanwhile) -> tuple[Build, l
 def _log(row: models.Build, look: _Look) -> Written:
     """Write edits that were looked at, each as the change that undo takes back."""
     if not look.steps:
-        return Written(row, results.work_out(look.after), [], titles(row))
+        return Written(row, results.work_out(row.owner_id, look.after), [], titles(row))
     if results.at_the_end.get(row.pk) != row.version:
         # What could have been redone can't be any more; that it was done stays on record.
         row.changes.filter(seq__gt=row.head).update(seq=None, images=[])
@@ -392,7 +392,7 @@ def _write(row: models.Build, look: _Look, first: int | None = None) -> results.
         )
     )
     # Before the commit: what can't be worked out is not written.
-    worked = results.work_out(after)
+    worked = results.work_out(row.owner_id, after)
     used = used_of(after)
     if used != used_of(look.before):
         drawer.settle(row.owner_id, row.key, used)

@@ -74,8 +74,13 @@ def others(owner: Owner, build: Build) -> list[Kit]:
 
 def judged(owner: Owner, analysis: Analysis) -> list[Candidate[Kit]]:
     """Every supply judged for a build, best first; without the one in the build."""
-    had = tuple(t for t in loose(owner) if isinstance(t, Adapter))
-    return ranked(others(owner, analysis.build), replace(analysis.asked, could_be_had=had))
+    sold = (e.thing for e in supplies.loose().values())
+    asked = replace(
+        analysis.asked,
+        drawer=drawer.adapters(owner.pk),
+        could_be_had=tuple(t for t in sold if isinstance(t, Adapter)),
+    )
+    return ranked(others(owner, analysis.build), asked)
 
 
 def loose(owner: Owner) -> tuple[Cable | Adapter, ...]:

@@ -13,6 +13,7 @@ from base.writing import writing
 from django.db import DatabaseError
 from django.db.models import F
 from django.utils import timezone
+from drawer import store as drawer
 from easy_tally.publishing import Overall, Strip
 from owners.models import Owner
 from pydantic import TypeAdapter
@@ -32,16 +33,19 @@ def _program() -> str:
     return hashlib.sha256(repr(told).encode()).hexdigest()[:32]
 
 
-def stamp() -> str:
-    """Of this program, this year: what depends on age does on that."""
-    return f"{_program()} {timezone.now().year}"
+def stamp(owner: Owner) -> str:
+    """Of this program, this year, since what depends on age does on that, and of the adapters that
+    lie in the owner's drawer: they are at hand."""
+    lying = [a.model_dump_json() for a in drawer.adapters(owner.pk)]
+    told = repr((_program(), timezone.now().year, lying))
+    return hashlib.sha256(told.encode()).hexdigest()[:40]
 
 
 def cards(owner: Owner) -> list[dict[str, Any]]:
     """A card for each build of an owner, the one changed last first. What was worked out before, of
     the same version by the same program, is not worked out again."""
     rows = list(owner.builds.defer("document").order_by("-changed_at", "-pk"))
-    now = stamp()
+    now = stamp(owner)
     kept = {
         c.build_id: c.data
         for c in models.Card.objects.filter(

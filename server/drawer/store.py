@@ -12,6 +12,7 @@ from base.writing import writing
 from easy_tally import BadInput, NotThere, Refused
 from easy_tally.base import problems_of
 from easy_tally.catalogue import DrawerKind, DrawerThing
+from easy_tally.things import Adapter
 from owners.models import Owner
 from pydantic import ValidationError
 
@@ -34,6 +35,18 @@ def every(owner: Owner) -> list[tuple[DrawerThing, list[str]]]:
     """Every thing of an owner, with the keys of the builds that its units are in."""
     rows = Thing.objects.filter(owner=owner).prefetch_related("uses")
     return [(_read(row), [u.build for u in row.uses.all()]) for row in rows]
+
+
+def adapters(owner: int) -> tuple[Adapter, ...]:
+    """Adapters of an owner, by its id, that lie free and are fit for use, each as many times."""
+    rows = Thing.objects.filter(owner_id=owner, data__thing__has_key="leads")
+    things = [(_read(row), row.uses.count()) for row in rows]
+    return tuple(
+        t.thing
+        for t, used in things
+        if isinstance(t.thing, Adapter) and t.condition != "not to be used"
+        for _ in range(t.count - used)
+    )
 
 
 def one(owner: Owner, key: str) -> DrawerThing:

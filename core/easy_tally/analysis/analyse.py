@@ -17,6 +17,7 @@ from ..tally.loads import loads as loads_of
 from ..tally.signals import signals
 from ..tally.spikes import spikes
 from ..tally.sums import tally as tally_of
+from ..things.adapters import Adapter
 from ..things.build import Build
 from ..usual import CORNERS, LENGTHS, facts_of, is_of_runs
 from ..wiring import Wired
@@ -24,10 +25,15 @@ from .facts import Analysis
 from .register import findings
 
 
-def analyse(build: Build, year: int | None = None, memory: Memory = NO_MEMORY) -> Analysis:
+def analyse(
+    build: Build,
+    year: int | None = None,
+    memory: Memory = NO_MEMORY,
+    drawer: tuple[Adapter, ...] = (),
+) -> Analysis:
     """Compute everything about a build: wiring, loads, tally, supply, runs, board, findings; what
-    depends on age by the `year` that it is. What of it was worked out before is taken from
-    `memory`, and left there."""
+    depends on age by the `year` that it is; what lies in the `drawer` is at hand. What of it was
+    worked out before is taken from `memory`, and left there."""
     wired = Wired(build, memory)
     loads = loads_of(wired)
     tally = tally_of(wired, loads)
@@ -44,6 +50,7 @@ def analyse(build: Build, year: int | None = None, memory: Memory = NO_MEMORY) -
         board=(),
         signals=signals(wired),
         year=year,
+        drawer=drawer,
     )
     a = _judged(a)
     if build.supply is not None:
@@ -106,4 +113,4 @@ def with_figures(a: Analysis, build: Build) -> Analysis:
 def tried(a: Analysis, build: Build) -> Analysis:
     """The analysis of a build as it would be, in the year of `a`. What is only tried takes what was
     worked out, and leaves nothing of its own behind."""
-    return analyse(build, a.year, a.wired.memory.aside())
+    return analyse(build, a.year, a.wired.memory.aside(), a.drawer)

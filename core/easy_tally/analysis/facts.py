@@ -14,6 +14,7 @@ from ..tally.loads import Load
 from ..tally.signals import Signals
 from ..tally.spikes import Spikes, worst_spikes
 from ..tally.sums import Tally
+from ..things.adapters import Adapter
 from ..things.build import Build
 from ..usual import Fact
 from ..wiring import Wired
@@ -39,6 +40,8 @@ class Analysis:
     corners: tuple[Analysis, ...] = ()
     #: The year in which it is judged, where that is told: the core knows no clock.
     year: int | None = None
+    #: Adapters that lie free in the builder's drawer, where that is told.
+    drawer: tuple[Adapter, ...] = ()
     findings: tuple[Finding, ...] = ()
 
     @property
@@ -58,6 +61,7 @@ class Analysis:
             needed=self.needed,
             cables=self.build.cables,
             year=self.year,
+            drawer=self.drawer,
         )
 
     @property

@@ -51,6 +51,8 @@ class Asked:
     needed: frozenset[str] = frozenset()
     cables: tuple[Cable, ...] = ()
     new: bool = False
+    #: Adapters that lie free in the builder's drawer: at hand, though in no box.
+    drawer: tuple[Adapter, ...] = ()
     #: Adapters that could be had: they serve, and are told as yet to be had.
     could_be_had: tuple[Adapter, ...] = ()
     #: The year in which it is judged: the core knows no clock.

@@ -26,7 +26,7 @@ from ..things.supply import Supply
 from ..usual import End, taken_cables, taken_case, taken_supply
 from ..wiring import Input
 from .asked import Asked, CheckStatus, SupplyCheck
-from .at_hand import AtHand, at_hand
+from .at_hand import at_hand
 from .at_hand import adapters as adapters_of
 from .at_hand import brackets as brackets_of
 from .box import leads
@@ -99,12 +99,12 @@ def ports(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
         yield SupplyCheck(id="ports", status="unknown", missing=("ports",))
         return
     lying = at_hand(asked.wired.build, supply)
-    own_adapters = asked.wired.build.adapters
+    there = (*asked.wired.build.adapters, *adapters_of(lying), *asked.drawer)
     counts, adapters = leads(
         supply,
         asked.cables,
         needed,
-        (*own_adapters, *adapters_of(lying)),
+        there,
         eps4_in_eps8=asked.wired.eps4_in_eps8,
         one_each=asked.wired.build.house_rules.chained_graphics == "never",
         memory=asked.wired.memory,
@@ -112,19 +112,20 @@ def ports(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
     short = [c for c in counts if c.short]
     # A narrower kind says nothing new where its wider one is short.
     told = [c for c in short if not any(w.kind in c.kind and w is not c for w in short)]
-    boxed = {x.thing.name: x.whose for x in lying}
-    more: dict[str, Any] = {"short": tuple(told), "adapters": adapters, "boxed": boxed}
+    lies = {t.name: "your drawer" for t in asked.drawer}
+    lies |= {x.thing.name: f"the box of {x.whose}" for x in lying}
+    more: dict[str, Any] = {"short": tuple(told), "adapters": adapters, "lies": lies}
     status: CheckStatus = "fail" if told else "pass"
-    if told and (had := _could_be_had(supply, asked, needed, lying)):
+    if told and (had := _could_be_had(supply, asked, needed, there)):
         status, more = "warn", more | {"had": had}
     yield SupplyCheck(id="ports", status=status, more=more)
 
 
 def _could_be_had(
-    supply: Supply, asked: Asked, needed: list[Input], lying: tuple[AtHand, ...]
+    supply: Supply, asked: Asked, needed: list[Input], there: tuple[Adapter, ...]
 ) -> str:
-    """An adapter that could be had with which no lead is short; empty where none does alone."""
-    there = (*asked.wired.build.adapters, *adapters_of(lying))
+    """An adapter that could be had with which, and with those that are there, no lead is short;
+    empty where none does alone."""
     for adapter in asked.could_be_had:
         counts, used = leads(
             supply,

@@ -22,10 +22,11 @@ def act(request: HttpRequest, key: str, body: schemas.ActIn) -> HttpResponse:
 @router.post("/builds/{key}/preview", response=schemas.PreviewOut, operation_id="preview")
 def preview(request: HttpRequest, key: str, body: schemas.ActIn) -> HttpResponse:
     """The result that an edit would have. Writes nothing."""
-    build = actions.preview(owner_of(request), key, body.action)
+    owner = owner_of(request)
+    build = actions.preview(owner, key, body.action)
     return answer(
         ("version", dump(int, body.base_version)),
-        ("result", dump(Compact, results.work_out(build).result)),
+        ("result", dump(Compact, results.work_out(owner.pk, build).result)),
     )
 
 

@@ -6,7 +6,31 @@ import json
 
 from builds.tests.support import ROOT, ApiCase
 
+DUNLIN = (ROOT / "demo/builds/dunlin.tally.json").read_text(encoding="utf-8")
 CURLEW = (ROOT / "demo/builds/curlew.tally.json").read_text(encoding="utf-8")
+
+
+class Lying(ApiCase):
+    def test_an_adapter_that_lies_free_counts_for_the_supply(self) -> None:
+        """*Dunlin* asks for a 16-pin lead that its supply has not, once its card is another."""
+        text = json.loads(DUNLIN) | {"runs": []}
+        text["cables"] = [c for c in text["cables"] if c["plugs"][0]["kind"] != "16pin"]
+        card = next(p for p in text["parts"] if p["kind"] == "card")
+        card["sockets"] = [{"key": "a", "kind": "16pin"}]
+        key = self.open(json.dumps(text))["key"]
+
+        def ports() -> tuple[str, str]:
+            checks = self.call("get", f"/builds/{key}")[1]["result"]["supply"]["checks"]
+            found = next(c for c in checks if c["id"] == "ports")
+            return found["status"], found["text"]
+
+        self.assertEqual(ports()[0], "fail")
+        listed = self.call("get", "/builds")[1][0]["overall"]
+        made = {"kind": "adapter", "slug": "adapter-16pin-2"}
+        self.assertEqual(self.call("post", "/drawer", made)[0], 201)
+        self.assertEqual(ports()[0], "pass")
+        self.assertIn("from your drawer", ports()[1])
+        self.assertEqual(self.call("get", "/builds")[1][0]["overall"] == listed, False)
 
 
 class Putting(ApiCase):

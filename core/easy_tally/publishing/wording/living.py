@@ -52,9 +52,9 @@ def _ports(c: SupplyCheck) -> str:
             return f"leads: all {c.more['fed']} sockets fed, by the map"
         adapters = c.more.get("adapters", ())
         if adapters:
-            boxed = c.more.get("boxed", {})
-            names = [f"{a} from the box of {boxed[a]}" if a in boxed else a for a in adapters]
-            where = "" if set(adapters) <= set(boxed) else " of this build"
+            lies = c.more.get("lies", {})
+            names = [f"{a} from {lies[a]}" if a in lies else a for a in adapters]
+            where = "" if set(adapters) <= set(lies) else " of this build"
             return f"leads: enough of each kind with {' and '.join(names)}{where}, by count"
         return "leads: enough of each kind for the sockets, by count"
     had = c.more.get("had")
