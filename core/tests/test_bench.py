@@ -13,10 +13,12 @@ from easy_tally.editing import ChangeBuild, ChangeCable
 from easy_tally.files import bench_pdf, build_file
 from easy_tally.mapping import Wish, applied, solve
 from easy_tally.things.build import Build
+from easy_tally.things.parts import Fan, Header
 from hypothesis import given, settings
 from hypothesis import strategies as st
 from reportlab.platypus import Table
 
+from .helpers import board, build
 from .small import made_up
 
 DEMO = Path(__file__).resolve().parents[2] / "demo/builds"
@@ -210,10 +212,23 @@ class Printed(unittest.TestCase):
         self.assertEqual(bench_pdf._filled(["ab"], "  ", font, 3.0), "a\nb")
 
     def test_a_flag_for_both_ends_of_every_run(self) -> None:
-        """Six runs with nine plugs in use: fifteen flags."""
+        """Six runs with nine plugs in use: fifteen flags, beside those of what is on headers."""
         found = list(bench_pdf.flags_of(analyse(_demo("heron"), 2026)))
-        self.assertEqual(len(found), 15)
+        self.assertEqual(len(found), 15 + 6)
         self.assertIn(("Knot R · b", "C5  Graphics cable 1, chained"), found)
+
+    def test_each_fans_header_on_its_flag_and_in_its_step(self) -> None:
+        """Three fans on a board with two fan headers and the processor's own: the processor's goes
+        last, so that the third takes it."""
+        headers = [Header(key=k, kind="fan") for k in ("cpu-fan", "fan-1", "fan-2")]
+        fans = Fan(key="fans", name="Teal", count=3)
+        b = build(board(headers=tuple(headers)), fans)
+        a = analyse(b, 2026)
+        hung = ["fan-1", "fan-2", "cpu-fan"]
+        flags = [(f"{h}  Board", f"Teal ({n})") for n, h in enumerate(hung, 1)]
+        self.assertEqual(list(bench_pdf.flags_of(a)), flags)
+        step = next(s for s in steps(a) if s.id == "header:fans")
+        self.assertIn("1 on fan-1, 2 on fan-2, 3 on cpu-fan", step.title)
 
     def test_a_build_of_nothing_prints_too(self) -> None:
         a = analyse(Build(name="<Empty & new>"), 2026)

@@ -102,6 +102,17 @@ class Cards(unittest.TestCase):
         for places, status in (((1, 4), "pass"), ((1, 3), "fail"), ((1, 6), "fail")):
             self.assertEqual(_all(self._placed(*places), "slots")[0].status, status, places)
 
+    def test_over_another_by_one_place_at_the_least(self) -> None:
+        """Three places from the first cover the third's; where nobody says how many a card covers,
+        it covers its own: two in the third place meet for certain, at the first and fourth not."""
+        for places, status in (((1, 3), "fail"), ((3, 1), "unknown"), ((1, 4), "pass")):
+            b = self._placed(*places)
+            first, second = (p for p in b.parts if p.kind == "card")
+            b = b.model_copy(
+                update={"parts": (b.parts[0], first, second.model_copy(update={"covers": None}))}
+            )
+            self.assertEqual(_all(b, "slots")[0].status, status, places)
+
     def test_a_place_left_free_beside_the_hot_card(self) -> None:
         """Of seven places six are covered: one could be free below the first card."""
         for places, status in (((1, 4), "warn"), ((1, 5), "pass")):

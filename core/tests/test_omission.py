@@ -417,6 +417,15 @@ class Told(unittest.TestCase):
         found = compact(analyse(build(board(), card(30, ""))))
         self.assertIn("card.slot-share-ignored", [n.id for n in found.notes])
 
+    def test_a_long_card_in_a_short_slot_runs_on_its_lanes(self) -> None:
+        """16 lanes in a slot of 4: 25 W; in one of 16 nothing is said."""
+        slots = (Slot(key="s1", lanes=16), Slot(key="s2", lanes=4))
+        for slot, notes_told in (("s1", 0), ("s2", 1)):
+            found = compact(analyse(build(board(slots=slots), card(30, "", slot=slot))))
+            notes = [n for n in found.notes if n.id == "card.few-lanes"]
+            self.assertEqual(len(notes), notes_told)
+            self.assertTrue(all("grants 25 W" in n.text for n in notes))
+
     def test_a_raised_power_limit_raises_that_cards_floor(self) -> None:
         """320 W × 1.2 is 64 W more: 650 + 64 = 714 W, above another card's 700 W."""
         cards = (

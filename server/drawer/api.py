@@ -18,7 +18,7 @@ from easy_tally.catalogue import (
     say_drawer,
     thing_words,
 )
-from easy_tally.entry import unknown_words, used_in
+from easy_tally.entry import read_boxed, unknown_words, used_in
 from easy_tally.files import kits_csv
 from ninja import Router
 from owners.models import owner_of
@@ -169,6 +169,12 @@ def read_loose(request: HttpRequest, body: schemas.SaidIn) -> dict[str, Any]:
         return {"thing": thing, "name": thing.name, "words": [thing_words(thing)]}, thing.note
 
     return {"thing": None, "name": ""} | _said(body.text, own, told)
+
+
+@router.post("/loose/boxed", response=schemas.BoxedOut, operation_id="readBoxed")
+def read_of_box(request: HttpRequest, body: schemas.BoxedIn) -> dict[str, Any]:
+    """What a line says that came in a box. Writes nothing."""
+    return {"thing": read_boxed(body.text, words.own(owner_of(request)))}
 
 
 def _loose(entry: LooseEntry) -> dict[str, Any]:

@@ -7,7 +7,7 @@ from typing import Any, Literal
 from catalogue.schemas import OwnWordOut
 from easy_tally.catalogue import DrawerKind, DrawerThing, LooseEntry, LooseKind
 from easy_tally.files import kits_csv
-from easy_tally.things import Adapter, Backplane, Cable, Extension
+from easy_tally.things import Adapter, Backplane, Boxed, Cable, Extension
 from ninja import Schema
 from pydantic import Field
 
@@ -86,6 +86,18 @@ class SaidOut(ReadOut):
 
     thing: Cable | Adapter | Extension | Backplane | None
     name: str
+
+
+class BoxedIn(Schema):
+    """A thing of a box being typed."""
+
+    text: str = Field(max_length=500)
+
+
+class BoxedOut(Schema):
+    """What lies in a box."""
+
+    thing: Boxed
 
 
 class LooseOut(Schema):

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
+from ..standards.connectors import SLOT_W
 from ..tally.contradictions import contradictions
 from ..tally.demand import Adrift
 from ..things.parts import Card
@@ -84,6 +85,21 @@ def without_way_in(a: Analysis) -> Iterator[Finding]:
 
 def _most_w(x: Adrift) -> float:
     return max(s.likely for s in x.load.spans) + x.load.surge.likely
+
+
+def few_lanes(a: Analysis) -> Iterator[Finding]:
+    """Cards in a slot of fewer lanes than their edge has: they run on those, and such a slot grants
+    what it grants."""
+    for part in a.build.parts:
+        slot = a.wired.slot_of(part) if isinstance(part, Card) else None
+        if isinstance(part, Card) and slot is not None and slot.lanes < part.lanes:
+            yield Finding(
+                id="card.few-lanes",
+                severity="note",
+                subject=Subject(of="part", key=part.key, field="slot"),
+                cause=slot,
+                numbers={"lanes": slot.lanes, "edge": part.lanes, "watts": SLOT_W[slot.lanes][2]},
+            )
 
 
 def ignored(a: Analysis) -> Iterator[Finding]:

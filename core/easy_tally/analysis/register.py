@@ -67,6 +67,13 @@ CHECKS: tuple[Check, ...] = (
         find=of_parts.ignored,
     ),
     Check(
+        id="part.lanes",
+        family="parts",
+        words="cards in slots of fewer lanes",
+        needs="board",
+        find=of_parts.few_lanes,
+    ),
+    Check(
         id="signal.ports",
         family="parts",
         words="signal ports: SATA data, M.2 slots, internal USB, front leads",

@@ -342,8 +342,8 @@ def _drives(a: Analysis) -> Iterator[Step]:
         if isinstance(part, ON_HEADER) and not part.sockets:
             hub = a.wired.parts.get(part.on) if part.on else a.wired.board
             on = hub.name if hub else "a header"
-            headers = dict.fromkeys(h.key for h in a.wired.hung.get(part.key, ()))
-            named = f": {', '.join(headers)}" if headers else ""
+            headers = [h.key for h in a.wired.hung.get(part.key, ())]
+            named = f": {_each_on(headers)}" if headers else ""
             times = f"{part.count} × " if part.count > 1 else ""
             yield Step(
                 id=f"header:{part.key}",
@@ -353,6 +353,13 @@ def _drives(a: Analysis) -> Iterator[Step]:
                 looks=(Look(id="blades", text="Its lead is clear of every blade."),),
                 caution=_LOOP if isinstance(part, Pump) else "",
             )
+
+
+def _each_on(headers: list[str]) -> str:
+    """Which of several goes on which header."""
+    if len(set(headers)) == 1:
+        return headers[0]
+    return ", ".join(f"{n} on {header}" for n, header in enumerate(headers, 1))
 
 
 _LOOP = (

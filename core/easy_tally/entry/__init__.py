@@ -9,7 +9,7 @@ guessed. `say` prints any part as a line that `parse` reads back to the same par
 is told in docs/entry-line.md; its words stand in `words.py`.
 """
 
-from .kits import read_case_line, unknown_words
+from .kits import read_boxed, read_case_line, unknown_words
 from .own import MEANINGS, MOST_WORDS, checked, label_of, used_in
 from .printer import say
 from .reader import parse, parse_list, plain
@@ -29,6 +29,7 @@ __all__ = [
     "parse",
     "parse_list",
     "plain",
+    "read_boxed",
     "read_case_line",
     "say",
     "slots_of",

@@ -21,13 +21,14 @@ from ..standards.efficiency import (
     Points,
 )
 from ..standards.sizes import QUIET_SHARE
+from ..things.adapters import Adapter
 from ..things.case import Case
 from ..things.supply import Supply
 from ..usual import End, taken_cables, taken_case, taken_supply
 from ..wiring import Input
 from .asked import Asked, CheckStatus, SupplyCheck
-from .at_hand import at_hand
 from .at_hand import adapters as adapters_of
+from .at_hand import at_hand
 from .at_hand import brackets as brackets_of
 from .box import leads
 from .case.room import PLUG_ROOM_MM, out_of_reach

@@ -5,6 +5,7 @@ from __future__ import annotations
 from .adapters import Adapter, Backplane, Extension
 from .assumed.assumptions import Assumptions
 from .assumed.presets import PRESETS
+from .boxed import Boxed
 from .build import FORMAT_VERSION, Build
 from .cables import Cable, Connection, Plug, RailPins, Run, SocketRef, SupplyEnd
 from .case import Case
@@ -41,6 +42,7 @@ __all__ = [
     "Assumptions",
     "Backplane",
     "Board",
+    "Boxed",
     "Build",
     "Cable",
     "Card",

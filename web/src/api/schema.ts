@@ -1035,6 +1035,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/loose/boxed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Read Of Box
+         * @description What a line says that came in a box. Writes nothing.
+         */
+        post: operations["readBoxed"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/builds/{key}/map": {
         parameters: {
             query?: never;
@@ -7307,6 +7327,22 @@ export interface components {
             family: string;
         };
         /**
+         * BoxedOut
+         * @description What lies in a box.
+         */
+        BoxedOut: {
+            /** Thing */
+            thing: components["schemas"]["Adapter"] | components["schemas"]["Extension"] | components["schemas"]["Backplane"] | components["schemas"]["Bracket"] | components["schemas"]["LoosePart"];
+        };
+        /**
+         * BoxedIn
+         * @description A thing of a box being typed.
+         */
+        BoxedIn: {
+            /** Text */
+            text: string;
+        };
+        /**
          * BusyOut
          * @description What somebody who is waited for is busy with, and since when.
          */
@@ -10263,6 +10299,40 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SaidOut"];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            405: components["responses"]["Problem405"];
+            409: components["responses"]["Problem409"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+            503: components["responses"]["Problem503"];
+            507: components["responses"]["Problem507"];
+        };
+    };
+    readBoxed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BoxedIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BoxedOut"];
                 };
             };
             400: components["responses"]["Problem400"];

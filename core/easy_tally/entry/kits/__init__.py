@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from .boxed import read_box, say_box
+from .boxed import read_box, read_boxed, say_box
 from .cables import read_cable, say_cable
 from .cases import CASE_WORDS, read_case_line, say_case
 from .heard import unknown_words
@@ -17,6 +17,7 @@ __all__ = [
     "head_noun",
     "is_cage",
     "read_box",
+    "read_boxed",
     "read_cable",
     "read_cage",
     "read_case_line",

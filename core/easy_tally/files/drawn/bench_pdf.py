@@ -217,7 +217,8 @@ class Flag(NamedTuple):
 
 
 def flags_of(a: Analysis) -> Iterator[Flag]:
-    """Both ends of every run: one at the port, one at each plug."""
+    """Both ends of every run: one at the port, one at each plug; then one at the lead of everything
+    that hangs on a header."""
     joints = [s.joint for s in steps(a) if s.joint is not None]
     for j in joints:
         if j.kind == "port":
@@ -225,6 +226,11 @@ def flags_of(a: Analysis) -> Iterator[Flag]:
             yield Flag(f"{j.port}  {j.name}", ", ".join(ends))
         else:
             yield Flag(_short(j), f"{j.port}  {j.name}".strip())
+    for part in a.build.parts:
+        for n, header in enumerate(a.wired.hung.get(part.key, ()), 1):
+            owner = a.wired.parts.get(getattr(part, "on", None) or "") or a.wired.board
+            which = f"{part.name} ({n})" if part.count > 1 else part.name
+            yield Flag(f"{header.key}  {owner.name if owner else ''}", which)
 
 
 def _short(j: Joint) -> str:

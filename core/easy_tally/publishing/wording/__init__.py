@@ -199,6 +199,15 @@ def _unfed(a: Analysis, f: Finding, cause: Any) -> Said:
     return Said(a.wired.words(cause.ref), f"Its {words} socket {why}, and nothing feeds it.")
 
 
+def _few_lanes(a: Analysis, f: Finding, cause: Any) -> Said:
+    lanes, edge, watts = f.numbers["lanes"], f.numbers["edge"], f.numbers["watts"]
+    text = (
+        f"Its edge has {edge} lanes and {cause.key} has {lanes}: it runs on {lanes}, where it goes "
+        f"in at all, and such a slot grants {watts:g} W."
+    )
+    return Said(_part_name(a, f.subject.key), text)
+
+
 def _board(a: Analysis, f: Finding, cause: Any) -> Said:
     return Said(board_title(a.wired, cause), board_cause(a.wired, cause))
 
@@ -250,6 +259,7 @@ _BY_ID: dict[str, _Words] = {
     "part.unfed": _part_unfed,
     "drive.kept-off": _kept_off,
     "card.slot-share-ignored": _slot_ignored,
+    "card.few-lanes": _few_lanes,
     "supply.none": _no_supply,
     "supply.contradiction": _label,
     "supply.unknown": _supply_unknown,

@@ -291,11 +291,15 @@ def slots(wired: Wired, case: Case) -> Iterator[FitCheck]:
         *((c.covers is None, Missing("part", c.key, "covers")) for c in cards),
     )
     known = float(sum((c.covers or 1) * c.count for c in cards))
+    stated = [c for c in wired.stated.parts if isinstance(c, Card)]
     # Of a card of which nobody says it, it is one place at the least.
-    least = sum((c.covers or 1) * c.count for c in wired.stated.parts if isinstance(c, Card))
+    least = sum((c.covers or 1) * c.count for c in stated)
     sure = wired.stated.case is not None and wired.stated.case.slots is not None
     limit = None if case.slots is None else float(case.slots)
     clash = _clash(wired, cards, case.slots)
+    certain = sure and limit is not None and exceeds(least, limit)
+    # Of places as usual two cards may meet; where each covers one place at the least they do.
+    certain = certain or _clash(wired, stated, case.slots if sure else None, at_least=1) is not None
     status: CheckStatus = "fail" if clash else _held(known, limit, missing)
     yield FitCheck(
         id="slots",
@@ -304,22 +308,26 @@ def slots(wired: Wired, case: Case) -> Iterator[FitCheck]:
         limit=limit,
         unit="places",
         missing=missing,
-        more={"clash": clash, "certain": sure and limit is not None and exceeds(least, limit)},
+        more={"clash": clash, "certain": certain},
     )
 
 
-def places_of(wired: Wired, card: Card) -> range | None:
-    """The slot places that a card covers, from its slot's on; None where that is not known."""
+def places_of(wired: Wired, card: Card, at_least: int | None = None) -> range | None:
+    """The slot places that a card covers, from its slot's on: `at_least` so many where nobody says
+    how many; None where that is not known."""
     slots = wired.board.slots if wired.board else ()
     place = next((s.place for s in slots if s.key == card.slot), None)
-    return None if place is None or card.covers is None else range(place, place + card.covers)
+    covers = at_least if card.covers is None else card.covers
+    return None if place is None or covers is None else range(place, place + covers)
 
 
-def _clash(wired: Wired, cards: list[Card], last: int | None) -> tuple[str, str] | None:
+def _clash(
+    wired: Wired, cards: list[Card], last: int | None, at_least: int | None = None
+) -> tuple[str, str] | None:
     """Two cards that cover one place, or a card and the end of the case."""
     taken: dict[int, str] = {}
     for card in cards:
-        for place in places_of(wired, card) or ():
+        for place in places_of(wired, card, at_least) or ():
             if place in taken:
                 return card.name, taken[place]
             if last is not None and place > last:

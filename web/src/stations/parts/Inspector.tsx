@@ -12,7 +12,7 @@ import { Choice, NumberField, TextField } from "../../ui/fields";
 import { useWords } from "../../words";
 import { FindOutHere } from "../frame/ToFindOut";
 import { FromCatalogue } from "./FromCatalogue";
-import { InBoxes } from "./InBoxes";
+import { ItsBox } from "./InBoxes";
 import { KindFields } from "./KindFields";
 import type { Changes, SetPart } from "./set";
 import { Sockets } from "./Sockets";
@@ -77,7 +77,10 @@ export function Inspector({ part, field, onGone }: { part: Part; field: string; 
       <KindFields part={part} set={set} />
       {"sockets" in part && <Sockets part={part} set={set} />}
       <FindOutHere of="part" subject={part.key} />
-      <InBoxes title="In its box" of={(x) => x.of === "part" && x.key === part.key} />
+      <ItsBox
+        of={(x) => x.of === "part" && x.key === part.key}
+        set={(made) => set((now) => ({ in_box: made(now.in_box) }))}
+      />
       <Derived part={part.key} buildKey={build.key} version={build.version} />
       <TextField label="Note" value={part.note} max={2000} onCommit={(note) => set({ note })} />
       <FromCatalogue part={part} set={set} />

@@ -10,7 +10,7 @@ import { Button } from "../../ui/button";
 import { Choice, NumberField, Tick } from "../../ui/fields";
 import { Remove } from "../parts/Outputs";
 import { FindOutHere } from "../frame/ToFindOut";
-import { InBoxes } from "../parts/InBoxes";
+import { ItsBox } from "../parts/InBoxes";
 
 const MEASURES: { name: keyof Case & `${string}_mm`; label: string }[] = [
   { name: "card_length_mm", label: "Room for a card’s length" },
@@ -67,7 +67,7 @@ export function CaseFields() {
             onChange={(size) => void set({ size: SIZES.find((s) => s === size) ?? null })}
           />
           <FindOutHere of="case" />
-          <InBoxes title="In its box" of={(x) => x.of === "case"} />
+          <ItsBox of={(x) => x.of === "case"} set={(made) => set((c) => ({ in_box: made(c.in_box) }))} />
           <div className="grid grid-cols-2 gap-x-3 gap-y-2">
             {MEASURES.map((m) => (
               <span key={m.name} data-field={m.name}>

@@ -3,6 +3,7 @@ import { useRef } from "react";
 import type { Supply } from "../../api/client";
 import { useWrite } from "../../state/build/contexts";
 import { Choice, NumberField, TextField, Tick } from "../../ui/fields";
+import { ItsBox } from "../parts/InBoxes";
 import { useField } from "../parts/useField";
 
 type NumberName = {
@@ -89,6 +90,10 @@ export function LabelFields({ supply, field }: { supply: Supply; field: string }
           label="Has a telemetry lead for an internal USB header"
           checked={supply.telemetry_lead}
           onChange={(telemetry_lead) => void act(edit({ telemetry_lead }))}
+        />
+        <ItsBox
+          of={(x) => x.of === "supply"}
+          set={(made) => act((doc) => edit({ in_box: made(doc.supply?.in_box ?? []) }))}
         />
       </div>
     </details>
