@@ -101,6 +101,9 @@ class Upgrades(unittest.TestCase):
         self.assertEqual(now.pop("case"), old.pop("case") | {"size": None, "in_box": []})
         for owner in (now["supply"], *now["parts"]):
             self.assertEqual(owner.pop("in_box"), [])
+        lists = ("cables", "adapters", "extensions", "backplanes")
+        for thing in (now["supply"], now["bracket"], *(t for name in lists for t in now[name])):
+            self.assertIsNone(thing.pop("to_buy"))
         for name in ("cables", "adapters", "extensions"):  # of which nobody had said the conductors
             for thing, was in zip(now[name], old[name], strict=True):
                 if not any(was["conductors"].values()):

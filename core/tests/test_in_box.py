@@ -8,6 +8,7 @@ from easy_tally.advice import map_it, ways_to_stay
 from easy_tally.analysis import analyse
 from easy_tally.entry import parse, say
 from easy_tally.entry.kits import read_box, say_box
+from easy_tally.mapping import InStock
 from easy_tally.publishing import compact, map_answer
 from easy_tally.supplies.at_hand import at_hand
 from easy_tally.things.adapters import Adapter, Bracket
@@ -87,7 +88,7 @@ class Checks(unittest.TestCase):
 
     def test_it_may_stay_by_an_adapter_too(self) -> None:
         of = adapter(codes=((1, 150), (2, 300)))
-        ways = ways_to_stay(analyse(_build(False), 2026), (of,))
+        ways = ways_to_stay(analyse(_build(False), 2026), (InStock(thing=of, owned=False),))
         self.assertEqual([w.id for w in ways], ["adapter"])
         b = apply(_build(False), ways[0].edit)
         self.assertEqual(self._ports(b)[0], "pass")

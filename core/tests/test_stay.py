@@ -8,6 +8,7 @@ from easy_tally.advice import effects, ways_to_stay
 from easy_tally.advice.stay import _does
 from easy_tally.analysis import analyse
 from easy_tally.editing import ChangeBuild, ChangePart
+from easy_tally.mapping import InStock
 from easy_tally.publishing import effect_words
 from easy_tally.things.build import Build
 
@@ -130,8 +131,9 @@ class Cables(unittest.TestCase):
         b = build(board(), processor(), card(), cables=cables)
         other = graphics_cable("g2", count=1, family="Other")
         own = graphics_cable("g3", count=1, name="One more")
-        ways = ways_to_stay(analyse(b), (other, own))
+        stock = [InStock(thing=t, owned=True) for t in (other, own)]
+        ways = ways_to_stay(analyse(b), stock)
         self.assertEqual([(w.id, w.name) for w in ways], [("cable", "One more")])
-        self.assertEqual(ways_to_stay(analyse(b), (other,)), ())
+        self.assertEqual(ways_to_stay(analyse(b), stock[:1]), ())
         then = analyse(apply(b, ways[0].edit))
         self.assertNotIn("fail", [c.status for c in then.supply.checks])  # type: ignore[union-attr]

@@ -6,24 +6,24 @@ from __future__ import annotations
 from dataclasses import replace
 
 from drawer import store as drawer
+from drawer.prices import LOOSE, OF_DRAWER, prices_for
 from easy_tally import Analysis, Build, NotThere
 from easy_tally.catalogue import DrawerThing
+from easy_tally.mapping import InStock
 from easy_tally.supplies import Candidate, Kit, ranked
-from easy_tally.things import Adapter, Cable
+from easy_tally.things import Adapter, Cable, Extension
 from owners.models import Owner
 
 from catalogue import supplies
 
-#: In front of the key of a thing in the drawer, where a supply is called by a slug.
-OF_DRAWER = "drawer:"
 
-
-def every(owner: Owner) -> list[Kit]:
-    """Every supply that may be taken."""
-    things = drawer.every(owner)
+def every(owner: Owner, build: Build) -> list[Kit]:
+    """Every supply that may be taken, those that could be had with their price."""
+    things, given = drawer.every(owner), prices_for(owner, build)
     own = [_owned(t, b, things) for t, b in things if t.supply and t.condition != "not to be used"]
     shipped = supplies.catalogue().values()
-    return [*own, *(Kit(k.slug, "catalogue", k.supply, k.cables) for k in shipped)]
+    kits = [*own, *(Kit(k.slug, "catalogue", k.supply, k.cables) for k in shipped)]
+    return [k._replace(price=given.get(k.slug)) if k.source != "owned" else k for k in kits]
 
 
 def _owned(
@@ -56,20 +56,23 @@ def _owned(
     )
 
 
-def kit(owner: Owner, slug: str) -> Kit:
-    """The supply called `slug`. Raises NotThere."""
+def kit(owner: Owner, slug: str, build: Build) -> Kit:
+    """The supply called `slug`, with its price where it could be had. Raises NotThere."""
+    price = prices_for(owner, build).get(slug)
     if not slug.startswith(OF_DRAWER):
         catalogue_kit = supplies.kit(slug)
-        return Kit(slug, "catalogue", catalogue_kit.supply, catalogue_kit.cables)
+        return Kit(slug, "catalogue", catalogue_kit.supply, catalogue_kit.cables, price=price)
     things = drawer.every(owner)
     thing = drawer.one(owner, slug.removeprefix(OF_DRAWER))
-    return _owned(thing, next(b for t, b in things if t.key == thing.key), things)
+    own = _owned(thing, next(b for t, b in things if t.key == thing.key), things)
+    return own if own.source == "owned" else own._replace(price=price)
 
 
 def others(owner: Owner, build: Build) -> list[Kit]:
     """Every supply that a build may take in the place of its own."""
     now = build.supply
-    return [k for k in every(owner) if now is None or not now.owned or k.supply.owned != now.owned]
+    kits = every(owner, build)
+    return [k for k in kits if now is None or not now.owned or k.supply.owned != now.owned]
 
 
 def judged(owner: Owner, analysis: Analysis) -> list[Candidate[Kit]]:
@@ -83,15 +86,21 @@ def judged(owner: Owner, analysis: Analysis) -> list[Candidate[Kit]]:
     return ranked(others(owner, analysis.build), asked)
 
 
-def loose(owner: Owner) -> tuple[Cable | Adapter, ...]:
-    """Cables and adapters that could be added: those in the drawer that are free, then those that
-    are sold."""
-    own = [
-        t.thing.model_copy(update={"owned": t.key})
-        for t, used in drawer.every(owner)
-        if isinstance(t.thing, Cable | Adapter)
-        and t.count > len(used)
-        and t.condition != "not to be used"
+def stock(owner: Owner, build: Build) -> list[InStock]:
+    """Cables, adapters and extensions that could be had: what lies free in the drawer, then what is
+    sold by itself, with its price."""
+    in_stock = []
+    for thing, used in drawer.every(owner):
+        owned, free = thing.thing, thing.count - len(used)
+        if free < 1 or thing.condition == "not to be used":
+            continue
+        if isinstance(owned, Cable | Adapter | Extension):
+            own = owned.model_copy(update={"owned": thing.key})
+            in_stock.append(InStock(thing=own, owned=True, free=free))
+    given = prices_for(owner, build)
+    in_stock += [
+        InStock(thing=e.thing, owned=False, price=given.get(f"{LOOSE}{slug}"))
+        for slug, e in supplies.loose().items()
+        if isinstance(e.thing, Cable | Adapter | Extension)
     ]
-    sold = (e.thing for e in supplies.loose().values())
-    return (*own, *(t for t in sold if isinstance(t, Cable | Adapter)))
+    return in_stock

@@ -163,6 +163,7 @@ class CandidateOut(Schema):
     builds: list[str]
     condition: str
     lies: str
+    price: float | None
     in_build: bool
     supply: Supply
     cables: list[Cable]

@@ -24,7 +24,7 @@ from ninja import Router
 from owners.models import owner_of
 
 from catalogue import supplies, words
-from drawer import schemas, store
+from drawer import prices, schemas, store
 
 router = Router()
 
@@ -151,6 +151,20 @@ def remove(request: HttpRequest, key: str) -> tuple[int, None]:
     """Take a thing out for good."""
     store.remove(owner_of(request), key)
     return 204, None
+
+
+@router.get("/prices", response=schemas.PricesOut, operation_id="prices")
+def list_prices(request: HttpRequest) -> dict[str, Any]:
+    """What things cost that could be had, as far as that was given."""
+    given = prices.prices_of(owner_of(request))
+    return {"currency": given.currency, "prices": given.of}
+
+
+@router.patch("/prices", response=schemas.PricesOut, operation_id="givePrices")
+def give_prices(request: HttpRequest, body: schemas.PricesIn) -> dict[str, Any]:
+    """Say what things cost, and in which currency."""
+    given = prices.give(owner_of(request), body.prices, body.currency)
+    return {"currency": given.currency, "prices": given.of}
 
 
 @router.get("/loose", response=list[schemas.LooseOut], operation_id="loose")

@@ -88,6 +88,21 @@ class SaidOut(ReadOut):
     name: str
 
 
+class PricesIn(Schema):
+    """Prices to set or, none, to take back, by what they are of; the currency, where it changes."""
+
+    prices: dict[str, float | None] = Field(default={}, max_length=2_000)
+    currency: str | None = Field(default=None, max_length=8)
+
+
+class PricesOut(Schema):
+    """What things cost that could be had: by the slug of a supply, `drawer:` and the key of one
+    looked at, `loose:` and the slug of what is sold by itself."""
+
+    currency: str
+    prices: dict[str, float]
+
+
 class BoxedIn(Schema):
     """A thing of a box being typed."""
 

@@ -18,6 +18,7 @@ from pydantic import ValidationError
 
 from catalogue import supplies
 from drawer.models import Thing, Use
+from drawer.prices import OF_DRAWER, give, prices_of
 
 #: Most things of one owner.
 MOST = 1_000
@@ -116,6 +117,9 @@ def remove(owner: Owner, key: str) -> None:
     if use is not None:
         raise InUse(_read(row).name, use.build, _read(row).count)
     row.delete()
+    prices = prices_of(owner).of
+    if f"{OF_DRAWER}{key}" in prices:
+        give(owner, {f"{OF_DRAWER}{key}": None}, None)
 
 
 def of_slug(kind: DrawerKind, slug: str) -> dict[str, Any]:

@@ -2,14 +2,17 @@
 
 from __future__ import annotations
 
+from time import monotonic
 from typing import Any, Literal
 
 from base.formats import BusyOut, busy_out
-from builds import actions
+from builds import actions, candidates, results
 from builds.models import Build
-from django.http import HttpRequest
+from builds.routes.answering import dump
+from django.http import HttpRequest, HttpResponse
 from easy_tally import Refused
-from easy_tally.publishing import MapAnswer
+from easy_tally.advice import ways_to_reach as reach_ways
+from easy_tally.publishing import MapAnswer, RepairAnswer, repair_answer
 from ninja import Router, Schema
 from owners.models import owner_of
 
@@ -17,6 +20,8 @@ from jobs import maps
 from jobs.models import Feeds
 
 router = Router()
+#: Seconds after which no more ways to reach are looked for: somebody waits.
+_REACH_S = 4.0
 
 
 class Wish(Schema):
@@ -96,6 +101,19 @@ def _answer(row: Build) -> dict[str, Any]:
         "waits": job_state.waits,
         "busy": busy_out(job_state.busy),
     }
+
+
+@router.get("/builds/{key}/reach", response=list[RepairAnswer], operation_id="waysToReach")
+def ways_to_reach(request: HttpRequest, key: str) -> HttpResponse:
+    """What mends plugs of the map that do not reach, each way worked out; nothing where all do."""
+    owner = owner_of(request)
+    analysis = results.analysis(actions.find(owner, key))
+    until = monotonic() + _REACH_S
+    ways = reach_ways(
+        analysis, candidates.stock(owner, analysis.build), lambda: monotonic() > until
+    )
+    answers = [repair_answer(analysis.build, way) for way in ways]
+    return HttpResponse(dump(list[RepairAnswer], answers), content_type="application/json")
 
 
 @router.post("/builds/{key}/feeds", response=list[FeedOut], operation_id="askFeeds")

@@ -13,11 +13,8 @@ from builds.models import Build
 from django.conf import settings
 from django.db import transaction
 from django.utils import timezone
-from drawer import store as drawer
 from easy_tally.files import build_file
-from easy_tally.mapping import InStock
-from easy_tally.things import RULES, Adapter, Cable, Extension
-from owners.models import Owner
+from easy_tally.things import RULES
 from pydantic import ValidationError
 from work.exchange import Exchange, Unreachable, Worker
 from work.jobs import (
@@ -34,7 +31,6 @@ from work.jobs import (
 from work.outcomes import Outcome, look, why_it_waits
 from work.worker import QUEUE, work_on
 
-from catalogue import supplies
 from jobs.models import Feeds, MapJob
 
 _log = logging.getLogger(__name__)
@@ -75,13 +71,14 @@ class State(NamedTuple):
 
 def ask(row: Build, part_of_build: str, part: str) -> None:
     """Ask for a map of a build as it is; one before it is dropped."""
+    build = results.current(row)
     asked = MapAsked.model_validate(
         {
             **_of(row, "the map"),
             "what": part_of_build,
             "part": part,
-            "stock": [Stock.of(s) for s in stock(row.owner)],
-            "kits": [KitSent.of(k) for k in candidates.others(row.owner, results.current(row))],
+            "stock": [Stock.of(s) for s in candidates.stock(row.owner, build)],
+            "kits": [KitSent.of(k) for k in candidates.others(row.owner, build)],
         }
     )
     wish = {"what": part_of_build, "part": part}
@@ -228,25 +225,6 @@ def _of(row: Build, part_of_build: str) -> dict[str, Any]:
         "document": build_file.write(build),
         "year": timezone.now().year,
     }
-
-
-def stock(owner: Owner) -> list[InStock]:
-    """What could be had: what lies free in the drawer, then what is sold by itself."""
-    in_stocks = []
-    for thing, used in drawer.every(owner):
-        owned, free = thing.thing, thing.count - len(used)
-        if (
-            isinstance(owned, Cable | Adapter | Extension)
-            and free > 0
-            and thing.condition != "not to be used"
-        ):
-            own = owned.model_copy(update={"owned": thing.key})
-            in_stocks.append(InStock(thing=own, owned=True, free=free))
-    sold = (e.thing for e in supplies.loose().values())
-    in_stocks += [
-        InStock(thing=t, owned=False) for t in sold if isinstance(t, Cable | Adapter | Extension)
-    ]
-    return in_stocks
 
 
 # -- which supplies and rules feed all -----------------------------------------------

@@ -16,6 +16,9 @@ class Owner(models.Model):
     name = models.CharField(max_length=80, unique=True)
     #: House rules that a new build starts with, where they differ from the defaults.
     house_rules = models.JSONField(default=dict)
+    #: The one currency of all prices, and those of what could be had, by its slug.
+    currency = models.CharField(max_length=8, default="")
+    prices = models.JSONField(default=dict)
 
     class Meta:
         #: Owners stood among the builds first; their rows stay where they are.

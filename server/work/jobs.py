@@ -35,20 +35,22 @@ class Stock(_Format):
     adapter: Adapter | None = None
     extension: Extension | None = None
     owned: bool
+    price: Annotated[float | None, Field(ge=0)] = None
     free: Annotated[int, Field(ge=0, le=10_000)]
 
     @classmethod
     def of(cls, in_stock: InStock) -> Stock:
         """As it is sent."""
         kind = type(in_stock.thing).__name__.lower()
-        return cls.model_validate(
-            {kind: in_stock.thing, "owned": in_stock.owned, "free": in_stock.free}
-        )
+        fields = {"owned": in_stock.owned, "free": in_stock.free, "price": in_stock.price}
+        return cls.model_validate({kind: in_stock.thing, **fields})
 
     def came(self) -> InStock | None:
         """As it is worked with."""
         thing = self.cable or self.adapter or self.extension
-        return InStock(thing=thing, owned=self.owned, free=self.free) if thing else None
+        if thing is None:
+            return None
+        return InStock(thing=thing, owned=self.owned, free=self.free, price=self.price)
 
 
 class KitSent(_Format):
@@ -59,6 +61,7 @@ class KitSent(_Format):
     supply: Supply
     cables: Annotated[tuple[Cable, ...], Field(max_length=1000)]
     elsewhere: bool = False
+    price: Annotated[float | None, Field(ge=0)] = None
 
     @classmethod
     def of(cls, kit: Kit) -> KitSent:
@@ -69,11 +72,12 @@ class KitSent(_Format):
             supply=kit.supply,
             cables=kit.cables,
             elsewhere=kit.source == "owned" and bool(kit.builds),
+            price=kit.price,
         )
 
     def came(self) -> Kit:
         """As it is worked with."""
-        return Kit(self.slug, self.source, self.supply, self.cables)
+        return Kit(self.slug, self.source, self.supply, self.cables, price=self.price)
 
 
 class _Job(_Format):

@@ -6,6 +6,7 @@ from .goals import map_goals
 from .judged_offers import judged
 from .mapped import Mapped, left_unfed, map_it, supplies_that_do
 from .positions import Effect, effects
+from .reach import ways_to_reach
 from .stay import ways_to_stay
 from .used import Uses, assumption_uses
 from .ways import Way
@@ -22,5 +23,6 @@ __all__ = [
     "map_goals",
     "map_it",
     "supplies_that_do",
+    "ways_to_reach",
     "ways_to_stay",
 ]

@@ -21,11 +21,13 @@ from ..mapping import (
     Stopped,
     Wish,
     applied,
+    moves,
     repairs,
     solve,
     why_not,
 )
 from ..supplies.at_hand import adapters, at_hand, extensions
+from ..supplies.compare import Candidate
 from ..supplies.kits import Kit, ranked
 from ..things.adapters import Adapter, Extension
 from ..things.build import Build
@@ -93,7 +95,7 @@ def map_it(
         return Mapped(
             build=build, status="impossible", proven=True, facts=facts, undecided=undecided
         )
-    ways = tuple(_first(repairs(build, partial, stock, stop, supplies)))
+    ways = by_price(build, _first(repairs(build, partial, stock, stop, supplies)))
     return replace(_with(build, partial), facts=facts, undecided=undecided, repairs=ways)
 
 
@@ -156,6 +158,18 @@ def _with(build: Build, mapping: Mapping) -> Mapped:
     )
 
 
+def by_price(build: Build, several: Iterable[Repair]) -> tuple[Repair, ...]:
+    """Repairs by what they cost, last those of which nobody knows it; then by how many plugs and
+    port ends they move."""
+
+    def key(r: Repair) -> tuple[bool, float, int]:
+        then = applied(r.added.to(build), r.found)
+        moved = sum(m.id != "keep" for m in moves(build, then))
+        return r.cost is None, r.cost or 0.0, moved
+
+    return tuple(sorted(several, key=key))
+
+
 def _first(several: Iterable[Repair]) -> Iterator[Repair]:
     try:
         for n, repair in enumerate(several, 1):
@@ -167,12 +181,17 @@ def _first(several: Iterable[Repair]) -> Iterator[Repair]:
 
 
 def supplies_that_do(build: Build, kits: Iterable[Kit], year: int) -> Iterator[OtherSupply]:
-    """Supplies that would do by every other check, best first; judged only where they are
-    wanted."""
-    for c in ranked(kits, analyse(build, year).asked):
+    """Supplies that would do by every other check: one's own, then by price, and of what has none
+    best first; judged only where they are wanted."""
+    several = ranked(kits, analyse(build, year).asked)
+
+    def key(c: Candidate[Kit]) -> tuple[bool, bool, float]:
+        return c.of.source != "owned", c.of.price is None, c.of.price or 0.0
+
+    for c in sorted(several, key=key):
         if c.result.verdict in ("right size", "a little short", "too big"):
             owned = c.of.source == "owned"
-            yield OtherSupply(supply=c.supply, cables=c.of.cables, owned=owned)
+            yield OtherSupply(supply=c.supply, cables=c.of.cables, owned=owned, price=c.of.price)
 
 
 def left_unfed(build: Build, year: int) -> tuple[int, int] | None:

@@ -6,15 +6,17 @@ Each way is worked out by judging the build with it, so that what is offered is 
 from __future__ import annotations
 
 import math
-from collections.abc import Callable, Sequence
+from collections.abc import Callable, Iterable, Sequence
 
 from ..analysis.analyse import tried
 from ..analysis.facts import Analysis
 from ..base.errors import EasyTallyError
 from ..editing import AddBetween, AddCable, ChangeBuild, ChangePart, Edit
+from ..mapping import InStock, by_cost
 from ..supplies.checks import OF_SIZE
 from ..things.adapters import Adapter
 from ..things.build import Build
+from ..things.buying import ToBuy
 from ..things.cables import Cable
 from ..things.parts import Card
 from .ways import Way
@@ -27,10 +29,10 @@ LEAST_LIMIT = 0.5
 MOST_CARDS = 4
 
 
-def ways_to_stay(a: Analysis, loose: tuple[Cable | Adapter, ...] = ()) -> tuple[Way, ...]:
-    """What lets the supply in place stay, each by itself: a lower power limit or a house rule where
-    its size does not do; of what is `loose` a cable of its family, and an adapter, where a lead is
-    short. None where it does already, or none of them is enough."""
+def ways_to_stay(a: Analysis, stock: Iterable[InStock] = ()) -> tuple[Way, ...]:
+    """What lets the supply in place stay, each by itself, the cheapest first: a lower power limit
+    or a house rule where its size does not do; of the `stock` a cable of its family, and an
+    adapter, where a lead is short. None where it does already, or none of them is enough."""
     if a.build.supply is None:
         return ()
     ways: list[Way | None] = []
@@ -40,30 +42,38 @@ def ways_to_stay(a: Analysis, loose: tuple[Cable | Adapter, ...] = ()) -> tuple[
         ways += [_power_limit(a, card) for card in cards[:MOST_CARDS]]
         ways.append(_house_rule(a))
     if _fails(a, "ports"):
-        ways.append(_lead(a, [t for t in loose if isinstance(t, Cable)]))
-        ways.append(_lead(a, [t for t in loose if isinstance(t, Adapter)]))
-    return tuple(w for w in ways if w is not None)
+        several = sorted(stock, key=by_cost)
+        ways.append(_lead(a, [s for s in several if isinstance(s.thing, Cable)]))
+        ways.append(_lead(a, [s for s in several if isinstance(s.thing, Adapter)]))
+    return tuple(sorted((w for w in ways if w is not None), key=_by_cost))
+
+
+def _by_cost(way: Way) -> tuple[bool, float]:
+    return way.cost is None, way.cost or 0.0
 
 
 def _fails(a: Analysis, id: str) -> bool:
     return a.supply is not None and any(c.id == id and c.status == "fail" for c in a.supply.checks)
 
 
-def _lead(a: Analysis, loose: Sequence[Cable | Adapter]) -> Way | None:
+def _lead(a: Analysis, stock: Sequence[InStock]) -> Way | None:
     """The first of some cables of the supply's family, or of some adapters, with which no lead is
     short."""
     family = a.build.supply.family if a.build.supply else ""
-    for thing in loose:
+    for s in stock:
+        bought = None if s.owned else ToBuy(price=s.price)
+        thing = s.thing.model_copy(update={"to_buy": bought})
         edit: Edit
         if isinstance(thing, Adapter):
             edit = AddBetween(thing=thing)
-        elif thing.family == family:
+        elif isinstance(thing, Cable) and thing.family == family:
             edit = AddCable(cable=thing)
         else:
             continue
         changed = _with(a, edit)
         if changed is not None and not _fails(tried(a, changed), "ports"):
-            return Way(id=type(thing).__name__.lower(), edit=edit, name=thing.name)
+            id, name = type(thing).__name__.lower(), thing.name
+            return Way(id=id, edit=edit, name=name, owned=s.owned, cost=s.cost)
     return None
 
 

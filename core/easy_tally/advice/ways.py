@@ -17,3 +17,6 @@ class Way:
     name: str = ""
     watts: int = 0
     share: float = 1.0
+    owned: bool = True
+    #: What it costs, in the builder's currency; None: not known.
+    cost: float | None = 0.0

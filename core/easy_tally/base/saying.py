@@ -19,6 +19,11 @@ def number(value: float, unit: str) -> str:
     return f"{value:.2f} {unit}"
 
 
+def money(amount: float, currency: str) -> str:
+    """A price, in a currency where that is told."""
+    return f"{amount:,.2f} {currency}".rstrip()
+
+
 def counted(n: float, word: str) -> str:
     """A count with its word, in the plural where it is not one."""
     return f"{n:.0f} {word}{'' if n == 1 else 's'}"

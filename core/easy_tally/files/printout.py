@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
-from ..base.saying import number
+from ..base.saying import money, number
 from ..base.units import RAIL_WORDS, TALLY_STATES
 from ..publishing import Amount, Compact, MapAnswer, Report
 
@@ -24,6 +24,7 @@ def print_report(report: Report) -> str:
         _supplied(result),
         _mapped(report),
         _to_mend(result),
+        _bought(result),
         ("", "Not checked yet", *(f"  {x}" for x in result.not_checked)),
         ("", f"Overall: {result.overall.text}", ""),
     )
@@ -81,6 +82,14 @@ def _to_mend(r: Compact) -> Iterator[str]:
     if r.notes:
         yield from ("", "Worth knowing")
         yield from (f"  {n.title}: {n.text} {n.fix}".rstrip() for n in r.notes)
+
+
+def _bought(r: Compact) -> Iterator[str]:
+    if r.to_buy.items:
+        yield from ("", f"To buy: {r.to_buy.text}")
+        for item in r.to_buy.items:
+            price = "?" if item.price is None else money(item.price, r.to_buy.currency)
+            yield f"  {item.name:40}{price:>14}"
 
 
 def print_map(answer: MapAnswer) -> str:

@@ -10,7 +10,7 @@ from .goals import GOALS
 from .model.scenarios import scenarios_of
 from .model.world import world
 from .program import Facts, Program, Stopped
-from .repairs import InStock, OtherSupply, Repair, repairs
+from .repairs import InStock, OtherSupply, Repair, by_cost, repairs, repairs_of_reach
 from .solve import GoalValue, Mapping, Progress, Wish, Wished, applied, solve, wish
 from .swap import Move, Needed, bill, moves
 from .why import Fact, why_not
@@ -33,8 +33,10 @@ __all__ = [
     "Wished",
     "applied",
     "bill",
+    "by_cost",
     "moves",
     "repairs",
+    "repairs_of_reach",
     "scenarios_of",
     "solve",
     "why_not",

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections import Counter
 from collections.abc import Callable, Iterable, Iterator
+from collections.abc import Mapping as Mapping_
 from dataclasses import dataclass
 from typing import Literal
 
@@ -13,9 +14,11 @@ from ..editing.valid import keys_of
 from ..standards.connectors import PortKind, SocketKind
 from ..things.adapters import Adapter, Extension
 from ..things.build import Build
+from ..things.buying import ToBuy
 from ..things.cables import Cable, SocketRef
 from ..things.fits import goes_into
 from ..things.parts import Card
+from ..things.same import nameless
 from ..things.supply import Supply, port_takes
 from ..wiring import Wired
 from .program import Facts, Stopped
@@ -27,7 +30,7 @@ MOST = 3
 #: Down to what share of its maker's power limit a card is held.
 LOWEST_LIMIT = 0.5
 
-RepairId = Literal["rule", "power-limit", "cable", "adapter", "extension", "supply"]
+RepairId = Literal["way round", "rule", "power-limit", "cable", "adapter", "extension", "supply"]
 Thing = Cable | Adapter | Extension
 
 
@@ -38,6 +41,15 @@ class InStock:
     thing: Thing
     owned: bool
     free: int = MOST
+    #: In the builder's currency, of one that could be bought; None: not known.
+    price: float | None = None
+    #: It lies in a box of the build.
+    is_boxed: bool = False
+
+    @property
+    def cost(self) -> float | None:
+        """What one of it costs: nothing where it is owned."""
+        return 0.0 if self.owned else self.price
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -47,6 +59,7 @@ class OtherSupply:
     supply: Supply
     cables: tuple[Cable, ...]
     owned: bool
+    price: float | None = None
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -61,6 +74,10 @@ class Repair:
     added: Added
     found: Mapping
     watts: int = 0
+    #: What it costs in all, in the builder's currency; None: not known.
+    cost: float | None = 0.0
+    #: Of things in a box of the build.
+    is_boxed: bool = False
 
 
 def repairs(
@@ -70,17 +87,106 @@ def repairs(
     stop: Callable[[], bool] | None = None,
     supplies: Iterable[OtherSupply] = (),
 ) -> Iterator[Repair]:
-    """Repairs, cheapest first: a house rule, a lower power limit, what is owned, what is bought,
-    and last another supply."""
+    """Repairs: a house rule, a lower power limit, what is owned, what is bought, and last another
+    supply."""
     goes = _Going(build, stop)
     yield from _rule(goes)
     yield from _power_limits(goes, partial)
-    several = sorted(_fitting(build, partial, stock), key=lambda s: not s.owned)
+    kinds = (Cable, Adapter, Extension)
+    several = sorted(
+        _fitting(build, partial.unfed, stock), key=lambda s: kinds.index(type(s.thing))
+    )
     for owned in (True, False):
-        for kind in (Cable, Adapter, Extension):
-            fitting = [s for s in several if s.owned == owned and isinstance(s.thing, kind)]
-            yield from _things(goes, fitting)
+        # Alike things are tried once: an owned one that does not do says nothing of three bought.
+        yield from _things(goes, sorted((s for s in several if s.owned == owned), key=by_cost))
     yield from _supplies(goes, supplies)
+
+
+def repairs_of_reach(
+    build: Build,
+    over: frozenset[str],
+    far: Mapping_[str, float],
+    stock: Iterable[InStock],
+    stop: Callable[[], bool] | None = None,
+) -> Iterator[Repair]:
+    """What mends a map of which some plugs do not reach: another way round, a longer cable, one
+    extension or more. `far`: inputs that are out of reach, each with the way to it [mm]; `over`:
+    cables of runs that are over a limit, which may be laid anew. The others stay as they are where
+    that does, and all that is fed stays fed."""
+    fed = frozenset(Wired(build).feeds)
+    stays = frozenset(r.cable for r in build.runs if r.connections) - over
+    beside = Wish(keep=stays, only=fed, quick=True)
+    anew = Wish(only=fed, prefer=True, quick=True)
+    nothing = Added()
+    if found := _mapped(build, nothing, beside, anew):
+        yield Repair(id="way round", name="", count=1, owned=True, added=nothing, found=found)
+    for s in sorted(_reaching(build, far, stock), key=by_cost):
+        for n in range(1, min(MOST, s.free) + 1):
+            if stop is not None and stop():
+                raise Stopped
+            added = _several(build, s, n)
+            found = _mapped(build, added, beside)
+            if found is not None and _is_used(added, found):
+                kind: RepairId = "cable" if isinstance(s.thing, Cable) else "extension"
+                yield _of_stock(kind, s, n, added, found)
+                break
+
+
+def _reaching(
+    build: Build, far: Mapping_[str, float], stock: Iterable[InStock]
+) -> Iterator[InStock]:
+    """Extensions of a kind that is out of reach, and cables that reach."""
+    wired = Wired(build)
+    ways = [(wired.inputs[r].socket.kind, mm) for r, mm in far.items()]
+    for s in _fitting(build, far, stock):
+        if isinstance(s.thing, Extension) or (
+            isinstance(s.thing, Cable)
+            and any(
+                goes_into(p.kind, kind, wired.eps4_in_eps8) and (p.at_mm is None or p.at_mm >= mm)
+                for p in s.thing.plugs
+                for kind, mm in ways
+            )
+        ):
+            yield s
+
+
+def by_cost(s: InStock) -> tuple[bool, float]:
+    """What costs nothing first, then by price, and last what nobody gave a price."""
+    return s.cost is None, s.cost or 0.0
+
+
+def _of_stock(id: RepairId, s: InStock, n: int, added: Added, found: Mapping) -> Repair:
+    cost = None if s.cost is None else n * s.cost
+    return Repair(
+        id=id,
+        name=s.thing.name,
+        count=n,
+        owned=s.owned,
+        added=added,
+        found=found,
+        cost=cost,
+        is_boxed=s.is_boxed,
+    )
+
+
+def _mapped(build: Build, added: Added, *wishes: Wish) -> Mapping | None:
+    """A whole map by the first of some wishes that has one."""
+    for wish in wishes:
+        try:
+            found = solve(added.to(build), wish)
+        except (NotDecided, EasyTallyError):
+            continue
+        if found is not None and found.whole:
+            return found
+    return None
+
+
+def _is_used(added: Added, found: Mapping) -> bool:
+    """Whether a map uses all that was added: else less does."""
+    used = {r.cable for r in found.runs if r.connections}
+    used |= {key for key, several in found.between.items() if several}
+    things: tuple[Thing, ...] = (*added.cables, *added.adapters, *added.extensions)
+    return all(t.key in used for t in things)
 
 
 class _Going:
@@ -184,10 +290,10 @@ def _power_limits(goes: _Going, partial: Mapping) -> Iterator[Repair]:
             )
 
 
-def _fitting(build: Build, partial: Mapping, stock: Iterable[InStock]) -> Iterator[InStock]:
+def _fitting(build: Build, unfed: Iterable[str], stock: Iterable[InStock]) -> Iterator[InStock]:
     """What could help: plugs that fit what is unfed, or leads to a plug that does."""
     wired = Wired(build)
-    kinds = {wired.inputs[r].socket.kind for r in partial.unfed}
+    kinds = {wired.inputs[r].socket.kind for r in unfed}
     family = build.supply.family if build.supply else ""
     for s in stock:
         plugs = (
@@ -205,8 +311,7 @@ def _things(goes: _Going, several: list[InStock]) -> Iterator[Repair]:
     """The fewest of one thing that do."""
     seen: set[str] = set()
     for s in several:
-        alike = s.thing.model_copy(update={"key": "k", "name": "n", "note": "", "owned": ""})
-        image = alike.model_dump_json()
+        image = nameless(s.thing).model_dump_json()
         if image in seen:
             continue
         seen.add(image)
@@ -214,15 +319,8 @@ def _things(goes: _Going, several: list[InStock]) -> Iterator[Repair]:
             added = _several(goes.build, s, n)
             if goes.does(added):
                 if mapping := goes.map(added):
-                    kind = type(s.thing).__name__.lower()
-                    yield Repair(
-                        id=kind,  # type: ignore[arg-type]
-                        name=s.thing.name,
-                        count=n,
-                        owned=s.owned,
-                        added=added,
-                        found=mapping,
-                    )
+                    kind: RepairId = type(s.thing).__name__.lower()  # type: ignore[assignment]
+                    yield _of_stock(kind, s, n, added, mapping)
                 break
 
 
@@ -232,11 +330,18 @@ def _supplies(goes: _Going, supplies: Iterable[OtherSupply]) -> Iterator[Repair]
     for s in supplies:
         if s.owned in told:
             continue
-        added = Added(supply=s.supply, box=s.cables)
+        bought = None if s.owned else ToBuy(price=s.price)
+        added = Added(supply=s.supply.model_copy(update={"to_buy": bought}), box=s.cables)
         if goes.does(added) and (mapping := goes.map(added)):
             told.add(s.owned)
             yield Repair(
-                id="supply", name=s.supply.name, count=1, owned=s.owned, added=added, found=mapping
+                id="supply",
+                name=s.supply.name,
+                count=1,
+                owned=s.owned,
+                added=added,
+                found=mapping,
+                cost=0.0 if s.owned else s.price,
             )
 
 
@@ -244,7 +349,10 @@ def _several(build: Build, s: InStock, n: int) -> Added:
     taken = {c.key for c in build.cables}
     taken |= keys_of(build)
     keys = (k for i in range(1, 1000) if (k := f"{s.thing.key[:34]}-{i}") not in taken)
-    things = tuple(s.thing.model_copy(update={"key": next(keys)}) for _ in range(n))
+    bought = None if s.owned else ToBuy(price=s.price)
+    things = tuple(
+        s.thing.model_copy(update={"key": next(keys), "to_buy": bought}) for _ in range(n)
+    )
     if isinstance(s.thing, Cable):
         return Added(cables=things)  # type: ignore[arg-type]
     if isinstance(s.thing, Adapter):

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from .publish import compact, exit_status, report, run_answer, spike_rows_of, tally_rows
-from .publish_map import MapAnswer, map_answer
+from .publish_map import MapAnswer, RepairAnswer, map_answer, repair_answer
 from .publish_supply import fit_answer, sizes_answer, supply_answer, week_answer
 from .result import (
     Amount,
@@ -25,6 +25,7 @@ __all__ = [
     "FitAnswer",
     "MapAnswer",
     "Overall",
+    "RepairAnswer",
     "Report",
     "RowAnswer",
     "RunAnswer",
@@ -38,6 +39,7 @@ __all__ = [
     "exit_status",
     "fit_answer",
     "map_answer",
+    "repair_answer",
     "report",
     "run_answer",
     "sizes_answer",

@@ -42,6 +42,7 @@ from ..wiring import Feed, Input, Wired, WiredRun
 from ..wiring.never import never
 from . import wording
 from .overall import HOLDS, overall
+from .publish_buying import buying_answer
 from .publish_supply import sizing_answer, supply_answer
 from .result import (
     Amount,
@@ -98,6 +99,7 @@ def compact(a: Analysis) -> Compact:
         betweens=_betweens(a.wired),
         usual_mm=_usual_mm(a),
         at_hand=tuple(_at_hand(x) for x in at_hand(a.build, a.build.supply)),
+        to_buy=buying_answer(a.build),
         lanes=tuple(_lane(a, r) for r in a.runs),
         through_board=tuple(_board(a.wired, b) for b in sorted(a.board, key=_worst_first)),
         moves_most=_mover(a),

@@ -37,10 +37,12 @@ class MoveAnswer:
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class RepairAnswer:
-    """A way to a whole map in words, with the edit that takes it and the moves that it takes."""
+    """A way to a whole map in words, with the edit that takes it and the moves that it takes;
+    `cost`: in the builder's currency, none: not known."""
 
     id: str
     text: str
+    cost: float | None
     edit: TakeMap
     moves: tuple[MoveAnswer, ...]
 
@@ -88,7 +90,7 @@ def map_answer(m: Mapped) -> MapAnswer:
         edit=_edit(m.found, m.added),
         unfed=tuple(wired.words(r) for r in unfed),
         why=why,
-        repairs=tuple(_repair(m.build, r) for r in m.repairs),
+        repairs=tuple(repair_answer(m.build, r) for r in m.repairs),
     )
 
 
@@ -99,7 +101,8 @@ def _why(build: Build, facts: tuple[Fact, ...], unfed: tuple[str, ...] = ()) -> 
     return (*said, "No cable in the box has a plug and a port for it.") if bare else said
 
 
-def _repair(build: Build, r: Repair) -> RepairAnswer:
+def repair_answer(build: Build, r: Repair) -> RepairAnswer:
+    """A way to a whole map, in words."""
     then = r.added.to(build)
     new = frozenset(c.key for c in r.added.cables)
     reach = max(
@@ -107,7 +110,8 @@ def _repair(build: Build, r: Repair) -> RepairAnswer:
     )
     return RepairAnswer(
         id=r.id,
-        text=repair_words(r, reach),
+        text=repair_words(r, reach, build.place.currency),
+        cost=r.cost,
         edit=_edit(r.found, r.added),
         moves=_moves(build, applied(then, r.found)),
     )

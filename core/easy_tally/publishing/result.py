@@ -15,6 +15,7 @@ from ..editing import Edit
 from ..ratings.verdicts import UsualEnd, Verdict
 from ..standards.signals import SignalKind
 from ..supplies.asked import CheckStatus
+from ..supplies.buying import BuyOf
 from ..supplies.checks import SupplyVerdict
 from ..things.forgotten import Topic
 
@@ -490,6 +491,28 @@ class AtHandAnswer:
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
+class BuyAnswer:
+    """A thing of the build that is yet to be bought; `price`: none where it is not known."""
+
+    of: BuyOf
+    key: str
+    name: str
+    price: float | None
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Buying:
+    """What is yet to be bought, the sum of what has a price, in a sentence too; `without`: how many
+    have none."""
+
+    items: tuple[BuyAnswer, ...]
+    sum: float
+    without: int
+    currency: str
+    text: str
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Compact:
     """What every edit returns."""
 
@@ -509,6 +532,7 @@ class Compact:
     usual_mm: dict[str, dict[str, float]]
     #: What lies in the boxes of its parts, its case, its supply, and is not in the build.
     at_hand: tuple[AtHandAnswer, ...]
+    to_buy: Buying
     through_board: tuple[BoardAnswer, ...]
     moves_most: MoverAnswer | None
     mend: tuple[Mend, ...]

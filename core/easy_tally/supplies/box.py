@@ -56,20 +56,20 @@ def leads(
     one_each: bool,
     eps4_in_eps8: bool = False,
     memory: Memory = NO_MEMORY,
-) -> tuple[tuple[LeadCount, ...], tuple[str, ...]]:
+) -> tuple[tuple[LeadCount, ...], tuple[Adapter, ...]]:
     """Count leads of each kind that something needs. `one_each`: of a graphics cable one plug
     counts (the house rule *never*). Cables of another pinout family count for nothing. Where leads
-    are short a socket that an adapter has a plug for asks for the adapter's own inputs instead: the
-    names of those that help are told too."""
+    are short a socket that an adapter has a plug for asks for the adapter's own inputs instead:
+    those that help are told too."""
     kinds, rules = [i.socket.kind for i in needed], (one_each, eps4_in_eps8)
     counts = _counted(supply, cables, kinds, rules, memory)
-    helpful: list[str] = []
+    helpful: list[Adapter] = []
     for adapter in adapters:
         through = _through(adapter, kinds, {c.kind for c in counts if c.short})
         then = _counted(supply, cables, through, rules, memory)
         if sum(c.short for c in then) < sum(c.short for c in counts):
             kinds, counts = through, then
-            helpful.append(adapter.name)
+            helpful.append(adapter)
     return counts, tuple(helpful)
 
 

@@ -25,6 +25,8 @@ class Kit(NamedTuple):
     builds: tuple[str, ...] = ()
     condition: str = ""
     lies: str = ""
+    #: In the builder's currency; None: not known, or one's own.
+    price: float | None = None
 
 
 def ranked(kits: Iterable[Kit], asked: Asked) -> list[Candidate[Kit]]:

@@ -137,7 +137,7 @@ def _could_be_had(
             one_each=asked.wired.build.house_rules.chained_graphics == "never",
             memory=asked.wired.memory,
         )
-        if adapter.name in used and not any(c.short for c in counts):
+        if adapter in used and not any(c.short for c in counts):
             return adapter.name
     return ""
 

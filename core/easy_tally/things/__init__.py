@@ -7,6 +7,7 @@ from .assumed.assumptions import Assumptions
 from .assumed.presets import PRESETS
 from .boxed import Boxed
 from .build import FORMAT_VERSION, Build
+from .buying import ToBuy
 from .cables import Cable, Connection, Plug, RailPins, Run, SocketRef, SupplyEnd
 from .case import Case
 from .parts import (
@@ -26,6 +27,7 @@ from .parts import (
     Socket,
     ties,
 )
+from .place import Place
 from .rules import RULES, HouseRules
 from .same import same
 from .supply import PORT_WORDS, Port, PortGroup, Supply
@@ -56,6 +58,7 @@ __all__ = [
     "HouseRules",
     "Hub",
     "Part",
+    "Place",
     "Plug",
     "Port",
     "PortGroup",
@@ -67,6 +70,7 @@ __all__ = [
     "SocketRef",
     "Supply",
     "SupplyEnd",
+    "ToBuy",
     "same",
     "ties",
 ]

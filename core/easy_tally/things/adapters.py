@@ -11,6 +11,7 @@ from ..base.declared import Key, Model, Name, Note, Owned, Rating, rated
 from ..standards.connectors import PlugKind
 from ..standards.contacts import Gauge
 from ..standards.forms import SupplyForm
+from .buying import Buy
 from .cables import Connection, Plug, RailPins, first_kind, with_usual_pins
 
 #: What a lead of an adapter takes: the socket that a plug goes into.
@@ -55,6 +56,7 @@ class Adapter(Model):
         tuple[CodeAt, ...], Field(max_length=4, description="of its 16-pin plug, by leads")
     ] = ()
     owned: Owned = ""
+    to_buy: Buy = None
     connections: Plugged = ()
 
     @model_validator(mode="before")
@@ -98,6 +100,7 @@ class Extension(Model):
     conductors: RailPins = RailPins()
     insulation_degc: Rating = rated("printed on the insulation", "°C", 260)
     owned: Owned = ""
+    to_buy: Buy = None
     connections: Plugged = ()
 
     @model_validator(mode="before")
@@ -123,6 +126,7 @@ class Backplane(Model):
     note: Note = ""
     inputs: Annotated[tuple[BackplaneInput, ...], Field(min_length=1, max_length=8)]
     owned: Owned = ""
+    to_buy: Buy = None
     connections: Annotated[
         Plugged, Field(description="a bay, and the drive that stands in it")
     ] = ()
@@ -142,6 +146,7 @@ class Bracket(Model):
     form: Annotated[SupplyForm, Field(description="of the supply that it holds")]
     place: Annotated[SupplyForm, Field(description="of the place that it goes into")]
     owned: Owned = ""
+    to_buy: Buy = None
 
     @model_validator(mode="after")
     def _of_two_forms(self) -> Self:

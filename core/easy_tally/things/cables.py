@@ -11,6 +11,7 @@ from ..base.declared import Key, Model, Name, Note, Owned, Rating, rated
 from ..standards.connectors import CONNECTORS, PLUGS, Half, PlugKind, PortKind, Sense
 from ..standards.contacts import Gauge, Grade
 from ..standards.unmeasured import lead_pins
+from .buying import Buy
 
 
 class RailPins(Model):
@@ -89,6 +90,7 @@ class Cable(Model):
     insulation_degc: Rating = rated("printed on the insulation", "°C", 260)
     plugs: Annotated[tuple[Plug, ...], Field(min_length=1, max_length=12)]
     owned: Owned = ""
+    to_buy: Buy = None
 
     @model_validator(mode="before")
     @classmethod

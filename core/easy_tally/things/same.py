@@ -62,6 +62,12 @@ def connected(thing: _M, connections: tuple[Connection, ...]) -> _M:
     return thing.model_copy(update={"connections": connections})
 
 
+def nameless(thing: _M, **changes: Any) -> _M:
+    """A thing without what tells it from another of its make; with some `changes`."""
+    apart: dict[str, Any] = {"key": "k", "name": "n", "note": "", "owned": "", "to_buy": None}
+    return thing.model_copy(update=apart | changes)
+
+
 def _things(build: Build) -> list[Any]:
     several = [t for name in _LISTS for t in getattr(build, name)]
     return several + [getattr(build, name) for name in _SINGLE]

@@ -14,6 +14,7 @@ from ..standards.efficiency import Grade
 from ..standards.forms import SupplyForm
 from ..standards.unmeasured import PORT_SHAPE
 from .boxed import InBox
+from .buying import Buy
 
 PORT_WORDS: dict[PortKind, str] = {
     "board-a": "board A",
@@ -113,6 +114,7 @@ class Supply(Model):
     hold_up_ms: Rating = rated("hold-up at full load", "ms", 200)
     made: Annotated[int | None, Field(ge=1990, le=2200, description="year made")] = None
     owned: Owned = ""
+    to_buy: Buy = None
     in_box: InBox = ()
     family: Annotated[str, Field(min_length=1, max_length=60, description="pinout family")]
     groups: Annotated[tuple[PortGroup, ...], Field(max_length=64)] = ()

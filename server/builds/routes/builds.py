@@ -6,9 +6,10 @@ from typing import Any
 from urllib.parse import quote
 
 from django.http import HttpRequest, HttpResponse
+from drawer.prices import prices_of
 from easy_tally import BadInput, Build
 from easy_tally.files import build_file
-from easy_tally.things import HouseRules
+from easy_tally.things import HouseRules, Place
 from ninja import Router
 from owners.models import owner_of
 from owners.thrown import InBin
@@ -32,7 +33,9 @@ def create_build(request: HttpRequest, body: schemas.NewIn) -> HttpResponse:
         raise BadInput([("name", "a name of 1 to 80 characters", repr(body.name))])
     owner = owner_of(request)
     rules = HouseRules.model_validate(owner.house_rules)
-    return whole(actions.create(owner, Build(name=body.name.strip(), house_rules=rules)), 201)
+    place = Place(currency=prices_of(owner).currency)
+    build = Build(name=body.name.strip(), house_rules=rules, place=place)
+    return whole(actions.create(owner, build), 201)
 
 
 @router.post("/builds/open", response={201: schemas.BuildOut}, operation_id="openBuild")

@@ -20,6 +20,7 @@ from easy_tally.publishing import (
     week_answer,
 )
 from easy_tally.supplies import Offered, asked_of
+from easy_tally.things import ToBuy
 from ninja import Query, Router
 from owners.models import owner_of
 
@@ -33,8 +34,10 @@ router = Router()
 def take_supply(request: HttpRequest, key: str, body: schemas.TakeIn) -> HttpResponse:
     """Take a supply of the catalogue or of the drawer, with its cables."""
     owner = owner_of(request)
-    kit = candidates.kit(owner, body.slug)
-    edit = TakeSupply(supply=kit.supply, cables=kit.cables, release=body.release)
+    kit = candidates.kit(owner, body.slug, results.current(actions.find(owner, key)))
+    bought = None if kit.source == "owned" else ToBuy(price=kit.price)
+    supply = kit.supply.model_copy(update={"to_buy": bought})
+    edit = TakeSupply(supply=supply, cables=kit.cables, release=body.release)
     return written(actions.act(owner, key, body.base_version, edit))
 
 
@@ -53,6 +56,7 @@ def list_candidates(request: HttpRequest, key: str) -> list[dict[str, Any]]:
             "builds": list(c.of.builds),
             "condition": c.of.condition,
             "lies": c.of.lies,
+            "price": c.of.price,
             "in_build": now is not None and now.slug != "" and now.slug == c.supply.slug,
             "supply": c.supply,
             "cables": list(c.of.cables),
@@ -107,7 +111,7 @@ def week(
     analysis = results.analysis(actions.find(owner, key))
     asked, supply = analysis.asked, analysis.build.supply
     if slug:
-        kit = candidates.kit(owner, slug)
+        kit = candidates.kit(owner, slug, analysis.build)
         supply = kit.supply
         asked = asked_of(asked, Offered(kit, kit.supply, kit.cables))
     if supply is None:
@@ -120,7 +124,8 @@ def stay(request: HttpRequest, key: str) -> list[dict[str, Any]]:
     """What would let the supply in place stay; nothing where it does already."""
     owner = owner_of(request)
     analysis = results.analysis(actions.find(owner, key))
+    currency = analysis.build.place.currency
     return [
-        {"id": way.id, "text": way_words(way), "edit": way.edit}
-        for way in ways_to_stay(analysis, candidates.loose(owner))
+        {"id": way.id, "text": way_words(way, currency), "edit": way.edit}
+        for way in ways_to_stay(analysis, candidates.stock(owner, analysis.build))
     ]

@@ -995,6 +995,30 @@ export interface paths {
         patch: operations["changeThing"];
         trace?: never;
     };
+    "/api/v1/prices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Prices
+         * @description What things cost that could be had, as far as that was given.
+         */
+        get: operations["prices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        /**
+         * Give Prices
+         * @description Say what things cost, and in which currency.
+         */
+        patch: operations["givePrices"];
+        trace?: never;
+    };
     "/api/v1/loose": {
         parameters: {
             query?: never;
@@ -1078,6 +1102,26 @@ export interface paths {
          * @description Stop a map that is under way, or put its answer away.
          */
         delete: operations["stopMap"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/builds/{key}/reach": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Ways To Reach
+         * @description What mends plugs of the map that do not reach, each way worked out; nothing where all do.
+         */
+        get: operations["waysToReach"];
+        put?: never;
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -1976,6 +2020,8 @@ export interface components {
              * @default
              */
             owned?: string;
+            /** @description that it is yet to be bought */
+            to_buy?: components["schemas"]["ToBuy"] | null;
             /**
              * Connections
              * @default []
@@ -2679,6 +2725,8 @@ export interface components {
              * @default
              */
             owned?: string;
+            /** @description that it is yet to be bought */
+            to_buy?: components["schemas"]["ToBuy"] | null;
             /**
              * Connections
              * @description a bay, and the drive that stands in it
@@ -2926,6 +2974,8 @@ export interface components {
              * @default
              */
             owned?: string;
+            /** @description that it is yet to be bought */
+            to_buy?: components["schemas"]["ToBuy"] | null;
         };
         /**
          * Build
@@ -3264,6 +3314,40 @@ export interface components {
             history: components["schemas"]["History"];
         };
         /**
+         * BuyAnswer
+         * @description A thing of the build that is yet to be bought; `price`: none where it is not known.
+         */
+        BuyAnswer: {
+            /**
+             * Of
+             * @enum {string}
+             */
+            of: "supply" | "bracket" | "cable" | "between";
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /** Price */
+            price: number | null;
+        };
+        /**
+         * Buying
+         * @description What is yet to be bought, the sum of what has a price, in a sentence too; `without`: how many
+         *     have none.
+         */
+        Buying: {
+            /** Items */
+            items: components["schemas"]["BuyAnswer"][];
+            /** Sum */
+            sum: number;
+            /** Without */
+            without: number;
+            /** Currency */
+            currency: string;
+            /** Text */
+            text: string;
+        };
+        /**
          * Cable
          * @description A cable: modular, or fixed to the supply where `needs` is empty.
          */
@@ -3326,6 +3410,8 @@ export interface components {
              * @default
              */
             owned?: string;
+            /** @description that it is yet to be bought */
+            to_buy?: components["schemas"]["ToBuy"] | null;
         };
         /**
          * Card
@@ -3790,6 +3876,7 @@ export interface components {
             };
             /** At Hand */
             at_hand: components["schemas"]["AtHandAnswer"][];
+            to_buy: components["schemas"]["Buying"];
             /** Through Board */
             through_board: components["schemas"]["BoardAnswer"][];
             moves_most: components["schemas"]["MoverAnswer"] | null;
@@ -4065,6 +4152,8 @@ export interface components {
              * @default
              */
             owned?: string;
+            /** @description that it is yet to be bought */
+            to_buy?: components["schemas"]["ToBuy"] | null;
             /**
              * Connections
              * @default []
@@ -5746,6 +5835,8 @@ export interface components {
              * @default
              */
             owned?: string;
+            /** @description that it is yet to be bought */
+            to_buy?: components["schemas"]["ToBuy"] | null;
             /**
              * In Box
              * @description what comes in its box beside itself
@@ -5916,6 +6007,17 @@ export interface components {
              * @default false
              */
             release?: boolean;
+        };
+        /**
+         * ToBuy
+         * @description A thing is not at hand; its price in the builder's one currency, where that is known.
+         */
+        ToBuy: {
+            /**
+             * Price
+             * @description price, in the builder's currency
+             */
+            price?: number | null;
         };
         /**
          * Unplug
@@ -6166,6 +6268,8 @@ export interface components {
             condition: string;
             /** Lies */
             lies: string;
+            /** Price */
+            price: number | null;
             /** In Build */
             in_build: boolean;
             supply: components["schemas"]["Supply"];
@@ -7266,6 +7370,34 @@ export interface components {
             text?: string;
         };
         /**
+         * PricesOut
+         * @description What things cost that could be had: by the slug of a supply, `drawer:` and the key of one
+         *     looked at, `loose:` and the slug of what is sold by itself.
+         */
+        PricesOut: {
+            /** Currency */
+            currency: string;
+            /** Prices */
+            prices: {
+                [key: string]: number;
+            };
+        };
+        /**
+         * PricesIn
+         * @description Prices to set or, none, to take back, by what they are of; the currency, where it changes.
+         */
+        PricesIn: {
+            /**
+             * Prices
+             * @default {}
+             */
+            prices?: {
+                [key: string]: number | null;
+            };
+            /** Currency */
+            currency?: string | null;
+        };
+        /**
          * LooseEntry
          * @description A thing sold by itself, by slug and revision.
          */
@@ -7471,13 +7603,16 @@ export interface components {
         };
         /**
          * RepairAnswer
-         * @description A way to a whole map in words, with the edit that takes it and the moves that it takes.
+         * @description A way to a whole map in words, with the edit that takes it and the moves that it takes;
+         *     `cost`: in the builder's currency, none: not known.
          */
         RepairAnswer: {
             /** Id */
             id: string;
             /** Text */
             text: string;
+            /** Cost */
+            cost: number | null;
             edit: components["schemas"]["TakeMap"];
             /** Moves */
             moves: components["schemas"]["MoveAnswer"][];
@@ -10249,6 +10384,70 @@ export interface operations {
             507: components["responses"]["Problem507"];
         };
     };
+    prices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PricesOut"];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            405: components["responses"]["Problem405"];
+            409: components["responses"]["Problem409"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+            503: components["responses"]["Problem503"];
+            507: components["responses"]["Problem507"];
+        };
+    };
+    givePrices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PricesIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PricesOut"];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            405: components["responses"]["Problem405"];
+            409: components["responses"]["Problem409"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+            503: components["responses"]["Problem503"];
+            507: components["responses"]["Problem507"];
+        };
+    };
     loose: {
         parameters: {
             query?: never;
@@ -10433,6 +10632,38 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MapOut"];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            405: components["responses"]["Problem405"];
+            409: components["responses"]["Problem409"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+            503: components["responses"]["Problem503"];
+            507: components["responses"]["Problem507"];
+        };
+    };
+    waysToReach: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RepairAnswer"][];
                 };
             };
             400: components["responses"]["Problem400"];

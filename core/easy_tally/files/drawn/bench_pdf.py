@@ -8,6 +8,7 @@ from typing import Any, Literal, NamedTuple
 from xml.sax.saxutils import escape
 
 from ...analysis import Analysis
+from ...base.saying import money
 from ...bench import Joint, Look, Step, joint_words, steps
 from ...publishing import compact
 from .fonts import BOLD, PLAIN, fonts
@@ -86,6 +87,12 @@ def _whole(a: Analysis) -> Iterator[str]:
     for item in result.find_out:
         means = f" {item.means}." if item.means else ""
         yield f"To find out: {item.title}. {item.where}{means}"
+    if result.to_buy.items:
+        names = "; ".join(
+            i.name + ("" if i.price is None else f", {money(i.price, result.to_buy.currency)}")
+            for i in result.to_buy.items
+        )
+        yield f"{result.to_buy.text}: {names}."
 
 
 def _size(paper: Paper) -> tuple[float, float]:

@@ -12,6 +12,7 @@ from ...ratings.limits import port_shares
 from ...standards.connectors import CONNECTORS, PINS, Half, SocketKind, is_of
 from ...things.cables import Cable, Plug, Run, SocketRef
 from ...things.fits import best_half, fit
+from ...things.same import nameless
 from ...things.supply import Port, port_takes
 from ...wiring.never import breaches
 from ...wiring.wired import pins_wired
@@ -91,9 +92,7 @@ def cable_classes(world: World) -> list[CableClass]:
         plugs = tuple(
             p.model_copy(update={"key": str(i), "matings": 0}) for i, p in enumerate(cable.plugs)
         )
-        alike = cable.model_copy(
-            update={"key": "k", "name": "n", "note": "", "owned": "", "plugs": plugs}
-        )
+        alike = nameless(cable, plugs=plugs)
         alike_cables.setdefault(alike.model_dump_json(), []).append(cable)
     return [
         CableClass(i, cables[0], tuple(c.key for c in cables))

@@ -14,6 +14,7 @@ from ...things.adapters import Extension
 from ...things.cables import Plug
 from ...things.fits import best_half, fit
 from ...things.parts import Socket
+from ...things.same import nameless
 from ...wiring import Between, Wired
 from ...wiring.never import Path, Step, breaches, may_be_moulded, never
 from ...wiring.wired import pins_wired
@@ -38,9 +39,7 @@ def pools(wired: Wired, keep: frozenset[str], apart: frozenset[str]) -> tuple[tu
     for b in wired.betweens.values():
         if b.is_backplane or never(b):
             continue
-        spec = b.of.model_copy(
-            update={"key": "k", "name": "n", "note": "", "owned": "", "connections": ()}
-        )
+        spec = nameless(b.of, connections=())
         graphics = any(is_of(PLUGS[p.kind].whole, "graphics") for p in b.plugs)
         alone = b.key in keep | apart or (len(b.sockets) > 1 and not graphics)
         alike = (type(b.of).__name__, spec.model_dump_json(), b.key if alone else "")

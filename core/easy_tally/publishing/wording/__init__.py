@@ -34,7 +34,7 @@ from .signals import (
     unknown_words,
     who_needs,
 )
-from .supply import check_words, rule_words
+from .supply import buying_words, check_words, rule_words
 
 __all__ = [
     "FIT_WORDS",
@@ -43,6 +43,7 @@ __all__ = [
     "answers_text",
     "board_cause",
     "board_title",
+    "buying_words",
     "check_words",
     "decides",
     "effect_words",

@@ -8,6 +8,7 @@ from ...base.rounding import percent, up
 from ...base.saying import counted, number
 from ...supplies.asked import SupplyCheck
 from ...supplies.box import LeadCount
+from ...things.adapters import Adapter
 
 #: What a check lacks, as its sentence says it.
 LACKS: dict[str, str] = {
@@ -53,13 +54,19 @@ def _ports(c: SupplyCheck) -> str:
         adapters = c.more.get("adapters", ())
         if adapters:
             lies = c.more.get("lies", {})
-            names = [f"{a} from {lies[a]}" if a in lies else a for a in adapters]
-            where = "" if set(adapters) <= set(lies) else " of this build"
-            return f"leads: enough of each kind with {' and '.join(names)}{where}, by count"
+            said = " and ".join(_with_adapter(a, lies.get(a.name, "")) for a in adapters)
+            return f"leads: enough of each kind with {said}, by count"
         return "leads: enough of each kind for the sockets, by count"
     had = c.more.get("had")
     with_it = f"; {had} would do, and is yet to be had" if had else ""
     return "leads: " + "; ".join(_short(s) for s in short) + with_it
+
+
+def _with_adapter(a: Adapter, lies: str) -> str:
+    """An adapter, where it lies, and what it costs against a lead of the supply's own."""
+    said = f"{a.name} {f'from {lies}' if lies else 'of this build'}"
+    takes, gives = len(a.leads), len(a.plugs)
+    return f"{said}, {takes} leads in the place of one" if takes > gives == 1 else said
 
 
 def _short(s: LeadCount) -> str:

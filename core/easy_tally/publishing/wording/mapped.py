@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections import Counter
 from collections.abc import Callable, Iterator
 
+from ...base.saying import money
 from ...mapping import Fact, Move, Needed, Repair
 from ...mapping.goals import group_rule
 from ...ratings import RunResult
@@ -147,12 +148,14 @@ def _named(wired: Wired, refs: tuple[str, ...]) -> Iterator[str]:
     return (f"{n} × {name}" if n > 1 else name for name, n in counter.items())
 
 
-def repair_words(r: Repair, reach_mm: float) -> str:
-    """What a repair does, in a sentence; `reach_mm`: how far a cable has to reach, 0 where the case
-    states no routes."""
+def repair_words(r: Repair, reach_mm: float, currency: str) -> str:
+    """What a repair does, in a sentence, and what it costs; `reach_mm`: how far a cable has to
+    reach, 0 where the case states no routes."""
     times = f"{r.count} × " if r.count > 1 else ""
-    from_ = "from your drawer" if r.owned else "to be had"
+    from_ = _from(r, currency)
     match r.id:
+        case "way round":
+            return "Plug it another way: then all of it reaches."
         case "rule":
             words = next(p.words for p in RULES["chained_graphics"].positions if p.value == r.name)
             return f"Set the house rule for chained graphics plugs to: {words.lower()}."
@@ -164,6 +167,13 @@ def repair_words(r: Repair, reach_mm: float) -> str:
         case "supply":
             return f"Take {r.name}, {from_}, in place of this supply."
     return f"Add {times}{r.name}, {from_}."
+
+
+def _from(r: Repair, currency: str) -> str:
+    """Where it comes from, and for how much."""
+    if not r.owned:
+        return "to be had" + (f" for {money(r.cost, currency)}" if r.cost is not None else "")
+    return "out of a box of this build" if r.is_boxed else "from your drawer"
 
 
 def bill_words(wired: Wired, needed: tuple[Needed, ...]) -> Iterator[str]:

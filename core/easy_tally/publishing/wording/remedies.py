@@ -10,7 +10,7 @@ from ...advice.ways import Way
 from ...analysis.facts import Analysis
 from ...analysis.finding import Remedy
 from ...base.rounding import percent
-from ...base.saying import number
+from ...base.saying import money, number
 from ...supplies.case.fit import FitCheck, Missing
 from ...things.parts import Part
 from .fit import fit_words, measure_words
@@ -101,17 +101,20 @@ _TOLD: dict[str, Callable[[int, Effect], str]] = {
 }
 
 
-def way_words(way: Way) -> str:
-    """What would let the supply in place stay, in a sentence."""
+def way_words(way: Way, currency: str) -> str:
+    """What would let the supply in place stay, in a sentence, and what it costs."""
+    had = "" if way.owned else ", to be had"
+    if had and way.cost is not None:
+        had += f" for {money(way.cost, currency)}"
     if way.id == "power-limit":
         return (
             f"Hold {way.name} to {way.watts} W, {percent(way.share)} % of what it draws as "
             "delivered: every check of the supply’s size then passes."
         )
     if way.id == "adapter":
-        return f"Add {way.name}: by it no lead is short."
+        return f"Add {way.name}{had}: by it no lead is short."
     if way.id == "cable":
-        return f"Add {way.name}, of its own family, to a free port: then no lead is short."
+        return f"Add {way.name}{had}, of its own family, to a free port: then no lead is short."
     return (
         f"Set the headroom to {percent(way.share)} %, as a house rule of this build: every check "
         "of the supply’s size then passes, with less to spare."

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from ...base.saying import number
+from ...base.saying import counted, money, number
 from ...base.units import RAIL_WORDS, STATE_WORDS
 from ...standards.sizes import FIFTH
 from ...supplies.asked import SupplyCheck
@@ -76,6 +76,17 @@ def _spikes_words(check: SupplyCheck, load: str, limit: str) -> str:
     if check.status in ("fail", "warn") and not check.only_at_high:
         said += "; it may trip"
     return said + _AT_HIGH * check.only_at_high
+
+
+def buying_words(n: int, amount: float, without: int, currency: str) -> str:
+    """How many things are to be bought, and what those come to that have a price."""
+    if not n:
+        return "Nothing to buy"
+    said = f"{counted(n, 'thing')} to buy"
+    if without == n:
+        return f"{said}, no price is known"
+    said += f", {money(amount, currency)}"
+    return f"{said} and {without} without a price" if without else said
 
 
 def _rail_words(check: SupplyCheck, load: str, limit: str) -> str:
