@@ -42,6 +42,14 @@ def prices_for(owner: Owner, build: Build) -> dict[str, float]:
     return given.of if not own or not given.currency or own == given.currency else {}
 
 
+def in_currency(owner: Owner, build: Build) -> Build:
+    """A build that is only asked about, in the owner's currency where it names none."""
+    if build.place.currency or not (currency := prices_of(owner).currency):
+        return build
+    place = build.place.model_copy(update={"currency": currency})
+    return build.model_copy(update={"place": place})
+
+
 @writing()
 def give(owner: Owner, changes: Mapping[str, float | None], currency: str | None) -> Prices:
     """Set or (none) take back some prices, and the currency where one is given. Raises BadInput,

@@ -10,6 +10,7 @@ from builds import actions, candidates, results
 from builds.models import Build
 from builds.routes.answering import dump
 from django.http import HttpRequest, HttpResponse
+from drawer.prices import in_currency
 from easy_tally import Refused
 from easy_tally.advice import ways_to_reach as reach_ways
 from easy_tally.publishing import MapAnswer, RepairAnswer, repair_answer
@@ -112,7 +113,8 @@ def ways_to_reach(request: HttpRequest, key: str) -> HttpResponse:
     ways = reach_ways(
         analysis, candidates.stock(owner, analysis.build), lambda: monotonic() > until
     )
-    answers = [repair_answer(analysis.build, way) for way in ways]
+    build = in_currency(owner, analysis.build)
+    answers = [repair_answer(build, way) for way in ways]
     return HttpResponse(dump(list[RepairAnswer], answers), content_type="application/json")
 
 

@@ -219,7 +219,7 @@ def drop(row: Build) -> None:
 
 
 def _of(row: Build, part_of_build: str) -> dict[str, Any]:
-    build = results.current(row)
+    build = in_currency(row.owner, results.current(row))
     return {
         "called": f"{part_of_build} of {build.name}"[:200],
         "document": build_file.write(build),

@@ -5,6 +5,7 @@ from __future__ import annotations
 from typing import Annotated, Any
 
 from django.http import HttpRequest, HttpResponse
+from drawer.prices import in_currency
 from easy_tally import NotThere
 from easy_tally.advice import ways_to_stay
 from easy_tally.editing import TakeSupply
@@ -124,7 +125,7 @@ def stay(request: HttpRequest, key: str) -> list[dict[str, Any]]:
     """What would let the supply in place stay; nothing where it does already."""
     owner = owner_of(request)
     analysis = results.analysis(actions.find(owner, key))
-    currency = analysis.build.place.currency
+    currency = in_currency(owner, analysis.build).place.currency
     return [
         {"id": way.id, "text": way_words(way, currency), "edit": way.edit}
         for way in ways_to_stay(analysis, candidates.stock(owner, analysis.build))

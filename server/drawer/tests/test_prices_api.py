@@ -76,7 +76,7 @@ class Prices(ApiCase):
         key = self.open(json.dumps(HERON | {"case": HERON["case"] | {"routes": routes}}))["key"]
         found = self.call("get", f"/builds/{key}/reach")[1]
         self.assertIn(("extension", None), [(w["id"], w["cost"]) for w in found])
-        self.give("EUR", **{"loose__extension_processor": 9.0})
+        self.give("EUR", loose__extension_processor=9.0)
         found = self.call("get", f"/builds/{key}/reach")[1]
         self.assertEqual((found[0]["id"], found[0]["cost"]), ("extension", 9.0))
         before = self.call("get", f"/builds/{key}")[1]["result"]

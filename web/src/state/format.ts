@@ -27,6 +27,7 @@ export function inUnit(value: number | null, unit: string): string {
   if (value === null) return "not known";
   if (unit === "W") return `${watts(value)} W`;
   if (unit === "plugs") return whole.format(value);
+  if (unit === "mm") return `${whole.format(value)} mm`;
   return `${value.toFixed(2)} ${unit}`;
 }
 

@@ -57,6 +57,19 @@ export const stayQuery = (key: string, version: number) =>
     placeholderData: (before) => before,
   });
 
+/** What mends plugs that do not reach. */
+export const reachQuery = (key: string, version: number) =>
+  queryOptions({
+    queryKey: ["reach", key, version],
+    queryFn: () => take(client.GET("/api/v1/builds/{key}/reach", at(key))),
+  });
+
+/** What things cost that could be had, as far as somebody said so. */
+export const pricesQuery = queryOptions({
+  queryKey: ["prices"],
+  queryFn: () => take(client.GET("/api/v1/prices")),
+});
+
 export const sizesQuery = (key: string, version: number) =>
   queryOptions({
     queryKey: ["sizes", key, version],

@@ -27,9 +27,19 @@ const sold = (slug: string, thing: unknown, more: Record<string, unknown> = {}) 
     ...more,
   }) as unknown as LooseOut;
 
+const noPrice = () => null;
+
 describe("what can be added to a build", () => {
+  it("is to be bought where it is not one's own, at its price", () => {
+    const priceOf = (slug: string) => (slug === "loose:sata-4" ? 9 : null);
+    const items = addable([own("k1", CABLE)], [sold("sata-4", CABLE)], "marram", "", priceOf);
+    expect(items[0]?.edit).toMatchObject({ cable: { to_buy: null } });
+    expect(items[1]?.edit).toMatchObject({ cable: { to_buy: { price: 9 } } });
+    expect(items[1]?.price).toBe("loose:sata-4");
+  });
+
   it("is one's own first, with where it lies, then what is to be had", () => {
-    const items = addable([own("k1", CABLE)], [sold("sata-4", CABLE)], "marram", "");
+    const items = addable([own("k1", CABLE)], [sold("sata-4", CABLE)], "marram", "", noPrice);
     expect(items.map((i) => [i.id, i.from])).toEqual([
       ["drawer:k1", "yours, marram, shelf 2"],
       ["sata-4", "to be had, marram"],
@@ -42,7 +52,7 @@ describe("what can be added to a build", () => {
       own("k1", CABLE, { family: "lyme" }),
       own("k2", ADAPTER, { kind: "adapter", family: "any" }),
     ];
-    const items = addable(things, [sold("x", CABLE, { family: "lyme" })], "marram", "");
+    const items = addable(things, [sold("x", CABLE, { family: "lyme" })], "marram", "", noPrice);
     expect(items.map((i) => i.id)).toEqual(["drawer:k2"]);
     expect(items[0]).toMatchObject({ from: "yours, shelf 2", edit: { type: "add adapter" } });
   });
@@ -54,13 +64,13 @@ describe("what can be added to a build", () => {
       own("k3", BRACKET, { kind: "bracket" }),
       own("k4", null, { kind: "supply" }),
     ];
-    expect(addable(things, [sold("b", BRACKET, { kind: "bracket" })], "marram", "")).toEqual([]);
+    expect(addable(things, [sold("b", BRACKET, { kind: "bracket" })], "marram", "", noPrice)).toEqual([]);
   });
 
   it("is searched by name and words", () => {
     const items = [sold("a", CABLE), sold("b", { ...CABLE, name: "Fan lead" })];
-    expect(addable([], items, "marram", "FAN").map((i) => i.id)).toEqual(["b"]);
-    expect(addable([], items, "marram", "of its")).toHaveLength(2);
+    expect(addable([], items, "marram", "FAN", noPrice).map((i) => i.id)).toEqual(["b"]);
+    expect(addable([], items, "marram", "of its", noPrice)).toHaveLength(2);
   });
 });
 

@@ -10,24 +10,35 @@ export interface Item {
   from: string;
   kind: string;
   family: string;
+  /** By what its price is given, of one that could be had. */
+  price?: string;
   edit: Action;
 }
 
 /** Cables of a family, adapters and extensions that are called so: one's own first. */
-export function addable(things: Thing[], loose: LooseOut[], family: string, text: string): Item[] {
-  return [...things.flatMap(owned), ...loose.flatMap(sold)].filter(
+export function addable(
+  things: Thing[],
+  loose: LooseOut[],
+  family: string,
+  text: string,
+  priceOf: (slug: string) => number | null,
+): Item[] {
+  return [
+    ...things.flatMap(owned),
+    ...loose.flatMap((l) => sold(l, priceOf(`loose:${l.entry.slug}`))),
+  ].filter(
     (i) =>
       (i.kind !== "cable" || i.family === family) &&
       `${i.name} ${i.words}`.toLowerCase().includes(text.toLowerCase()),
   );
 }
 
-/** The edit that adds it; `key`: which thing of the drawer it is. */
-function editOf(thing: Loose | null, key: string): Action | null {
+/** The edit that adds it; `owned`: which thing of the drawer it is, `to_buy`: what it costs where it is none. */
+function editOf(thing: Loose | null, owned: string, to_buy: Loose["to_buy"]): Action | null {
   if (!thing || "place" in thing) return null; // a bracket is chosen with the case
   return "supply_end" in thing
-    ? { type: "add cable", cable: { ...thing, owned: key } }
-    : { type: "add adapter", thing: { ...thing, owned: key } };
+    ? { type: "add cable", cable: { ...thing, owned, to_buy } }
+    : { type: "add adapter", thing: { ...thing, owned, to_buy } };
 }
 
 /** What a line says, as something to add; null where it says nothing of the kind. */
@@ -51,7 +62,7 @@ type AddCable = Extract<Action, { type?: "add cable" }>;
 type AddBetween = Extract<Action, { type?: "add adapter" }>;
 
 function owned(t: Thing): Item[] {
-  const edit = editOf(t.thing.thing, t.thing.key);
+  const edit = editOf(t.thing.thing, t.thing.key, null);
   if (!edit || t.free < 1 || t.thing.condition === "not to be used") return [];
   const from = ["yours", t.family === "any" ? "" : t.family, t.thing.lies];
   return [
@@ -67,9 +78,11 @@ function owned(t: Thing): Item[] {
   ];
 }
 
-function sold({ entry, kind, family, words }: LooseOut): Item[] {
-  const edit = editOf(entry.thing, "");
+function sold({ entry, kind, family, words }: LooseOut, price: number | null): Item[] {
+  const edit = editOf(entry.thing, "", { price });
   if (!edit) return [];
   const from = ["to be had", family].filter(Boolean).join(", ");
-  return [{ id: entry.slug, name: entry.thing.name, words, from, kind, family, edit }];
+  return [
+    { id: entry.slug, price: `loose:${entry.slug}`, name: entry.thing.name, words, from, kind, family, edit },
+  ];
 }

@@ -8,6 +8,7 @@ import { amount, bounds, percent, sentence, shortened } from "../../state/format
 import { Popover } from "../../ui/popover";
 import { capital, useWords } from "../../words";
 import { TallyMarks } from "../../ui/marks";
+import { ToBuy } from "./ToBuy";
 import { ToFindOut } from "./ToFindOut";
 
 /** The tally strip: the few figures that stand on every page, each a link to what makes it. */
@@ -27,6 +28,7 @@ export function Strip() {
     >
       <ToMend />
       <ToFindOut />
+      <ToBuy />
       {shown.map((st) => (
         <Watts key={st} state={st} base={base} />
       ))}

@@ -2,12 +2,14 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useDeferredValue, useState } from "react";
 
 import { useBuild, useWrite } from "../../state/build/contexts";
+import { priceFor } from "../../state/buying";
 import { addable, said, type Item } from "../../state/loom/addable";
 import { unknownWords } from "../../state/parts/words";
-import { drawerKey, drawerQuery, looseQuery, readLooseQuery } from "../../state/queries";
+import { drawerKey, drawerQuery, looseQuery, pricesQuery, readLooseQuery } from "../../state/queries";
 import { Button } from "../../ui/button";
 import { Dialog } from "../../ui/dialog";
 import { InBoxes } from "../parts/InBoxes";
+import { PriceField } from "../supply/PriceField";
 import { OwnWords } from "../../ui/ownwords";
 
 /** Cables of the supply's family, adapters, extensions: of the drawer first, then what is sold. */
@@ -22,7 +24,9 @@ export function AddLoose({ onClose }: { onClose: () => void }) {
   const family = doc.supply?.family ?? "";
   const { data: told } = useQuery(readLooseQuery(useDeferredValue(text), family));
   const own = said(told);
-  const items = [...(own ? [own] : []), ...addable(things, loose, family, text)];
+  const { data: prices } = useQuery(pricesQuery);
+  const priceOf = (slug: string) => priceFor(prices, slug, doc.place.currency);
+  const items = [...(own ? [own] : []), ...addable(things, loose, family, text, priceOf)];
   // A search finds things by names that nobody has to explain.
   const unknown = own || items.length === 0 ? unknownWords(told) : [];
   const add = async (item: Item) => {
@@ -52,6 +56,7 @@ export function AddLoose({ onClose }: { onClose: () => void }) {
               <b>{i.name}</b> <span className="text-sm text-ink-soft">{i.from}</span>
               <span className="block text-sm text-ink-soft">{i.words}</span>
             </span>
+            {i.price && <PriceField of={i.price} name={i.name} compact />}
             <Button onClick={() => void add(i)}>
               Add<span className="sr-only"> {i.name}</span>
             </Button>

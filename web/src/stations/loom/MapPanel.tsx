@@ -7,6 +7,7 @@ import { mapShown, type MapShown } from "../../state/loom/map";
 import { mapQuery } from "../../state/queries";
 import { Button } from "../../ui/button";
 import { Waits } from "../../ui/waits";
+import { Ways } from "./Ways";
 
 /** A map that is asked for: how far it is, what it would change, whether it is proven best; or why
  * there is none, and what would mend that. It is shown on the lanes before it is taken. */
@@ -141,33 +142,7 @@ function Found({ answer, onRepair }: { answer: MapAnswer; onRepair: (a: Action) 
               station says which feed all sockets.
             </p>
           )}
-          <ul className="grid gap-1.5">
-            {answer.repairs.map((r) => (
-              <li key={r.text}>
-                <Button
-                  className="w-full justify-start! py-1.5 text-left text-base whitespace-normal!"
-                  onClick={() => onRepair(r.edit)}
-                >
-                  {r.text}
-                </Button>
-                <details className="px-1 text-sm text-ink-soft">
-                  <summary className="min-h-6 cursor-pointer">
-                    What it takes: {r.moves.filter((m) => m.id !== "keep").length} moves,{" "}
-                    {r.moves.filter((m) => m.id === "keep").length} plugs stay
-                  </summary>
-                  <ol className="pl-2">
-                    {r.moves
-                      .filter((m) => m.id !== "keep")
-                      .map((m, i) => (
-                        <li key={i} className="border-b border-rule py-0.5">
-                          {m.text}
-                        </li>
-                      ))}
-                  </ol>
-                </details>
-              </li>
-            ))}
-          </ul>
+          <Ways ways={answer.repairs} onTake={onRepair} />
         </Part>
       )}
       {answer.edit && <Laid answer={answer} />}

@@ -7,10 +7,11 @@ import { UsualMark } from "../../ui/marks";
 import { useBuild, useResult, useWrite } from "../../state/build/contexts";
 import { inUnit, percent, sentence, VERDICT_TEXT, verdictWord } from "../../state/format";
 import type { Drawn } from "../../state/loom/lanes";
-import { whyQuery } from "../../state/queries";
+import { reachQuery, whyQuery } from "../../state/queries";
 import { Button } from "../../ui/button";
 import { Dialog } from "../../ui/dialog";
 import { FindOutHere } from "../frame/ToFindOut";
+import { Ways } from "./Ways";
 
 /** What limits the chosen run: its worst elements, and all of them on demand. */
 export function WhyPanel({ drawn }: { drawn: Drawn | null }) {
@@ -189,6 +190,9 @@ function Better({ cable }: { cable: string }) {
   const { act } = useWrite();
   const found = result.mend.filter((m) => m.of === "cable" && m.subject === cable);
   const ways = found.flatMap((m) => m.remedies);
+  const { key, version } = useBuild();
+  const short = found.some((m) => m.id === "run.reach");
+  const { data: reach, isPending } = useQuery({ ...reachQuery(key, version), enabled: short });
   if (!ways.length) return null;
   return (
     <section aria-label="What would make it better" className="mb-3">
@@ -202,6 +206,8 @@ function Better({ cable }: { cable: string }) {
           </Button>
         ),
       )}
+      {short && isPending && <p className="text-ink-soft">Looking for what reaches…</p>}
+      {short && reach && <Ways ways={reach} onTake={(edit) => void act(edit)} />}
     </section>
   );
 }

@@ -3,9 +3,10 @@ import { useId, useState } from "react";
 import { useSearchParams } from "react-router";
 
 import { client, take, type Case, type Doc } from "../../api/client";
+import { priceFor } from "../../state/buying";
 import { asBracket, ownBracket } from "../../state/loose";
 import { useBuild, useWrite } from "../../state/build/contexts";
-import { casesQuery, drawerQuery, looseQuery } from "../../state/queries";
+import { casesQuery, drawerQuery, looseQuery, pricesQuery } from "../../state/queries";
 import { Button } from "../../ui/button";
 import { Choice, NumberField, Tick } from "../../ui/fields";
 import { Remove } from "../parts/Outputs";
@@ -281,7 +282,13 @@ function Radiators({ now, set }: { now: Case; set: SetCase }) {
 function BracketChoice({ now, set }: { now: Doc["bracket"]; set: (b: Doc["bracket"]) => Promise<unknown> }) {
   const { data: loose = [] } = useQuery(looseQuery);
   const { data: things = [] } = useQuery(drawerQuery);
-  const sold = loose.flatMap((l) => asBracket(l.entry.thing) ?? []);
+  const { data: prices } = useQuery(pricesQuery);
+  const { currency } = useBuild().doc.place;
+  const sold = loose.flatMap(({ entry: { slug, thing } }) => {
+    const bracket = asBracket(thing);
+    const price = priceFor(prices, `loose:${slug}`, currency);
+    return bracket ? { ...bracket, to_buy: { price } } : [];
+  });
   // One's own first; each is in one build at a time, so one that is elsewhere is not offered.
   const own = things.flatMap((t) => (t.free > 0 || t.thing.key === now?.owned ? (ownBracket(t) ?? []) : []));
   const brackets = [...own, ...sold];

@@ -91,6 +91,11 @@ export function LabelFields({ supply, field }: { supply: Supply; field: string }
           checked={supply.telemetry_lead}
           onChange={(telemetry_lead) => void act(edit({ telemetry_lead }))}
         />
+        <Tick
+          label="Yet to be bought"
+          checked={supply.to_buy !== null}
+          onChange={(buys) => void act(edit({ to_buy: buys ? { price: null } : null }))}
+        />
         <ItsBox
           of={(x) => x.of === "supply"}
           set={(made) => act((doc) => edit({ in_box: made(doc.supply?.in_box ?? []) }))}

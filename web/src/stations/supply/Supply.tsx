@@ -16,6 +16,7 @@ import { Filters } from "./Filters";
 import { InFront } from "./InFront";
 import { LabelFields } from "./LabelFields";
 import { LookedAt } from "./LookedAt";
+import { PriceField } from "./PriceField";
 import { Sizes } from "./Sizes";
 import { Tabs } from "./Tabs";
 import { Ticket } from "./Ticket";
@@ -155,6 +156,11 @@ function CandidateTicket({
       from={from}
       {...rest}
     >
+      {c.source !== "owned" && (
+        <div className="mt-1 border-t border-rule pt-2">
+          <PriceField of={c.slug} name={c.supply.name} />
+        </div>
+      )}
       {feeds && feeds.needed > 0 && (
         <p data-feeds={feeds.unfed} className="mt-1 border-t border-rule pt-2 text-sm font-semibold">
           {feeds.unfed === 0 ? (
