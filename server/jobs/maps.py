@@ -13,6 +13,7 @@ from builds.models import Build
 from django.conf import settings
 from django.db import transaction
 from django.utils import timezone
+from drawer.prices import in_currency
 from easy_tally.files import build_file
 from easy_tally.things import RULES
 from pydantic import ValidationError

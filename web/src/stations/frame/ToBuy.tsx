@@ -53,7 +53,7 @@ export function ToBuy() {
               onCommit={(price) => act((now) => buyEdit(now, item, { price }))}
             />
             <Button onClick={() => void act((now) => buyEdit(now, item, null))}>
-              I have it<span className="sr-only">: {item.name}</span>
+              I have it<span className="sr-only"> {item.name}</span>
             </Button>
           </li>
         ))}

@@ -36,7 +36,7 @@ export function InBoxes({ of, title, set }: { of: (x: Lying) => boolean; title: 
               )}
               {set && (
                 <Button onClick={() => void set((now) => without(now, x.name))}>
-                  Not in it<span className="sr-only">: {x.name}</span>
+                  Not in it<span className="sr-only"> {x.name}</span>
                 </Button>
               )}
             </span>
