@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import unittest
+from dataclasses import replace
 
 from easy_tally.advice import map_it, ways_to_stay
 from easy_tally.analysis import analyse
@@ -10,12 +11,14 @@ from easy_tally.entry import parse, say
 from easy_tally.entry.kits import read_box, say_box
 from easy_tally.mapping import InStock
 from easy_tally.publishing import compact, map_answer
+from easy_tally.supplies import check_supply
 from easy_tally.supplies.at_hand import at_hand
-from easy_tally.things.adapters import Adapter, Bracket
+from easy_tally.things.adapters import Adapter, Bracket, Lead
 from easy_tally.things.boxed import LoosePart
 from easy_tally.things.build import Build
+from easy_tally.things.cables import Plug
 from easy_tally.things.case import Case
-from easy_tally.things.parts import Card, Fan
+from easy_tally.things.parts import Card, Drive, Fan, Socket
 
 from .helpers import (
     apply,
@@ -27,6 +30,7 @@ from .helpers import (
     graphics_cable,
     processor,
     processor_cable,
+    sata_cable,
     supply,
 )
 from .test_between import adapter
@@ -75,6 +79,41 @@ class Checks(unittest.TestCase):
         check = next(c for c in found.checks if c.id == "ports")
         self.assertEqual(check.status, "pass")
         self.assertIn("Adapter from your drawer", check.text)
+
+    def test_what_could_be_had_is_worth_a_look_and_coded_for_the_card(self) -> None:
+        """300 W less 10 of the slot's are 290: one coded for 300 does, for 150 is no advice."""
+        a = analyse(_build(False), 2026)
+        assert a.build.supply is not None
+        for watts, status in ((300, "warn"), (150, "fail")):
+            sold = adapter(codes=((1, 150), (2, watts)))
+            asked = replace(a.asked, could_be_had=(sold,))
+            checks = check_supply(a.build.supply, asked).checks
+            found = next(c for c in checks if c.id == "ports")
+            self.assertEqual(found.status, status, watts)
+
+    def test_two_kinds_of_adapters_at_once(self) -> None:
+        """A 16-pin lead and a floppy one are short; there is an adapter for each."""
+        floppy = Drive(
+            key="floppy", name="Floppy", form="floppy", sockets=(Socket(key="p", kind="fdd4"),)
+        )
+        b = _build(False)
+        plugs = (Plug(key="a", kind="per4", at_mm=400),)
+        cable = sata_cable("per").model_copy(update={"plugs": plugs})
+        b = b.model_copy(update={"parts": (*b.parts, floppy), "cables": (*b.cables, cable)})
+        a = analyse(b, 2026)
+        sixteen = adapter(codes=((1, 150), (2, 300)))
+        small = Adapter(
+            key="small",
+            name="Small",
+            leads=(Lead(key="a", kind="per4"),),
+            plugs=(Plug(key="x", kind="fdd4", at_mm=150),),
+        )
+        assert b.supply is not None
+        for sold, status in (((sixteen,), "fail"), ((small,), "fail"), ((sixteen, small), "warn")):
+            asked = replace(a.asked, could_be_had=sold)
+            checks = check_supply(b.supply, asked).checks
+            found = next(c for c in checks if c.id == "ports")
+            self.assertEqual(found.status, status, sold)
 
     def test_a_bracket_in_the_supplys_box(self) -> None:
         case = Case(name="Case", supply_forms=("ATX",), size="mid")

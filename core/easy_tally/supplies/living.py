@@ -12,6 +12,7 @@ from typing import Any
 
 from ..base.rounding import exceeds
 from ..base.units import RAIL_V, State
+from ..standards.connectors import is_coded
 from ..standards.efficiency import (
     GRADES,
     HOLD_UP_80_MS,
@@ -23,6 +24,7 @@ from ..standards.efficiency import (
 from ..standards.sizes import QUIET_SHARE
 from ..things.adapters import Adapter
 from ..things.case import Case
+from ..things.parts import Card
 from ..things.supply import Supply
 from ..usual import End, taken_cables, taken_case, taken_supply
 from ..wiring import Input
@@ -125,21 +127,40 @@ def ports(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
 def _could_be_had(
     supply: Supply, asked: Asked, needed: list[Input], there: tuple[Adapter, ...]
 ) -> str:
-    """An adapter that could be had with which, and with those that are there, no lead is short;
-    empty where none does alone."""
-    for adapter in asked.could_be_had:
+    """Adapters that could be had with which, and with those that are there, no lead is short: one
+    that does alone, else several; empty where none do."""
+    fitting = [x for x in asked.could_be_had if _is_coded_for(x, asked, needed)]
+    for several in (*((x,) for x in fitting), tuple(fitting)):
         counts, used = leads(
             supply,
             asked.cables,
             needed,
-            (*there, adapter),
+            (*there, *several),
             eps4_in_eps8=asked.wired.eps4_in_eps8,
             one_each=asked.wired.build.house_rules.chained_graphics == "never",
             memory=asked.wired.memory,
         )
-        if adapter in used and not any(c.short for c in counts):
-            return adapter.name
+        had = [x.name for x in several if x in used]
+        if had and not any(c.short for c in counts):
+            return " and ".join(had)
     return ""
+
+
+def _is_coded_for(adapter: Adapter, asked: Asked, needed: list[Input]) -> bool:
+    """Whether a 16-pin adapter is coded for as much as some card of the build takes by its socket;
+    one that is not is no advice."""
+    if not adapter.codes:
+        return True
+    cards = {i.at: i.part for i in needed if is_coded(i.socket.kind) and isinstance(i.part, Card)}
+    if not cards:
+        return True
+    slot = asked.assume.slot_share_with_16pin_w.likely
+    takes_w = [
+        c.board_power_w.likely * c.power_limit - (c.slot_w.likely if c.slot_w else slot)
+        for c in cards.values()
+        if c.board_power_w is not None
+    ]
+    return any(adapter.codes[-1].watts >= watts for watts in takes_w)
 
 
 def form(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:

@@ -2,7 +2,7 @@ import type { Fit, Shape } from "../api/client";
 
 const WIDTH = 720;
 /** Room for the words at the right of each view. */
-const WORDS = 96;
+const WORDS = 116;
 const LOOK: Record<Shape["kind"], { fill: string; stroke: string; dash?: string }> = {
   card: { fill: "var(--accent-wash)", stroke: "var(--accent)" },
   plug: { fill: "var(--pin-v12)", stroke: "var(--ink)" },
