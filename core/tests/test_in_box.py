@@ -91,6 +91,14 @@ class Checks(unittest.TestCase):
             found = next(c for c in checks if c.id == "ports")
             self.assertEqual(found.status, status, watts)
 
+    def test_what_is_coded_for_less_counts_for_nothing(self) -> None:
+        less = adapter(codes=((1, 150), (2, 150)))
+        found = compact(analyse(_build(False), 2026, drawer=(less,))).supply
+        assert found is not None
+        self.assertEqual(next(c for c in found.checks if c.id == "ports").status, "fail")
+        stock = (InStock(thing=less, owned=False),)
+        self.assertEqual(ways_to_stay(analyse(_build(False), 2026), stock), ())
+
     def test_two_kinds_of_adapters_at_once(self) -> None:
         """A 16-pin lead and a floppy one are short; there is an adapter for each."""
         floppy = Drive(

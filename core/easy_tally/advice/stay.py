@@ -14,6 +14,7 @@ from ..base.errors import EasyTallyError
 from ..editing import AddBetween, AddCable, ChangeBuild, ChangePart, Edit
 from ..mapping import InStock, by_cost
 from ..supplies.checks import OF_SIZE
+from ..supplies.living import is_coded_for
 from ..things.adapters import Adapter
 from ..things.build import Build
 from ..things.buying import ToBuy
@@ -44,7 +45,13 @@ def ways_to_stay(a: Analysis, stock: Iterable[InStock] = ()) -> tuple[Way, ...]:
     if _fails(a, "ports"):
         several = sorted(stock, key=by_cost)
         ways.append(_lead(a, [s for s in several if isinstance(s.thing, Cable)]))
-        ways.append(_lead(a, [s for s in several if isinstance(s.thing, Adapter)]))
+        needed = [a.wired.inputs[ref] for ref in a.needed]
+        coded = (
+            s
+            for s in several
+            if isinstance(s.thing, Adapter) and is_coded_for(s.thing, a.asked, needed)
+        )
+        ways.append(_lead(a, list(coded)))
     return tuple(sorted((w for w in ways if w is not None), key=_by_cost))
 
 

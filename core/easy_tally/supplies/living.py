@@ -6,7 +6,7 @@ against is not there at all (no case, no UPS, no circuit).
 
 from __future__ import annotations
 
-from collections.abc import Iterator
+from collections.abc import Iterable, Iterator
 from dataclasses import replace
 from typing import Any
 
@@ -102,7 +102,9 @@ def ports(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
         yield SupplyCheck(id="ports", status="unknown", missing=("ports",))
         return
     lying = at_hand(asked.wired.build, supply)
-    there = (*asked.wired.build.adapters, *adapters_of(lying), *asked.drawer)
+    at_hand_too = (*adapters_of(lying), *asked.drawer)
+    fitting = (x for x in at_hand_too if is_coded_for(x, asked, needed))
+    there = (*asked.wired.build.adapters, *fitting)
     counts, adapters = leads(
         supply,
         asked.cables,
@@ -129,7 +131,7 @@ def _could_be_had(
 ) -> str:
     """Adapters that could be had with which, and with those that are there, no lead is short: one
     that does alone, else several; empty where none do."""
-    fitting = [x for x in asked.could_be_had if _is_coded_for(x, asked, needed)]
+    fitting = [x for x in asked.could_be_had if is_coded_for(x, asked, needed)]
     for several in (*((x,) for x in fitting), tuple(fitting)):
         counts, used = leads(
             supply,
@@ -146,7 +148,7 @@ def _could_be_had(
     return ""
 
 
-def _is_coded_for(adapter: Adapter, asked: Asked, needed: list[Input]) -> bool:
+def is_coded_for(adapter: Adapter, asked: Asked, needed: Iterable[Input]) -> bool:
     """Whether a 16-pin adapter is coded for as much as some card of the build takes by its socket;
     one that is not is no advice."""
     if not adapter.codes:

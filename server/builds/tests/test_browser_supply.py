@@ -92,7 +92,7 @@ class Choosing(BrowserCase):
         expect(self.figure("supply")).not_to_contain_text("too small")
 
     def test_a_price_is_given_once_and_stands_in_the_list_to_buy(self) -> None:
-        """The supply of the catalogue at 129.50 and an extension at 9: 138.50; one is here by now."""
+        """The supply at 129.50 and an extension at 9 are 138.50; the one is here by now."""
         page = self.go(self._demo("dunlin"), "supply")
         ticket = page.locator("[data-ticket='Sedge 400']")
         price = ticket.get_by_label("Price of Sedge 400")
