@@ -30,10 +30,10 @@ def ways_to_reach(
     lying = extensions(at_hand(a.build, a.build.supply))
     boxed = [InStock(thing=t, owned=True, free=1, is_boxed=True) for t in lying]
     ways = repairs_of_reach(a.build, over, far, [*boxed, *stock], stop)
-    found: list[Repair] = []
+    ways_found: list[Repair] = []
     with suppress(Stopped):
-        found += islice(ways, MOST_WAYS)
-    return by_price(a.build, found)
+        ways_found += islice(ways, MOST_WAYS)
+    return by_price(a.build, ways_found)
 
 
 def _out_of_reach(a: Analysis) -> Iterator[tuple[str, float]]:

@@ -118,17 +118,17 @@ def repairs_of_reach(
     beside = Wish(keep=stays, only=fed, quick=True)
     anew = Wish(only=fed, prefer=True, quick=True)
     nothing = Added()
-    if found := _mapped(build, nothing, beside, anew):
-        yield Repair(id="way round", name="", count=1, owned=True, added=nothing, found=found)
+    if mapping := _mapped(build, nothing, beside, anew):
+        yield Repair(id="way round", name="", count=1, owned=True, added=nothing, found=mapping)
     for s in sorted(_reaching(build, far, stock), key=by_cost):
         for n in range(1, min(MOST, s.free) + 1):
             if stop is not None and stop():
                 raise Stopped
             added = _several(build, s, n)
-            found = _mapped(build, added, beside)
-            if found is not None and _is_used(added, found):
+            mapping = _mapped(build, added, beside)
+            if mapping is not None and _is_used(added, mapping):
                 kind: RepairId = "cable" if isinstance(s.thing, Cable) else "extension"
-                yield _of_stock(kind, s, n, added, found)
+                yield _of_stock(kind, s, n, added, mapping)
                 break
 
 
@@ -155,7 +155,7 @@ def by_cost(s: InStock) -> tuple[bool, float]:
     return s.cost is None, s.cost or 0.0
 
 
-def _of_stock(id: RepairId, s: InStock, n: int, added: Added, found: Mapping) -> Repair:
+def _of_stock(id: RepairId, s: InStock, n: int, added: Added, mapping: Mapping) -> Repair:
     cost = None if s.cost is None else n * s.cost
     return Repair(
         id=id,
@@ -163,7 +163,7 @@ def _of_stock(id: RepairId, s: InStock, n: int, added: Added, found: Mapping) ->
         count=n,
         owned=s.owned,
         added=added,
-        found=found,
+        found=mapping,
         cost=cost,
         is_boxed=s.is_boxed,
     )
@@ -173,18 +173,18 @@ def _mapped(build: Build, added: Added, *wishes: Wish) -> Mapping | None:
     """A whole map by the first of some wishes that has one."""
     for wish in wishes:
         try:
-            found = solve(added.to(build), wish)
+            mapping = solve(added.to(build), wish)
         except (NotDecided, EasyTallyError):
             continue
-        if found is not None and found.whole:
-            return found
+        if mapping is not None and mapping.whole:
+            return mapping
     return None
 
 
-def _is_used(added: Added, found: Mapping) -> bool:
+def _is_used(added: Added, mapping: Mapping) -> bool:
     """Whether a map uses all that was added: else less does."""
-    used = {r.cable for r in found.runs if r.connections}
-    used |= {key for key, several in found.between.items() if several}
+    used = {r.cable for r in mapping.runs if r.connections}
+    used |= {key for key, several in mapping.between.items() if several}
     things: tuple[Thing, ...] = (*added.cables, *added.adapters, *added.extensions)
     return all(t.key in used for t in things)
 
