@@ -9,7 +9,7 @@ from typing import Any, cast
 
 from easy_tally.advice.goals import map_goals
 from easy_tally.analysis.facts import Analysis
-from easy_tally.mapping import GOALS, Fact
+from easy_tally.mapping import Fact, Mapping, goals_of, moved
 from easy_tally.ratings import RunResult, check_runs
 from easy_tally.standards.connectors import PLUGS
 from easy_tally.tally.demand import Carried, demands
@@ -38,6 +38,8 @@ class Asked:
     left: int = 0
     needless: frozenset[str] = frozenset()
     without: frozenset[str] = frozenset()
+    #: Cables and ports that are alike are told apart.
+    apart: bool = False
 
 
 @dataclass(frozen=True)
@@ -66,6 +68,18 @@ def best(b: Build, most: int = 4000) -> Goals | None:
     return min(found, default=None)
 
 
+def values(found: Mapping | None) -> Goals | None:
+    """What a map that the solver found comes to in the same goals."""
+    return None if found is None else tuple(g.value for g in found.goals if g.id != "moves")
+
+
+def fewest_moves(b: Build, most: int = 4000) -> int:
+    """The fewest plugs and port ends that move, of the maps that are best in all else. Raises
+    TooMany."""
+    every = [(_goals(x), moved(b, x.build.runs)) for x in legal(b, Asked(most=most, apart=True))]
+    return min(every)[1]
+
+
 def best_part(b: Build, most: int = 4000) -> Goals:
     """The same of the maps that leave as few needed inputs as may be; how many comes first."""
     for left in range(len(Wired(b).inputs) + 1):
@@ -82,13 +96,13 @@ def any_map(b: Build, asked: Asked) -> bool:
 
 def _goals(x: Laid) -> Goals:
     goals = map_goals(cast(Analysis, x))
-    return tuple(goals[g.id] for g in GOALS if g.id != "unfed")
+    return tuple(goals[g.id] for g in goals_of(x.build.house_rules) if g.id != "unfed")
 
 
 def legal(b: Build, asked: Asked) -> Iterator[Laid]:
     """Every map that holds. Raises TooMany."""
     must = Wired(b).needed - asked.needless
-    for n, laid in enumerate(every_map(b, must, asked.left)):
+    for n, laid in enumerate(every_map(b, must, asked.left, asked.apart)):
         if n >= asked.most:
             raise TooMany
         x = _look(laid)
@@ -123,8 +137,9 @@ def _over(r: RunResult, without: frozenset[str]) -> bool:
 class _Ends:
     """The plugs of a build in their order, what each may be in, and what is kept."""
 
-    def __init__(self, b: Build, must: frozenset[str], left: int) -> None:
+    def __init__(self, b: Build, must: frozenset[str], left: int, apart: bool) -> None:
         self.b, self.wired, self.must, self.left = b, Wired(b), must, left
+        self.apart = apart
         #: Ways that are begun at the most.
         self.steps = 25_000
         self.inputs = list(self.wired.inputs.values())
@@ -147,7 +162,7 @@ class _Ends:
         self.alike: dict[str, str] = {}
         for c in b.cables:
             spec = _spec(c)
-            self.alike[c.key] = c.key if c.key in pinned else spec
+            self.alike[c.key] = c.key if c.key in pinned or apart else spec
 
     def options(self, key: str, plug: Plug, used: set[str]) -> Iterator[_Into]:
         """What a plug may be in."""
@@ -165,10 +180,13 @@ class _Ends:
 _Done = dict[tuple[str, str], _Into]
 
 
-def every_map(b: Build, must: frozenset[str] = frozenset(), left: int = 99) -> Iterator[Build]:
+def every_map(
+    b: Build, must: frozenset[str] = frozenset(), left: int = 99, apart: bool = False
+) -> Iterator[Build]:
     """Every way of plugging in which at most `left` of what `must` be fed is not, each cable alike
-    in others' places once; plugs that park in ports are left out."""
-    ends = _Ends(b, must, left)
+    in others' places once, where they are not told `apart`; plugs that park in ports are left
+    out."""
+    ends = _Ends(b, must, left, apart)
     yield from _plugs(ends, 0, {}, set())
 
 
@@ -239,7 +257,7 @@ def _ports(of: _Ends, done: _Done) -> Iterator[Build]:
         if len(set(keys)) < len(keys):
             continue
         alike = tuple(tuple((p.kind, p.circuits, p.pins_12v, p.group) for p in c) for c in choice)
-        if alike in seen:
+        if alike in seen and not of.apart:
             continue
         seen.add(alike)
         runs = tuple(

@@ -294,7 +294,10 @@ def machine(seed: int) -> Build:
             ports=panel(),
             groups=tuple(PortGroup(key=k, label=k.upper(), limit_a=x) for k, x in limits.items()),
         ),
-        house_rules=rules(chained_graphics=rng.choice(("never", "by plug", "by pins"))),
+        house_rules=rules(
+            chained_graphics=rng.choice(("never", "by plug", "by pins")),
+            plug_grant="warning" if seed % 3 == 0 else "limit",
+        ),
     )
     warm = made.assumptions.model_copy(update={"room_degc": rng.choice((25, 38))})
     return made.model_copy(update={"assumptions": warm})

@@ -71,10 +71,12 @@ BOUNDS = ("low", "likely", "high")
 
 
 class Held(NamedTuple):
-    """A load at full, and what it may be for as long as one likes; None: nobody knows."""
+    """A load at full, and what it may be for as long as one likes; None: nobody knows. Of a limit
+    that `warns` more is no fault."""
 
     load: float
     limit: float | None
+    warns: bool = False
 
 
 def contact_a(kind: str, circuits: int, gauge: int, grade: str | None) -> float | None:

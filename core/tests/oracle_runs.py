@@ -205,7 +205,7 @@ def _of_run(machine: Machine, cable: Doc, ports: list[Doc], several: list[_Plugg
         key = x.plug["key"]
         _plug_pins(build, cable, x, key, found)
         if x.kind != "16pin" or machine.between_at(x.ref) is None:
-            _granted(x, key, x.plug["sense"], found)
+            _granted(x, key, x.plug["sense"], found, build)
     of = "16pin" if cable["needs"] == ["16pin"] else "port"
     for line, value in _contacts(
         build, cable, of, end["circuits"], end["grade"], end["pins"], _with_ground(whole)
@@ -250,10 +250,11 @@ def _plug_pins(build: Doc, of: Doc, x: _Plugged, at: str, found: _Local) -> None
         found["plug pins", line, at, 0.0] = value
 
 
-def _granted(x: _Plugged, at: str, sense: Any, found: _Local) -> None:
+def _granted(x: _Plugged, at: str, sense: Any, found: _Local, build: Doc) -> None:
     watts = x.amps["v12"] * 12.0
     if x.kind in GRANT_W:
-        found["grant", "v12", at, 0.0] = Held(watts, GRANT_W[x.kind])
+        warns = build["house_rules"]["plug_grant"] == "warning"
+        found["grant", "v12", at, 0.0] = Held(watts, GRANT_W[x.kind], warns)
     elif x.kind == "16pin":
         found["grant", "v12", at, 0.0] = Held(watts, _sense_w(sense, x.version))
     elif x.kind == "sata":
@@ -338,7 +339,7 @@ def _at_plug(
             sense = own
         _plug_pins(machine.build, of, x, at, found)
         if x.kind != "16pin" or into is None:
-            _granted(x, at, sense, found)
+            _granted(x, at, sense, found, machine.build)
     elif own is not None or x.kind == "16pin":
         sense = own
     if into is not None:

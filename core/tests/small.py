@@ -213,8 +213,14 @@ def made_up(seed: int) -> Build:
             ),
         )
     rule = r.choice(["never", "by plug", "as delivered", "by pins"])
+    by_rule = random.Random(seed)  # its own, so that nothing else of a seed is another
     m.more["house_rules"] = HouseRules(
-        chained_graphics=rule, port_groups=r.choice(["by what is known", "keep together", "spread"])
+        chained_graphics=rule,
+        port_groups=r.choice(["by what is known", "keep together", "spread"]),
+        plug_grant=by_rule.choice(["limit", "warning"]),
+        graphics_cables=by_rule.choice(["one a socket", "fewest"]),
+        drives=by_rule.choice(["fewest cables", "balanced", "by place"]),
+        adapter_leads=by_rule.choice(["as the watts need", "all"]),
     )
     kinds = {n for c in m.cables for n in c.needs}
     ports = [

@@ -4,15 +4,26 @@ reason by reason, repair by repair. `make prove` takes as many seeds as one has 
 from __future__ import annotations
 
 import unittest
+from itertools import islice
 
 from easy_tally.advice import map_goals
 from easy_tally.analysis import analyse
 from easy_tally.editing import TakeMap
-from easy_tally.mapping import InStock, Mapping, Wish, solve, why_not
+from easy_tally.mapping import InStock, Mapping, Wish, moved, solve, why_not
 from easy_tally.things.build import Build
 from easy_tally.things.cables import RailPins
 
-from .exhaustive import TooMany, best, best_part, wrong_with
+from .exhaustive import (
+    Asked,
+    Laid,
+    TooMany,
+    best,
+    best_part,
+    fewest_moves,
+    legal,
+    values,
+    wrong_with,
+)
 from .helpers import graphics_cable, map_said, processor_cable, sata_cable, sixteen_cable
 from .machines import seeds
 from .small import extension, made_up, splitter
@@ -49,7 +60,7 @@ class AgainstExhaustiveSearch(unittest.TestCase):
                 except TooMany:
                     continue
                 found = solve(b)
-                self.assertEqual(_values(found), want)
+                self.assertEqual(values(found), want)
                 seen += 1
                 if found is not None:
                     self.assertTrue(found.proven)
@@ -68,7 +79,7 @@ class AgainstExhaustiveSearch(unittest.TestCase):
         part = solve(b, Wish(partial=True))
         try:
             want = best_part(b, _MOST)
-            self.assertEqual(_values(part), want)
+            self.assertEqual(values(part), want)
         except TooMany:
             pass
         if part is not None:
@@ -79,15 +90,46 @@ class AgainstExhaustiveSearch(unittest.TestCase):
             return False
         return True
 
+    def test_no_needless_move(self) -> None:
+        """Of the maps that are best in all else the solver's is one that moves the least, from a
+        map that is there and legal."""
+        seen = moving = 0
+        for seed in seeds(40):
+            with self.subTest(seed=seed):
+                b = made_up(seed)
+                if any(r.pinned for r in b.runs):
+                    continue
+                several = _some_legal(b)
+                if not several:
+                    continue
+                there = several[seed % len(several)].build
+                try:
+                    want = fewest_moves(there, 6 * _MOST)
+                except TooMany:
+                    continue
+                found = solve(there)
+                assert found is not None
+                moves = next(g for g in found.goals if g.id == "moves")
+                self.assertEqual((moves.value, moves.proven), (want, True))
+                self.assertEqual(moved(there, found.runs), want)
+                seen += 1
+                moving += want > 0
+        self.assertGreater(seen, 5)
+        self.assertGreater(moving, 1)
+
     def _passes(self, b: Build, found: Mapping) -> None:
         """The checker finds nothing over, and counts the goals alike."""
         a = analyse(TakeMap(runs=found.runs, between=found.between).apply(b))
         self.assertEqual([r.wired.cable.key for r in a.runs if r.verdict == "over"], [])
-        counted = map_goals(a)
+        counted = map_goals(a) | {"moves": moved(b, found.runs)}
         self.assertEqual(
             {g.id: g.value for g in found.goals}, {g.id: counted[g.id] for g in found.goals}
         )
 
 
-def _values(found: Mapping | None) -> tuple[int, ...] | None:
-    return None if found is None else tuple(g.value for g in found.goals)
+def _some_legal(b: Build) -> list[Laid]:
+    """A few legal maps; none where there are too many to look at."""
+    try:
+        return list(islice(legal(b, Asked(most=_MOST)), 20))
+    except TooMany:
+        return []

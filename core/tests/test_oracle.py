@@ -139,6 +139,8 @@ def _wrong(
     if e.judged.rated is None or abs(e.judged.rated - limit) > 1e-9:
         return f"limit {e.judged.rated} in place of {limit}"
     over, tight = held.load > limit * 1.000001, held.load > limit * _within(e.kind)
+    if over and high.warns:
+        return "" if e.judged.verdict in ("tight", "unknown") else f"{e.judged.verdict}, not tight"
     at_high = e.judged.verdict != "over" and high.load > limit * 1.000001
     wanted = "over" if over else None
     if not over and e.judged.state == "full" and not e.judged.only_at_high:

@@ -82,6 +82,7 @@ def _house_rules() -> list[schemas.RuleOut]:
             rule=name,
             words=rule.words,
             positions=[schemas.PositionOut(**p._asdict()) for p in rule.positions],
+            maps=rule.maps,
         )
         for name, rule in RULES.items()
     ]

@@ -291,6 +291,8 @@ class RuleOut(Schema):
     rule: str
     words: str
     positions: list[PositionOut]
+    #: Whether a map is another by it.
+    maps: bool
 
 
 class WordsOut(Schema):

@@ -60,6 +60,7 @@ class FeedOut(Schema):
     slug: str
     unfed: int
     needed: int
+    text: str
 
 
 @router.post("/builds/{key}/map", response=MapOut, operation_id="mapIt")
@@ -128,7 +129,8 @@ def ask_feeds(request: HttpRequest, key: str) -> list[Feeds]:
 
 @router.post("/builds/{key}/rule-feeds", response=list[FeedOut], operation_id="askRuleFeeds")
 def ask_rule_feeds(request: HttpRequest, key: str) -> list[Feeds]:
-    """The same of each position of the rule for chained graphics plugs, called `rule:position`."""
+    """The same of each position of the house rules that decide a map, called
+    `rule:the-rule:position`; in words too."""
     row = actions.find(owner_of(request), key)
     maps.ask_rules(row)
     return maps.feeds(row)

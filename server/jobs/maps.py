@@ -245,10 +245,9 @@ def ask_feeds(row: Build) -> None:
 
 
 def ask_rules(row: Build) -> None:
-    """Ask of each position of the rule for chained graphics plugs what it leaves unfed."""
-    rule = "chained_graphics"
-    positions = [p.value for p in RULES[rule].positions]
-    _ask_feeds(row, "rules", RulesAsked(**_of(row, "rules"), rule=rule, positions=positions))
+    """Ask of each position of the house rules that decide a map what it then comes to."""
+    positions = [(k, p.value) for k, rule in RULES.items() if rule.maps for p in rule.positions]
+    _ask_feeds(row, "rules", RulesAsked(**_of(row, "rules"), positions=positions))
 
 
 def _ask_feeds(row: Build, kind: str, asked: FeedsAsked | RulesAsked) -> None:
@@ -332,8 +331,15 @@ def _remember(row: Build, kind: str, outcome: Outcome) -> None:
             return
         Feeds.objects.bulk_create(
             (
-                Feeds(build=row, version=row.version, slug=slug, unfed=least, needed=needed)
-                for slug, (least, needed) in new.items()
+                Feeds(
+                    build=row,
+                    version=row.version,
+                    slug=slug,
+                    unfed=least,
+                    needed=needed,
+                    text=text[:300],
+                )
+                for slug, (least, needed, text) in new.items()
             ),
             ignore_conflicts=True,
         )

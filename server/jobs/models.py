@@ -27,8 +27,8 @@ class MapJob(models.Model):
 
 
 class Feeds(models.Model):
-    """Whether a supply that may be taken has a whole map of a build: by the build's version and
-    the supply's slug."""
+    """What a map of a build comes to with a supply that may be taken, or by a position of a house
+    rule: by the build's version and the supply's slug, or `rule:` with rule and position."""
 
     id: int
     build = models.ForeignKey(Build, on_delete=models.CASCADE, related_name="feeds")
@@ -36,6 +36,7 @@ class Feeds(models.Model):
     slug = models.CharField(max_length=100)
     unfed = models.PositiveIntegerField()
     needed = models.PositiveIntegerField()
+    text = models.CharField(max_length=300, default="")
 
     class Meta:
         constraints = (

@@ -8,19 +8,19 @@ from collections.abc import Callable
 from typing import Annotated, Any, Literal
 
 from easy_tally import Build, EasyTallyError, analyse
-from easy_tally.advice import left_unfed, map_it, supplies_that_do
+from easy_tally.advice import fed, map_it, supplies_that_do
 from easy_tally.editing import ChangeBuild, TakeSupply
 from easy_tally.files import build_file
 from easy_tally.mapping import InStock, Mapping, Progress, Stopped, Wished, wish
-from easy_tally.publishing import MapAnswer, map_answer
+from easy_tally.publishing import MapAnswer, fed_words, map_answer
 from easy_tally.supplies import Kit, Source, ranked
 from easy_tally.things import Adapter, Cable, Extension, Supply
 from pydantic import BaseModel, ConfigDict, Field, TypeAdapter, ValidationError
 
 _log = logging.getLogger(__name__)
 ANSWER: TypeAdapter[MapAnswer] = TypeAdapter(MapAnswer)
-#: Of each supply or position: (sockets left unfed, sockets to be fed).
-Unfed = dict[str, tuple[int, int]]
+#: Of each supply or position: (sockets left unfed, sockets to be fed, what a map comes to).
+Unfed = dict[str, tuple[int, int, str]]
 UNFED: TypeAdapter[Unfed] = TypeAdapter(Unfed)
 
 
@@ -107,11 +107,10 @@ class FeedsAsked(_Job):
 
 
 class RulesAsked(_Job):
-    """How many sockets each of some positions of a house rule leaves unfed."""
+    """What a map comes to by each of some positions of house rules: (rule, position)."""
 
     kind: Literal["rules"] = "rules"
-    rule: Annotated[str, Field(max_length=60)]
-    positions: Annotated[list[str], Field(max_length=60)]
+    positions: Annotated[list[tuple[str, str]], Field(max_length=60)]
 
 
 Asked = MapAsked | FeedsAsked | RulesAsked
@@ -229,15 +228,23 @@ def _feeds(build: Build, asked: FeedsAsked, desk: Desk) -> None:
 
 
 def _rules(build: Build, asked: RulesAsked, desk: Desk) -> None:
-    bare = build.model_copy(update={"runs": ()})
-    edits = {p: ChangeBuild(house_rules={asked.rule: p}) for p in asked.positions}
-    _each(desk, edits, bare, asked.year)
+    edits = {
+        f"{rule}:{position}": ChangeBuild(house_rules={rule: position})
+        for rule, position in asked.positions
+    }
+    _each(desk, edits, build, asked.year, said=True)
 
 
 def _each(
-    desk: Desk, edits: dict[str, TakeSupply] | dict[str, ChangeBuild], bare: Build, year: int
+    desk: Desk,
+    edits: dict[str, TakeSupply] | dict[str, ChangeBuild],
+    build: Build,
+    year: int,
+    said: bool = False,
 ) -> None:
-    """Tell of each edit what a map leaves unfed after it, as soon as it is known. Raises Aside."""
+    """Tell of each edit what a map leaves unfed after it, as soon as it is known; `said`: in words
+    too. Raises Aside."""
+    same: dict[str, str] = {}
     for i, (name, edit) in enumerate(edits.items(), 1):
         if name in desk.unfed:
             continue
@@ -245,9 +252,19 @@ def _each(
             return
         desk.make_way()
         try:
-            unfed = left_unfed(edit.apply(bare), year)
+            then = edit.apply(build)
+            # Several positions are the build as it is.
+            like = same.setdefault(then.model_dump_json(), name)
+            left = desk.unfed.get(like) or _left(then, year, said)
         except EasyTallyError:
-            unfed = None
-        if unfed is not None:
-            desk.unfed = {**desk.unfed, name: unfed}
+            left = None
+        if left is not None:
+            desk.unfed = {**desk.unfed, name: left}
         desk.tell(done=i, of=len(edits), unfed=desk.unfed)
+
+
+def _left(build: Build, year: int, said: bool) -> tuple[int, int, str] | None:
+    left = fed(build, year)
+    if left is None:
+        return None
+    return left.unfed, left.needed, fed_words(build, left, year) if said else ""

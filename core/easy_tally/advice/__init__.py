@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from .goals import map_goals
 from .judged_offers import judged
-from .mapped import Mapped, left_unfed, map_it, supplies_that_do
+from .mapped import Mapped, fed, map_it, supplies_that_do
 from .positions import Effect, effects
 from .reach import ways_to_reach
 from .stay import ways_to_stay
@@ -18,8 +18,8 @@ __all__ = [
     "Way",
     "assumption_uses",
     "effects",
+    "fed",
     "judged",
-    "left_unfed",
     "map_goals",
     "map_it",
     "supplies_that_do",

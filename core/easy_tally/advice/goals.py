@@ -12,13 +12,15 @@ from ..analysis.of_rules import device_groups
 from ..base.rounding import percent, up
 from ..base.series import likelies
 from ..base.units import RUN_STATES
-from ..mapping.goals import GOALS, group_rule
+from ..mapping.goals import goals_of, group_rule, too_many
+from ..mapping.model.columns import hanging
 from ..ratings.elements import Element
 from ..ratings.runs import RunResult
 from ..standards.connectors import CONNECTORS, PINS, is_of
 from ..things.adapters import Extension
 from ..things.parts import Drive
 from ..wiring import Feed, Wired
+from ..wiring.areas import drive_places
 
 #: Elements that are no share of a rating: a reach, what is never allowed; groups stand aside.
 _ASIDE = ("group", "group spike", "reach", "forbidden")
@@ -28,7 +30,7 @@ _LEAST_PERCENT = 60
 
 def map_goals(a: Analysis) -> dict[str, int]:
     """Goal → what the map of a build comes to in it, the less the better."""
-    return {goal.id: _COUNTS[goal.id](a) for goal in GOALS}
+    return {goal.id: _COUNTS[goal.id](a) for goal in goals_of(a.build.house_rules)}
 
 
 def _used(a: Analysis) -> list[RunResult]:
@@ -55,9 +57,31 @@ def _length(a: Analysis) -> int:
     return sum(round(max(f.plug.mm for f in r.wired.feeds)) for r in _used(a))
 
 
-def _chained(r: RunResult) -> bool:
-    plugs = {f.plug.key for f in r.wired.feeds if is_of(f.input.socket.kind, "graphics")}
-    return len(plugs) > 1
+def _hanging(a: Analysis) -> int:
+    runs = (r.wired for r in _used(a))
+    return sum(hanging(r.cable, {f.plug.key for f in r.feeds}) for r in runs)
+
+
+def _graphics(r: RunResult) -> int:
+    """Plugs in graphics inputs."""
+    return len({f.plug.key for f in r.wired.feeds if is_of(f.input.socket.kind, "graphics")})
+
+
+def _places(a: Analysis, r: RunResult) -> list[str]:
+    """Where the drives lie that a run feeds, one for each."""
+    return [p for f in r.wired.feeds for p in drive_places(a.wired, f.input)]
+
+
+def _by_place(a: Analysis) -> int:
+    there = {p for i in a.wired.inputs.values() for p in drive_places(a.wired, i)}
+    return sum(too_many(set(_places(a, r))) for r in _used(a)) - len(there)
+
+
+def _leads(a: Analysis) -> int:
+    """Leads of adapters in use that hang."""
+    wired = a.wired
+    keys = _in_use(wired, extension=False)
+    return sum(f"{k}#1/{s.key}" not in wired.live for k in keys for s in wired.betweens[k].sockets)
 
 
 def _in_use(wired: Wired, extension: bool) -> list[str]:
@@ -133,7 +157,11 @@ def _groups(a: Analysis) -> int:
 #: Goal → what a map comes to in it, by the checker.
 _COUNTS: dict[str, Callable[[Analysis], int]] = {
     "unfed": lambda a: sum(r not in a.wired.live for r in a.needed),
-    "chained": lambda a: sum(map(_chained, _used(a))),
+    "graphics": lambda a: sum(_graphics(r) > 0 for r in _used(a)),
+    "chained": lambda a: sum(_graphics(r) > 1 for r in _used(a)),
+    "leads": _leads,
+    "balance": lambda a: max((len(_places(a, r)) for r in _used(a)), default=0),
+    "places": _by_place,
     "adapters": lambda a: len(_in_use(a.wired, extension=False)),
     "extensions": lambda a: len(_in_use(a.wired, extension=True)),
     "optional": lambda a: -sum(_optional(a, f) for f in a.wired.feeds.values()),
@@ -143,5 +171,6 @@ _COUNTS: dict[str, Callable[[Analysis], int]] = {
     "fewer": lambda a: sum(_fewer(f) for f in a.wired.feeds.values() if not _in_bay(a.wired, f)),
     "runs": lambda a: len(_used(a)),
     "start": lambda a: max((_start(a, r) for r in _used(a)), default=0),
+    "hanging": _hanging,
     "length": _length,
 }

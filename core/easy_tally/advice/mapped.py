@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterable, Iterator
 from dataclasses import dataclass, replace
-from typing import Literal
+from typing import Literal, NamedTuple
 
 from ..analysis.analyse import analyse
 from ..analysis.facts import Analysis
@@ -21,9 +21,9 @@ from ..mapping import (
     Stopped,
     Wish,
     applied,
-    moves,
     repairs,
     solve,
+    swaps,
     why_not,
 )
 from ..supplies.at_hand import adapters, at_hand, extensions
@@ -164,8 +164,7 @@ def by_price(build: Build, several: Iterable[Repair]) -> tuple[Repair, ...]:
 
     def key(r: Repair) -> tuple[bool, float, int]:
         then = applied(r.added.to(build), r.found)
-        moved = sum(m.id != "keep" for m in moves(build, then))
-        return r.cost is None, r.cost or 0.0, moved
+        return r.cost is None, r.cost or 0.0, sum(s.ends for s in swaps(build, then))
 
     return tuple(sorted(several, key=key))
 
@@ -194,8 +193,17 @@ def supplies_that_do(build: Build, kits: Iterable[Kit], year: int) -> Iterator[O
             yield OtherSupply(supply=c.supply, cables=c.of.cables, owned=owned, price=c.of.price)
 
 
-def left_unfed(build: Build, year: int) -> tuple[int, int] | None:
-    """(inputs left unfed, inputs to be fed) by the best map; None where it is not decided."""
+class Fed(NamedTuple):
+    """Inputs that the best map of a build leaves unfed, of so many to be fed; None of a map: not
+    one is fed."""
+
+    unfed: int
+    needed: int
+    found: Mapping | None
+
+
+def fed(build: Build, year: int) -> Fed | None:
+    """How much the best map of a build feeds; None where it is not decided."""
     try:
         mapping = solve(build) or solve(build, Wish(partial=True))
     except NotDecided:
@@ -203,4 +211,4 @@ def left_unfed(build: Build, year: int) -> tuple[int, int] | None:
     if mapping is not None and not mapping.whole and not mapping.goals[0].proven:
         return None
     needed = len(analyse(build, year).needed)
-    return (len(mapping.unfed) if mapping else needed), needed
+    return Fed(len(mapping.unfed) if mapping else needed, needed, mapping)

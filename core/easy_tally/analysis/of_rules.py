@@ -6,6 +6,7 @@ from collections.abc import Iterator, Sequence
 
 from ..mapping.goals import group_rule
 from ..standards.connectors import PLUGS, is_coded, is_of
+from ..things.adapters import Adapter
 from ..things.parts import Board, Fan
 from ..wiring import Feed, Wired
 from ..wiring.offers import free_ports_for
@@ -17,6 +18,7 @@ from .finding import Finding, Subject
 def told(a: Analysis) -> Iterator[Finding]:
     """What stands against a house rule of the build."""
     yield from _adapters(a)
+    yield from _leads(a)
     yield from _groups(a)
     yield from _fans(a)
 
@@ -46,6 +48,21 @@ def _adapters(a: Analysis) -> Iterator[Finding]:
                 severity="note",
                 subject=Subject(of="socket", key=feed.input.ref),
                 cause=(feed.cable.name, native.name),
+            )
+
+
+def _leads(a: Analysis) -> Iterator[Finding]:
+    """Adapters in use of which leads hang, where the rule would have all plugged in."""
+    if a.build.house_rules.adapter_leads != "all":
+        return
+    for b in a.wired.betweens.values():
+        used = [s.key for s in b.sockets if f"{b.key}#1/{s.key}" in a.wired.live]
+        if isinstance(b.of, Adapter) and b.connections and 0 < len(used) < len(b.sockets):
+            yield Finding(
+                id="rule.adapter_leads",
+                severity="note",
+                subject=Subject(of="socket", key=str(b.connections[0].socket)),
+                cause=(b.name, len(used), len(b.sockets)),
             )
 
 

@@ -24,6 +24,11 @@ def money(amount: float, currency: str) -> str:
     return f"{amount:,.2f} {currency}".rstrip()
 
 
+def moved_words(out_of: str, into: str) -> str:
+    """From where to where an end goes."""
+    return " ".join(x for x in (f"from {out_of}" * bool(out_of), f"into {into}" * bool(into)) if x)
+
+
 def counted(n: float, word: str) -> str:
     """A count with its word, in the plural where it is not one."""
     return f"{n:.0f} {word}{'' if n == 1 else 's'}"

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
-from ..base.saying import money, number
+from ..base.saying import money, moved_words, number
 from ..base.units import RAIL_WORDS, TALLY_STATES
 from ..publishing import Amount, Compact, MapAnswer, Report
 
@@ -92,6 +92,15 @@ def _bought(r: Compact) -> Iterator[str]:
             yield f"  {item.name:40}{price:>14}"
 
 
+def _changes(answer: MapAnswer) -> Iterator[str]:
+    """What changes, cable by cable: from and into."""
+    for s in answer.swaps:
+        if s.ends:
+            stay = f", {s.stays} {'plug stays' if s.stays == 1 else 'plugs stay'}" * bool(s.stays)
+            yield f"{s.name} {s.does}{stay}"
+            yield from (f"  {e.end}: {moved_words(e.out_of, e.into)}" for e in s.ends)
+
+
 def print_map(answer: MapAnswer) -> str:
     """What mapping found, as text: the moves, the goals, the cables; or why there is no map."""
     whole = answer.status == "mapped"
@@ -105,7 +114,7 @@ def print_map(answer: MapAnswer) -> str:
     for title, several in (
         ("Together these forbid more" if answer.status == "impossible" else "Why", answer.why),
         ("What would mend it", [r.text for r in answer.repairs]),
-        ("What changes", [m.text for m in answer.moves if m.id != "keep"]),
+        (f"What changes, {answer.moved} ends", list(_changes(answer))),
         ("Cables it takes", answer.bill),
     ):
         if several:

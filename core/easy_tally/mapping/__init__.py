@@ -6,39 +6,42 @@ second computation that shares nothing, and the search through every map of smal
 
 from __future__ import annotations
 
-from .goals import GOALS
+from .goals import KEPT, MOVES, goals_of
 from .model.scenarios import scenarios_of
 from .model.world import world
 from .program import Facts, Program, Stopped
 from .repairs import InStock, OtherSupply, Repair, by_cost, repairs, repairs_of_reach
-from .solve import GoalValue, Mapping, Progress, Wish, Wished, applied, solve, wish
-from .swap import Move, Needed, bill, moves
+from .solve import GoalValue, Mapping, Progress, Wish, Wished, applied, moved, solve, wish
+from .swap import Needed, Swap, bill, swaps
 from .why import Fact, why_not
 
 __all__ = [
-    "GOALS",
+    "KEPT",
+    "MOVES",
     "Fact",
     "Facts",
     "GoalValue",
     "InStock",
     "Mapping",
-    "Move",
     "Needed",
     "OtherSupply",
     "Program",
     "Progress",
     "Repair",
     "Stopped",
+    "Swap",
     "Wish",
     "Wished",
     "applied",
     "bill",
     "by_cost",
-    "moves",
+    "goals_of",
+    "moved",
     "repairs",
     "repairs_of_reach",
     "scenarios_of",
     "solve",
+    "swaps",
     "why_not",
     "wish",
     "world",

@@ -6,10 +6,12 @@ results; what it is called stands in `publishing/wording/mapped.py`. Source: mod
 
 from __future__ import annotations
 
-from collections.abc import Callable
+from collections.abc import Callable, Collection
 from typing import TYPE_CHECKING, Any, NamedTuple
 
 from ..things.build import Build
+from ..things.rules import HouseRules
+from ..wiring.areas import drive_places
 from .model.columns import Column, has_fewer
 
 if TYPE_CHECKING:
@@ -58,6 +60,17 @@ def _fewer(program: Program) -> Any:
     return program.sum_of(lambda c: c.fewer) + beyond
 
 
+def _places(program: Program) -> Any:
+    wired = program.world.wired
+    there = {p for i in wired.inputs.values() for p in drive_places(wired, i)}
+    return program.sum_of(lambda c: too_many(set(c.places))) - len(there)
+
+
+def too_many(places: Collection[str]) -> int:
+    """What a cable adds that feeds drives at some places, of which there had better be one."""
+    return 2 * len(places) - 1 if places else 0
+
+
 #: As many connections stay as can be, where that is wished; of a map that may leave some unfed, as
 #: few of those as can be.
 KEPT = Goal("kept", lambda program: -program.sum_of(lambda c: c.kept))
@@ -75,5 +88,35 @@ GOALS: tuple[Goal, ...] = (
     Goal("fewer", _fewer),
     Goal("runs", _of_cables(lambda c: 1)),
     _most("start", lambda c: c.start_tenths, 0),
+    Goal("hanging", _of_cables(lambda c: c.hanging)),
     Goal("length", _of_cables(lambda c: c.last_mm)),
 )
+#: Goals that a house rule asks for: graphics cables, leads of adapters in use that hang, drives on
+#: the fullest cable, cables and places of drives beyond one a place.
+_BY_RULE = {
+    "graphics": Goal("graphics", _of_cables(lambda c: int(c.graphics))),
+    "leads": Goal("leads", lambda program: program.ways_in_use(lambda way: way.hanging)),
+    "balance": _most("balance", lambda c: len(c.places), 0),
+    "places": Goal("places", _places),
+}
+
+
+def goals_of(rules: HouseRules) -> tuple[Goal, ...]:
+    """What a map is brought to by some house rules, in this order."""
+    goals = list(GOALS)
+
+    def put(id: str, before: str) -> None:
+        goals.insert([g.id for g in goals].index(before), _BY_RULE[id])
+
+    if rules.graphics_cables == "fewest":
+        put("graphics", "chained")
+    if rules.adapter_leads == "all":
+        put("leads", "optional")
+    if rules.drives != "fewest cables":
+        put("balance" if rules.drives == "balanced" else "places", "runs")
+    return tuple(goals)
+
+
+#: Of maps that come to the same in all of these, the one with the fewest plugs and port ends that
+#: are not where they are now.
+MOVES = Goal("moves", _of_cables(lambda c: c.moves))

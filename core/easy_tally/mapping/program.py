@@ -302,8 +302,9 @@ class Program:
 
     # -- solving -----------------------------------------------------------------------------
 
-    def solve(self, goal: Goal | None = None) -> Answer:
-        """Bring a goal down as far as it goes, or only look for any map."""
+    def solve(self, goal: Goal | None = None, limit: float | None = None) -> Answer:
+        """Bring a goal down as far as it goes, or only look for any map; `limit`: deterministic
+        seconds that it may take."""
         expr = self.goal(goal) if goal else 0
         plain = isinstance(expr, int)
         if plain and self.values is not None:
@@ -312,7 +313,7 @@ class Program:
             self.model.clear_objective()  # type: ignore[no-untyped-call]
         else:
             self.model.minimize(expr)
-        solver = self._solver()
+        solver = self._solver(limit)
         status = solver.solve(self.model, self._watch())
         if status == self.cp.INFEASIBLE:
             return Answer("infeasible")
@@ -336,13 +337,13 @@ class Program:
         value = expr if isinstance(expr, int) else round(solver.value(expr))
         return Answer("feasible", value, _NO_BOUND)
 
-    def _solver(self) -> Any:
+    def _solver(self, limit: float | None = None) -> Any:
         solver = self.cp.CpSolver()
         p = solver.parameters
         p.num_workers, p.random_seed = 1, 0
         p.cp_model_probing_level, p.symmetry_level = 0, 0
         p.max_presolve_iterations = 1
-        p.max_deterministic_time = GOAL_LIMIT
+        p.max_deterministic_time = GOAL_LIMIT if limit is None else limit
         return solver
 
     def _watch(self) -> Any:

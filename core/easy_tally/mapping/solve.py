@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable, Iterable, Iterator
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 from typing import Literal
 
 from ..base.errors import NotDecided
@@ -15,11 +15,14 @@ from ..things.build import Build
 from ..things.cables import Connection, Run
 from ..things.same import connected
 from ..wiring import Wired
-from .goals import GOALS, KEPT, UNFED, Goal
+from .goals import KEPT, MOVES, UNFED, Goal, goals_of
 from .model.scenarios import Asked, Scenario, scenarios_of
 from .model.world import World, world
 from .program import Answer, Facts, Program, Stopped
 from .realise import Laying
+
+#: Deterministic seconds that it may take to move less: it changes nothing in what a map comes to.
+MOVES_LIMIT = 3.0
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -105,7 +108,7 @@ def solve(build: Build, wish: Wish = Wish(), progress: Progress | None = None) -
     told = progress or Progress()
     search = Search(build, wish)
     first = [UNFED] * wish.partial + [KEPT] * wish.prefer
-    goals = [*first, *(g for g in GOALS if g != UNFED)]
+    goals = [*first, *(g for g in goals_of(build.house_rules) if g != UNFED)]
     values: list[GoalValue] = []
     programs: list[Program] = []
     complete = search.complete
@@ -124,14 +127,70 @@ def solve(build: Build, wish: Wish = Wish(), progress: Progress | None = None) -
         if complete and not programs:
             return None
         raise NotDecided("Too many ways of plugging to look at all of them; none was found.")
-    return _mapping(build, programs[0], values, complete, len(values) == len(goals))
+    every = len(values) == len(goals)
+    if every and any(r.connections for r in build.runs):
+        try:
+            programs, moved = _fewest_moves(build, wish, programs, goals, values, told.stop)
+            values.append(moved)
+        except Stopped:
+            every = False
+    return _mapping(build, programs[0], values, complete, every)
+
+
+def _fewest_moves(
+    build: Build,
+    wish: Wish,
+    programs: list[Program],
+    goals: list[Goal],
+    values: list[GoalValue],
+    stop: Callable[[], bool] | None,
+) -> tuple[list[Program], GoalValue]:
+    """Of the maps that come to the same in all goals the one that moves the least from how it is
+    plugged: the scenarios that tie are looked at once more, each run told from others like it."""
+    search = Search(build, replace(wish, prefer=True), told_apart=False)
+    answers: list[tuple[Program, Answer]] = []
+    for scenario in (p.world.scenario for p in programs):
+        again = Program(search.world(scenario), search.facts, stop)
+        for goal, value in zip(goals, values, strict=True):
+            again.hold(goal, value.value)
+        answer = again.solve(MOVES, MOVES_LIMIT)
+        if answer.status in ("optimal", "feasible"):
+            answers.append((again, answer))
+    if not answers:  # it was not found again in time: what there is stays
+        return programs, GoalValue(id=MOVES.id, value=_moved(build, programs[0]), bound=0)
+    best = min(answers, key=lambda x: x[1].value)
+    every = len(answers) == len(programs) and all(p.complete for p, _ in answers)
+    bound = min(a.bound for _, a in answers) if every else 0
+    return [best[0]], GoalValue(id=MOVES.id, value=best[1].value, bound=min(bound, best[1].value))
+
+
+def _moved(build: Build, p: Program) -> int:
+    """How many plugs and port ends of a map that was found are not where they are."""
+    runs, _ = Laying(p.world, p.used(), p.way_values).lay()
+    return moved(build, runs)
+
+
+def moved(build: Build, runs: Iterable[Run]) -> int:
+    """Plugs, and port ends of cables of which no plug stays, that are not where they are now."""
+    now = {r.cable: r for r in build.runs}
+    ends = 0
+    for run in runs:
+        was = now.get(run.cable)
+        same = was is not None and was.ports == run.ports
+        stay = set(run.connections) & set(was.connections) if was is not None and same else set()
+        ends += len(run.connections) - len(stay)
+        ends += 0 if stay or not run.connections else len(run.ports)
+    return ends
 
 
 class Search:
     """Everything that is asked when a build is mapped: its scenarios, and what stays."""
 
-    def __init__(self, build: Build, wish: Wish, kept: frozenset[str] | None = None) -> None:
-        """`kept`: what stays, where that is not what the wish and the build say."""
+    def __init__(
+        self, build: Build, wish: Wish, kept: frozenset[str] | None = None, told_apart: bool = True
+    ) -> None:
+        """`kept`: what stays, where that is not what the wish and the build say; `told_apart`:
+        scenarios tell inputs from others like them where what is plugged in them is preferred."""
         self.build = build
         if kept is None:
             kept = wish.keep | {r.cable for r in build.runs if r.pinned}
@@ -142,7 +201,7 @@ class Search:
         asked = Asked(
             only=wish.only,
             must=_fed_by(build, kept),
-            told=_fed_by(build, prefer),
+            told=_fed_by(build, prefer) if told_apart else frozenset(),
             partial=wish.partial,
         )
         self.scenarios, self.complete = scenarios_of(build, asked)

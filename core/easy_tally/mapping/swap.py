@@ -1,5 +1,5 @@
-"""From the map that is there to another: what to unplug, keep, plug, and what goes back into whose
-bag; and the cables that a map takes."""
+"""From the map that is there to another: what goes out of what and into what, cable by cable, and
+what goes back into whose bag; and the cables that a map takes."""
 
 from __future__ import annotations
 
@@ -13,64 +13,92 @@ from ..wiring import Wired
 from ..wiring.areas import SLACK_MM, place_of
 from .solve import Mapping
 
-MoveId = Literal["unplug", "keep", "plug", "bag"]
+Does = Literal["goes out", "changes", "comes in", "stays"]
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
-class Move:
-    """One move: a plug of a cable or of something in between out of or into an input; a cable out
-    of its ports and into its bag (`bag`, by its pinout family) or into others (`plug`)."""
+class EndMove:
+    """One plug out of an input, into another, or both: by their refs, empty where it hangs."""
 
-    id: MoveId
-    cable: str
-    plug: str = ""
-    socket: str = ""
-    ports: tuple[str, ...] = ()
+    plug: str
+    out_of: str = ""
+    into: str = ""
 
 
-Ends = dict[tuple[str, str, str], str]
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Swap:
+    """What changes of one cable, or of one thing in between: its plugs, its ports out of and into
+    which it goes, and how many plugs stay. What goes out is left with nothing plugged in, what
+    comes in had nothing."""
+
+    key: str
+    does: Does
+    plugs: tuple[EndMove, ...] = ()
+    out_of: tuple[str, ...] = ()
+    into: tuple[str, ...] = ()
+    stays: int = 0
+
+    @property
+    def ends(self) -> int:
+        """Plugs and port ends that move."""
+        return len(self.plugs) + max(len(self.out_of), len(self.into))
 
 
-def ends_of(build: Build) -> Ends:
-    """(cable, plug, half) → the input that it is in, of all that is plugged in."""
+#: (plug, half) → the input that it is in, of one carrier.
+Ends = dict[tuple[str, str], str]
+
+
+def ends_of(build: Build) -> dict[str, Ends]:
+    """What the plugs of every cable in its ports, and of every thing in between, are in."""
     several = [(r.cable, r.connections) for r in build.runs]
     several += [(t.key, t.connections) for t in build.adapters]
     several += [(t.key, t.connections) for t in build.extensions]
-    return {
-        (key, c.plug, c.half): str(c.socket) for key, connections in several for c in connections
-    }
+    return {key: {(c.plug, c.half): str(c.socket) for c in cs} for key, cs in several}
 
 
-def moves(build: Build, then: Build) -> tuple[Move, ...]:
-    """What changes between two maps of the same things, in the order of the work: out first, then
-    what stays, what is plugged in, what goes back into its bag."""
+_ORDER: tuple[Does, ...] = ("goes out", "changes", "stays", "comes in")
+
+
+def swaps(build: Build, then: Build) -> tuple[Swap, ...]:
+    """What changes between two maps, cable by cable: those that come out for good first, then those
+    that are plugged otherwise, then those from the bag; what only stays is among them too."""
     before, after = ends_of(build), ends_of(then)
-    now = {r.cable: r for r in build.runs}
-    new = {r.cable: r for r in then.runs}
-    out = [
-        Move(id="unplug", cable=c, plug=p, socket=ref)
-        for (c, p, h), ref in before.items()
-        if after.get((c, p, h)) != ref
-    ]
-    stays = [
-        Move(id="keep", cable=c, plug=p, socket=ref)
-        for (c, p, h), ref in after.items()
-        if before.get((c, p, h)) == ref
-    ]
-    seats = [
-        Move(id="plug", cable=k, ports=r.ports)
-        for k, r in new.items()
-        if r.ports and _ports(now.get(k)) != r.ports
-    ]
-    into = [
-        Move(id="plug", cable=c, plug=p, socket=ref)
-        for (c, p, h), ref in after.items()
-        if before.get((c, p, h)) != ref
-    ]
-    bag = [
-        Move(id="bag", cable=k, ports=r.ports) for k, r in now.items() if k not in new and r.ports
-    ]
-    return (*out, *stays, *seats, *into, *bag)
+    now, new = {r.cable: r for r in build.runs}, {r.cable: r for r in then.runs}
+    several = [_swap(k, before, after, now, new) for k in dict.fromkeys((*before, *after))]
+    some = [s for s in several if s.ends or s.stays]
+    return tuple(sorted(some, key=lambda s: _ORDER.index(s.does)))
+
+
+def _swap(
+    key: str,
+    before: dict[str, Ends],
+    after: dict[str, Ends],
+    now: dict[str, Run],
+    new: dict[str, Run],
+) -> Swap:
+    was, will = before.get(key, {}), after.get(key, {})
+    plugs = tuple(
+        EndMove(plug=end[0], out_of=was.get(end, ""), into=will.get(end, ""))
+        for end in dict.fromkeys((*was, *will))
+        if was.get(end) != will.get(end)
+    )
+    out_of, into = _ports(now.get(key)), _ports(new.get(key))
+    same = out_of == into
+    does: Does = "changes"
+    if same and not plugs:
+        does = "stays"
+    elif not will and not into:
+        does = "goes out"
+    elif not was and not out_of:
+        does = "comes in"
+    return Swap(
+        key=key,
+        does=does,
+        plugs=plugs,
+        out_of=() if same else out_of,
+        into=() if same else into,
+        stays=sum(was[end] == ref for end, ref in will.items() if end in was),
+    )
 
 
 def _ports(run: Run | None) -> tuple[str, ...]:

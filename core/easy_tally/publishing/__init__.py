@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from .publish import compact, exit_status, report, run_answer, spike_rows_of, tally_rows
-from .publish_map import MapAnswer, RepairAnswer, map_answer, repair_answer
+from .publish_map import MapAnswer, RepairAnswer, fed_words, map_answer, repair_answer
 from .publish_supply import fit_answer, sizes_answer, supply_answer, week_answer
 from .result import (
     Amount,
@@ -37,6 +37,7 @@ __all__ = [
     "compact",
     "effect_words",
     "exit_status",
+    "fed_words",
     "fit_answer",
     "map_answer",
     "repair_answer",

@@ -6,12 +6,17 @@ from dataclasses import dataclass
 from typing import Literal
 
 from ..advice.goals import map_goals
-from ..advice.mapped import Mapped
+from ..advice.mapped import Fed, Mapped
+from ..analysis.analyse import analyse
+from ..base.saying import counted
 from ..editing.taken import Added, TakeMap
-from ..mapping import Fact, GoalValue, Mapping, Move, Repair, applied, bill, moves
+from ..mapping import KEPT, MOVES, Fact, GoalValue, Mapping, Repair, Swap, applied, bill, swaps
+from ..mapping.swap import Does
+from ..standards.connectors import is_of
 from ..things.build import Build
 from ..wiring import Wired
-from .wording.mapped import bill_words, fact_words, goal_words, move_words, repair_words, worst_lane
+from ..wiring.areas import drive_places
+from .wording.mapped import bill_words, fact_words, goal_words, port_words, repair_words, worst_lane
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -27,12 +32,24 @@ class GoalAnswer:
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
-class MoveAnswer:
-    """A move in words: what to unplug, keep, plug, or put back into its bag."""
+class EndAnswer:
+    """One end of a cable: out of what and into what it goes, empty where it hangs."""
 
-    id: str
+    end: str
+    out_of: str
+    into: str
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class SwapAnswer:
+    """What changes of one cable, or of one thing in between, end by end; how many plugs stay.
+    `does`: whether it comes out for good, is plugged otherwise, is new, or only stays."""
+
     cable: str
-    text: str
+    name: str
+    does: Does
+    ends: tuple[EndAnswer, ...]
+    stays: int
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -44,7 +61,8 @@ class RepairAnswer:
     text: str
     cost: float | None
     edit: TakeMap
-    moves: tuple[MoveAnswer, ...]
+    swaps: tuple[SwapAnswer, ...]
+    moved: int
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -56,7 +74,9 @@ class MapAnswer:
     status: Literal["mapped", "impossible", "not decided", "nothing"]
     proven: bool
     goals: tuple[GoalAnswer, ...]
-    moves: tuple[MoveAnswer, ...]
+    #: What changes, cable by cable, and how many plugs and port ends move.
+    swaps: tuple[SwapAnswer, ...]
+    moved: int
     bill: tuple[str, ...]
     edit: TakeMap | None
     unfed: tuple[str, ...] = ()
@@ -75,17 +95,27 @@ def map_answer(m: Mapped) -> MapAnswer:
         why = (_NOTHING,)
     if m.found is None or m.after is None:
         return MapAnswer(
-            status=m.status, proven=m.proven, goals=(), moves=(), bill=(), edit=None, why=why
+            status=m.status,
+            proven=m.proven,
+            goals=(),
+            swaps=(),
+            moved=0,
+            bill=(),
+            edit=None,
+            why=why,
         )
     then, wired = m.after.build, m.after.wired
+    laid = swaps(m.build, then)
     now = map_goals(m.before) if m.before else {}
     lanes = (worst_lane(m.before.runs) if m.before else "", worst_lane(m.after.runs))
-    goals = (g for g in m.found.goals if g.id != "kept")
+    # What stays and what moves is said end by end.
+    goals = (g for g in m.found.goals if g.id not in (KEPT.id, MOVES.id))
     return MapAnswer(
         status=m.status,
         proven=m.proven,
         goals=tuple(_goal(m.build, g, now.get(g.id), lanes) for g in goals),
-        moves=_moves(m.build, then),
+        swaps=_swaps(m.build, then, laid),
+        moved=sum(s.ends for s in laid),
         bill=tuple(bill_words(wired, bill(then, m.found, frozenset()))),
         edit=_edit(m.found, m.added),
         unfed=tuple(wired.words(r) for r in unfed),
@@ -101,9 +131,31 @@ def _why(build: Build, facts: tuple[Fact, ...], unfed: tuple[str, ...] = ()) -> 
     return (*said, "No cable in the box has a plug and a port for it.") if bare else said
 
 
+def fed_words(build: Build, fed: Fed, year: int) -> str:
+    """What a map of a build feeds, by how many cables, and how many ends would move, in a line."""
+    needed = f"{fed.needed} sockets"
+    if fed.unfed or fed.found is None:
+        return f"No map feeds more than {fed.needed - fed.unfed} of {needed}."
+    then = analyse(applied(build, fed.found), year)
+    used = [r.wired for r in then.runs if r.wired.feeds]
+    kinds = {
+        "for graphics": sum(any(is_of(f.mated, "graphics") for f in r.feeds) for r in used),
+        "for drives": sum(any(drive_places(then.wired, f.input) for f in r.feeds) for r in used),
+    }
+    said = "".join(f", {n} {words}" for words, n in kinds.items() if n)
+    worst = worst_lane(then.runs)
+    text = f"A map feeds all {needed} by {counted(len(used), 'cable')}{said}; worst share {worst}"
+    if not any(r.connections for r in build.runs):
+        return f"{text}."
+    ends = sum(s.ends for s in swaps(build, then.build))
+    return f"{text}; {counted(ends, 'end')} to move." if ends else f"{text}; nothing moves."
+
+
 def repair_answer(build: Build, r: Repair) -> RepairAnswer:
     """A way to a whole map, in words."""
     then = r.added.to(build)
+    laid = applied(then, r.found)
+    several = swaps(build, laid)
     new = frozenset(c.key for c in r.added.cables)
     reach = max(
         (mm for n in bill(then, r.found, new) if n.key in new for mm in n.reach_mm), default=0.0
@@ -113,7 +165,8 @@ def repair_answer(build: Build, r: Repair) -> RepairAnswer:
         text=repair_words(r, reach, build.place.currency),
         cost=r.cost,
         edit=_edit(r.found, r.added),
-        moves=_moves(build, applied(then, r.found)),
+        swaps=_swaps(build, laid, several),
+        moved=sum(s.ends for s in several),
     )
 
 
@@ -132,12 +185,26 @@ def _goal(build: Build, g: GoalValue, now: int | None, lanes: tuple[str, str]) -
     )
 
 
-def _moves(build: Build, then: Build) -> tuple[MoveAnswer, ...]:
+def _swaps(build: Build, then: Build, several: tuple[Swap, ...]) -> tuple[SwapAnswer, ...]:
+    # What goes out is called as it is called now, the rest as it will be.
     before, after = Wired(build), Wired(then)
+    return tuple(_swap(before, after, s) for s in several)
 
-    def said(m: Move) -> MoveAnswer:
-        # What goes out is called as it is called now, the rest as it will be.
-        wired = before if m.id in ("unplug", "bag") else after
-        return MoveAnswer(id=m.id, cable=m.cable, text=move_words(wired, m))
 
-    return tuple(map(said, moves(build, then)))
+def _swap(before: Wired, after: Wired, s: Swap) -> SwapAnswer:
+    carrier = after.cables.get(s.key) or after.betweens.get(s.key) or before.cables.get(s.key)
+    several = carrier is not None and len(carrier.plugs) > 1
+    ends = [
+        EndAnswer(
+            end=f"plug {e.plug}" if several else "plug",
+            out_of=before.words(e.out_of) if e.out_of else "",
+            into=after.words(e.into) if e.into else "",
+        )
+        for e in s.plugs
+    ]
+    if s.out_of or s.into:
+        bag = f"the bag of {before.cables[s.key].family}" if s.does == "goes out" else ""
+        out_of, into = port_words(before, s.out_of), port_words(after, s.into)
+        ends.insert(0, EndAnswer(end="supply end", out_of=out_of, into=into or bag))
+    name = carrier.name if carrier else s.key
+    return SwapAnswer(cable=s.key, name=name, does=s.does, ends=tuple(ends), stays=s.stays)

@@ -69,8 +69,8 @@ class Element(NamedTuple):
 # -- what a standard grants ----------------------------------------------------------------
 
 
-def grants(plug: Plug, mated: str, socket: Socket, flow: Flow) -> Iterator[Element]:
-    """What the standard grants one socket: watts at 12 V, or amperes a rail."""
+def grants(plug: Plug, mated: str, socket: Socket, flow: Flow, rule: str) -> Iterator[Element]:
+    """What the standard grants one socket: watts at 12 V, or amperes a rail, by a house `rule`."""
     source = CONNECTORS[mated].source
     each = limits.granted_a(mated)
     if each is not None:
@@ -78,7 +78,7 @@ def grants(plug: Plug, mated: str, socket: Socket, flow: Flow) -> Iterator[Eleme
             if line != GROUND:
                 judged = judge(loads, each, WITHIN_GRANT, missing)
                 yield Element("grant", line, Place(plug.key), judged, "A", source)
-    watts = limits.granted_w(mated, plug.sense, socket.version)
+    watts = limits.granted_w(mated, plug.sense, socket.version, rule)
     if watts is not None:
         if is_coded(mated):
             source = f"{source}, sense contacts, {socket.version} version of the socket"

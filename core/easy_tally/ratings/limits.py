@@ -31,11 +31,12 @@ LEAD_W = 150.0
 class Limit(NamedTuple):
     """What holds a load: `rated` in the unit of the load, None where nobody knows; `each` the part
     of the load that the most loaded of those that share it carries; `at_start` how many times the
-    rating it stands for the seconds of a start."""
+    rating it stands for the seconds of a start; `warns`: more is worth a look, and no fault."""
 
     rated: float | None
     each: float = 1.0
     at_start: float = 1.0
+    warns: bool = False
 
     def eased(self, loads: tuple[float, ...]) -> tuple[float, ...]:
         """Loads of some states, start the last of them, where a limit stands more for its seconds:
@@ -58,12 +59,12 @@ UNKNOWN = Limit(None)
 # -- what a standard grants ----------------------------------------------------------------
 
 
-def granted_w(mated: str, sense: Sense | None, version: SocketVersion) -> Limit | None:
+def granted_w(mated: str, sense: Sense | None, version: SocketVersion, rule: str) -> Limit | None:
     """Watts at 12 V that a standard grants one socket, a 16-pin one by its plug's sense contacts;
-    None where it grants none."""
+    None where it grants none. By the house `rule` it only warns, but of what a card goes by."""
     watts = CONNECTORS[mated].grant_w
     if watts is None or not is_coded(mated):
-        return None if watts is None else Limit(watts)
+        return None if watts is None else Limit(watts, warns=rule == "warning")
     return UNKNOWN if sense is None else Limit(SENSE_GRANT_W[sense, version])
 
 

@@ -64,19 +64,20 @@ def _beyond(flows: Flows, carried: Carried, feed: Feed, before: Onward | None) -
         yield from _beyond(flows, carried, onward, here)
 
 
-def grants_of(onwards: tuple[Onward, ...]) -> Iterator[Element]:
-    """What the standard grants the sockets beyond, and what an adapter is coded for."""
+def grants_of(onwards: tuple[Onward, ...], rule: str) -> Iterator[Element]:
+    """What the standard grants the sockets beyond by a house `rule`, and what adapters are coded
+    for."""
     for x in onwards:
         if is_coded(x.feed.mated):
             # What its sense contacts say goes on to the card's own socket, and is judged there.
             if x.feed.input.between is None:
-                yield _coded(x)._replace(at=x.at)
+                yield _coded(x, rule)._replace(at=x.at)
             continue
-        for e in grants(x.feed.plug, x.feed.mated, x.feed.input.socket, x.flow):
+        for e in grants(x.feed.plug, x.feed.mated, x.feed.input.socket, x.flow, rule):
             yield e._replace(at=x.at)
 
 
-def _coded(x: Onward) -> Element:
+def _coded(x: Onward, rule: str) -> Element:
     """What a card's 16-pin socket is granted, by the nearest on the way that says a code: an
     adapter, an extension, or the cable; those in between hand it on."""
     socket, at = x.feed.input.socket, x
@@ -87,7 +88,7 @@ def _coded(x: Onward) -> Element:
         if plug.sense is None:
             plug = at.by.plug
         if plug.sense is not None or at.before is None:
-            return next(grants(plug, x.feed.mated, socket, x.flow))
+            return next(grants(plug, x.feed.mated, socket, x.flow, rule))
         at = at.before
 
 

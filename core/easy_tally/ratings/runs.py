@@ -262,12 +262,13 @@ def _find(words: str, find: Callable[[_T], Iterator[Element]], ground: _T) -> li
 
 
 def _grants(g: Ground) -> Iterator[Element]:
+    rule = g.rules.plug_grant
     for live in g.run.lives:
         f = live.feed
         # What its sense contacts say goes on to the card's own socket, and is judged there.
         if f.input.between is None or not is_coded(f.mated):
-            yield from grants(f.plug, f.mated, f.input.socket, live.flow)
-    yield from onward.grants_of(g.beyond)
+            yield from grants(f.plug, f.mated, f.input.socket, live.flow, rule)
+    yield from onward.grants_of(g.beyond, rule)
 
 
 def _plug_pins(g: Ground) -> Iterator[Element]:

@@ -79,7 +79,7 @@ def judge(
     """Hold a load in each of `states` against one limit.
 
     A load above the continuous limit that holds at start is `tight` at best. A missing figure
-    makes `unknown` of all but `over`.
+    makes `unknown` of all but `over`. Of a limit that only warns nothing is over.
     """
     if limit.rated is None:
         return _unknown(loads, limit.each, states)
@@ -130,6 +130,8 @@ def _in_state(
     verdict, only_at_high, at_start_only = _verdict(
         likely, high, allowed, rated, within_to, missing
     )
+    if verdict == "over" and limit.warns:
+        verdict = "unknown" if missing else "tight"
     return Judgement(
         verdict=verdict,
         state=state,

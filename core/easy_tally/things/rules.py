@@ -18,6 +18,21 @@ class HouseRules(Model):
         Literal["never", "by plug", "as delivered", "by pins"],
         Field(description="both plugs of one chained graphics cable"),
     ] = "by plug"
+    plug_grant: Annotated[
+        Literal["limit", "warning"],
+        Field(description="what a standard grants a graphics plug, beside its pins and wires"),
+    ] = "limit"
+    graphics_cables: Annotated[
+        Literal["one a socket", "fewest"],
+        Field(description="single plugs before chained ones, or as few graphics cables as may be"),
+    ] = "one a socket"
+    drives: Annotated[
+        Literal["fewest cables", "balanced", "by place"],
+        Field(description="how a map spreads drives over cables"),
+    ] = "fewest cables"
+    adapter_leads: Annotated[
+        Literal["as the watts need", "all"], Field(description="leads of an adapter in use")
+    ] = "as the watts need"
     headroom: Annotated[
         float, Field(ge=0, le=2, description="share added to the sustained load")
     ] = 0.20
@@ -77,6 +92,8 @@ class Rule(NamedTuple):
     words: str
     positions: tuple[Position, ...]
     room: tuple[str, ...] = ()
+    #: Whether a map is another by it.
+    maps: bool = False
 
 
 #: Rule → what it is, in the order of the work.
@@ -107,6 +124,78 @@ RULES: dict[str, Rule] = {
                 "Only pins, wires and the supply end limit it.",
             ),
         ),
+        maps=True,
+    ),
+    "plug_grant": Rule(
+        "What a standard grants a graphics plug",
+        (
+            Position(
+                "limit",
+                "A limit",
+                f"An 8-pin plug carries no more than the {BY_PLUG_W:.0f} W that it is granted, a "
+                "6-pin plug half of it.",
+            ),
+            Position(
+                "warning",
+                "A warning",
+                "Above it the plug is worth a look; pins, wires and ports decide. What a 16-pin "
+                "plug is coded for stays a limit: the card goes by it.",
+            ),
+        ),
+        maps=True,
+    ),
+    "graphics_cables": Rule(
+        "Cables of a card with several sockets",
+        (
+            Position(
+                "one a socket",
+                "A cable for every socket",
+                "Plugs of single cables go before the second plug of a chained one.",
+            ),
+            Position(
+                "fewest",
+                "As few cables as may be",
+                "Both plugs of a chained cable, where every limit holds.",
+            ),
+        ),
+        maps=True,
+    ),
+    "drives": Rule(
+        "Drives on their cables",
+        (
+            Position(
+                "fewest cables",
+                "On as few as may be",
+                "A cable more only where a limit asks for it.",
+            ),
+            Position(
+                "balanced",
+                "Balanced",
+                "What the fullest drive cable carries at start is as little as may be.",
+            ),
+            Position(
+                "by place",
+                "By place in the case",
+                "A cable for each cage or side: none feeds two, none is fed by two.",
+            ),
+        ),
+        maps=True,
+    ),
+    "adapter_leads": Rule(
+        "Leads of an adapter",
+        (
+            Position(
+                "as the watts need",
+                "As many as the watts need",
+                "By what it is coded for with so many plugged in, and what each lead may carry.",
+            ),
+            Position(
+                "all",
+                "All that it has",
+                "One that hangs is told, and a map leaves none where there is a cable for it.",
+            ),
+        ),
+        maps=True,
     ),
     "spikes": Rule(
         "Short spikes",

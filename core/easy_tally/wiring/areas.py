@@ -5,7 +5,7 @@ from __future__ import annotations
 from ..standards.connectors import SocketKind, is_of
 from ..things.case import Area
 from ..things.parts import Board, Card, Drive
-from .wired import Input, Owner
+from .wired import Input, Owner, Wired
 
 #: Slack that a plug takes at its socket [mm]. Source: assumption.
 SLACK_MM = 40.0
@@ -34,3 +34,13 @@ def place_of(into: Input) -> Area | None:
     if into.between is None:
         return area_of(into.part, into.socket.kind)
     return "3.5-inch bays" if into.between.is_backplane else None
+
+
+def drive_places(wired: Wired, into: Input) -> tuple[str, ...]:
+    """Where the drives lie that are fed by an input, one for each: in an area, or in a backplane by
+    its key."""
+    if into.between is not None:
+        b = into.between
+        places = [p for f in wired.onward(into) for p in drive_places(wired, f.input)]
+        return (b.key,) * len(places) if b.is_backplane else tuple(places)
+    return (area_of(into.part, into.socket.kind),) if isinstance(into.part, Drive) else ()

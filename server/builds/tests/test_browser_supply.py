@@ -282,7 +282,7 @@ class Choosing(BrowserCase):
         box.get_by_role("button", name="Put it in 3 × Fans, 140 mm").press("Enter")
         expect(box).to_have_count(0)
         page.get_by_role("button", name="Undo: add Fans").press("Enter")
-        expect(box).to_contain_text("of Groyne tower")
+        expect(box).to_contain_text("3 × Fans, 140 mm")
         self.go(page.url.split("/")[4], "loom")
         page.get_by_role("button", name="Add a cable or adapter").press("Enter")
         boxes = page.get_by_role("region", name="In the boxes of this build")

@@ -295,7 +295,7 @@ class Maps(ApiCase):
             self.call("post", f"/builds/{key}/rule-feeds")
         _, found = self.call("get", f"/builds/{key}/feeds")
         by_slug = {f["slug"]: f["unfed"] for f in found}
-        self.assertEqual(by_slug["rule:by pins"], 0)
+        self.assertEqual(by_slug["rule:chained_graphics:by pins"], 0)
         self.assertEqual(sum(not s.startswith("rule:") for s in by_slug), 4)
         self.assertTrue(all(f["needed"] == 10 for f in found))
 

@@ -161,10 +161,10 @@ class Worked(unittest.TestCase):
         self.assertEqual(self.at.waiting(), 2)
         self.at.huey.storage.flush_queue()
         work_on(self.at, asked_before)
-        self.at.tell(token, {"unfed": {kits[0].slug: [7, 9]}})
+        self.at.tell(token, {"unfed": {kits[0].slug: [7, 9, ""]}})
         work_on(self.at, token)
         found = self.answer_of(token).answer
-        self.assertEqual((len(found), found[kits[0].slug]), (3, [7, 9]))
+        self.assertEqual((len(found), found[kits[0].slug]), (3, [7, 9, ""]))
 
     def test_who_is_cut_off_stops_by_itself(self) -> None:
         token = self.at.ask(asked().model_dump_json())
@@ -228,11 +228,13 @@ class Formats(unittest.TestCase):
             called="",
             document=HERON,
             year=2026,
-            rule="chained_graphics",
-            positions=["by pins", "nonsense"],
+            positions=[("chained_graphics", "by pins"), ("chained_graphics", "nonsense")],
         )
         found = do(job, Desk(lambda w: None, lambda: True))
-        self.assertEqual((found.state, found.answer), ("done", {"by pins": (0, 10)}))
+        self.assertEqual((found.state, [*found.answer]), ("done", ["chained_graphics:by pins"]))
+        unfed, needed, said = found.answer["chained_graphics:by pins"]
+        self.assertEqual((unfed, needed), (0, 10))
+        self.assertIn("A map feeds all 10 sockets by 8 cables, 3 for graphics", said)
         with patch("work.jobs.map_it", side_effect=MemoryError), self.assertLogs("work.jobs"):
             found = do(asked(), Desk(lambda w: None, lambda: True))
         self.assertEqual((found.state, found.error), ("failed", "MemoryError"))

@@ -1162,7 +1162,8 @@ export interface paths {
         put?: never;
         /**
          * Ask Rule Feeds
-         * @description The same of each position of the rule for chained graphics plugs, called `rule:position`.
+         * @description The same of each position of the house rules that decide a map, called
+         *     `rule:the-rule:position`; in words too.
          */
         post: operations["askRuleFeeds"];
         delete?: never;
@@ -3007,6 +3008,10 @@ export interface components {
             /**
              * @default {
              *       "chained_graphics": "by plug",
+             *       "plug_grant": "limit",
+             *       "graphics_cables": "one a socket",
+             *       "drives": "fewest cables",
+             *       "adapter_leads": "as the watts need",
              *       "headroom": 0.2,
              *       "little_short": "worth a look",
              *       "maker_floor": "keep",
@@ -4426,6 +4431,34 @@ export interface components {
              * @enum {string}
              */
             chained_graphics?: "never" | "by plug" | "as delivered" | "by pins";
+            /**
+             * Plug Grant
+             * @description what a standard grants a graphics plug, beside its pins and wires
+             * @default limit
+             * @enum {string}
+             */
+            plug_grant?: "limit" | "warning";
+            /**
+             * Graphics Cables
+             * @description single plugs before chained ones, or as few graphics cables as may be
+             * @default one a socket
+             * @enum {string}
+             */
+            graphics_cables?: "one a socket" | "fewest";
+            /**
+             * Drives
+             * @description how a map spreads drives over cables
+             * @default fewest cables
+             * @enum {string}
+             */
+            drives?: "fewest cables" | "balanced" | "by place";
+            /**
+             * Adapter Leads
+             * @description leads of an adapter in use
+             * @default as the watts need
+             * @enum {string}
+             */
+            adapter_leads?: "as the watts need" | "all";
             /**
              * Headroom
              * @description share added to the sustained load
@@ -6910,6 +6943,8 @@ export interface components {
             words: string;
             /** Positions */
             positions: components["schemas"]["PositionOut"][];
+            /** Maps */
+            maps: boolean;
         };
         /**
          * SoughtOut
@@ -7485,6 +7520,18 @@ export interface components {
             since: string;
         };
         /**
+         * EndAnswer
+         * @description One end of a cable: out of what and into what it goes, empty where it hangs.
+         */
+        EndAnswer: {
+            /** End */
+            end: string;
+            /** Out Of */
+            out_of: string;
+            /** Into */
+            into: string;
+        };
+        /**
          * GoalAnswer
          * @description A goal in words: what it comes to now and with the map, and whether that is proven best.
          */
@@ -7518,8 +7565,10 @@ export interface components {
             proven: boolean;
             /** Goals */
             goals: components["schemas"]["GoalAnswer"][];
-            /** Moves */
-            moves: components["schemas"]["MoveAnswer"][];
+            /** Swaps */
+            swaps: components["schemas"]["SwapAnswer"][];
+            /** Moved */
+            moved: number;
             /** Bill */
             bill: string[];
             edit: components["schemas"]["TakeMap"] | null;
@@ -7590,18 +7639,6 @@ export interface components {
             answer?: components["schemas"]["MapAnswer"] | null;
         };
         /**
-         * MoveAnswer
-         * @description A move in words: what to unplug, keep, plug, or put back into its bag.
-         */
-        MoveAnswer: {
-            /** Id */
-            id: string;
-            /** Cable */
-            cable: string;
-            /** Text */
-            text: string;
-        };
-        /**
          * RepairAnswer
          * @description A way to a whole map in words, with the edit that takes it and the moves that it takes;
          *     `cost`: in the builder's currency, none: not known.
@@ -7614,8 +7651,30 @@ export interface components {
             /** Cost */
             cost: number | null;
             edit: components["schemas"]["TakeMap"];
-            /** Moves */
-            moves: components["schemas"]["MoveAnswer"][];
+            /** Swaps */
+            swaps: components["schemas"]["SwapAnswer"][];
+            /** Moved */
+            moved: number;
+        };
+        /**
+         * SwapAnswer
+         * @description What changes of one cable, or of one thing in between, end by end; how many plugs stay.
+         *     `does`: whether it comes out for good, is plugged otherwise, is new, or only stays.
+         */
+        SwapAnswer: {
+            /** Cable */
+            cable: string;
+            /** Name */
+            name: string;
+            /**
+             * Does
+             * @enum {string}
+             */
+            does: "goes out" | "changes" | "comes in" | "stays";
+            /** Ends */
+            ends: components["schemas"]["EndAnswer"][];
+            /** Stays */
+            stays: number;
         };
         /**
          * Wish
@@ -7665,6 +7724,8 @@ export interface components {
             unfed: number;
             /** Needed */
             needed: number;
+            /** Text */
+            text: string;
         };
         /**
          * Joint

@@ -3,13 +3,13 @@
 from __future__ import annotations
 
 from collections import Counter
-from collections.abc import Iterator, Mapping
+from collections.abc import Collection, Iterator, Mapping
 from dataclasses import dataclass, field, replace
 from itertools import islice, product
 
 from ...base.rounding import up
 from ...ratings.limits import port_shares
-from ...standards.connectors import CONNECTORS, PINS, Half, SocketKind, is_of
+from ...standards.connectors import CONNECTORS, PINS, PLUGS, Half, SocketKind, is_of
 from ...things.cables import Cable, Plug, Run, SocketRef
 from ...things.fits import best_half, fit
 from ...things.same import nameless
@@ -28,6 +28,8 @@ ENOUGH_PERCENT = 60
 #: those that go through something in between; and where a quick look is asked for. Beyond it
 #: nothing is proven.
 MOST_COLUMNS, MOST_THROUGH, MOST_QUICK = 30_000, 3_000, 300
+#: Ways of using a cable of which something stays.
+MOST_KEPT = 2_000
 
 
 @dataclass(frozen=True, slots=True)
@@ -70,7 +72,12 @@ class Column:
     last_mm: int
     start_tenths: int
     chained: bool
+    #: Whether it feeds graphics, and where the drives lie that it feeds.
+    graphics: bool
+    places: tuple[str, ...]
     fewer: int
+    #: Plugs that hang beside those in use; spare plugs of a drive lead do so anyway.
+    hanging: int
     groups: tuple[str, ...]
     #: Amperes at 12 V of each group that it is in: without surges, and of each surge, with the
     #: watts by which those that start together are chosen.
@@ -80,6 +87,11 @@ class Column:
     kept: int = 0
     fixed_ports: tuple[str, ...] = ()
     fixed: tuple[tuple[str, Half, str], ...] = ()
+
+    @property
+    def moves(self) -> int:
+        """Plugs, and port ends of a cable of which no plug stays, that are not where they are."""
+        return len(self.uses) - self.kept if self.kept else len(self.uses) + len(self.ports)
 
 
 def cable_classes(world: World) -> list[CableClass]:
@@ -123,7 +135,7 @@ class Columns:
     def __post_init__(self) -> None:
         build = self.world.build
         free: frozenset[Why] = frozenset({"rating"} if self.relaxed.ratings else ())
-        self.sum = Sum(build.assumptions, build.spin_up_at_once, free)
+        self.sum = Sum(build.assumptions, build.spin_up_at_once, free, build.house_rules.plug_grant)
 
     def of(self, cable: CableClass, ports: list[PortClass]) -> list[Column]:
         """The columns of one make of cable."""
@@ -144,8 +156,8 @@ class Columns:
     def kept(
         self, run: Run, cable: CableClass, ports: list[PortClass], whole: bool
     ) -> list[Column]:
-        """The columns in which a run stays as it is, or (not `whole`) as much of it as may; parked
-        plugs of it may be used."""
+        """The columns in which a run stays as it is, or (not `whole`) something of it; its other
+        plugs may be used."""
         own = self.world.wired.cables[run.cable]
         by_key = {k: c for c in ports for k in c.keys}
         place = tuple(by_key[k] for k in run.ports if k in by_key)
@@ -157,9 +169,13 @@ class Columns:
         columns = []
         for uses in self._with_fixed(own, fixed, whole):
             stay = tuple(
-                (c.plug, c.half, str(c.socket))
+                (c.plug, c.half, ref)
                 for c in run.connections
-                if any((u.plug.key, u.half) == (c.plug, c.half) for u in uses)
+                if (ref := str(c.socket))
+                and any(
+                    (u.plug.key, u.half) == (c.plug, c.half) and self._is_at(u.target, ref)
+                    for u in uses
+                )
             )
             judged = self._judged(own, uses) if stay or whole else None
             column = judged and self._column(cable, place, uses, *judged)
@@ -203,7 +219,8 @@ class Columns:
             else self._options(cable, p)
             for p in cable.plugs
         ]
-        return self._walked(cable, options, ordered=not fixed)
+        walked = self._walked(cable, options, ordered=not fixed)
+        return walked if whole else self._first(walked, MOST_KEPT)
 
     def _limits(self) -> dict[int, int]:
         """How often a cable may feed a class, by its number; and a pool, by -1 and less: of things
@@ -234,10 +251,9 @@ class Columns:
         allows = self.world.wired.eps4_in_eps8
         choices: list[list[Use]] = []
         for half, ref in to:
-            device = SocketRef.read(ref).part
             uses = []
             for t in self.world.targets:
-                own = ref in t.refs or (not t.refs and self._is_lead(t, device, ref))
+                own = self._is_at(t, ref)
                 answer = fit(plug.kind, half, t.kind, allows)
                 if own and answer.fits and answer.mated is not None:
                     use = self._use(cable, plug, half, t, answer.mated)
@@ -245,7 +261,13 @@ class Columns:
                         uses.append(use)
             choices.append(uses)
         held = [tuple(c) for c in product(*choices)]
-        return [*held, None] if whole else held  # type: ignore[list-item]
+        if whole:
+            return [*held, None]  # type: ignore[list-item]
+        return [*held, *(o for o in self._options(cable, plug) if o not in held)]
+
+    def _is_at(self, t: Target, ref: str) -> bool:
+        """Whether a class of inputs has this one."""
+        return ref in t.refs or (not t.refs and self._is_lead(t, SocketRef.read(ref).part, ref))
 
     def _is_lead(self, t: Target, device: str, ref: str) -> bool:
         """Whether a class of leads has this one, or one like it of the same thing."""
@@ -291,6 +313,7 @@ class Columns:
             flow = self.sum.loads(whole).get("v12")
             starts = up((flow[START] if flow else 0.0) * 10) or 0
         covers = Counter(u.target.id for u in uses)
+        graphics = {u.plug.key for u in uses if is_of(u.target.kind, "graphics")}
         return Column(
             cable=cable,
             ports=place,
@@ -300,8 +323,11 @@ class Columns:
             unknown=here.unknown,
             last_mm=round(max(u.plug.mm for u in uses)),
             start_tenths=starts,
-            chained=len({u.plug.key for u in uses if is_of(u.target.kind, "graphics")}) > 1,
+            chained=len(graphics) > 1,
+            graphics=bool(graphics),
+            places=tuple(p for u in uses for p in u.target.places),
             fewer=sum(has_fewer(u) for u in uses),
+            hanging=hanging(a_cable, {u.plug.key for u in uses}),
             groups=tuple(dict.fromkeys(p.group for p in ports if p.group is not None)),
             amps=_amps(ports, whole),
         )
@@ -313,6 +339,11 @@ def has_fewer(u: Use | Beyond) -> bool:
     return CONNECTORS[u.mated].circuits < CONNECTORS[u.target.kind].circuits or u.pins["v12"] < min(
         usual, PINS[u.mated]["v12"]
     )
+
+
+def hanging(cable: Cable, used: Collection[str]) -> int:
+    """Plugs of a cable that hang beside those that are used; spare plugs of drives' kinds apart."""
+    return sum(p.key not in used and not is_of(PLUGS[p.kind].whole, "drive") for p in cable.plugs)
 
 
 def _amps(
@@ -426,7 +457,12 @@ def _keep_best(best: dict[object, list[Column]], c: Column) -> None:
 
 
 def _no_worse(a: Column, b: Column) -> bool:
-    return a.percent <= b.percent and a.unknown <= b.unknown and a.last_mm <= b.last_mm
+    return (
+        a.percent <= b.percent
+        and a.unknown <= b.unknown
+        and a.hanging <= b.hanging
+        and a.last_mm <= b.last_mm
+    )
 
 
 def _with(c: Column, **more: object) -> Column:

@@ -45,6 +45,8 @@ class Sum:
     assume: Assumptions
     at_once: int | None
     free: frozenset[Why] = frozenset()
+    #: The house rule for what a standard grants a plug.
+    grant: str = "limit"
     over: bool = False
     unknown: int = 0
     share: float = 0.0
@@ -53,7 +55,7 @@ class Sum:
 
     def fresh(self) -> Sum:
         """One that stands on the same, with nothing found yet."""
-        return Sum(self.assume, self.at_once, self.free, memo=self.memo)
+        return Sum(self.assume, self.at_once, self.free, self.grant, memo=self.memo)
 
     def refuse(self, why: Why) -> None:
         """Something is over, or not to be."""
@@ -72,7 +74,7 @@ class Sum:
             self.unknown += 1
             return
         held = limit.held(load)
-        if limit.exceeded(held):
+        if limit.exceeded(held) and not limit.warns:
             self.refuse(why)
         elif missing:
             self.unknown += 1
@@ -115,7 +117,7 @@ class Sum:
             for line, load, missing in self.lines(target.draw):
                 if line != GROUND:
                     self.hold(load, each, missing)
-        watts = limits.granted_w(mated, sense, target.version)
+        watts = limits.granted_w(mated, sense, target.version, self.grant)
         if watts is not None:
             self.watts(target.draw, watts)
 

@@ -62,6 +62,8 @@ class Target:
     placed: bool
     way_mm: float | None
     drive: bool = False
+    #: Where the drives behind it lie, one for each.
+    places: tuple[str, ...] = ()
     #: A card fed here runs above its maker's power limit.
     raised: bool = False
     pins_12v: int | None = None
@@ -136,3 +138,11 @@ class Way:
     def beyond(self) -> tuple[Beyond, ...]:
         """What its plugs feed."""
         return self.leads[0].target.beyond
+
+    @property
+    def hanging(self) -> int:
+        """Leads that hang; of an extension, which has one, none."""
+        first = self.leads[0].target.of
+        return (
+            0 if first is None else len(first.sockets) - sum(len(led.leads) for led in self.leads)
+        )

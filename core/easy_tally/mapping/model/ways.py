@@ -206,6 +206,7 @@ class Ways:
             placed=False,
             way_mm=None,
             drive=any(t.drive for _, _, t in feeds),
+            places=tuple(p for _, _, t in feeds for p in t.places),
             raised=any(t.raised for _, _, t in feeds),
             pins_12v=pins if leads > 1 else None,
             of=b,

@@ -13,7 +13,7 @@ from ...things.build import Build
 from ...things.fits import fit, goes_into
 from ...things.parts import Board, Card, Drive
 from ...wiring import Input, Wired
-from ...wiring.areas import place_of
+from ...wiring.areas import drive_places, place_of
 from ...wiring.wired import pins_wired
 from .draws import draw_of, together
 from .scenarios import Scenario, carried
@@ -52,13 +52,14 @@ def world(
     sums = carried(build, scenario)
     leads_of_many = _by_several_leads(wired)
     ids = count()
+    by_place = build.house_rules.drives == "by place"
     inputs = [wired.inputs[r] for r in wired.inputs if r in scenario.fed]
     several = _several(wired, inputs)
     groups: dict[object, list[str]] = {}
     targets_by_need: dict[object, Target] = {}
     for into in inputs:
         target = _target(wired, into, sums, scenario, several, leads_of_many, keep)
-        key = _alike(target)
+        key = (_alike(target), target.places if by_place else ())
         groups.setdefault(key, []).append(into.ref)
         targets_by_need.setdefault(key, target)
     targets = [replace(t, id=next(ids), refs=tuple(groups[k])) for k, t in targets_by_need.items()]
@@ -139,6 +140,7 @@ def _target(
         placed=case is not None and area is not None,
         way_mm=routes.get(area) if area else None,
         drive=isinstance(part, Drive) or into.between is not None,
+        places=drive_places(wired, into),
         raised=isinstance(part, Card) and part.power_limit > 1,
         pins_12v=scenario.pins.get(into.ref),
         of=into.between,

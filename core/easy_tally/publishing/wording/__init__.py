@@ -8,7 +8,7 @@ from typing import Any, NamedTuple
 
 from ...analysis.facts import Analysis
 from ...analysis.finding import Finding
-from ...base.saying import number
+from ...base.saying import counted, number
 from ...standards.connectors import CONNECTORS
 from .board import board_cause, board_title
 from .fit import FIT_WORDS, fit_words, measure_words
@@ -176,6 +176,15 @@ def _adapter(a: Analysis, f: Finding, cause: Any) -> Said:
     return Said(where, text)
 
 
+def _hanging_leads(a: Analysis, f: Finding, cause: Any) -> Said:
+    adapter, used, leads = cause
+    text = (
+        f"It is fed by {adapter}, of which {counted(used, 'lead')} of {leads} "
+        f"{'is' if used == 1 else 'are'} plugged in; your house rule wants all."
+    )
+    return Said(a.wired.words(f.subject.key), text)
+
+
 def _one_group(a: Analysis, f: Finding, cause: Any) -> Said:
     (part, instance, path), n, rule = cause
     name = _part_name(a, part)
@@ -266,6 +275,7 @@ _BY_ID: dict[str, _Words] = {
     "supply.unknown": _supply_unknown,
     "fit.unknown": _fit_unknown,
     "rule.adapter_16pin": _adapter,
+    "rule.adapter_leads": _hanging_leads,
     "rule.port_groups": _one_group,
     "rule.fans": _fans,
     "group.no-limit": _group,

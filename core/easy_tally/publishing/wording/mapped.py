@@ -6,7 +6,7 @@ from collections import Counter
 from collections.abc import Callable, Iterator
 
 from ...base.saying import money
-from ...mapping import Fact, Move, Needed, Repair
+from ...mapping import Fact, Needed, Repair
 from ...mapping.goals import group_rule
 from ...ratings import RunResult
 from ...standards.connectors import CONNECTORS, PLUGS
@@ -34,38 +34,27 @@ def goal_words(build: Build, goal: str) -> tuple[str, _Said]:
 
 _GOALS: dict[str, tuple[str, _Said]] = {
     "unfed": ("Sockets left unfed", str),
+    "graphics": ("Graphics cables in use", str),
     "chained": ("Cables with two graphics plugs in use", str),
     "adapters": ("Adapters in use", str),
     "extensions": ("Extensions in use", str),
+    "leads": ("Leads of adapters left hanging", str),
     "optional": ("Optional sockets fed", lambda v: str(-v)),
     "unknown": ("Limits that nobody knows", str),
     "worst": ("Worst share", lambda v: f"{v} %" if v > 60 else "60 % or less"),
     "fewer": ("Plugs with fewer pins than their socket", str),
+    "balance": ("Drives on the fullest cable", str),
+    "places": ("Cables and places of drives beyond one a place", str),
     "runs": ("Cables in use", str),
     "start": ("Largest start current of a drive cable", lambda v: f"{v / 10:.1f} A"),
+    "hanging": ("Plugs left hanging", str),
     "length": ("Cable to the last plugs, in all", lambda v: f"{v / 1000:.2f} m"),
 }
 
 
-def move_words(wired: Wired, m: Move) -> str:
-    """A move in a phrase."""
-    carrier = wired.cables.get(m.cable) or wired.betweens.get(m.cable)
-    name = carrier.name if carrier else m.cable
-    ports = " and ".join(wired.ports[p].label for p in m.ports if p in wired.ports)
-    where = wired.words(m.socket) if m.socket else ""
-    several = carrier is not None and len(carrier.plugs) > 1
-    plug = f", plug {m.plug}" if several and m.plug else ""
-    match m.id:
-        case "unplug":
-            return f"Unplug {name}{plug} from {where}"
-        case "keep":
-            return f"{name}{plug} stays in {where}"
-        case "bag":
-            family = wired.cables[m.cable].family if m.cable in wired.cables else ""
-            return f"{name} out of {ports} and back into the bag of {family}"
-        case "plug" if m.socket:
-            return f"{name}{plug} into {where}"
-    return f"{name} into port {ports}"
+def port_words(wired: Wired, ports: tuple[str, ...]) -> str:
+    """The ports that a cable is in."""
+    return " and ".join(wired.ports[p].label for p in ports if p in wired.ports)
 
 
 def worst_lane(runs: tuple[RunResult, ...]) -> str:

@@ -10,7 +10,7 @@ from ...advice.ways import Way
 from ...analysis.facts import Analysis
 from ...analysis.finding import Remedy
 from ...base.rounding import percent
-from ...base.saying import money, number
+from ...base.saying import counted, money, number
 from ...supplies.case.fit import FitCheck, Missing
 from ...things.parts import Part
 from .fit import fit_words, measure_words
@@ -93,6 +93,9 @@ def _fans_told(n: int, effect: Effect) -> str:
 
 
 _TOLD: dict[str, Callable[[int, Effect], str]] = {
+    "adapter_leads": lambda n, _: (
+        f"{counted(n, 'adapter')} with leads to plug in" if n else "no lead to plug in"
+    ),
     "adapter_16pin": lambda n, _: f"{n} adapter to replace" if n else "no adapter to replace",
     "port_groups": lambda n, _: (
         f"{n} {'device' if n == 1 else 'devices'} to plug otherwise" if n else "nothing to move"
@@ -123,7 +126,7 @@ def way_words(way: Way, currency: str) -> str:
 
 def effect_words(a: Analysis, effect: Effect) -> str:
     """What a position of a house rule would make of the build, in a sentence."""
-    if effect.rule == "chained_graphics":
+    if effect.rule in ("chained_graphics", "plug_grant"):
         n = effect.bad_runs
         runs = "run" if n == 1 else "runs"
         return (
@@ -131,7 +134,9 @@ def effect_words(a: Analysis, effect: Effect) -> str:
         )
     if effect.rule == "card_first":
         return _ORDERS[effect.value]
-    if effect.rule in ("adapter_16pin", "port_groups", "fans"):
+    if effect.rule in ("graphics_cables", "drives"):
+        return ""  # a map alone tells
+    if effect.rule in _TOLD:
         n = len(effect.told)
         return f"On this build: {_TOLD[effect.rule](n, effect)}."
     if effect.rule in ("straight_length", "supply_fan"):

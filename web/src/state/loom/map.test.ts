@@ -8,7 +8,8 @@ const answer = (more: Partial<MapAnswer> = {}) =>
     status: "mapped",
     proven: true,
     edit: { type: "take map" },
-    moves: [],
+    swaps: [],
+    moved: 0,
     ...more,
   }) as unknown as MapAnswer;
 const job = (more: Partial<MapOut>): MapOut => ({
@@ -91,9 +92,11 @@ describe("a map that was asked for", () => {
   });
 
   it("is laid over the lanes of the build that it is of, and of no other", () => {
-    const moves = [{ id: "add", cable: "c1", text: "" }] as unknown as MapAnswer["moves"];
-    const done = job({ answer: answer({ moves }) });
-    expect(movesByCable(done, 7).get("c1")).toBe("add");
+    const swaps = [
+      { does: "comes in", cable: "c1", name: "", ends: [], stays: 0 },
+    ] satisfies MapAnswer["swaps"];
+    const done = job({ answer: answer({ swaps }) });
+    expect(movesByCable(done, 7).get("c1")).toBe("comes in");
     expect(movesByCable(done, 8).size).toBe(0);
     expect(movesByCable(undefined, 7).size).toBe(0);
   });

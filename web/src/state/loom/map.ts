@@ -66,5 +66,5 @@ function title(answer: MapAnswer): string {
 /** What a map would do to each cable, by the cable's key; of a map of the build as it was nothing. */
 export function movesByCable(job: MapOut | undefined, version: number): Map<string, string> {
   const { answer } = mapShown(job, version);
-  return new Map(answer?.moves.map((m) => [m.cable, m.id]));
+  return new Map(answer?.swaps.map((s) => [s.cable, s.does]));
 }

@@ -11,7 +11,11 @@ import type { Drawn } from "../../state/loom/lanes";
 import type { Picked } from "../../state/loom/pick";
 
 const LABELS = 112;
-const CHANGES: Record<string, string> = { plug: "changed", unplug: "changed", bag: "to its bag" };
+const CHANGES: Record<string, string> = {
+  changes: "changed",
+  "comes in": "new",
+  "goes out": "to its bag",
+};
 
 /** Millimetres along the top of the lanes; stays put while they scroll. */
 export function Ruler({ length }: { length: number }) {

@@ -7,6 +7,7 @@ import { mapShown, type MapShown } from "../../state/loom/map";
 import { mapQuery } from "../../state/queries";
 import { Button } from "../../ui/button";
 import { Waits } from "../../ui/waits";
+import { Swaps } from "./Swaps";
 import { Ways } from "./Ways";
 
 /** A map that is asked for: how far it is, what it would change, whether it is proven best; or why
@@ -152,18 +153,12 @@ function Found({ answer, onRepair }: { answer: MapAnswer; onRepair: (a: Action) 
 
 /** What a map would change, what it comes to, and what it takes. */
 function Laid({ answer }: { answer: MapAnswer }) {
-  const moves = answer.moves.filter((m) => m.id !== "keep");
-  const kept = answer.moves.length - moves.length;
+  const stay = answer.swaps.reduce((sum, s) => sum + s.stays, 0);
+  const moved = answer.moved === 1 ? "1 end moves" : `${answer.moved} ends move`;
   return (
     <>
-      <Part title={moves.length ? `What changes, ${kept} stay` : "Nothing changes"}>
-        <ol className="text-base">
-          {moves.map((m, i) => (
-            <li key={i} data-move={m.id} className="border-b border-rule py-1">
-              {m.text}
-            </li>
-          ))}
-        </ol>
+      <Part title={answer.moved ? `What changes: ${moved}, ${stay} plugs stay` : "Nothing changes"}>
+        <Swaps swaps={answer.swaps} />
       </Part>
       <Part title="What it comes to">
         <table className="w-full text-left text-sm">

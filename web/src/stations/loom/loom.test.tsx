@@ -172,9 +172,9 @@ describe("a lane", () => {
   });
 
   it("says what a map that is shown would do to it", () => {
-    expect(wordsOf(row(lane, { change: "plug" }))).toContain("changed");
-    expect(wordsOf(row(lane, { change: "bag" }))).toContain("to its bag");
-    expect(wordsOf(row(lane, { change: "keep" }))).not.toContain("changed");
+    expect(wordsOf(row(lane, { change: "changes" }))).toContain("changed");
+    expect(wordsOf(row(lane, { change: "goes out" }))).toContain("to its bag");
+    expect(wordsOf(row(lane, { change: "stays" }))).not.toContain("changed");
   });
 
   it("stands on a ruler in millimetres", () => {

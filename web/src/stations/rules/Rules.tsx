@@ -23,7 +23,7 @@ type Rules = Doc["house_rules"];
 type Rule = Exclude<keyof Rules, "headroom">;
 
 /** As many of them stand on the left: both columns then come to about the same length. */
-const LEFT = 4;
+const LEFT = 8;
 
 /** The words that somebody taught the line; nothing where there are none. */
 function LearnedWords() {
@@ -47,7 +47,8 @@ export default function RulesPage() {
   const edit = (house_rules: Partial<Rules>) =>
     ({ type: "change build", changes: {}, house_rules, assumptions: {} }) as const;
   const { data: effects } = useQuery(positionsQuery(build.key, build.version));
-  const feeds = useRuleFeeds(build.key, build.version);
+  const mapped = (reference?.house_rules ?? []).filter((r) => r.maps).flatMap((r) => r.positions);
+  const feeds = useRuleFeeds(build.key, build.version, mapped.length);
   const questions = (reference?.house_rules ?? []).map(({ rule, words, positions }) => ({
     rule: rule as Rule,
     words,
@@ -55,7 +56,7 @@ export default function RulesPage() {
       ...o,
       effect: [
         effects?.find((e) => e.rule === rule && e.value === o.value)?.text ?? "",
-        rule === "chained_graphics" ? (feeds.get(`rule:${o.value}`) ?? "") : "",
+        feeds.get(`rule:${rule}:${o.value}`) ?? "",
       ]
         .filter(Boolean)
         .join(" "),
@@ -105,8 +106,8 @@ export default function RulesPage() {
   );
 }
 
-/** What each position for chained graphics plugs leaves unfed, by a map: in words, once known. */
-function useRuleFeeds(key: string, version: number) {
+/** What a map comes to by each position that decides one, of so many: in words, once known. */
+function useRuleFeeds(key: string, version: number, most: number) {
   const queries = useQueryClient();
   useEffect(() => {
     void take(client.POST("/api/v1/builds/{key}/rule-feeds", { params: { path: { key } } }))
@@ -118,17 +119,10 @@ function useRuleFeeds(key: string, version: number) {
     ...feedsQuery(key, version),
     refetchInterval: (query) => {
       const known = (query.state.data ?? []).filter((f) => f.slug.startsWith("rule:")).length;
-      return known < 4 && (looks.current += 1) < 20 ? 500 : false;
+      return known < most && (looks.current += 1) < 60 ? 500 : false;
     },
   });
-  return new Map(
-    data.map((f) => [
-      f.slug,
-      f.unfed === 0
-        ? `A map can feed all ${f.needed} sockets.`
-        : `No map feeds more than ${f.needed - f.unfed} of ${f.needed} sockets.`,
-    ]),
-  );
+  return new Map(data.map((f) => [f.slug, f.text]));
 }
 
 /** The rules of new builds, held against those of this one. */
