@@ -66,7 +66,8 @@ class Told(unittest.TestCase):
         a = analyse(_chained("never", 1.0))
         said = {(e.rule, e.value): effect_words(a, e) for e in effects(a)}
         self.assertEqual(set(RULES), set(HouseRules.model_fields) - {"headroom"})
-        self.assertTrue(all(said.values()))
+        # Of some a map alone tells.
+        self.assertTrue(all(words or RULES[rule].maps for (rule, _), words in said.items()))
 
 
 def _ids(b: Build, wanted: str) -> int:

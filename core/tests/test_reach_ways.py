@@ -37,7 +37,7 @@ class Ways(unittest.TestCase):
             then = compact(analyse(apply(b, repair_answer(b, way).edit), 2026))
             self.assertEqual([m.id for m in then.mend if m.id == "run.reach"], [])
             self.assertEqual(then.strip.sockets_fed, compact(a).strip.sockets_fed)
-        return [(w.id, w.count) for w in ways]
+        return [(s.id, s.count) for w in ways for s in w.steps]
 
     def test_one_extension_or_two(self) -> None:
         """700 reaches 660; 950 reaches 910, and 1,200 reaches 1,160."""

@@ -14,6 +14,7 @@ from ..editing.valid import fresh_key, keys_of
 from ..mapping import (
     Fact,
     InStock,
+    Left,
     Mapping,
     OtherSupply,
     Progress,
@@ -24,6 +25,7 @@ from ..mapping import (
     repairs,
     solve,
     swaps,
+    why_left,
     why_not,
 )
 from ..supplies.at_hand import adapters, at_hand, extensions
@@ -39,16 +41,18 @@ MOST_REPAIRS = 6
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Mapped:
-    """What mapping found. `impossible`: `found` then feeds as much as can be, and `facts` together
-    forbid more. `not decided`: nothing was found, and not everything was looked at; `undecided`
-    says so. `nothing`: there is nothing to feed. `before` and `after` are the build as it is, where
-    anything is plugged in, and with the map."""
+    """What mapping found. `impossible`: `found` then feeds as much as can be, and `left` says why
+    it leaves the rest; where nothing can be laid at all, `facts` together forbid it. `not decided`:
+    nothing was found, and not everything was looked at; `undecided` says so. `nothing`: there is
+    nothing to feed. `before` and `after` are the build as it is, where anything is plugged in, and
+    with the map."""
 
     build: Build
     status: Literal["mapped", "impossible", "not decided", "nothing"]
     proven: bool
     found: Mapping | None = None
     facts: tuple[Fact, ...] = ()
+    left: tuple[Left, ...] = ()
     undecided: str = ""
     repairs: tuple[Repair, ...] = ()
     #: What of the build's own boxes it uses.
@@ -86,17 +90,22 @@ def map_it(
     except NotDecided as error:
         return Mapped(build=build, status="impossible", proven=True, undecided=str(error))
     facts: tuple[Fact, ...] = ()
+    left: tuple[Left, ...] = ()
     undecided = ""
     try:
-        facts = why_not(build, wish.keep)
+        # What stays may contradict itself: then nothing can be laid.
+        if partial is None or build.supply is None:
+            facts = why_not(build, wish.keep)
+        else:
+            left = tuple(why_left(build, partial.unfed, wish.keep))
     except NotDecided as error:  # what can be fed is laid all the same
         undecided = str(error)
-    if partial is None:  # what stays contradicts itself: nothing can be laid
+    if partial is None:
         return Mapped(
             build=build, status="impossible", proven=True, facts=facts, undecided=undecided
         )
     ways = by_price(build, _first(repairs(build, partial, stock, stop, supplies)))
-    return replace(_with(build, partial), facts=facts, undecided=undecided, repairs=ways)
+    return replace(_with(build, partial), facts=facts, left=left, undecided=undecided, repairs=ways)
 
 
 def _from_boxes(build: Build, wish: Wish, progress: Progress | None) -> Mapped | None:

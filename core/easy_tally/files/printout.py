@@ -111,6 +111,9 @@ def print_map(answer: MapAnswer) -> str:
     ]
     if answer.unfed:
         lines.append("Left unfed: " + ", ".join(answer.unfed))
+    for left in answer.left:
+        lines.append("Why " + ", ".join(left.sockets))
+        lines += [f"  {words}" for words in left.why]
     for title, several in (
         ("Together these forbid more" if answer.status == "impossible" else "Why", answer.why),
         ("What would mend it", [r.text for r in answer.repairs]),

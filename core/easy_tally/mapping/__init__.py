@@ -10,10 +10,11 @@ from .goals import KEPT, MOVES, goals_of
 from .model.scenarios import scenarios_of
 from .model.world import world
 from .program import Facts, Program, Stopped
-from .repairs import InStock, OtherSupply, Repair, by_cost, repairs, repairs_of_reach
+from .repairs import repairs, repairs_of_reach
 from .solve import GoalValue, Mapping, Progress, Wish, Wished, applied, moved, solve, wish
+from .steps import InStock, OtherSupply, Repair, Step, by_cost
 from .swap import Needed, Swap, bill, swaps
-from .why import Fact, why_not
+from .why import Fact, Left, why_left, why_not
 
 __all__ = [
     "KEPT",
@@ -22,12 +23,14 @@ __all__ = [
     "Facts",
     "GoalValue",
     "InStock",
+    "Left",
     "Mapping",
     "Needed",
     "OtherSupply",
     "Program",
     "Progress",
     "Repair",
+    "Step",
     "Stopped",
     "Swap",
     "Wish",
@@ -42,6 +45,7 @@ __all__ = [
     "scenarios_of",
     "solve",
     "swaps",
+    "why_left",
     "why_not",
     "wish",
     "world",

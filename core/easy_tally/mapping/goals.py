@@ -75,6 +75,8 @@ def too_many(places: Collection[str]) -> int:
 #: few of those as can be.
 KEPT = Goal("kept", lambda program: -program.sum_of(lambda c: c.kept))
 UNFED = Goal("unfed", _unfed)
+#: Below 60 % nothing is gained: it is worked for only down to there.
+WORST = _most("worst", lambda c: c.percent, 60)
 GOALS: tuple[Goal, ...] = (
     UNFED,
     Goal("chained", _of_cables(lambda c: int(c.chained))),
@@ -82,8 +84,7 @@ GOALS: tuple[Goal, ...] = (
     Goal("extensions", lambda program: program.ways_in_use(lambda way: way.extension)),
     Goal("optional", lambda program: -len(program.world.scenario.optional)),
     Goal("unknown", _of_cables(lambda c: c.unknown)),
-    # Below 60 % nothing is gained: it is worked for only down to there.
-    _most("worst", lambda c: c.percent, 60),
+    WORST,
     Goal("groups", _groups),
     Goal("fewer", _fewer),
     Goal("runs", _of_cables(lambda c: 1)),

@@ -298,14 +298,18 @@ def refused_by_checker(build: Build) -> list[str]:
 
 def applied(build: Build, mapping: Mapping) -> Build:
     """A build with a map laid in it."""
+    return _laid(build, mapping.runs, mapping.between)
 
+
+def laid_by(build: Build, p: Program) -> Build:
+    """A build with what a program found laid in it, whatever was let go."""
+    return _laid(build, *Laying(p.world, p.used(), p.way_values).lay())
+
+
+def _laid(build: Build, runs: tuple[Run, ...], between: dict[str, tuple[Connection, ...]]) -> Build:
     def laid(things: tuple) -> tuple:  # type: ignore[type-arg]
-        return tuple(connected(t, mapping.between.get(t.key, t.connections)) for t in things)
+        return tuple(connected(t, between.get(t.key, t.connections)) for t in things)
 
-    changes = {
-        "runs": mapping.runs,
-        "adapters": laid(build.adapters),
-        "extensions": laid(build.extensions),
-    }
+    changes = {"runs": runs, "adapters": laid(build.adapters), "extensions": laid(build.extensions)}
     # A run that is laid as it is already is the same run, judged already.
     return build.model_copy(update=changes)

@@ -1,20 +1,22 @@
 """Why there is no map: the smallest set of facts that forbids one, found by leaving out one fact
-after another and solving again."""
+after another and solving again; of each socket that a map leaves by itself, and how near it is."""
 
 from __future__ import annotations
 
-from collections.abc import Callable
+from collections.abc import Callable, Iterator, Sequence
 from dataclasses import dataclass, replace
 from typing import Literal
 
 from ..base.errors import NotDecided
 from ..things.build import Build
 from ..things.cables import Device, SocketRef
+from ..wiring import Wired
+from .goals import WORST
 from .model.columns import CableClass, PortClass, cable_classes, port_classes
 from .model.scenarios import Scenario, alike_needs
 from .model.world import World
 from .program import Facts, Program
-from .solve import Search, Wish
+from .solve import Search, Wish, laid_by
 
 FactId = Literal[
     "supply", "need", "between", "cables", "ports", "keep", "rule", "group", "reach", "ratings"
@@ -41,16 +43,63 @@ def why_not(build: Build, keep: frozenset[str] = frozenset()) -> tuple[Fact, ...
         return (Fact(id="supply"),) if build.sockets() else ()
     tried = Tried(build, keep)
     facts = Facts(keep=tried.kept)
-    if tried.feasible(facts):
-        return ()
-    left: list[Fact] = []
-    for fact, leave_out in _candidates(tried, facts.keep):
-        without = leave_out(facts)
-        if tried.feasible(without):
-            left.append(fact)
-        else:
-            facts = without
-    return tuple(left)
+    return () if tried.feasible(facts) else _smallest(tried, facts)[0]
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Left:
+    """Inputs alike that a map leaves which feeds as much as can be: the facts that forbid to feed
+    them, beside all that it feeds. `near`: for a fact that is a limit on load the map
+    without it whose worst share is the lowest, where one was found."""
+
+    refs: tuple[str, ...]
+    facts: tuple[Fact, ...]
+    near: dict[FactId, Build]
+
+
+def why_left(
+    build: Build, unfed: tuple[str, ...], keep: frozenset[str] = frozenset()
+) -> Iterator[Left]:
+    """Of each kind of socket that is left, why. Raises NotDecided."""
+    wired, tried = Wired(build), Tried(build, keep)
+    alike: dict[tuple[str, str], list[str]] = {}
+    for ref in unfed:
+        into = wired.inputs[ref]
+        alike.setdefault((into.at.part, into.socket.kind), []).append(ref)
+    for refs in alike.values():
+        # Beside all that is fed: what else is left does not count.
+        others = Facts(keep=tried.kept, without_needs=frozenset(unfed) - {*refs})
+        facts, rest = _smallest(tried, others)
+        near: dict[FactId, Build] = {}
+        for fact, leave_out in _limits():
+            if fact.id == "reach" or fact.id not in {f.id for f in facts}:
+                continue  # what lies too far is told by itself
+            # With all other limits held, else without those that are not to blame.
+            nearest = tried.nearest(leave_out(others)) or tried.nearest(leave_out(rest))
+            if nearest is not None:
+                near[fact.id] = nearest
+        yield Left(refs=tuple(refs), facts=facts, near=near)
+
+
+def _smallest(tried: Tried, facts: Facts) -> tuple[tuple[Fact, ...], Facts]:
+    """The facts that are left where one after another is left out that can be, and what is then
+    stood on. Many that can be at once are: to leave out more never makes a map less possible."""
+
+    def left(several: Sequence[tuple[Fact, _Leave]], facts: Facts) -> tuple[list[Fact], Facts]:
+        without = facts
+        for _, leave_out in several:
+            without = leave_out(without)
+        if not tried.feasible(without):
+            return [], without
+        if len(several) == 1:
+            return [several[0][0]], facts
+        middle = len(several) // 2
+        first, facts = left(several[:middle], facts)
+        second, facts = left(several[middle:], facts)
+        return [*first, *second], facts
+
+    few, rest = left(_candidates(tried, facts.keep), facts)
+    return tuple(few), rest
 
 
 class Tried:
@@ -85,17 +134,31 @@ class Tried:
         Raises NotDecided where none was found, and not all was looked at."""
         search, _ = self._search(facts.keep)
         decided = search.complete
-        easy = _left_whole(search.scenarios, facts.without_needs)
-        for n, scenario in enumerate(search.scenarios):
-            if easy <= scenario.left <= facts.without_needs:
-                program = Program(self._world(facts.keep, n), facts)
-                status = program.solve().status
-                if status == "optimal":
-                    return True
-                decided = decided and program.complete and status == "infeasible"
+        for program in self._programs(facts):
+            status = program.solve().status
+            if status == "optimal":
+                return True
+            decided = decided and program.complete and status == "infeasible"
         if not decided:
             raise NotDecided("Too many ways of plugging to look at all of them.")
         return False
+
+    def nearest(self, facts: Facts) -> Build | None:
+        """The build with the map whose worst share is the lowest; None where none is found."""
+        best: tuple[int, Program] | None = None
+        for program in self._programs(facts):
+            answer = program.solve(WORST)
+            if program.values is not None and (best is None or answer.value < best[0]):
+                best = answer.value, program
+        return None if best is None else laid_by(self.build, best[1])
+
+    def _programs(self, facts: Facts) -> Iterator[Program]:
+        """A program of each scenario that leaves nothing but what need not be fed."""
+        search, _ = self._search(facts.keep)
+        easy = _left_whole(search.scenarios, facts.without_needs)
+        for n, scenario in enumerate(search.scenarios):
+            if easy <= scenario.left <= facts.without_needs:
+                yield Program(self._world(facts.keep, n), facts)
 
 
 def _left_whole(scenarios: list[Scenario], needless: frozenset[str]) -> frozenset[str]:
@@ -118,13 +181,7 @@ _Leave = Callable[[Facts], Facts]
 
 def _candidates(tried: Tried, kept: frozenset[str]) -> list[tuple[Fact, _Leave]]:
     """Facts in the order in which they are left out, those that one had better not blame first."""
-    here = tried.first
-    candidates: list[tuple[Fact, _Leave]] = [
-        (Fact(id="group"), lambda f: replace(f, free_groups=True)),
-        (Fact(id="reach"), lambda f: replace(f, relaxed=replace(f.relaxed, reach=True))),
-        (Fact(id="ratings"), lambda f: replace(f, relaxed=replace(f.relaxed, ratings=True))),
-        (Fact(id="rule"), lambda f: replace(f, relaxed=replace(f.relaxed, rule="by pins"))),
-    ]
+    here, candidates = tried.first, _limits()
     for key in sorted(kept):
         candidates.append((Fact(id="keep", refs=(key,)), _let_go(key)))
     for refs in alike_needs(tried.build, here.scenario):
@@ -134,6 +191,15 @@ def _candidates(tried: Tried, kept: frozenset[str]) -> list[tuple[Fact, _Leave]]
     candidates += [_of_ports(p) for p in port_classes(here)]
     candidates += [_of_cables(c) for c in cable_classes(here)]
     return candidates
+
+
+def _limits() -> list[tuple[Fact, _Leave]]:
+    return [
+        (Fact(id="group"), lambda f: replace(f, free_groups=True)),
+        (Fact(id="reach"), lambda f: replace(f, relaxed=replace(f.relaxed, reach=True))),
+        (Fact(id="ratings"), lambda f: replace(f, relaxed=replace(f.relaxed, ratings=True))),
+        (Fact(id="rule"), lambda f: replace(f, relaxed=replace(f.relaxed, rule="by pins"))),
+    ]
 
 
 def _of_pool(here: World, n: int) -> tuple[Fact, _Leave]:

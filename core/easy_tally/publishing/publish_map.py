@@ -10,13 +10,35 @@ from ..advice.mapped import Fed, Mapped
 from ..analysis.analyse import analyse
 from ..base.saying import counted
 from ..editing.taken import Added, TakeMap
-from ..mapping import KEPT, MOVES, Fact, GoalValue, Mapping, Repair, Swap, applied, bill, swaps
+from ..mapping import (
+    KEPT,
+    MOVES,
+    Fact,
+    GoalValue,
+    Left,
+    Mapping,
+    Repair,
+    Swap,
+    applied,
+    bill,
+    swaps,
+)
+from ..mapping.goals import group_rule
 from ..mapping.swap import Does
 from ..standards.connectors import is_of
 from ..things.build import Build
 from ..wiring import Wired
 from ..wiring.areas import drive_places
-from .wording.mapped import bill_words, fact_words, goal_words, port_words, repair_words, worst_lane
+from .wording.mapped import (
+    beyond_words,
+    bill_words,
+    fact_words,
+    fullest_group,
+    goal_words,
+    port_words,
+    repair_words,
+    worst_lane,
+)
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -66,10 +88,19 @@ class RepairAnswer:
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
+class LeftAnswer:
+    """Sockets alike that are left unfed, and what forbids to feed them, in figures."""
+
+    sockets: tuple[str, ...]
+    why: tuple[str, ...]
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
 class MapAnswer:
     """What mapping found. `impossible`: `edit` then lays as much as can be fed, `unfed` names what
-    is left, `why` the facts that together forbid more. `not decided`: nothing was found, and not
-    everything was looked at; `why` says so. `nothing`: there is nothing to feed."""
+    is left, `left` why; where nothing can be laid, `why` says which facts forbid it. `not decided`:
+    nothing was found, and not everything was looked at; `why` says so. `nothing`: there is nothing
+    to feed."""
 
     status: Literal["mapped", "impossible", "not decided", "nothing"]
     proven: bool
@@ -80,6 +111,7 @@ class MapAnswer:
     bill: tuple[str, ...]
     edit: TakeMap | None
     unfed: tuple[str, ...] = ()
+    left: tuple[LeftAnswer, ...] = ()
     why: tuple[str, ...] = ()
     repairs: tuple[RepairAnswer, ...] = ()
 
@@ -90,7 +122,7 @@ _NOTHING = "Nothing in this build has a socket that a cable feeds."
 def map_answer(m: Mapped) -> MapAnswer:
     """What mapping found, in words."""
     unfed = m.found.unfed if m.found is not None else ()
-    why = (m.undecided,) if m.undecided else _why(m.build, m.facts, unfed)
+    why = (m.undecided,) if m.undecided else _why(m.build, m.facts)
     if m.status == "nothing":
         why = (_NOTHING,)
     if m.found is None or m.after is None:
@@ -107,7 +139,10 @@ def map_answer(m: Mapped) -> MapAnswer:
     then, wired = m.after.build, m.after.wired
     laid = swaps(m.build, then)
     now = map_goals(m.before) if m.before else {}
-    lanes = (worst_lane(m.before.runs) if m.before else "", worst_lane(m.after.runs))
+    lanes = {"worst": (worst_lane(m.before.runs) if m.before else "", worst_lane(m.after.runs))}
+    if group_rule(m.build) == "by amperes":
+        now_fullest = fullest_group(m.before.runs) if m.before else ""
+        lanes["groups"] = (now_fullest, fullest_group(m.after.runs))
     # What stays and what moves is said end by end.
     goals = (g for g in m.found.goals if g.id not in (KEPT.id, MOVES.id))
     return MapAnswer(
@@ -119,16 +154,30 @@ def map_answer(m: Mapped) -> MapAnswer:
         bill=tuple(bill_words(wired, bill(then, m.found, frozenset()))),
         edit=_edit(m.found, m.added),
         unfed=tuple(wired.words(r) for r in unfed),
+        left=tuple(_left(m.build, left) for left in m.left),
         why=why,
         repairs=tuple(repair_answer(m.build, r) for r in m.repairs),
     )
 
 
-def _why(build: Build, facts: tuple[Fact, ...], unfed: tuple[str, ...] = ()) -> tuple[str, ...]:
+def _why(build: Build, facts: tuple[Fact, ...], left: Left | None = None) -> tuple[str, ...]:
     wired = Wired(build)
-    said = tuple(fact_words(wired, f, unfed) for f in facts)
+    far = left.refs if left else ()
+    said = []
+    for f in facts:
+        text = fact_words(wired, f, far)
+        if left and f.id in left.near:
+            near = analyse(left.near[f.id])
+            over = list(beyond_words(near.wired, near.runs, f.id))
+            text += f" As near as it comes: {'; '.join(over)}." if over else ""
+        said.append(text)
     bare = said and all(f.id == "need" for f in facts)
-    return (*said, "No cable in the box has a plug and a port for it.") if bare else said
+    return (*said, "No cable in the box has a plug and a port for it.") if bare else tuple(said)
+
+
+def _left(build: Build, left: Left) -> LeftAnswer:
+    words = Wired(build).words
+    return LeftAnswer(sockets=tuple(map(words, left.refs)), why=_why(build, left.facts, left))
 
 
 def fed_words(build: Build, fed: Fed, year: int) -> str:
@@ -174,12 +223,13 @@ def _edit(mapping: Mapping, added: Added | None = None) -> TakeMap:
     return TakeMap(runs=mapping.runs, between=mapping.between, added=added or Added())
 
 
-def _goal(build: Build, g: GoalValue, now: int | None, lanes: tuple[str, str]) -> GoalAnswer:
-    """A goal in words; the worst share is the number that a lane shows."""
+def _goal(
+    build: Build, g: GoalValue, now: int | None, lanes: dict[str, tuple[str, str]]
+) -> GoalAnswer:
+    """A goal in words; of `lanes` it is the number that a lane shows, now and then."""
     words, said = goal_words(build, g.id)
     was, then = ("" if now is None else said(now)), said(g.value)
-    if g.id == "worst":
-        was, then = lanes
+    was, then = lanes.get(g.id, (was, then))
     return GoalAnswer(
         id=g.id, words=words, now=was, then=then, proven=g.proven, bound=said(g.bound)
     )

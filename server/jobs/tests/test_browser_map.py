@@ -64,7 +64,7 @@ class Mapping(BrowserCase):
         page = self.go(self._demo("curlew"), "loom")
         page.get_by_role("button", name="Map it", exact=True).click()
         expect(page.get_by_role("heading", name="Not everything can be fed")).to_be_visible()
-        expect(page.get_by_text("Together these forbid more")).to_be_visible()
+        expect(page.get_by_role("heading", name="Left unfed: Whimbrel XL · c")).to_be_visible()
         page.get_by_role("button", name="Hold Whimbrel XL to 270 W.").click()
         expect(page.get_by_role("heading", name="Sockets")).to_be_visible()
         expect(self.figure("mend")).not_to_contain_text("refused")

@@ -7550,10 +7550,21 @@ export interface components {
             bound: string;
         };
         /**
+         * LeftAnswer
+         * @description Sockets alike that are left unfed, and what forbids to feed them, in figures.
+         */
+        LeftAnswer: {
+            /** Sockets */
+            sockets: string[];
+            /** Why */
+            why: string[];
+        };
+        /**
          * MapAnswer
          * @description What mapping found. `impossible`: `edit` then lays as much as can be fed, `unfed` names what
-         *     is left, `why` the facts that together forbid more. `not decided`: nothing was found, and not
-         *     everything was looked at; `why` says so. `nothing`: there is nothing to feed.
+         *     is left, `left` why; where nothing can be laid, `why` says which facts forbid it. `not decided`:
+         *     nothing was found, and not everything was looked at; `why` says so. `nothing`: there is nothing
+         *     to feed.
          */
         MapAnswer: {
             /**
@@ -7577,6 +7588,11 @@ export interface components {
              * @default []
              */
             unfed?: string[];
+            /**
+             * Left
+             * @default []
+             */
+            left?: components["schemas"]["LeftAnswer"][];
             /**
              * Why
              * @default []

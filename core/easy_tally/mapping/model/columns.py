@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections import Counter
 from collections.abc import Collection, Iterator, Mapping
 from dataclasses import dataclass, field, replace
-from itertools import islice, product
+from itertools import combinations, islice, product
 
 from ...base.rounding import up
 from ...ratings.limits import port_shares
@@ -29,7 +29,7 @@ ENOUGH_PERCENT = 60
 #: nothing is proven.
 MOST_COLUMNS, MOST_THROUGH, MOST_QUICK = 30_000, 3_000, 300
 #: Ways of using a cable of which something stays.
-MOST_KEPT = 2_000
+MOST_KEPT = 600
 
 
 @dataclass(frozen=True, slots=True)
@@ -131,8 +131,12 @@ class Columns:
     relaxed: Relaxed = field(default_factory=Relaxed)
     quick: bool = False
     every: bool = True
+    #: What was found of ways of using cables that are alike, and of one plug of theirs alone.
+    _seen: dict[object, tuple[Sum, Draw] | None] = field(default_factory=dict)
+    _alone: dict[object, Sum] = field(default_factory=dict)
 
     def __post_init__(self) -> None:
+        self._alike = {k: c.id for c in cable_classes(self.world) for k in c.keys}
         build = self.world.build
         free: frozenset[Why] = frozenset({"rating"} if self.relaxed.ratings else ())
         self.sum = Sum(build.assumptions, build.spin_up_at_once, free, build.house_rules.plug_grant)
@@ -166,8 +170,9 @@ class Columns:
         fixed: dict[str, list[tuple[Half, str]]] = {}
         for c in run.connections:
             fixed.setdefault(c.plug, []).append((c.half, str(c.socket)))
-        columns = []
-        for uses in self._with_fixed(own, fixed, whole):
+        best: dict[object, list[Column]] = {}
+        ways = self._with_fixed(own, fixed) if whole else self._near(own, fixed)
+        for uses in ways:
             stay = tuple(
                 (c.plug, c.half, ref)
                 for c in run.connections
@@ -177,13 +182,24 @@ class Columns:
                     for u in uses
                 )
             )
-            judged = self._judged(own, uses) if stay or whole else None
+            judged = self._judged_once(cable, own, uses) if stay or whole else None
             column = judged and self._column(cable, place, uses, *judged)
             if column:
-                columns.append(
-                    _with(column, keep=run.cable, kept=len(stay), fixed_ports=run.ports, fixed=stay)
+                kept = _with(
+                    column, keep=run.cable, kept=len(stay), fixed_ports=run.ports, fixed=stay
                 )
-        return columns
+                _keep_best(best, kept)
+        return [c for columns in best.values() for c in columns]
+
+    def _judged_once(
+        self, alike: CableClass, own: Cable, uses: tuple[Use, ...]
+    ) -> tuple[Sum, Draw] | None:
+        """What is found of a way of using a cable: of those alike once."""
+        at = {p.key: i for i, p in enumerate(own.plugs)}
+        key = alike.id, tuple((at[u.plug.key], u.half, u.target.id) for u in uses)
+        if key not in self._seen:
+            self._seen[key] = self._judged(own, uses)
+        return self._seen[key]
 
     # -- sequences ---------------------------------------------------------------------------
 
@@ -210,17 +226,48 @@ class Columns:
         return _walk(cable.plugs, options, ordered, (), Counter(), self._limits())
 
     def _with_fixed(
-        self, cable: Cable, fixed: Mapping[str, list[tuple[Half, str]]], whole: bool
+        self, cable: Cable, fixed: Mapping[str, list[tuple[Half, str]]]
     ) -> Iterator[tuple[Use, ...]]:
         """The same of a cable of which some plugs stay where they are."""
-        options = [
-            self._fixed(cable, p, fixed[p.key], whole)
+        options: list[list[tuple[Use, ...]]] = [
+            [*self._held(cable, p, fixed[p.key]), None]  # type: ignore[list-item]
             if p.key in fixed
             else self._options(cable, p)
             for p in cable.plugs
         ]
-        walked = self._walked(cable, options, ordered=not fixed)
-        return walked if whole else self._first(walked, MOST_KEPT)
+        return self._walked(cable, options, ordered=not fixed)
+
+    def _near(
+        self, cable: Cable, fixed: Mapping[str, list[tuple[Half, str]]]
+    ) -> Iterator[tuple[Use, ...]]:
+        """Ways of using a cable of which something may stay where it is, those first of which the
+        fewest plugs go elsewhere."""
+        hangs: list[tuple[Use, ...]] = [()]
+        held = [
+            [*self._held(cable, p, fixed[p.key]), *hangs] if p.key in fixed else hangs
+            for p in cable.plugs
+        ]
+        others = [
+            [
+                o
+                for o in self._options(cable, p)
+                if o not in stays and not (self.quick and _through(o))
+            ]
+            for p, stays in zip(cable.plugs, held, strict=True)
+        ]
+        most = self._limits()
+
+        def every() -> Iterator[tuple[Use, ...]]:
+            plugs = range(len(cable.plugs))
+            for n in range(len(cable.plugs) + 1):
+                for moved in combinations(plugs, n):
+                    for choice in product(*(others[i] if i in moved else held[i] for i in plugs)):
+                        uses = tuple(u for of_plug in choice for u in of_plug)
+                        counts = Counter(_counts_as(u.target) for u in uses)
+                        if uses and all(k <= most[t] for t, k in counts.items()):
+                            yield uses
+
+        return self._first(every(), MOST_QUICK if self.quick else MOST_KEPT)
 
     def _limits(self) -> dict[int, int]:
         """How often a cable may feed a class, by its number; and a pool, by -1 and less: of things
@@ -244,9 +291,7 @@ class Columns:
                     options.append((use,))
         return options
 
-    def _fixed(
-        self, cable: Cable, plug: Plug, to: list[tuple[Half, str]], whole: bool
-    ) -> list[tuple[Use, ...]]:
+    def _held(self, cable: Cable, plug: Plug, to: list[tuple[Half, str]]) -> list[tuple[Use, ...]]:
         """What a plug that stays is in."""
         allows = self.world.wired.eps4_in_eps8
         choices: list[list[Use]] = []
@@ -260,10 +305,7 @@ class Columns:
                     if t.pins_12v is None or t.pins_12v == use.pins["v12"]:
                         uses.append(use)
             choices.append(uses)
-        held = [tuple(c) for c in product(*choices)]
-        if whole:
-            return [*held, None]  # type: ignore[list-item]
-        return [*held, *(o for o in self._options(cable, plug) if o not in held)]
+        return [tuple(c) for c in product(*choices)]
 
     def _is_at(self, t: Target, ref: str) -> bool:
         """Whether a class of inputs has this one."""
@@ -281,7 +323,10 @@ class Columns:
 
     def _use(self, cable: Cable, plug: Plug, half: Half, t: Target, mated: SocketKind) -> Use:
         use = Use(plug, half, t, mated, pins_wired(mated, plug, t.socket))
-        return replace(use, alone=alone(self.sum.fresh(), cable, use))
+        key = self._alike[cable.key], _spec(plug), half, t.id
+        if key not in self._alone:
+            self._alone[key] = alone(self.sum.fresh(), cable, use)
+        return replace(use, alone=self._alone[key])
 
     # -- judging -------------------------------------------------------------------------------
 
@@ -424,21 +469,16 @@ def _beaten(
     """Whether what a plug is to feed had better be fed by a plug like it, nearer to the supply."""
     own = plugs[len(done)]
     for near, there in zip(plugs, done, strict=False):
-        if not _like(near, own):
+        if _spec(near) != _spec(own):
             continue
         if there is None or heavier(choice[0].target, there[0].target):
             return True
     return False
 
 
-def _like(a: Plug, b: Plug) -> bool:
-    return (a.kind, a.grade, a.pins_12v, a.contact_a, a.sense) == (
-        b.kind,
-        b.grade,
-        b.pins_12v,
-        b.contact_a,
-        b.sense,
-    )
+def _spec(plug: Plug) -> tuple[object, ...]:
+    """All of a plug but where it hangs."""
+    return plug.kind, plug.grade, plug.pins_12v, plug.contact_a, plug.sense
 
 
 def _keep_best(best: dict[object, list[Column]], c: Column) -> None:
@@ -449,6 +489,7 @@ def _keep_best(best: dict[object, list[Column]], c: Column) -> None:
         c.chained,
         c.fewer,
         c.start_tenths,
+        c.fixed,
     )
     there = best.setdefault(key, [])
     if any(_no_worse(o, c) for o in there):

@@ -5,10 +5,13 @@ from __future__ import annotations
 from collections import Counter
 from collections.abc import Callable, Iterator
 
-from ...base.saying import money
-from ...mapping import Fact, Needed, Repair
+from ...base.rounding import percent
+from ...base.saying import money, number
+from ...mapping import Fact, Needed, Repair, Step
 from ...mapping.goals import group_rule
+from ...mapping.why import FactId
 from ...ratings import RunResult
+from ...ratings.elements import ElementKind
 from ...standards.connectors import CONNECTORS, PLUGS
 from ...supplies.case.room import out_of_reach
 from ...things.build import Build
@@ -16,6 +19,7 @@ from ...things.rules import RULES
 from ...things.supply import PORT_WORDS
 from ...wiring import Wired
 from ...wiring.areas import SLACK_MM
+from .runs import element_title, run_title
 
 _Said = Callable[[int], str]
 
@@ -55,6 +59,17 @@ _GOALS: dict[str, tuple[str, _Said]] = {
 def port_words(wired: Wired, ports: tuple[str, ...]) -> str:
     """The ports that a cable is in."""
     return " and ".join(wired.ports[p].label for p in ports if p in wired.ports)
+
+
+def fullest_group(runs: tuple[RunResult, ...]) -> str:
+    """The worst share of any port group, as its lanes show it; in which spike, where that is it."""
+    groups = [e for r in runs for e in r.elements if e.kind in ("group", "group spike")]
+    known = [e for e in groups if e.judged.share is not None]
+    worst = max(known, key=lambda e: e.judged.share or 0.0, default=None)
+    if worst is None:
+        return "0 %"
+    said = f"{percent(worst.judged.share)} %"
+    return said + (f", in a spike of {worst.at.window} ms" if worst.kind == "group spike" else "")
 
 
 def worst_lane(runs: tuple[RunResult, ...]) -> str:
@@ -110,6 +125,32 @@ def fact_words(wired: Wired, f: Fact, unfed: tuple[str, ...] = ()) -> str:
             return "What pins, wires and sockets are rated for."
 
 
+def beyond_words(wired: Wired, runs: tuple[RunResult, ...], fact: FactId) -> Iterator[str]:
+    """What is over in a map that one of the facts alone forbids: figure and limit, run by run."""
+    groups: set[str] = set()
+    for r in runs:
+        own = (e for e in r.elements if e.kind in _LIMITS_OF[fact])
+        e = next((e for e in own if e.judged.verdict == "over"), None)
+        if e is not None and e.judged.limit is not None and e.unit != "plugs":
+            load, limit = number(e.judged.load, e.unit), number(e.judged.limit, e.unit)
+            share = f", {percent(e.judged.share)} %" if e.judged.share is not None else ""
+            title = element_title(wired, r, e)
+            if e.kind != "group":
+                yield f"{run_title(r)}: {load} of {limit}{share} ({title[0].lower()}{title[1:]})"
+            elif title not in groups:
+                groups.add(title)
+                yield f"{title}: {load} of {limit}{share}"
+
+
+_LIMITS_OF: dict[FactId, frozenset[ElementKind]] = {
+    "rule": frozenset({"house rule"}),
+    "group": frozenset({"group"}),
+    "ratings": frozenset(
+        {"grant", "plug pins", "supply-end pins", "port pins", "lead pins", "wire", "drop"}
+    ),
+}
+
+
 def _reach_words(wired: Wired, unfed: tuple[str, ...]) -> str:
     """How far plugs reach, with the figures of what is farther away than the longest that fits."""
     said = "How far the plugs reach along the case’s routes."
@@ -138,31 +179,36 @@ def _named(wired: Wired, refs: tuple[str, ...]) -> Iterator[str]:
 
 
 def repair_words(r: Repair, reach_mm: float, currency: str) -> str:
-    """What a repair does, in a sentence, and what it costs; `reach_mm`: how far a cable has to
-    reach, 0 where the case states no routes."""
-    times = f"{r.count} × " if r.count > 1 else ""
-    from_ = _from(r, currency)
-    match r.id:
+    """What a repair does, in a sentence a step, and what it costs; `reach_mm`: how far a cable has
+    to reach, 0 where the case states no routes."""
+    return " ".join(_step_words(s, reach_mm, currency) for s in r.steps)
+
+
+def _step_words(s: Step, reach_mm: float, currency: str) -> str:
+    times = f"{s.count} × " if s.count > 1 else ""
+    match s.id:
         case "way round":
             return "Plug it another way: then all of it reaches."
         case "rule":
-            words = next(p.words for p in RULES["chained_graphics"].positions if p.value == r.name)
-            return f"Set the house rule for chained graphics plugs to: {words.lower()}."
+            rule, position = next(iter(s.sets.house_rules.items()))
+            words = next(p.words for p in RULES[rule].positions if p.value == position)
+            about = f"{RULES[rule].words[0].lower()}{RULES[rule].words[1:]}"
+            return f"Set the house rule “{about}” to: {words[0].lower()}{words[1:]}."
         case "power-limit":
-            return f"Hold {r.name} to {r.watts} W."
+            return f"Hold {s.name} to {s.watts} W."
         case "cable":
             far = f" It has to reach {reach_mm:.0f} mm." if reach_mm else ""
-            return f"Add {times}{r.name}, {from_}, in a free port.{far}"
+            return f"Add {times}{s.name}, {_from(s, currency)}, in a free port.{far}"
         case "supply":
-            return f"Take {r.name}, {from_}, in place of this supply."
-    return f"Add {times}{r.name}, {from_}."
+            return f"Take {s.name}, {_from(s, currency)}, in place of this supply."
+    return f"Add {times}{s.name}, {_from(s, currency)}."
 
 
-def _from(r: Repair, currency: str) -> str:
+def _from(s: Step, currency: str) -> str:
     """Where it comes from, and for how much."""
-    if not r.owned:
-        return "to be had" + (f" for {money(r.cost, currency)}" if r.cost is not None else "")
-    return "out of a box of this build" if r.is_boxed else "from your drawer"
+    if not s.owned:
+        return "to be had" + (f" for {money(s.cost, currency)}" if s.cost is not None else "")
+    return "out of a box of this build" if s.is_boxed else "from your drawer"
 
 
 def bill_words(wired: Wired, needed: tuple[Needed, ...]) -> Iterator[str]:

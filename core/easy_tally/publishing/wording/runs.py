@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Callable, Iterator
 
-from ...base.rounding import percent
+from ...base.rounding import TOLERANCE, percent
 from ...base.saying import counted, line_words, number
 from ...base.units import STATE_WORDS
 from ...ratings.elements import Element, ElementKind
@@ -220,6 +220,8 @@ def element_cause(wired: Wired, run: RunResult, e: Element) -> str:
         said += f", at {STATE_WORDS[judged.state]}."
     if e.refused:
         said += " Refused by your house rule."
+    if e.kind == "grant" and judged.verdict == "tight" and (judged.share or 0.0) > TOLERANCE:
+        said += " By your house rule a warning: pins, wires and ports decide."
     if judged.verdict == "unknown":
         said += " A figure behind it is missing, so it may be more."
     if judged.only_at_high:

@@ -121,11 +121,20 @@ function Buttons({
 function Found({ answer, onRepair }: { answer: MapAnswer; onRepair: (a: Action) => void }) {
   return (
     <>
-      {answer.unfed.length > 0 && (
+      {answer.unfed.length > 0 && answer.left.length === 0 && (
         <p className="mt-2 text-base">
           Left unfed: <b>{answer.unfed.join(", ")}</b>
         </p>
       )}
+      {answer.left.map((left) => (
+        <Part key={left.sockets[0]} title={`Left unfed: ${left.sockets.join(", ")}`}>
+          <ul className="list-disc pl-5 text-base">
+            {left.why.map((w) => (
+              <li key={w}>{w}</li>
+            ))}
+          </ul>
+        </Part>
+      ))}
       {answer.why.length > 0 && (
         <Part title={answer.status === "impossible" ? "Together these forbid more" : "Why"}>
           <ul className="list-disc pl-5 text-base">

@@ -22,9 +22,10 @@ export function Swaps({ swaps }: { swaps: Swap[] }) {
                 <li key={i} className="grid grid-cols-[5.5rem_minmax(0,1fr)] gap-x-2 py-0.5">
                   <span className="text-ink-soft">{e.end}</span>
                   <span>
-                    {e.out_of && <span className="text-ink-soft">from {e.out_of} </span>}
-                    {e.into && <span>into {e.into}</span>}
-                    {!e.into && <span>, and hangs</span>}
+                    {e.out_of && <span className="text-ink-soft">from {e.out_of}</span>}
+                    {e.out_of && e.into && " "}
+                    {e.into && `into ${e.into}`}
+                    {!e.into && s.does !== "goes out" && ", and hangs"}
                   </span>
                 </li>
               ))}
