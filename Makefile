@@ -98,7 +98,7 @@ worker: $(STAMPS)/python
 prove: $(STAMPS)/python-dev
 	@cd core && for part in 1/2 2/2; do \
 	  EASY_TALLY_TIMES=$(or $(TIMES),5) EASY_TALLY_PART=$$part ../$(PY) -m unittest -q \
-	    tests.test_oracle tests.test_exhaustive tests.test_less_known & pids="$$pids $$!"; \
+	    tests.test_oracle tests.test_exhaustive tests.test_less_known tests.test_reuse & pids="$$pids $$!"; \
 	done; for pid in $$pids; do wait $$pid || exit 1; done
 
 # The snapshots in docs/, and the front end's types from them.

@@ -43,7 +43,7 @@ def why_not(build: Build, keep: frozenset[str] = frozenset()) -> tuple[Fact, ...
         return (Fact(id="supply"),) if build.sockets() else ()
     tried = Tried(build, keep)
     facts = Facts(keep=tried.kept)
-    return () if tried.feasible(facts) else _smallest(tried, facts)[0]
+    return () if tried.feasible(facts) else _smallest(tried, facts)
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -69,21 +69,27 @@ def why_left(
     for refs in alike.values():
         # Beside all that is fed: what else is left does not count.
         others = Facts(keep=tried.kept, without_needs=frozenset(unfed) - {*refs})
-        facts, rest = _smallest(tried, others)
+        facts = _smallest(tried, others)
         near: dict[FactId, Build] = {}
         for fact, leave_out in _limits():
             if fact.id == "reach" or fact.id not in {f.id for f in facts}:
                 continue  # what lies too far is told by itself
-            # With all other limits held, else without those that are not to blame.
-            nearest = tried.nearest(leave_out(others)) or tried.nearest(leave_out(rest))
+            # With all other limits held, else with none.
+            nearest = tried.nearest(leave_out(others)) or tried.nearest(_no_limit(others))
             if nearest is not None:
                 near[fact.id] = nearest
         yield Left(refs=tuple(refs), facts=facts, near=near)
 
 
-def _smallest(tried: Tried, facts: Facts) -> tuple[tuple[Fact, ...], Facts]:
-    """The facts that are left where one after another is left out that can be, and what is then
-    stood on. Many that can be at once are: to leave out more never makes a map less possible."""
+def _no_limit(facts: Facts) -> Facts:
+    for _, leave_out in _limits():
+        facts = leave_out(facts)
+    return facts
+
+
+def _smallest(tried: Tried, facts: Facts) -> tuple[Fact, ...]:
+    """The facts that are left where one after another is left out that can be. Many that can be at
+    once are: to leave out more never makes a map less possible."""
 
     def left(several: Sequence[tuple[Fact, _Leave]], facts: Facts) -> tuple[list[Fact], Facts]:
         without = facts
@@ -98,8 +104,7 @@ def _smallest(tried: Tried, facts: Facts) -> tuple[tuple[Fact, ...], Facts]:
         second, facts = left(several[middle:], facts)
         return [*first, *second], facts
 
-    few, rest = left(_candidates(tried, facts.keep), facts)
-    return tuple(few), rest
+    return tuple(left(_candidates(tried, facts.keep), facts)[0])
 
 
 class Tried:
