@@ -51,8 +51,9 @@ class AtTheBench(BrowserCase):
         expect(page.get_by_role("button", name=re.compile("^Undo"))).to_have_count(0)
         self._tick(page)
         expect(page.locator("header p").first).to_contain_text("2 of 20 done")
-        for done in (3, 4, 5):  # a key after the other, though each step takes the focus with it
-            self._tick(page)
+        # A key after the other, though each step takes the focus with it; a pedal's as well.
+        for done, key in ((3, "Space"), (4, "PageDown"), (5, "PageDown")):
+            self._tick(page, key)
             expect(page.locator("header p").first).to_contain_text(f"{done} of 20 done")
         page.reload()
         expect(page.locator("header p").first).to_contain_text("5 of 20 done")
@@ -64,12 +65,12 @@ class AtTheBench(BrowserCase):
         page.go_back()
         expect(page.get_by_role("dialog")).to_have_count(0)
 
-    def _tick(self, page: Page) -> None:
+    def _tick(self, page: Page, key: str = "Space") -> None:
         """What is to be looked at in the step shown, box by box; without a box the step."""
         boxes = page.get_by_role("region", name="Step").get_by_role("checkbox")
         count = boxes.count()
         for _ in range(count + 1 if count else 1):
-            page.keyboard.press("Space")
+            page.keyboard.press(key)
 
     def test_flags_are_printed_in_the_size_that_is_said(self) -> None:
         page = self.go(self._demo("heron"), "bench?open=flags")

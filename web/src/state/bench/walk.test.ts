@@ -116,6 +116,14 @@ describe("a key at the bench", () => {
     expect(keyDoes(key({ key: "ArrowDown", on: "field" }))).toBeNull();
   });
 
+  it("turns by a pedal, which ticks what has the focus", () => {
+    expect(keyDoes(key({ key: "PageDown" }))).toEqual({ do: "tick" });
+    expect(keyDoes(key({ key: "PageDown", on: "control" }))).toEqual({ do: "press" });
+    expect(keyDoes(key({ key: "PageDown", repeat: true }))).toEqual({ do: "swallow" });
+    expect(keyDoes(key({ key: "PageDown", on: "field" }))).toBeNull();
+    expect(keyDoes(key({ key: "PageUp" }))).toEqual({ do: "go", by: -1 });
+  });
+
   it("takes back by Control and Z, and leaves the rest to the browser", () => {
     expect(keyDoes(key({ key: "Z", command: true }))).toEqual({ do: "take back" });
     expect(keyDoes(key({ key: "z", command: true, shift: true }))).toBeNull();

@@ -111,11 +111,17 @@ export type Key = {
 };
 
 /** What a key does at the bench; null: it is not the bench's. */
-export function keyDoes(k: Key): { do: "go"; by: 1 | -1 } | { do: "tick" | "take back" | "swallow" } | null {
+export function keyDoes(
+  k: Key,
+): { do: "go"; by: 1 | -1 } | { do: "tick" | "press" | "take back" | "swallow" } | null {
   if (k.on === "field" || k.alt) return null;
   if (k.command) return k.key.toLowerCase() === "z" && !k.shift ? { do: "take back" } : null;
   if (k.key === "ArrowRight" || k.key === "ArrowDown") return { do: "go", by: 1 };
   if (k.key === "ArrowLeft" || k.key === "ArrowUp") return { do: "go", by: -1 };
+  if (k.key === "PageUp") return { do: "go", by: -1 };
+  // Pedals and presenters send it: it does what Space does, on what has the focus too.
+  if (k.key === "PageDown" && !k.repeat) return { do: k.on === "control" ? "press" : "tick" };
+  if (k.key === "PageDown") return { do: "swallow" };
   if (k.key !== " " || k.on === "control") return null;
   return { do: k.repeat ? "swallow" : "tick" };
 }

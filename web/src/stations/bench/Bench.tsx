@@ -72,7 +72,9 @@ function Mapped() {
     if (!does) return;
     e.preventDefault();
     if (does.do === "go") go(at + does.by);
-    else if (does.do === "tick") tick();
+    else if (does.do === "press" && (e.target as HTMLElement).matches("[data-look]"))
+      (e.target as HTMLElement).click();
+    else if (does.do === "tick" || does.do === "press") tick();
     else if (does.do === "take back" && !lastThrown.bringBack()) takeBack();
   };
   const ready = plan !== undefined;

@@ -13,6 +13,7 @@ import { LaneRow } from "../loom/LaneRow";
 import type { Entry } from "../../state/bench/queue";
 import { Button } from "../../ui/button";
 import { Menu, MenuItem } from "../../ui/menu";
+import { useVoice } from "./hands";
 
 const FOUND: [Entry["kind"], string][] = [
   ["warm", "It was warm"],
@@ -24,6 +25,13 @@ const FOUND: [Entry["kind"], string][] = [
 function showChosen(panel: HTMLElement | null) {
   const port = panel?.querySelector("[data-chosen=true]");
   port?.scrollIntoView({ inline: "center", block: "nearest" });
+}
+
+/** A step aloud, for who has no hand and no eye free. */
+function ReadAloud({ step: { step } }: { step: BenchStep }) {
+  const looks = step.looks.map((l) => l.text);
+  const voice = useVoice([step.title, step.caution, ...step.text, ...looks].filter(Boolean));
+  return voice && <Button onClick={voice.turn}>{voice.reading ? "Stop reading" : "Read it aloud"}</Button>;
 }
 
 /** One step in large type: what to do, what may hurt, what to look at, and its joint. */
@@ -112,6 +120,7 @@ export function StepCard({
           </Button>
         )}
         <AddPhoto step={step.id} onPhotos={onPhotos} say={say} />
+        <ReadAloud step={s} />
       </div>
       <Photos step={s} onPhotos={onPhotos} say={say} />
     </div>

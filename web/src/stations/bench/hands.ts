@@ -1,4 +1,4 @@
-import { useEffect, useRef } from "react";
+import { useEffect, useRef, useState } from "react";
 
 /** Keeps the screen awake where the browser can; it lets go whenever the page is hidden. */
 export function useWakeLock() {
@@ -16,6 +16,32 @@ export function useWakeLock() {
       void lock?.release();
     };
   }, []);
+}
+
+/** The browser's own voice, where it has one. */
+const voice = (globalThis as { speechSynthesis?: SpeechSynthesis }).speechSynthesis;
+
+/** Reads sentences aloud by the browser's own voice, until they are others; null where it has none. */
+export function useVoice(sentences: string[]): { reading: boolean; turn: () => void } | null {
+  const [reading, setReading] = useState(false);
+  const text = sentences.join("\n");
+  useEffect(
+    () => () => {
+      voice?.cancel();
+      setReading(false);
+    },
+    [text],
+  );
+  if (!voice) return null;
+  const turn = () => {
+    voice.cancel();
+    setReading(!reading);
+    if (reading) return;
+    const said = sentences.map((s) => new SpeechSynthesisUtterance(s));
+    said.at(-1)?.addEventListener("end", () => setReading(false));
+    said.forEach((s) => voice.speak(s));
+  };
+  return { reading, turn };
 }
 
 /** A finger that moves sideways turns a page. */
