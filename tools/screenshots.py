@@ -160,7 +160,7 @@ def main() -> None:
         shoot(page, "trainer")
         page.goto(f"{build}/rules")
         page.get_by_text("On this build").first.wait_for()
-        page.get_by_text("A map can feed all").first.wait_for()
+        page.get_by_text("The same map.").nth(5).wait_for()
         shoot(page, "rules")
         page.goto(base)
         page.get_by_label("Name of a new build").fill("Plover")

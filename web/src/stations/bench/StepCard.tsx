@@ -31,7 +31,13 @@ function showChosen(panel: HTMLElement | null) {
 function ReadAloud({ step: { step } }: { step: BenchStep }) {
   const looks = step.looks.map((l) => l.text);
   const voice = useVoice([step.title, step.caution, ...step.text, ...looks].filter(Boolean));
-  return voice && <Button onClick={voice.turn}>{voice.reading ? "Stop reading" : "Read it aloud"}</Button>;
+  return (
+    voice && (
+      <Button className="min-h-12" onClick={voice.turn}>
+        {voice.reading ? "Stop reading" : "Read it aloud"}
+      </Button>
+    )
+  );
 }
 
 /** One step in large type: what to do, what may hurt, what to look at, and its joint. */

@@ -56,7 +56,7 @@ export default function RulesPage() {
       ...o,
       effect: [
         effects?.find((e) => e.rule === rule && e.value === o.value)?.text ?? "",
-        feeds.get(`rule:${rule}:${o.value}`) ?? "",
+        mapBy(feeds, rule, o.value, `${rules[rule as Rule]}`),
       ]
         .filter(Boolean)
         .join(" "),
@@ -104,6 +104,13 @@ export default function RulesPage() {
       </div>
     </>
   );
+}
+
+/** What a map comes to by a position; of one that changes nothing that it is the same. */
+function mapBy(feeds: Map<string, string>, rule: string, position: string, now: string): string {
+  const text = feeds.get(`rule:${rule}:${position}`) ?? "";
+  const same = position !== now && text === feeds.get(`rule:${rule}:${now}`);
+  return text && same ? "The same map." : text;
 }
 
 /** What a map comes to by each position that decides one, of so many: in words, once known. */
