@@ -127,7 +127,7 @@ function Found({ answer, onRepair }: { answer: MapAnswer; onRepair: (a: Action) 
         </p>
       )}
       {answer.left.map((left) => (
-        <Part key={left.sockets[0]} title={`Left unfed: ${left.sockets.join(", ")}`}>
+        <Part key={left.sockets[0]} title={`Left unfed: ${few(left.sockets)}`}>
           <ul className="list-disc pl-5 text-base">
             {left.why.map((w) => (
               <li key={w}>{w}</li>
@@ -148,8 +148,8 @@ function Found({ answer, onRepair }: { answer: MapAnswer; onRepair: (a: Action) 
         <Part title="What would mend it, each proven">
           {answer.repairs.length === 0 && (
             <p className="text-base text-ink-soft">
-              Nothing that is in the drawer or the catalogue does by itself. Another supply may: the Supply
-              station says which feed all sockets.
+              Nothing that is in the drawer or the catalogue does, by itself or three together. Another supply
+              may: the Supply station says which feed all sockets.
             </p>
           )}
           <Ways ways={answer.repairs} onTake={onRepair} />
@@ -158,6 +158,12 @@ function Found({ answer, onRepair }: { answer: MapAnswer; onRepair: (a: Action) 
       {answer.edit && <Laid answer={answer} />}
     </>
   );
+}
+
+/** The first of many names, and how many more there are. */
+function few(names: readonly string[]): string {
+  const more = names.length - 3;
+  return more > 1 ? `${names.slice(0, 3).join(", ")} and ${more} more` : names.join(", ");
 }
 
 /** What a map would change, what it comes to, and what it takes. */
