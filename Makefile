@@ -93,7 +93,8 @@ fuzz: $(STAMPS)/python-dev
 worker: $(STAMPS)/python
 	@exec tools/worker
 
-# The second computation, every map of small builds, every fact taken away: TIMES as many seeds as
+# The second computation, every map of small builds, every fact taken away, what is kept between
+# edits: TIMES as many seeds as
 # `make test` takes, on two processors. 30 times is a few thousand builds and some hours.
 prove: $(STAMPS)/python-dev
 	@cd core && for part in 1/2 2/2; do \

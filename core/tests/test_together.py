@@ -104,6 +104,14 @@ class Together(unittest.TestCase):
             [(s.id, s.watts) for s in held.steps], [("cable", 0), ("power-limit", 200)]
         )
 
+    def test_two_cards_of_one_name_are_told_apart(self) -> None:
+        """Two cards of 320 W on a chained cable each: the rule, and either of them held."""
+        cables = (board_cable(), processor_cable(), graphics_cable("c1"), graphics_cable("c2"))
+        b = build(board(), card(320), card(320, key="other"), cables=cables)
+        held = [[*r.added.power_limits] for r in _mended(b)]
+        self.assertIn(["card"], held)
+        self.assertIn(["other"], held)
+
     def test_where_one_does_alone_none_is_put_together(self) -> None:
         b = build(board(), disk(5), cables=(board_cable(), processor_cable(), sata_cable("s")))
         several = _mended(b, _mine(sata_cable("own", 3)), _sold(adapter(2, connections=())))

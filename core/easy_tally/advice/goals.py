@@ -12,11 +12,10 @@ from ..analysis.of_rules import device_groups
 from ..base.rounding import percent, up
 from ..base.series import likelies
 from ..base.units import RUN_STATES
-from ..mapping.goals import goals_of, group_rule, too_many
-from ..mapping.model.columns import hanging
+from ..mapping.goals import goals_of, group_rule
 from ..ratings.elements import Element
 from ..ratings.runs import RunResult
-from ..standards.connectors import CONNECTORS, PINS, is_of
+from ..standards.connectors import CONNECTORS, PINS, PLUGS, is_of
 from ..things.adapters import Extension
 from ..things.parts import Drive
 from ..wiring import Feed, Wired
@@ -58,8 +57,14 @@ def _length(a: Analysis) -> int:
 
 
 def _hanging(a: Analysis) -> int:
-    runs = (r.wired for r in _used(a))
-    return sum(hanging(r.cable, {f.plug.key for f in r.feeds}) for r in runs)
+    """Plugs that are in nothing, of cables in use; of those for drives nobody minds."""
+    count = 0
+    for r in _used(a):
+        loose = {p.key: p for p in r.wired.cable.plugs}
+        for f in r.wired.feeds:
+            loose.pop(f.plug.key, None)
+        count += sum(not is_of(PLUGS[p.kind].whole, "drive") for p in loose.values())
+    return count
 
 
 def _graphics(r: RunResult) -> int:
@@ -73,8 +78,11 @@ def _places(a: Analysis, r: RunResult) -> list[str]:
 
 
 def _by_place(a: Analysis) -> int:
+    """Places beyond the first of a cable, and cables beyond the first of a place."""
     there = {p for i in a.wired.inputs.values() for p in drive_places(a.wired, i)}
-    return sum(too_many(set(_places(a, r))) for r in _used(a)) - len(there)
+    by_cable = [places for r in _used(a) if (places := set(_places(a, r)))]
+    of_cables = sum(len(places) - 1 for places in by_cable)
+    return of_cables + sum(sum(p in places for places in by_cable) - 1 for p in there)
 
 
 def _leads(a: Analysis) -> int:

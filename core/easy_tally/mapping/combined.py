@@ -17,7 +17,7 @@ def combined(
     goes: Going, unfed: tuple[str, ...], steps: Iterable[Step], cards: dict[str, Limited]
 ) -> Iterator[Repair]:
     """Two or three of some steps by which all can be fed, none of them needless, the cheapest
-    first. `cards`: those that may be held lower than now, by name."""
+    first. `cards`: those that may be held lower than now, by key."""
     several = sorted(steps, key=lambda s: _price((s,)))[:_MOST_STEPS]
     # What each does by itself for the sockets of one part, the other parts' left as they are.
     short = _by_part(unfed)
@@ -43,11 +43,14 @@ def combined(
 
 
 def _by(goes: Going, steps: list[Step], cards: dict[str, Limited]) -> Repair | None:
-    """The repair by some steps; a card among them is held as high as does."""
-    held = [s for s in steps if s.id == "power-limit"]
-    if len(held) == 1:
-        others = tuple(s for s in steps if s.id != "power-limit")
-        return goes.highest(cards[held[0].name], others)
+    """The repair by some steps; each card among them is held as high as does."""
+    for held in [s for s in steps if s.watts]:
+        others = [s for s in steps if s is not held]
+        (key,) = held.sets.power_limits
+        step = goes.highest(cards[key], tuple(others))
+        if step is None:
+            return None
+        steps = [*others, step]
     return goes.by(*steps)
 
 
@@ -73,7 +76,7 @@ def _may_be(steps: list[Step]) -> bool:
 def _what(steps: list[Step]) -> dict[str, int]:
     """How much of what some steps take."""
     return {
-        f"{id(s.stock)}" if s.stock else f"{s.id} {s.name} {s.sets.house_rules}": s.count
+        f"{id(s.stock)}" if s.stock else f"{s.sets.house_rules} {[*s.sets.power_limits]}": s.count
         for s in steps
     }
 

@@ -63,10 +63,10 @@ def _fewer(program: Program) -> Any:
 def _places(program: Program) -> Any:
     wired = program.world.wired
     there = {p for i in wired.inputs.values() for p in drive_places(wired, i)}
-    return program.sum_of(lambda c: too_many(set(c.places))) - len(there)
+    return program.sum_of(lambda c: _too_many(set(c.places))) - len(there)
 
 
-def too_many(places: Collection[str]) -> int:
+def _too_many(places: Collection[str]) -> int:
     """What a cable adds that feeds drives at some places, of which there had better be one."""
     return 2 * len(places) - 1 if places else 0
 

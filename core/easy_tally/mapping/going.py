@@ -64,9 +64,9 @@ class Going:
         mapping = self._map(added)
         return None if mapping is None else Repair(steps=steps, added=added, found=mapping)
 
-    def highest(self, card: Limited, others: tuple[Step, ...]) -> Repair | None:
-        """The repair by the highest power limit of a card, in whole watts, at which there is a map
-        after some other steps."""
+    def highest(self, card: Limited, others: tuple[Step, ...]) -> Step | None:
+        """The highest power limit of a card, in whole watts, at which there is a map after some
+        other steps; None where there is none at the lowest."""
         low, high = card.lowest_w, card.highest_w
         if not self.does((*others, card.at(low))):
             return None
@@ -74,7 +74,7 @@ class Going:
             middle = (low + high + 1) // 2
             does = self.does((*others, card.at(middle)))
             low, high = (middle, high) if does else (low, middle - 1)
-        return self.by(*others, card.at(low))
+        return card.at(low)
 
     def _map(self, added: Added) -> Mapping | None:
         try:

@@ -73,7 +73,7 @@ class Program:
         self.model = cp_model.CpModel()
         self.stop = stop
         self.ports, self.cables = port_classes(world), cable_classes(world)
-        columns = Columns(world, facts.relaxed, facts.quick)
+        columns = Columns(world, self.cables, facts.relaxed, facts.quick)
         self.columns: list[Column] = []
         by_cable = {k: c for c in self.cables for k in c.keys}
         for run in world.build.runs:

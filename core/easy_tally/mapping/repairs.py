@@ -42,15 +42,17 @@ def repairs(
         does = True
         yield repair
     if not does:
-        cards = {c.name: c for c in _limited(build, partial)}
+        # One that is fed may have to give way to another.
+        cards = {c.key: c for c in _limited(build, {p.key for p in build.parts})}
         yield from combined(goes, partial.unfed, _candidates(build, cards.values(), several), cards)
     yield from _supplies(goes, supplies)
 
 
 def _singles(goes: Going, partial: Mapping, several: list[InStock]) -> Iterator[Repair]:
     yield from _rules(goes)
-    for card in _limited(goes.build, partial):
-        if repair := goes.highest(card, ()):
+    unfed = {SocketRef.read(ref).part for ref in partial.unfed}
+    for card in _limited(goes.build, unfed):
+        if (step := goes.highest(card, ())) and (repair := goes.by(step)):
             yield repair
     yield from _things(goes, several)
 
@@ -162,11 +164,10 @@ def _rules(goes: Going) -> Iterator[Repair]:
             yield repair
 
 
-def _limited(build: Build, partial: Mapping) -> Iterator[Limited]:
-    """Cards that are left unfed, and may be held lower."""
-    unfed = {SocketRef.read(ref).part for ref in partial.unfed}
+def _limited(build: Build, keys: set[str]) -> Iterator[Limited]:
+    """Cards of some parts that may be held lower."""
     for part in build.parts:
-        if isinstance(part, Card) and part.key in unfed and part.board_power_w is not None:
+        if isinstance(part, Card) and part.key in keys and part.board_power_w is not None:
             full = part.board_power_w.likely
             lowest, highest = int(full * LOWEST_LIMIT), int(full * part.power_limit) - 1
             if highest > lowest:

@@ -171,7 +171,7 @@ RULES: dict[str, Rule] = {
             Position(
                 "balanced",
                 "Balanced",
-                "What the fullest drive cable carries at start is as little as may be.",
+                "The cable that feeds the most drives feeds as few as may be.",
             ),
             Position(
                 "by place",

@@ -128,6 +128,7 @@ class Columns:
     """Makes the columns of a world."""
 
     world: World
+    classes: list[CableClass]
     relaxed: Relaxed = field(default_factory=Relaxed)
     quick: bool = False
     every: bool = True
@@ -136,7 +137,7 @@ class Columns:
     _alone: dict[object, Sum] = field(default_factory=dict)
 
     def __post_init__(self) -> None:
-        self._alike = {k: c.id for c in cable_classes(self.world) for k in c.keys}
+        self._alike = {k: c.id for c in self.classes for k in c.keys}
         build = self.world.build
         free: frozenset[Why] = frozenset({"rating"} if self.relaxed.ratings else ())
         self.sum = Sum(build.assumptions, build.spin_up_at_once, free, build.house_rules.plug_grant)
@@ -372,7 +373,7 @@ class Columns:
             graphics=bool(graphics),
             places=tuple(p for u in uses for p in u.target.places),
             fewer=sum(has_fewer(u) for u in uses),
-            hanging=hanging(a_cable, {u.plug.key for u in uses}),
+            hanging=_hanging(a_cable, {u.plug.key for u in uses}),
             groups=tuple(dict.fromkeys(p.group for p in ports if p.group is not None)),
             amps=_amps(ports, whole),
         )
@@ -386,7 +387,7 @@ def has_fewer(u: Use | Beyond) -> bool:
     )
 
 
-def hanging(cable: Cable, used: Collection[str]) -> int:
+def _hanging(cable: Cable, used: Collection[str]) -> int:
     """Plugs of a cable that hang beside those that are used; spare plugs of drives' kinds apart."""
     return sum(p.key not in used and not is_of(PLUGS[p.kind].whole, "drive") for p in cable.plugs)
 
