@@ -4,13 +4,13 @@ was done when the map changes."""
 from __future__ import annotations
 
 import unittest
-from datetime import UTC, datetime, timedelta
+from datetime import UTC, date, datetime, timedelta
 from pathlib import Path
 
 from easy_tally.analysis import analyse
-from easy_tally.bench import Done, Noted, Step, joint_words, plan, sittings, steps
+from easy_tally.bench import Act, Noted, Step, plan, sittings, steps
 from easy_tally.editing import ChangeBuild, ChangeCable
-from easy_tally.files import bench_pdf, build_file
+from easy_tally.files import Edition, build_file, flags_pdf, handover_pdf, work_pdf
 from easy_tally.mapping import Wish, applied, solve
 from easy_tally.things.build import Build
 from easy_tally.things.parts import Fan, Header
@@ -22,7 +22,7 @@ from .helpers import board, build
 from .small import made_up
 
 DEMO = Path(__file__).resolve().parents[2] / "demo/builds"
-ORDER = ("before", "supply", "board", "card", "drives", "small", "after")
+ORDER = ("before", "cables", "supply", "seat", "case", "board", "small", "card", "drives", "after")
 
 
 def _demo(name: str) -> Build:
@@ -31,13 +31,6 @@ def _demo(name: str) -> Build:
 
 def _ids(b: Build) -> list[str]:
     return [s.id for s in steps(analyse(b, 2026))]
-
-
-def _all_done(b: Build) -> list[Done]:
-    return [
-        Done(step=s.id, words=joint_words(s.joint) if s.joint else s.title)
-        for s in steps(analyse(b, 2026))
-    ]
 
 
 class Order(unittest.TestCase):
@@ -122,100 +115,50 @@ class Joints(unittest.TestCase):
         self.assertIn("one-off", [x.id for x in floppy.looks])
 
 
-class Replanned(unittest.TestCase):
-    def test_what_is_done_stays_and_what_the_map_lost_is_unplugged_first(self) -> None:
-        b = _demo("heron")
-        found = solve(b)
-        assert found is not None
-        then = applied(b, found)
-        p = plan(analyse(then, 2026), _all_done(b))
-        titles = [s.title for s in p.steps if s.id not in p.done]
-        # It ran: it is made safe anew, and photographed before anything is pulled.
-        self.assertEqual(titles[:2], ["Make it safe", "Photograph the wiring as it is"])
-        self.assertTrue(titles[2].startswith("Unplug Graphics cable 1, chained, plug b"))
-        self.assertEqual(titles[-3:], ["A last look", "Switch on", "Take readings"])
-        kept = [s.id for s in p.steps if s.joint and s.id in p.done]
-        self.assertIn("joint:board/main>board#1/main", kept)
-
-    def test_the_same_map_leaves_nothing_to_do(self) -> None:
-        b = _demo("heron")
-        p = plan(analyse(b, 2026), _all_done(b))
-        self.assertEqual((p.left, p.next, p.stopped), (0, "", ""))
-
-    def test_what_was_done_to_one_thing_is_not_done_to_another(self) -> None:
-        """Ticked to the end, then another supply with its cables, and another card: theirs is all
-        to be done, and what was done to the old ones stays with them."""
-        b = _demo("heron")
-        assert b.supply is not None
-        done = [Done(step=s.id, of=s.of, words=s.title) for s in steps(analyse(b, 2026))]
-        self.assertEqual(plan(analyse(b, 2026), done).left, 0)
-        figure = b.model_copy(update={"supply": b.supply.model_copy(update={"rated_w": 1100})})
-        self.assertEqual(plan(analyse(figure, 2026), done).left, 0)
-        other = b.supply.model_copy(update={"name": "Another supply"})
-        cables = tuple(c.model_copy(update={"name": f"New {c.name}"}) for c in b.cables)
-        then = b.model_copy(update={"supply": other, "cables": cables})
-        p = plan(analyse(then, 2026), done)
-        for step in ("safe", "pins", "sort", "mount", "last-look", "power-on"):
-            self.assertNotIn(step, p.done)
-        self.assertEqual([s.id for s in p.steps if s.joint and s.id in p.done], [])
-        self.assertIn("mount:card-1", p.done)
-        card = next(x for x in b.parts if x.key == "card-1")
-        swapped = card.model_copy(update={"name": "Another card"})
-        parts = tuple(swapped if x is card else x for x in b.parts)
-        p = plan(analyse(b.model_copy(update={"parts": parts}), 2026), done)
-        for step in ("safe", "mount:card-1", "driver", "power-on"):
-            self.assertNotIn(step, p.done)
-        self.assertIn("mount", p.done)
-
-    def test_a_record_of_an_earlier_version_counts_as_it_did(self) -> None:
-        b = _demo("heron")
-        self.assertEqual(plan(analyse(b, 2026), _all_done(b)).left, 0)
-
+class Stopped(unittest.TestCase):
     def test_a_warm_plug_stops_the_work_and_says_why(self) -> None:
-        p = plan(analyse(_demo("heron"), 2026), [], {"joint:x": "browned"})
+        p = plan(analyse(_demo("heron"), 2026), bad={"joint:x": "browned"})
         self.assertIn("it was too hot", p.stopped)
 
 
 class Printed(unittest.TestCase):
-    def test_the_sheet_and_the_flags_are_pages_and_the_same_each_time(self) -> None:
+    def test_what_is_printed_is_pages_and_the_same_each_time(self) -> None:
         a = analyse(_demo("heron"), 2026)
+        work = plan(a)
+        on = Edition(3, date(2026, 12, 1))
         for make in (
-            lambda: bench_pdf.sheet(a),
-            lambda: bench_pdf.sheet(a, "letter"),
-            lambda: bench_pdf.flags(a),
-            lambda: bench_pdf.flags(a, "letter", 90, 40),
+            lambda: work_pdf.sheet(a, work, edition=on),
+            lambda: work_pdf.sheet(a, work, "letter"),
+            lambda: flags_pdf.flags(a, edition=on),
+            lambda: flags_pdf.flags(a, "letter", 90, 40),
+            lambda: handover_pdf.handover(a, work, edition=on),
         ):
             page = make()
             self.assertEqual((page[:5], page), (b"%PDF-", make()))
 
-    def test_what_makes_safe_stands_first(self) -> None:
-        """Above the panel and every joint; what comes after them below."""
-        tables = [x for x in bench_pdf.story(analyse(_demo("heron"), 2026)) if isinstance(x, Table)]
-        self.assertEqual(len(tables), 4)
-        self.assertEqual(tables[0]._cellvalues[0][1].text, "Make it safe")
-        self.assertEqual(tables[2]._cellvalues[0][1], "Joint")
-        self.assertEqual(tables[3]._cellvalues[-1][1].text, "Take readings")
+    def test_what_makes_safe_stands_first_and_steps_follow_in_their_order(self) -> None:
+        a = analyse(_demo("heron"), 2026)
+        work = plan(a)
+        story = work_pdf.story(a, work)
+        tables = [x for x in story if isinstance(x, Table)]
+        titles = [row[1][0].text for x in tables for row in x._cellvalues]
+        self.assertEqual(titles[0], "Make it safe")
+        self.assertEqual(titles, [p.step.title for p in work.steps])
+        # Nothing but the name, the supply and the cautions stands above it.
+        self.assertEqual(story.index(tables[0]), 4)
 
-    def test_lines_are_filled_with_whole_pieces_and_what_is_longer_is_cut(self) -> None:
-        """In Courier of 10 pt each letter is 6 pt wide: ten to a line of 60."""
-        font = ("Courier", 10.0)
-        for pieces, lines in (
-            (["ab cd", "ef"], "ab cd  ef"),  # nine
-            (["ab cd", "efg"], "ab cd  efg"),  # ten
-            (["ab cd", "efgh"], "ab cd\nefgh"),
-            (["0123456789ab", "c"], "0123456789\nab  c"),
-            (["a", "0123456789012345678901"], "a\n0123456789\n0123456789\n01"),
-            ([], ""),
-        ):
-            with self.subTest(pieces):
-                self.assertEqual(bench_pdf._filled(pieces, "  ", font, 60.0), lines)
-        self.assertEqual(bench_pdf._filled(["ab"], "  ", font, 3.0), "a\nb")
+    def test_a_handover_has_room_on_one_page(self) -> None:
+        for name in ("heron", "curlew", "godwit"):
+            a = analyse(_demo(name), 2026)
+            page = handover_pdf.handover(a, plan(a), edition=Edition(3, date(2026, 12, 1)))
+            self.assertEqual(page.count(b"/Type /Page\n"), 1, name)
 
     def test_a_flag_for_both_ends_of_every_run(self) -> None:
         """Six runs with nine plugs in use: fifteen flags, beside those of what is on headers."""
-        found = list(bench_pdf.flags_of(analyse(_demo("heron"), 2026)))
+        found = list(flags_pdf.flags_of(analyse(_demo("heron"), 2026)))
         self.assertEqual(len(found), 15 + 6)
-        self.assertIn(("Knot R · b", "C5  Graphics cable 1, chained"), found)
+        way = "by the board’s front"
+        self.assertIn(("Knot R · b", "C5  Graphics cable 1, chained", way), found)
 
     def test_each_fans_header_on_its_flag_and_in_its_step(self) -> None:
         """Three fans on a board with two fan headers and the processor's own: the processor's goes
@@ -225,15 +168,15 @@ class Printed(unittest.TestCase):
         b = build(board(headers=tuple(headers)), fans)
         a = analyse(b, 2026)
         hung = ["fan-1", "fan-2", "cpu-fan"]
-        flags = [(f"{h}  Board", f"Teal ({n})") for n, h in enumerate(hung, 1)]
-        self.assertEqual(list(bench_pdf.flags_of(a)), flags)
+        flags = [(f"{h}  Board", f"Teal ({n})", "") for n, h in enumerate(hung, 1)]
+        self.assertEqual(list(flags_pdf.flags_of(a)), flags)
         step = next(s for s in steps(a) if s.id == "header:fans")
         self.assertIn("1 on fan-1, 2 on fan-2, 3 on cpu-fan", step.title)
 
     def test_a_build_of_nothing_prints_too(self) -> None:
         a = analyse(Build(name="<Empty & new>"), 2026)
-        self.assertTrue(bench_pdf.sheet(a).startswith(b"%PDF-"))
-        self.assertTrue(bench_pdf.flags(a).startswith(b"%PDF-"))
+        self.assertTrue(work_pdf.sheet(a, plan(a)).startswith(b"%PDF-"))
+        self.assertTrue(flags_pdf.flags(a).startswith(b"%PDF-"))
 
 
 class Histories(unittest.TestCase):
@@ -241,7 +184,13 @@ class Histories(unittest.TestCase):
 
     def _noted(self, hours: float, step: str, kind: str = "done", who: str = "EM") -> Noted:
         at = datetime(2026, 11, 26, tzinfo=UTC) + timedelta(hours=hours)
-        return Noted(step=step, kind=kind, who=who, at=at, version=1 + int(hours))
+        what, _, end = step.partition(":")
+        acts = {
+            "joint": (Act("plugged", end.partition(">")[0], end),),
+            "out": (Act("unplugged", end.partition(">")[0], end),),
+            "readings": (Act("measured", "machine"),),
+        }[what]
+        return Noted(step, kind, at, who, 1 + int(hours), step, acts if kind == "done" else ())
 
     def test_a_machine_is_built_measured_replugged_and_swapped(self) -> None:
         found = sittings(

@@ -98,12 +98,17 @@ class Upgrades(unittest.TestCase):
     def test_every_field_of_the_first_version_is_taken_along(self) -> None:
         old = json.loads((DATA / "every-field.v1.tally.json").read_text(encoding="utf-8"))
         now = json.loads(build_file.write(build_file.read(json.dumps(old))))
-        self.assertEqual(now.pop("case"), old.pop("case") | {"size": None, "in_box": []})
+        self.assertEqual(
+            now.pop("case"), old.pop("case") | {"size": None, "in_box": [], "individual": ""}
+        )
         for owner in (now["supply"], *now["parts"]):
             self.assertEqual(owner.pop("in_box"), [])
+        for part in now["parts"]:
+            self.assertEqual((part.pop("individual"), part.pop("exchanged")), ("", []))
         lists = ("cables", "adapters", "extensions", "backplanes")
         for thing in (now["supply"], now["bracket"], *(t for name in lists for t in now[name])):
             self.assertIsNone(thing.pop("to_buy"))
+            self.assertEqual(thing.pop("individual"), "")
         for name in ("cables", "adapters", "extensions"):  # of which nobody had said the conductors
             for thing, was in zip(now[name], old[name], strict=True):
                 if not any(was["conductors"].values()):

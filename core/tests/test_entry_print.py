@@ -215,7 +215,8 @@ class RoundTrip(unittest.TestCase):
         self.assertGreater(len(files), 5)
         for file in files:
             for part in build_file.read(file.read_text(encoding="utf-8")).parts:
-                self.assertEqual(parse(say(part)).part, part, say(part))
+                plain = part.model_copy(update={"individual": "", "exchanged": ()})
+                self.assertEqual(parse(say(part)).part, plain, say(part))
 
 
 class Printed(unittest.TestCase):

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import io
 import re
+from collections.abc import Mapping
 from typing import Any, Literal
 from zipfile import ZIP_DEFLATED, ZipFile
 
@@ -11,9 +12,22 @@ from base.writing import writing
 from builds import actions, results
 from builds.models import Build
 from django.http import FileResponse, HttpRequest, HttpResponse
+from django.utils import timezone
 from easy_tally import BadInput, NotThere
-from easy_tally.bench import GROUP_WORDS, Step
-from easy_tally.files import bench_pdf, build_file
+from easy_tally.bench import (
+    GROUP_WORDS,
+    Act,
+    FoundPlace,
+    Noted,
+    Placed,
+    Step,
+    found_parts,
+    found_places,
+    found_whole,
+    in_force,
+    standing,
+)
+from easy_tally.files import Edition, build_file, flags_pdf, work_pdf
 from ninja import File, Form, Router, Schema, UploadedFile
 from owners.models import owner_of
 from owners.thrown import InBin, in_bin
@@ -28,7 +42,13 @@ class StepOut(Schema):
     """A step with what is done of it: by whom and when; what was noted; photos by their keys."""
 
     step: Step
+    #: A mark of the very things that it is about.
+    of: str
     group: str
+    #: Open; done in the work under way; or it stood so before that.
+    state: Literal["open", "done", "stands"]
+    #: What a tick of it says of individuals.
+    acts: list[Act]
     done: bool
     who: str
     at: str
@@ -39,12 +59,17 @@ class StepOut(Schema):
 
 
 class PlanOut(Schema):
-    """The plan of a build's map: steps, the first that is not done, what stops the work."""
+    """The work on a machine: steps, the first that is open, what it takes, what stops it. `minutes`
+    by how long such steps took, None where nobody knows; `is_known`: the record says how it
+    stands."""
 
     version: int
     steps: list[StepOut]
     next: str
     left: int
+    tools: list[str]
+    minutes: int | None
+    is_known: bool
     stopped: str
     stopped_at: str
 
@@ -54,13 +79,17 @@ class EntryIn(Schema):
 
     uid: str
     step: str
-    kind: Literal["done", "undone", "warm", "browned", "loose", "looked at", "note", "photo"]
+    kind: Literal[
+        "done", "undone", "found", "warm", "browned", "loose", "looked at", "note", "photo"
+    ]
     words: str
     at: str
     who: str = ""
     text: str = ""
     #: Which very things it was done to: the mark of the step as it was shown.
     of: str = ""
+    #: What it tells of individuals; a page of an earlier version sends none.
+    acts: list[list[str]] = []
 
 
 class EntriesIn(Schema):
@@ -85,35 +114,73 @@ def add_entries(request: HttpRequest, key: str, body: EntriesIn) -> dict[str, An
 
 def _answer(row: Build) -> dict[str, Any]:
     bench_plan = record.plan_of(row)
-    notes = record.notes_of(row)
-    by_step: dict[str, list[str]] = {}
-    for p in Photo.objects.filter(build=row):
-        by_step.setdefault(p.step, []).append(p.key)
-    mated: dict[tuple[str, str], int] = {}
-    for mark in Entry.objects.filter(build=row, kind="done").values_list("step", "of"):
-        mated[mark] = mated.get(mark, 0) + 1
+    entries = record.noted_of(row)
+    ticks = {e.step: e for e in in_force(entries) if e.kind == "done"}
+    notes, mated = record.notes_of(row), record.matings_of(entries)
+    shown = list(Photo.objects.filter(build=row))
     bad = Entry.objects.filter(build=row, kind__in=("warm", "browned", "loose")).last()
     return {
         "version": row.version,
         "next": bench_plan.next,
         "left": bench_plan.left,
+        "tools": bench_plan.tools,
+        "minutes": record.minutes_of(
+            row.owner, (s.step.id for s in bench_plan.steps if s.state == "open")
+        ),
+        "is_known": bench_plan.is_known,
         "stopped": bench_plan.stopped,
         "stopped_at": bad.step if bad and bench_plan.stopped else "",
-        "steps": [
-            {
-                "step": s,
-                "group": GROUP_WORDS[s.group],
-                "done": s.id in bench_plan.done,
-                "who": bench_plan.done[s.id].who if s.id in bench_plan.done else "",
-                "at": bench_plan.done[s.id].at if s.id in bench_plan.done else "",
-                "noted": notes.get((s.id, s.of), notes.get((s.id, ""), "")),
-                "photos": by_step.get(s.id, []),
-                "matings": None
-                if s.joint is None or s.joint.matings is None
-                else s.joint.matings + sum(mated.get((s.id, mark), 0) for mark in {s.of, ""}),
-            }
-            for s in bench_plan.steps
-        ],
+        "steps": [_step(p, ticks.get(p.step.id), notes, mated, shown) for p in bench_plan.steps],
+    }
+
+
+def _step(
+    placed: Placed,
+    tick: Noted | None,
+    notes: Mapping[tuple[str, str], str],
+    mated: Mapping[str, int],
+    shown: list[Photo],
+) -> dict[str, Any]:
+    s, is_open = placed.step, placed.state == "open"
+    joint = s.joint
+    return {
+        "step": s,
+        "of": s.of,
+        "group": GROUP_WORDS[s.group],
+        "state": placed.state,
+        "acts": placed.acts,
+        "done": not is_open,
+        "who": tick.who if tick and not is_open else "",
+        "at": tick.at.isoformat() if tick and not is_open else "",
+        "noted": notes.get((s.id, s.of), notes.get((s.id, ""), "")),
+        "photos": [p.key for p in shown if p.step == s.id or {*p.places} & {*s.places}],
+        "matings": None
+        if joint is None or joint.matings is None or not s.acts
+        else joint.matings + mated.get(s.acts[0].thing, 0),
+    }
+
+
+class PlacesOut(Schema):
+    """What may be found where in a machine that runs: `whole` and `parts` are the acts that take it
+    over at once, or but for its power plugs."""
+
+    version: int
+    whole: list[Act]
+    parts: list[Act]
+    places: list[FoundPlace]
+
+
+@router.get("/builds/{key}/found", response=PlacesOut, operation_id="foundPlaces")
+def get_places(request: HttpRequest, key: str) -> dict[str, Any]:
+    """Every socket and every supply end, with what may be found there."""
+    row = actions.find(owner_of(request), key)
+    analysis, known = results.analysis(row), record.known_of(row)
+    stands = standing(record.noted_of(row))
+    return {
+        "version": row.version,
+        "whole": found_whole(analysis, stands, known),
+        "parts": found_parts(analysis, stands),
+        "places": list(found_places(analysis, stands, known)),
     }
 
 
@@ -218,9 +285,11 @@ def archive(request: HttpRequest, key: str) -> HttpResponse:
 
 @router.get("/builds/{key}/bench.pdf", operation_id="benchSheet")
 def sheet(request: HttpRequest, key: str, paper: Literal["A4", "letter"] = "A4") -> HttpResponse:
-    """The bench sheet as PDF."""
-    analysis = results.analysis(actions.find(owner_of(request), key))
-    return _pdf(bench_pdf.sheet(analysis, paper), "bench-sheet.pdf")
+    """The work order as PDF: what is open of the work."""
+    row = actions.find(owner_of(request), key)
+    analysis, work = results.analysis(row), record.plan_of(row)
+    page = work_pdf.sheet(analysis, work, paper, edition_of(row))
+    return as_pdf(page, f"{analysis.build.name} work order")
 
 
 @router.get("/builds/{key}/flags.pdf", operation_id="cableFlags")
@@ -238,28 +307,49 @@ def flags(
     ):
         if not least <= value <= most:
             raise BadInput([(name, f"{least} to {most} mm", f"{value:g}")])
-    analysis = results.analysis(actions.find(owner_of(request), key))
-    return _pdf(bench_pdf.flags(analysis, paper, width_mm, height_mm), "cable-flags.pdf")
+    row = actions.find(owner_of(request), key)
+    analysis = results.analysis(row)
+    page = flags_pdf.flags(analysis, paper, width_mm, height_mm, edition_of(row))
+    return as_pdf(page, f"{analysis.build.name} cable flags")
 
 
-def _pdf(content: bytes, name: str) -> HttpResponse:
+def edition_of(row: Build) -> Edition:
+    """What stands on every page that is printed of a build."""
+    return Edition(row.version, timezone.localdate())
+
+
+def as_pdf(content: bytes, name: str) -> HttpResponse:
+    """A print as a file called by what it is of."""
     response = HttpResponse(content, content_type="application/pdf")
-    response["Content-Disposition"] = f'attachment; filename="{name}"'
+    file = re.sub("[^a-z0-9]+", "-", name.lower()).strip("-")
+    response["Content-Disposition"] = f'attachment; filename="{file}.pdf"'
     return response
 
 
 @router.post("/builds/{key}/photos", response=PlanOut, operation_id="addPhoto")
 def add_photo(
-    request: HttpRequest, key: str, step: Form[str], photo: File[UploadedFile]
+    request: HttpRequest,
+    key: str,
+    step: Form[str],
+    photo: File[UploadedFile],
+    places: Form[list[str]] = [],  # noqa: B006 (ninja reads the default, nobody changes it)
 ) -> dict[str, Any]:
-    """Keep a photo at a step; place and device that the camera noted are left out."""
+    """Keep a photo at a step; place and device that the camera noted are left out. It comes back at
+    every step that plugs one of its `places` again."""
     row = actions.find(owner_of(request), key)
     if photo.size is not None and photo.size > photos.MOST_BYTES:
         got = f"{photo.size / 1e6:.1f} MB"
         raise BadInput([("photo", f"a photo of at most {photos.MOST_BYTES / 1e6:.0f} MB", got)])
     kept, width, height = photos.keep(photo)
     try:
-        Photo.objects.create(build=row, key=kept, step=step[:200], width=width, height=height)
+        Photo.objects.create(
+            build=row,
+            key=kept,
+            step=step[:200],
+            places=[p[:160] for p in places[:400]],
+            width=width,
+            height=height,
+        )
     except BaseException:
         photos.path_of(kept).unlink(missing_ok=True)
         raise

@@ -27,10 +27,28 @@ class Entry(models.Model):
     at = models.DateTimeField()
     arrived = models.DateTimeField(auto_now_add=True)
     version = models.PositiveIntegerField()
+    #: What it tells of individuals: [act, thing, place] each, as `easy_tally.bench.Act`.
+    acts = models.JSONField(default=list)
+    #: What a tick did beside the bench, to be undone with it: keys that it put into the drawer.
+    settled = models.JSONField(default=dict)
 
     class Meta:
         ordering = ("at", "pk")
         constraints = (models.UniqueConstraint(fields=("build", "uid"), name="one_entry_a_uid"),)
+
+
+class Kept(models.Model):
+    """An individual that a record tells of, as it was then: the build may have it no longer."""
+
+    id: int
+    build = models.ForeignKey(Build, on_delete=models.CASCADE, related_name="individuals")
+    individual = models.CharField(max_length=100)
+    data = models.JSONField()
+
+    class Meta:
+        constraints = (
+            models.UniqueConstraint(fields=("build", "individual"), name="one_of_an_individual"),
+        )
 
 
 class Photo(Thrown):
@@ -40,6 +58,8 @@ class Photo(Thrown):
     build = models.ForeignKey(Build, on_delete=models.CASCADE, related_name="photos")
     key = models.CharField(max_length=32, unique=True)
     step = models.CharField(max_length=200)
+    #: Sockets, ports and headers that it shows: it comes back where one of them is plugged.
+    places = models.JSONField(default=list)
     width = models.PositiveIntegerField()
     height = models.PositiveIntegerField()
     at = models.DateTimeField(auto_now_add=True)

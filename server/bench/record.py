@@ -1,10 +1,12 @@
-"""What is done of a build's plan, off its record; and the record as CSV."""
+"""A machine's record: what is added to it, what it says, and how it leaves as CSV."""
 
 from __future__ import annotations
 
 import csv
 import io
-from collections.abc import Iterable
+from collections import defaultdict
+from collections.abc import Iterable, Mapping
+from statistics import median
 from typing import Any
 
 from base.writing import writing
@@ -12,14 +14,30 @@ from builds import results
 from builds.models import Build
 from django.utils.dateparse import parse_datetime
 from easy_tally import BadInput
-from easy_tally.bench import Done, Noted, Plan, Sitting, plan, sittings
+from easy_tally.bench import (
+    ACTS,
+    Act,
+    Known,
+    Noted,
+    Plan,
+    Sitting,
+    Ticked,
+    acts_of_older,
+    owner,
+    plan,
+    sittings,
+)
 from easy_tally.files import harmless
+from easy_tally.things import Individual, individuals, kept, read_kept
+from owners.models import Owner
 
-from bench.models import Entry
+from bench import aside
+from bench.models import Entry, Kept
 
 KINDS = (
     "done",
     "undone",
+    "found",
     "warm",
     "browned",
     "loose",
@@ -30,33 +48,54 @@ KINDS = (
     "simulated",
 )
 _BAD = ("warm", "browned", "loose")
-#: Entries that are taken at once.
-MOST = 200
+#: Entries that are taken at once; acts of one at the most.
+MOST, MOST_ACTS = 200, 6_000
+#: Longer than this between two ticks, and somebody was away [s]; so many gaps tell anything.
+_AWAY_S, _ENOUGH = 900.0, 8
+
+
+def noted_of(row: Build) -> list[Noted]:
+    """The record of a build as the core takes it."""
+    return [_noted(e) for e in Entry.objects.filter(build=row)]
+
+
+def _noted(e: Entry) -> Noted:
+    acts = tuple(Act(*a) for a in e.acts)
+    return Noted(e.step, e.kind, e.at, e.who, e.version, e.words, acts)
+
+
+def known_of(row: Build) -> Known:
+    """Every individual that a record tells of, as it was kept."""
+    rows = Kept.objects.filter(build=row).values_list("individual", "data")
+    return {id: read_kept(id, told) for id, told in rows}
 
 
 def plan_of(row: Build) -> Plan:
-    """The plan of a build with what is done of it."""
-    done: dict[str, Done] = {}
-    bad: dict[str, Any] = {}
-    for e in Entry.objects.filter(build=row):
-        if e.kind == "done":
-            done[e.step] = Done(step=e.step, of=e.of, words=e.words, who=e.who, at=e.at.isoformat())
-        elif e.kind == "undone":
-            done.pop(e.step, None)
-        elif e.kind in _BAD:
+    """The work of a build, with what is done of it."""
+    record, bad = noted_of(row), {}
+    for e in record:
+        if e.kind in _BAD:
             bad[e.step] = e.kind
         elif e.kind == "looked at":
             bad.pop(e.step, None)
-        if e.kind == "done" and e.step.startswith("out:"):
-            # What was unplugged is no longer made.
-            done.pop(f"joint:{e.step.removeprefix('out:')}", None)
-    return plan(results.analysis(row), done.values(), bad)
+    return plan(results.analysis(row), record, known_of(row), bad)  # type: ignore[arg-type]
 
 
 def notes_of(row: Build) -> dict[tuple[str, str], str]:
     """(Step, which very things) → what was noted there last."""
     notes = Entry.objects.filter(build=row, kind="note").values_list("step", "of", "text")
     return {(step, mark): text for step, mark, text in notes}
+
+
+def matings_of(record: Iterable[Noted]) -> Mapping[str, int]:
+    """End → how often it was plugged, whether that was taken back or not."""
+    times: dict[str, int] = defaultdict(int)
+    for act in (a for e in record for a in e.acts):
+        times[act.thing] += act.act == "plugged"
+    return times
+
+
+# -- what is added ---------------------------------------------------------------------------------
 
 
 @writing()
@@ -68,37 +107,129 @@ def add(row: Build, entries: Iterable[Any]) -> int:
         raise BadInput([("entries", f"at most {MOST} at once", str(len(several)))])
     new = 0
     for i, e in enumerate(several):
-        at = parse_datetime(e.at) if e.at else None
-        if at is None or at.tzinfo is None:
-            raise BadInput(
-                [(f"entries.{i}.at", "a time with its zone, as 2026-11-25T20:52:00Z", e.at)]
-            )
-        if e.kind not in KINDS:
-            raise BadInput([(f"entries.{i}.kind", f"one of {', '.join(KINDS)}", e.kind)])
-        fields = {
-            "step": e.step[:200],
-            "kind": e.kind,
-            "words": e.words[:300],
-            "text": e.text[:1000],
-            "who": e.who[:60],
-            "at": at,
-            "version": row.version,
-            "of": e.of[:40],
-        }
+        fields = _fields(row, i, e)
         _, is_new = Entry.objects.get_or_create(build=row, uid=e.uid[:40], defaults=fields)
         new += is_new
+        if is_new and e.kind in ("done", "undone"):
+            _settle(row, Entry.objects.get(build=row, uid=e.uid[:40]))
     return new
+
+
+def _fields(row: Build, i: int, e: Any) -> dict[str, Any]:
+    at = parse_datetime(e.at) if e.at else None
+    if at is None or at.tzinfo is None:
+        need = "a time with its zone, as 2026-11-25T20:52:00Z"
+        raise BadInput([(f"entries.{i}.at", need, e.at)])
+    if e.kind not in KINDS:
+        raise BadInput([(f"entries.{i}.kind", f"one of {', '.join(KINDS)}", e.kind)])
+    acts = _acts(row, i, e)
+    _keep(row, acts)
+    return {
+        "step": e.step[:200],
+        "kind": e.kind,
+        "words": e.words[:300],
+        "text": e.text[:1000],
+        "who": e.who[:60],
+        "at": at,
+        "version": row.version,
+        "of": e.of[:40],
+        "acts": [list(a) for a in acts],
+    }
+
+
+def _acts(row: Build, i: int, e: Any) -> tuple[Act, ...]:
+    """What an entry tells of individuals; one of a page of an earlier version by its step."""
+    if e.kind == "done" and not e.acts:
+        acts, gone = acts_of_older(results.analysis(row), [Ticked(e.step, e.of, e.words)])
+        keep_all(row, gone)
+        return acts[0]
+    if e.kind not in ("done", "found"):
+        return ()
+    if len(e.acts) > MOST_ACTS:
+        raise BadInput([(f"entries.{i}.acts", f"at most {MOST_ACTS:,}", f"{len(e.acts):,}")])
+    for told in e.acts:
+        if len(told) != 3:
+            raise BadInput([(f"entries.{i}.acts", "act, thing and place", ", ".join(told))])
+        act, thing, place = told
+        if act not in ACTS:
+            raise BadInput([(f"entries.{i}.acts", f"one of {', '.join(ACTS)}", act)])
+        if not thing or len(thing) > 160 or len(place) > 160:
+            raise BadInput([(f"entries.{i}.acts", "things and places of 1 to 160 letters", thing)])
+    return tuple(Act(*a) for a in e.acts)
+
+
+def _keep(row: Build, acts: Iterable[Act]) -> None:
+    """Keep what is told of: the build may lose it. What a page knew that is behind is looked for in
+    the history."""
+    told = {owner(end) for a in acts for end in (a.thing, a.place)}
+    told -= set(Kept.objects.filter(build=row).values_list("individual", flat=True))
+    if not told:
+        return
+    here = {i.id: i for i in individuals(results.current(row))}
+    keep_all(row, {id: here[id] for id in told if id in here})
+    if any(id.partition("#")[0][:1].isdigit() for id in told - here.keys()):
+        keep_all(row, aside.from_history(row, told - here.keys()))
+
+
+def keep_all(row: Build, several: Mapping[str, Individual]) -> None:
+    """Keep individuals that are not kept yet."""
+    Kept.objects.bulk_create(
+        (Kept(build=row, individual=id, data=kept(one)) for id, one in several.items()),
+        ignore_conflicts=True,
+    )
+
+
+def _settle(row: Build, entry: Entry) -> None:
+    """What a tick does to the drawer; a tick that is taken back undoes that too."""
+    if entry.kind == "done":
+        entry.settled = aside.put_away(row, [Act(*a) for a in entry.acts], known_of(row))
+        if entry.settled:
+            entry.save(update_fields=["settled"])
+        return
+    ticks: list[Entry] = []
+    for e in Entry.objects.filter(build=row, step=entry.step, kind__in=("done", "undone")):
+        if e.pk == entry.pk:
+            break
+        if e.kind == "done":
+            ticks.append(e)
+        elif ticks:
+            ticks.pop()
+    if ticks and ticks[-1].settled:
+        aside.take_back(row, ticks[-1].settled)
+
+
+# -- what it says ----------------------------------------------------------------------------------
 
 
 def history(row: Build) -> tuple[Sitting, ...]:
     """The sittings of a build's record."""
-    return sittings(
-        Noted(step=e.step, kind=e.kind, who=e.who, at=e.at, version=e.version)
-        for e in Entry.objects.filter(build=row)
-    )
+    return sittings(noted_of(row))
 
 
-_HEADS = ("when", "who", "what", "step", "of", "note", "version of the build")
+def minutes_of(owner: Owner, steps: Iterable[str]) -> int | None:
+    """How long steps will take [min], by how long such steps took on an owner's machines; None
+    where too few did."""
+    gaps: dict[str, list[float]] = defaultdict(list)
+    rows = Entry.objects.filter(build__owner=owner, kind="done").order_by("-at")[:3000]
+    last: dict[int, Any] = {}
+    for build, step, at in reversed(rows.values_list("build", "step", "at")):
+        gap = (at - last[build]).total_seconds() if build in last else 0.0
+        if 0 < gap <= _AWAY_S:
+            gaps[_family(step)].append(gap)
+        last[build] = at
+    every = [g for several in gaps.values() for g in several]
+    if len(every) < _ENOUGH:
+        return None
+    usual = median(every)
+    whole = sum(median(gaps[f]) if (f := _family(s)) in gaps else usual for s in steps)
+    return max(1, round(whole / 60)) if whole else 0
+
+
+def _family(step: str) -> str:
+    return step.partition(":")[0]
+
+
+_HEADS = ("when", "who", "what", "step", "of", "note", "version of the build", "acts")
 
 
 def as_csv(row: Build) -> str:
@@ -107,6 +238,7 @@ def as_csv(row: Build) -> str:
     writer = csv.writer(out, lineterminator="\n")
     writer.writerow(_HEADS)
     for e in Entry.objects.filter(build=row):
-        line = (e.at.isoformat(), e.who, e.kind, e.step, e.words, e.text, e.version)
+        acts = "; ".join(" ".join(a).strip() for a in e.acts)
+        line = (e.at.isoformat(), e.who, e.kind, e.step, e.words, e.text, e.version, acts)
         writer.writerow([harmless(str(x)) for x in line])
     return out.getvalue()

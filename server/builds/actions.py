@@ -20,7 +20,7 @@ from easy_tally.base import problems_of
 from easy_tally.catalogue import used_of, without
 from easy_tally.editing import ChangeBuild, Edit
 from easy_tally.files import build_file
-from easy_tally.things import FORMAT_VERSION, HouseRules
+from easy_tally.things import FORMAT_VERSION, HouseRules, settled
 from owners.models import Owner
 from owners.thrown import in_bin
 from pydantic import ValidationError
@@ -160,8 +160,10 @@ def bring_back(owner: Owner, key: str) -> models.Build:
 
 def preview(owner: Owner, key: str, edit: Edit) -> Build:
     """The build as `edit` would make it. Writes nothing."""
-    before = results.current(find(owner, key))
-    return results.same_as(edit.apply(before), before)
+    row = find(owner, key)
+    before = results.current(row)
+    after = settled(before, edit.apply(before), str(row.version + 1))
+    return results.same_as(after, before)
 
 
 @dataclass(frozen=True)
@@ -257,7 +259,9 @@ def _look(row: models.Build, asked: list[_Asked]) -> _Look:
 
 def _looked_at(a: _Asked, before: Build, meanwhile: Meanwhile) -> tuple[Build, list[Touched]]:
     try:
-        after = results.same_as(a.edit.apply(before), before)
+        # Each write has a number of its own: by it what comes is told from all that came before.
+        after = settled(before, a.edit.apply(before), str(meanwhile.version + 1))
+        after = results.same_as(after, before)
     except Refused:
         # Somebody else's plug in the way is a collision, not a rule of the job.
         meanwhile.check(a.base_version, [], before, a.edit)

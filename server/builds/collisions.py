@@ -77,6 +77,8 @@ def paths(t: Touched) -> dict[str, Any]:
     for field in after:
         if before.get(field) == after[field] or (field == "connections" and used):
             continue
+        if field == "individual" and str(after[field]).startswith("0-"):
+            continue  # the one that it had by its name, written down as that changes
         if name == "build" and isinstance(after[field], dict) and before[field] is not None:
             inner = {k: v for k, v in after[field].items() if before[field].get(k) != v}
             paths |= {f"{name}/{field}/{k}": v for k, v in inner.items()}

@@ -3,15 +3,17 @@
 from __future__ import annotations
 
 from datetime import datetime
-from typing import Any
+from typing import Any, Literal
 
 from base.formats import busy_out
 from base.writing import writing
+from bench import record
+from bench.api import as_pdf, edition_of
 from builds import actions, results
 from builds.models import Build
 from django.http import HttpRequest, HttpResponse, StreamingHttpResponse
 from easy_tally import Analysis, BadInput, NotThere
-from easy_tally.files import readings_csv, readings_heads, readings_svg
+from easy_tally.files import Measured, handover_pdf, readings_csv, readings_heads, readings_svg
 from easy_tally.readings import (
     Channel,
     HeldAnswer,
@@ -277,6 +279,32 @@ def get_readings(request: HttpRequest, key: str, taken: str) -> dict[str, Any]:
     """A set."""
     row = _find(request, key, taken)
     return _out(row, results.analysis(row.build))
+
+
+@router.get("/builds/{key}/handover.pdf", operation_id="handover")
+def get_handover(
+    request: HttpRequest, key: str, paper: Literal["A4", "letter"] = "A4"
+) -> HttpResponse:
+    """One page for whoever gets the machine, with what was measured: never what was simulated."""
+    row = actions.find(owner_of(request), key)
+    analysis, work = results.analysis(row), record.plan_of(row)
+    page = handover_pdf.handover(
+        analysis, work, record.history(row), measured_of(row), paper, edition_of(row)
+    )
+    return as_pdf(page, f"{analysis.build.name} handover")
+
+
+def measured_of(row: Build) -> list[Measured]:
+    """Channels of the last set that was read off the machine itself, each at its highest state."""
+    for taken in Taken.objects.filter(build=row).exclude(source="simulated").order_by("-pk"):
+        if not sets.can_be_shown(taken):
+            continue
+        figures = answer(results.analysis(row), sets.held(taken)).figures
+        return [
+            Measured(f"{f.words}, {f.state}", f.high, f.band.low, f.band.high, f.unit)
+            for f in figures
+        ]
+    return []
 
 
 @router.delete(

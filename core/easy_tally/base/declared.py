@@ -133,3 +133,11 @@ Owned = Annotated[
     str, Field(pattern=r"^[a-z0-9-]{0,40}$", description="the thing in the drawer that it is")
 ]
 Note = Annotated[str, Field(max_length=2000)]
+#: Which very thing something in a build is, whatever its figures; given by whoever keeps the build.
+Identity = Annotated[
+    str,
+    Field(
+        pattern=r"^[a-z0-9-]{0,80}$",
+        description="which very thing it is: stays while its figures are edited; empty: not given",
+    ),
+]

@@ -1,25 +1,51 @@
-"""The bench: steps and joints from the map, and what stands of them when the map changes."""
+"""The bench: how a machine stands by its record, and the work that makes it what is wanted."""
 
 from __future__ import annotations
 
-from .history import Noted, Sitting, sittings
+from .covers import Known
+from .found import NOT_SEEN, NOTHING, FoundAs, FoundPlace, found_parts, found_places, found_whole
+from .history import Sitting, sittings
 from .joints import MOST_MATINGS, WARN_MATINGS, Joint, Look
-from .plan import Done, Plan, joint_words, plan
-from .steps import GROUP_WORDS, Step, steps
+from .older import Ticked, acts_of_older
+from .order import GROUP_WORDS
+from .plan import Placed, Plan, joint_words, plan, steps
+from .record import ACTS, Act, Noted, Standing, in_force, owner, standing
+from .steps import AnswerOfStep, Step
+from .steps_in import opening_of
+from .steps_out import is_for_drawer
 
 __all__ = [
+    "ACTS",
     "GROUP_WORDS",
     "MOST_MATINGS",
+    "NOTHING",
+    "NOT_SEEN",
     "WARN_MATINGS",
-    "Done",
+    "Act",
+    "AnswerOfStep",
+    "FoundAs",
+    "FoundPlace",
     "Joint",
+    "Known",
     "Look",
     "Noted",
+    "Placed",
     "Plan",
     "Sitting",
+    "Standing",
     "Step",
+    "Ticked",
+    "acts_of_older",
+    "found_parts",
+    "found_places",
+    "found_whole",
+    "in_force",
+    "is_for_drawer",
     "joint_words",
+    "opening_of",
+    "owner",
     "plan",
     "sittings",
+    "standing",
     "steps",
 ]

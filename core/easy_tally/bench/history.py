@@ -6,22 +6,10 @@ from collections.abc import Iterable
 from dataclasses import dataclass
 from datetime import datetime, timedelta
 
-from .plan import JOINT, OUT
+from .record import Noted, in_force
 
 #: Longer than this between two entries, and they belong to two sittings. An assumption.
 APART = timedelta(hours=12)
-READINGS = "readings"
-
-
-@dataclass(frozen=True, slots=True, kw_only=True)
-class Noted:
-    """One entry of a record, as the history takes it."""
-
-    step: str
-    kind: str
-    who: str
-    at: datetime
-    version: int
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -53,18 +41,18 @@ def sittings(record: Iterable[Noted]) -> tuple[Sitting, ...]:
 
 def _sitting(group: list[Noted], known: set[str]) -> Sitting:
     """One sitting; `known` are the joints that were made in sittings before, and grows."""
-    undone = {e.step for e in group if e.kind == "undone"}
-    done = {e.step for e in group if e.kind == "done"} - undone
-    joints = {s for s in done if s.startswith(JOINT)}
-    out = {s for s in done if s.startswith(OUT)}
+    acts = [a for e in in_force(group) for a in e.acts]
+    joints = {a.thing for a in acts if a.act == "plugged"}
+    out = {a.thing for a in acts if a.act == "unplugged"}
     bad = sum(e.kind in ("warm", "browned", "loose") for e in group)
-    measured = READINGS in done or any(e.kind == "measured" for e in group)
+    measured = any(a.act == "measured" for a in acts) or any(e.kind == "measured" for e in group)
     kinds = [
+        *(["taken over"] * any(a.act == "found" for a in acts)),
         *_work(before=bool(known), joined=bool(joints), apart=bool(out)),
         *(["measured"] * measured),
         *(["stopped"] * bool(bad)),
     ]
-    known |= joints
+    known |= joints | {a.thing for a in acts if a.act == "found"}
     versions = [e.version for e in group]
     return Sitting(
         what=tuple(kinds) or ("looked at",),

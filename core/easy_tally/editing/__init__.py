@@ -13,6 +13,7 @@ from pydantic import Field
 from .between import AddBetween, ChangeBetween, RemoveBetween
 from .build import ChangeBuild
 from .cables import AddCable, ChangeCable, RemoveCable
+from .exchanged import Exchange
 from .found import FindOut
 from .map import Connect, Park, Pin, PlugIn, SwapPlugs, Unplug
 from .parts import AddPart, AddParts, ChangePart, RemovePart, TakeEntry
@@ -35,6 +36,7 @@ Edit = Annotated[
     | ChangeBetween
     | RemoveBetween
     | Connect
+    | Exchange
     | FindOut
     | Park
     | Pin
@@ -58,6 +60,7 @@ __all__ = [
     "ChangeSupply",
     "Connect",
     "Edit",
+    "Exchange",
     "FindOut",
     "Park",
     "Pin",

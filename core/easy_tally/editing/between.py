@@ -8,6 +8,7 @@ from ..base.declared import Key
 from ..base.errors import NotThere, Refused, WouldRelease
 from ..things.adapters import Adapter, Backplane, Extension
 from ..things.build import Build
+from ..things.individuals import another
 from ..wiring import Wired, never_made
 from .base import EditBase, Release
 from .valid import fresh_key, keys_of, remade, set_fields, settle
@@ -25,7 +26,7 @@ class AddBetween(EditBase):
         """With the thing last of its kind."""
         _allowed(self.thing)
         key = fresh_key(self.thing.key, keys_of(build))
-        thing = self.thing.model_copy(update={"key": key, "connections": ()})
+        thing = another(self.thing, key=key, connections=())
         name = _list_of(thing)
         return remade(build, key, **{name: (*getattr(build, name), thing)})
 

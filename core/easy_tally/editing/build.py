@@ -6,6 +6,7 @@ from typing import Any, Literal
 
 from ..base.errors import BadInput
 from ..things.build import Build
+from ..things.individuals import NEW
 from .base import EditBase
 from .valid import remade, set_fields
 
@@ -28,11 +29,22 @@ class ChangeBuild(EditBase):
         _bracket_fits(build, self.changes.get("bracket"))
         rules = set_fields(build.house_rules, self.house_rules, "house_rules", ())
         assume = set_fields(build.assumptions, self.assumptions, "assumptions", ())
-        return remade(build, "build", **self.changes, house_rules=rules, assumptions=assume)
+        made = remade(build, "build", **self.changes, house_rules=rules, assumptions=assume)
+        single = {n: _individual(getattr(build, n), getattr(made, n)) for n in ("case", "bracket")}
+        return made.model_copy(update=single)
 
     def title(self, build: Build) -> str:
         """The same for all of these."""
         return "change build"
+
+
+def _individual(was: Any, now: Any) -> Any:
+    """A case or a bracket: described otherwise it is the same, called otherwise and of another
+    entry of the catalogue it is another one."""
+    if was is None or now is None or now is was:
+        return now
+    same = now.name == was.name or getattr(now, "slug", "") == getattr(was, "slug", None)
+    return now.model_copy(update={"individual": was.individual if same else NEW})
 
 
 def _bracket_fits(build: Build, bracket: Any) -> None:

@@ -8,6 +8,7 @@ from ..base.declared import Key
 from ..base.errors import NotThere
 from ..things.build import Build
 from ..things.cables import Cable
+from ..things.individuals import another
 from .base import EditBase, Release
 from .valid import fresh_key, remade, set_fields, settle
 
@@ -21,7 +22,7 @@ class AddCable(EditBase):
     def apply(self, build: Build) -> Build:
         """With the cable last."""
         key = fresh_key(self.cable.key, {c.key for c in build.cables})
-        cable = self.cable.model_copy(update={"key": key})
+        cable = another(self.cable, key=key)
         return remade(build, key, cables=(*build.cables, cable))
 
     def title(self, build: Build) -> str:

@@ -9,6 +9,7 @@ from pydantic import Field
 from ..base.declared import Figure, Key
 from ..base.errors import BadInput, NotThere
 from ..things.build import Build
+from ..things.individuals import another
 from ..things.parts import PART_KINDS, Part, ties
 from .base import EditBase, Release
 from .valid import fresh_key, keys_of, remade, set_fields, settle
@@ -72,7 +73,9 @@ class ChangePart(EditBase):
 
 
 class TakeEntry(EditBase):
-    """Take a catalogue entry's figures over into a part; what ties it to its build stays."""
+    """Take a catalogue entry's figures over into a part; what ties it to its build stays. Of the
+    same name, or another revision of the same entry, it is the same part, better described; else
+    another one in its place."""
 
     type: Literal["take entry"] = "take entry"
     part: Key
@@ -85,7 +88,11 @@ class TakeEntry(EditBase):
         if entry.kind != part.kind:
             raise BadInput([(f"{part.key}.kind", part.kind, entry.kind)])
         stays = {n: getattr(part, n) for n in ("key", *ties(part))}
-        return _put(build, entry.model_copy(update=stays), self.release)
+        taken = another(entry, **stays)
+        if _slug(entry) == _slug(part) or entry.name == part.name:
+            own = {"individual": part.individual, "exchanged": part.exchanged}
+            taken = taken.model_copy(update=own)
+        return _put(build, taken, self.release)
 
     def title(self, build: Build) -> str:
         """The part's name."""
@@ -117,6 +124,11 @@ def _part(build: Build, key: str) -> Part:
     return part
 
 
+def _slug(part: Part) -> str:
+    """Of which catalogue entry a part is, whatever revision; its own name where of none."""
+    return part.catalogue.partition("@")[0] or part.name
+
+
 def _name(build: Build, key: str) -> str:
     part = build.part(key)
     return part.name if part else key
@@ -124,7 +136,7 @@ def _name(build: Build, key: str) -> str:
 
 def _added(build: Build, part: Part) -> Build:
     key = fresh_key(part.key, keys_of(build))
-    return remade(build, key, parts=(*build.parts, part.model_copy(update={"key": key})))
+    return remade(build, key, parts=(*build.parts, another(part, key=key)))
 
 
 def _by_itself(kind: Any) -> frozenset[str]:

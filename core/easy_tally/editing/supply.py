@@ -7,6 +7,7 @@ from typing import Any, Literal
 from ..base.errors import NotThere, WouldRelease
 from ..things.build import Build
 from ..things.cables import Cable
+from ..things.individuals import another
 from ..things.supply import Supply
 from ..wiring import Wired
 from .base import EditBase, Release
@@ -32,12 +33,14 @@ class TakeSupply(EditBase):
         for new in self.cables:
             key = fresh_key(new.key, keys)
             keys.add(key)
-            arrive.append(new.model_copy(update={"key": key}))
+            arrive.append(another(new, key=key))
         wired = Wired(build)
         plugged = [f"{f.cable.name} from {wired.words(f.input.ref)}" for f in wired.feeds.values()]
         if plugged and not self.release:
             raise WouldRelease(plugged)
-        return remade(build, "supply", supply=self.supply, cables=(*stay, *arrive), runs=())
+        return remade(
+            build, "supply", supply=another(self.supply), cables=(*stay, *arrive), runs=()
+        )
 
     def title(self, build: Build) -> str:
         """Its name."""

@@ -11,6 +11,7 @@ from ..base.errors import NotThere, Refused
 from ..things.adapters import Adapter, Extension
 from ..things.build import Build
 from ..things.cables import Cable, Connection, Run
+from ..things.individuals import another
 from ..things.parts import Card
 from ..things.same import connected
 from ..things.supply import Supply
@@ -50,9 +51,9 @@ class Added(Model):
         rules = set_fields(build.house_rules, self.house_rules, "house_rules", ())
         return remade(
             build,
-            cables=(*build.cables, *self.cables),
-            adapters=(*build.adapters, *self.adapters),
-            extensions=(*build.extensions, *self.extensions),
+            cables=(*build.cables, *map(another, self.cables)),
+            adapters=(*build.adapters, *map(another, self.adapters)),
+            extensions=(*build.extensions, *map(another, self.extensions)),
             parts=tuple(parts.values()),
             house_rules=rules,
         )

@@ -16,6 +16,8 @@ from ..things.integrity import Plugging
 from ..wiring import Wired
 from .released import BETWEEN, let_go, replugged, surviving, unplugged
 
+#: Fields that no builder sets.
+_GIVEN = ("individual", "exchanged")
 _M = TypeVar("_M", bound=Model)
 
 
@@ -36,8 +38,8 @@ def _valid(make: Callable[[], _M], where: str) -> _M:
 def set_fields(thing: _M, changes: dict[str, Any], where: str, fixed: tuple[str, ...]) -> _M:
     """A copy of `thing` with `changes`; those in `fixed` may not change. Raises BadInput."""
     for name in changes:
-        if name in fixed or name not in type(thing).model_fields:
-            known = ", ".join(f for f in type(thing).model_fields if f not in fixed)
+        if name in (*fixed, *_GIVEN) or name not in type(thing).model_fields:
+            known = ", ".join(f for f in type(thing).model_fields if f not in (*fixed, *_GIVEN))
             raise BadInput([(f"{where}.{name}", f"one of {known}", name)])
     merged = {n: getattr(thing, n) for n in type(thing).model_fields} | changes
     changed = _valid(lambda: type(thing).model_validate(merged), where)

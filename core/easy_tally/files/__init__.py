@@ -4,15 +4,20 @@ from __future__ import annotations
 
 from . import build_file
 from .canonical import to_text
-from .drawn import bench_pdf, loom_pdf, loom_svg, readings_svg
+from .drawn import flags_pdf, handover_pdf, loom_pdf, loom_svg, readings_svg, work_pdf
+from .drawn.handover_pdf import Measured
+from .drawn.paper import Edition
 from .printout import print_map, print_report
 from .tables import kits_csv, map_csv, parts_csv, readings_csv, readings_heads, supplies_csv
 from .tables.cells import harmless
 from .upgrades import upgraded, upgraded_image
 
 __all__ = [
-    "bench_pdf",
+    "Edition",
+    "Measured",
     "build_file",
+    "flags_pdf",
+    "handover_pdf",
     "harmless",
     "kits_csv",
     "loom_pdf",
@@ -28,4 +33,5 @@ __all__ = [
     "to_text",
     "upgraded",
     "upgraded_image",
+    "work_pdf",
 ]

@@ -11,6 +11,7 @@ from ..base.errors import BadFile, BadInput
 from ..base.plain import read_json
 from ..base.problems import problems_of
 from ..things.build import FORMAT, FORMAT_VERSION, Build
+from ..things.individuals import unsettled
 from .canonical import to_text
 from .upgrades import upgraded
 
@@ -61,7 +62,7 @@ def in_order(build: Build) -> Build:
 
 def write(build: Build) -> str:
     """The canonical text of a build's file."""
-    return to_text(build.model_dump(mode="json"))
+    return to_text(unsettled(build).model_dump(mode="json"))
 
 
 def schema() -> dict[str, Any]:

@@ -10,6 +10,17 @@ from .build import FORMAT_VERSION, Build
 from .buying import ToBuy
 from .cables import Cable, Connection, Plug, RailPins, Run, SocketRef, SupplyEnd
 from .case import Case
+from .individuals import (
+    Gone,
+    Individual,
+    another,
+    identity_of,
+    individuals,
+    kept,
+    read_kept,
+    settled,
+    unsettled,
+)
 from .parts import (
     HEADER_WORDS,
     KINDS,
@@ -54,9 +65,11 @@ __all__ = [
     "Drive",
     "Extension",
     "Fan",
+    "Gone",
     "Header",
     "HouseRules",
     "Hub",
+    "Individual",
     "Part",
     "Place",
     "Plug",
@@ -71,6 +84,13 @@ __all__ = [
     "Supply",
     "SupplyEnd",
     "ToBuy",
+    "another",
+    "identity_of",
+    "individuals",
+    "kept",
+    "read_kept",
     "same",
+    "settled",
     "ties",
+    "unsettled",
 ]

@@ -7,7 +7,7 @@ from typing import Annotated, Any, Literal, Self
 
 from pydantic import Field, model_validator
 
-from ..base.declared import Key, Model, Name, Note, Owned, Rating, rated
+from ..base.declared import Identity, Key, Model, Name, Note, Owned, Rating, rated
 from ..standards.connectors import PlugKind
 from ..standards.contacts import Gauge
 from ..standards.forms import SupplyForm
@@ -56,6 +56,7 @@ class Adapter(Model):
         tuple[CodeAt, ...], Field(max_length=4, description="of its 16-pin plug, by leads")
     ] = ()
     owned: Owned = ""
+    individual: Identity = ""
     to_buy: Buy = None
     connections: Plugged = ()
 
@@ -100,6 +101,7 @@ class Extension(Model):
     conductors: RailPins = RailPins()
     insulation_degc: Rating = rated("printed on the insulation", "°C", 260)
     owned: Owned = ""
+    individual: Identity = ""
     to_buy: Buy = None
     connections: Plugged = ()
 
@@ -126,6 +128,7 @@ class Backplane(Model):
     note: Note = ""
     inputs: Annotated[tuple[BackplaneInput, ...], Field(min_length=1, max_length=8)]
     owned: Owned = ""
+    individual: Identity = ""
     to_buy: Buy = None
     connections: Annotated[
         Plugged, Field(description="a bay, and the drive that stands in it")
@@ -146,6 +149,7 @@ class Bracket(Model):
     form: Annotated[SupplyForm, Field(description="of the supply that it holds")]
     place: Annotated[SupplyForm, Field(description="of the place that it goes into")]
     owned: Owned = ""
+    individual: Identity = ""
     to_buy: Buy = None
 
     @model_validator(mode="after")

@@ -55,7 +55,7 @@ InBox = Annotated[
     tuple[_Boxed, ...], Field(max_length=20, description="what comes in its box beside itself")
 ]
 #: Fields in which two things that are the same may differ.
-_APART = {"key", "connections", "owned", "to_buy"}
+_APART = {"key", "connections", "owned", "individual", "to_buy"}
 
 
 def alike(a: Boxed, b: Boxed) -> bool:

@@ -7,7 +7,7 @@ from typing import Annotated, Any, NamedTuple, Self
 
 from pydantic import Field, model_validator
 
-from ..base.declared import Key, Model, Name, Note, Owned, Rating, rated
+from ..base.declared import Identity, Key, Model, Name, Note, Owned, Rating, rated
 from ..standards.connectors import CONNECTORS, PLUGS, Half, PlugKind, PortKind, Sense
 from ..standards.contacts import Gauge, Grade
 from ..standards.unmeasured import lead_pins
@@ -90,6 +90,7 @@ class Cable(Model):
     insulation_degc: Rating = rated("printed on the insulation", "°C", 260)
     plugs: Annotated[tuple[Plug, ...], Field(min_length=1, max_length=12)]
     owned: Owned = ""
+    individual: Identity = ""
     to_buy: Buy = None
 
     @model_validator(mode="before")

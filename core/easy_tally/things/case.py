@@ -6,7 +6,7 @@ from typing import Annotated, Any, Literal, Self
 
 from pydantic import Field, model_validator
 
-from ..base.declared import Model, Name, Note, Rating, rated, shown
+from ..base.declared import Identity, Model, Name, Note, Rating, rated, shown
 from ..standards.forms import Side, SupplyForm
 from ..standards.unmeasured import CASE_SIZES, CaseSize
 from .boxed import InBox
@@ -91,6 +91,7 @@ class Case(Model):
     ] = None
     routes: Annotated[tuple[Route, ...], Field(max_length=8)] = ()
     in_box: InBox = ()
+    individual: Identity = ""
 
     @model_validator(mode="after")
     def _routes_differ(self) -> Self:

@@ -69,6 +69,14 @@ class HouseRules(Model):
         Literal["mount then plug", "plug then mount"],
         Field(description="a card, and then its cable"),
     ] = "mount then plug"
+    small_leads: Annotated[
+        Literal["before the cards", "last"],
+        Field(description="small leads of the front panel and of data, before the cards or last"),
+    ] = "before the cards"
+    first_in: Annotated[
+        Literal["supply first", "board first"],
+        Field(description="which of the two goes into the case first"),
+    ] = "supply first"
 
 
 class Position(NamedTuple):
@@ -288,6 +296,22 @@ RULES: dict[str, Rule] = {
                 "Plug it, then mount it",
                 "Its plugs are pushed home on the table.",
             ),
+        ),
+    ),
+    "small_leads": Rule(
+        "Small leads: front panel, audio, USB, data",
+        (
+            Position(
+                "before the cards", "Before the cards", "Nothing lies over their headers yet."
+            ),
+            Position("last", "Last", "They lie over all others and come off again by themselves."),
+        ),
+    ),
+    "first_in": Rule(
+        "What goes into the case first",
+        (
+            Position("supply first", "The supply", "Its cables are led before the board is in."),
+            Position("board first", "The board", "There is room for both hands around it."),
         ),
     ),
     "fans": Rule(

@@ -11,6 +11,7 @@ from ..base.declared import Model
 from ..base.memory import Memory
 from .build import Build
 from .cables import Connection
+from .individuals import another
 
 _M = TypeVar("_M", bound=Model)
 
@@ -65,7 +66,8 @@ def connected(thing: _M, connections: tuple[Connection, ...]) -> _M:
 def nameless(thing: _M, **changes: Any) -> _M:
     """A thing without what tells it from another of its make; with some `changes`."""
     apart: dict[str, Any] = {"key": "k", "name": "n", "note": "", "owned": "", "to_buy": None}
-    return thing.model_copy(update=apart | changes)
+    copy: _M = another(thing, **apart | changes)
+    return copy
 
 
 def _things(build: Build) -> list[Any]:

@@ -8,7 +8,7 @@ from typing import Annotated, Any, Literal, Self
 
 from pydantic import Field, model_validator
 
-from ..base.declared import Key, Model, Name, Note, Owned, Rating, rated
+from ..base.declared import Identity, Key, Model, Name, Note, Owned, Rating, rated
 from ..standards.connectors import PortKind
 from ..standards.efficiency import Grade
 from ..standards.forms import SupplyForm
@@ -114,6 +114,7 @@ class Supply(Model):
     hold_up_ms: Rating = rated("hold-up at full load", "ms", 200)
     made: Annotated[int | None, Field(ge=1990, le=2200, description="year made")] = None
     owned: Owned = ""
+    individual: Identity = ""
     to_buy: Buy = None
     in_box: InBox = ()
     family: Annotated[str, Field(min_length=1, max_length=60, description="pinout family")]

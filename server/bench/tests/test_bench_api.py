@@ -40,13 +40,13 @@ class Record(ApiCase):
 
     def test_done_by_whom_and_when_and_the_next(self) -> None:
         _, found = self.call("get", f"/builds/{self.key}/bench")
-        self.assertEqual((found["next"], found["left"]), ("safe", 35))
+        self.assertEqual((found["next"], found["left"]), ("safe", 46))
         _, found = self.send(_entry("1", "safe"))
         first = found["steps"][0]
         self.assertEqual(
             (first["done"], first["who"], first["at"]), (True, "W", "2026-11-25T21:00:00+00:00")
         )
-        self.assertEqual((found["next"], found["left"]), ("pins", 34))
+        self.assertEqual((found["next"], found["left"]), ("pins", 45))
         _, found = self.send(_entry("2", "safe", "undone"))
         self.assertEqual(found["next"], "safe")
 
@@ -81,7 +81,7 @@ class Record(ApiCase):
         self.act(self.key, 1, type="remove part", part="card-2", release=True)
         _, found = self.call("get", f"/builds/{self.key}/bench")
         titles = [s["step"]["title"] for s in found["steps"]]
-        self.assertIn("Unplug =Graphics cable 1, plug b in Knot R · b", titles)
+        self.assertIn("Unplug Graphics cable 1, chained, plug b, from Knot R · b", titles)
         text = self.client.get(f"/api/v1/builds/{self.key}/bench.csv").content.decode()
         self.assertIn(f"2026-11-25T21:00:00+00:00,W,done,{step},\"'=Graphics cable 1", text)
 

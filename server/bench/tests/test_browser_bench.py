@@ -4,9 +4,11 @@ from __future__ import annotations
 
 import re
 
-from builds import actions
+from builds import actions, results
 from builds.tests.browser import BrowserCase
 from builds.tests.support import ROOT
+from easy_tally import Build
+from easy_tally.editing import Exchange
 from owners.models import current_owner
 from playwright.sync_api import Page, expect
 
@@ -43,20 +45,20 @@ class AtTheBench(BrowserCase):
         expect(page.get_by_text(re.compile("Done by MK"))).to_be_visible()
         page.keyboard.press("ArrowRight")
         page.get_by_label("No pin is pushed in, bent or browned, in both ends of each.").click()
-        expect(page.locator("header p").first).to_contain_text("2 of 20 done")
+        expect(page.locator("header p").first).to_contain_text("2 of 29 done")
         # Undo takes the last tick back, and leaves the map alone.
         page.keyboard.press("Control+z")
-        expect(page.locator("header p").first).to_contain_text("1 of 20 done")
+        expect(page.locator("header p").first).to_contain_text("1 of 29 done")
         expect(page.get_by_role("group", name="Look into every plug")).to_be_visible()
         expect(page.get_by_role("button", name=re.compile("^Undo"))).to_have_count(0)
         self._tick(page)
-        expect(page.locator("header p").first).to_contain_text("2 of 20 done")
+        expect(page.locator("header p").first).to_contain_text("2 of 29 done")
         # A key after the other, though each step takes the focus with it; a pedal's as well.
         for done, key in ((3, "Space"), (4, "PageDown"), (5, "PageDown")):
             self._tick(page, key)
-            expect(page.locator("header p").first).to_contain_text(f"{done} of 20 done")
+            expect(page.locator("header p").first).to_contain_text(f"{done} of 29 done")
         page.reload()
-        expect(page.locator("header p").first).to_contain_text("5 of 20 done")
+        expect(page.locator("header p").first).to_contain_text("5 of 29 done")
         self.assertEqual(self.axe_finds(page), [])
         page.get_by_role("button", name="The record").click()
         expect(page.locator("[data-entry]")).to_have_count(7)  # one tick taken back
@@ -104,13 +106,57 @@ class AtTheBench(BrowserCase):
         self.errors = [e for e in self.errors if "ERR_FAILED" not in e]  # what was cut off above
         self.assertLessEqual(page.evaluate("document.documentElement.scrollWidth"), 360)
 
-    def test_a_browned_plug_stops_the_work(self) -> None:
+    def test_a_browned_plug_stops_the_work_wherever_it_is_found(self) -> None:
+        """In a machine that was taken over as it stands, of which nothing is to be done."""
         page = self.go(self._demo("heron"), "bench")
+        page.get_by_role("button", name="It stands like this…").click()
+        page.get_by_role("button", name="Everything is plugged as the map has it").click()
+        expect(page.get_by_text("This machine stands as it is wanted")).to_be_visible()
         page.locator('[data-step="joint:board/main>board#1/main"]').click()
         page.get_by_role("button", name="Warm, browned or loose?").click()
         page.get_by_role("menuitem", name="It is browned").click()
         expect(page.get_by_role("alert").first).to_contain_text("Switch off at the wall and stop")
-        ahead = page.get_by_role("button", name=re.compile("to look at first"))
+        ahead = page.get_by_role("button", name="Not done after all")
         expect(ahead).to_be_disabled()
         page.get_by_role("button", name="Both were looked at and replaced").click()
         expect(ahead).to_be_enabled()
+
+    def test_another_card_by_touch_on_a_phone(self) -> None:
+        """Taken over as it stands; then another card is taken: out, aside, in, and nothing else."""
+        key = self._demo("dunlin")
+        page = self.window(viewport={"width": 360, "height": 760}, has_touch=True)
+        self.go(key, "bench", page)
+        page.get_by_role("button", name="It stands like this…").tap()
+        page.get_by_role("button", name="Everything is plugged as the map has it").tap()
+        expect(page.get_by_text("This machine stands as it is wanted")).to_be_visible()
+        card = next(p.key for p in self._build(key).parts if p.kind == "card")
+        actions.act(current_owner(), key, 1, Exchange(of="part", key=card))
+        page.reload()
+        titles: list[str] = []
+        for _ in range(40):
+            step = page.get_by_role("region", name="Step")
+            expect(step.get_by_role("heading").first).to_be_visible()
+            title = step.get_by_role("heading").first.inner_text()
+            if title == "Take readings":
+                break
+            titles.append(title)
+            answers = step.get_by_role("group", name="Answers").get_by_role("button")
+            if answers.count():
+                answers.first.tap()
+            elif step.get_by_role("checkbox").count():
+                for box in step.get_by_role("checkbox").all():
+                    box.tap()
+            else:
+                page.get_by_role("button", name="Done", exact=True).tap()
+            expect(step.get_by_role("heading").first).not_to_have_text(title)
+        page.get_by_role("button", name="Done", exact=True).tap()
+        expect(page.locator("header p").first).to_contain_text(re.compile(r"(\d+) of \1 done"))
+        at = {word: n for n, title in enumerate(titles) for word in [title.split()[0]]}
+        self.assertEqual(titles[0], "Make it safe")
+        self.assertLess(at["Unplug"], at["Take"])
+        self.assertLess(at["Take"], at["Mount"])
+        self.assertFalse([t for t in titles if "supply:" in t or "board:" in t])
+        self.assertLessEqual(page.evaluate("document.documentElement.scrollWidth"), 360)
+
+    def _build(self, key: str) -> Build:
+        return results.current(actions.find(current_owner(), key))

@@ -132,10 +132,11 @@ client.use({
 });
 
 /** What is sent as a form, files among it. */
-export function asForm(body: Record<string, string | number | boolean | Blob>): FormData {
+export function asForm(body: Record<string, string | number | boolean | Blob | string[]>): FormData {
   const form = new FormData();
   for (const [name, value] of Object.entries(body))
-    form.set(name, value instanceof Blob ? value : String(value));
+    if (Array.isArray(value)) for (const one of value) form.append(name, one);
+    else form.set(name, value instanceof Blob ? value : String(value));
   return form;
 }
 

@@ -1196,6 +1196,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/builds/{key}/found": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Places
+         * @description Every socket and every supply end, with what may be found there.
+         */
+        get: operations["foundPlaces"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/builds/{key}/record": {
         parameters: {
             query?: never;
@@ -1265,7 +1285,7 @@ export interface paths {
         };
         /**
          * Sheet
-         * @description The bench sheet as PDF.
+         * @description The work order as PDF: what is open of the work.
          */
         get: operations["benchSheet"];
         put?: never;
@@ -1307,7 +1327,8 @@ export interface paths {
         put?: never;
         /**
          * Add Photo
-         * @description Keep a photo at a step; place and device that the camera noted are left out.
+         * @description Keep a photo at a step; place and device that the camera noted are left out. It comes back at
+         *     every step that plugs one of its `places` again.
          */
         post: operations["addPhoto"];
         delete?: never;
@@ -1583,6 +1604,26 @@ export interface paths {
          * @description Throw a set away: thirty days it lies in the bin, and the record keeps that it was taken.
          */
         delete: operations["removeReadings"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/builds/{key}/handover.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Handover
+         * @description One page for whoever gets the machine, with what was measured: never what was simulated.
+         */
+        get: operations["handover"];
+        put?: never;
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -2021,6 +2062,12 @@ export interface components {
              * @default
              */
             owned?: string;
+            /**
+             * Individual
+             * @description which very thing it is: stays while its figures are edited; empty: not given
+             * @default
+             */
+            individual?: string;
             /** @description that it is yet to be bought */
             to_buy?: components["schemas"]["ToBuy"] | null;
             /**
@@ -2702,7 +2749,7 @@ export interface components {
             /** Key */
             key: string;
             /** Edit */
-            edit: (components["schemas"]["AddPart"] | components["schemas"]["AddParts"] | components["schemas"]["ChangePart"] | components["schemas"]["TakeEntry"] | components["schemas"]["RemovePart"] | components["schemas"]["ChangeBuild"] | components["schemas"]["TakeSupply"] | components["schemas"]["ChangeSupply"] | components["schemas"]["AddCable"] | components["schemas"]["ChangeCable"] | components["schemas"]["RemoveCable"] | components["schemas"]["AddBetween"] | components["schemas"]["ChangeBetween"] | components["schemas"]["RemoveBetween"] | components["schemas"]["Connect"] | components["schemas"]["FindOut"] | components["schemas"]["Park"] | components["schemas"]["Pin"] | components["schemas"]["PlugIn"] | components["schemas"]["SwapPlugs"] | components["schemas"]["TakeMap"] | components["schemas"]["Unplug"]) | null;
+            edit: (components["schemas"]["AddPart"] | components["schemas"]["AddParts"] | components["schemas"]["ChangePart"] | components["schemas"]["TakeEntry"] | components["schemas"]["RemovePart"] | components["schemas"]["ChangeBuild"] | components["schemas"]["TakeSupply"] | components["schemas"]["ChangeSupply"] | components["schemas"]["AddCable"] | components["schemas"]["ChangeCable"] | components["schemas"]["RemoveCable"] | components["schemas"]["AddBetween"] | components["schemas"]["ChangeBetween"] | components["schemas"]["RemoveBetween"] | components["schemas"]["Connect"] | components["schemas"]["Exchange"] | components["schemas"]["FindOut"] | components["schemas"]["Park"] | components["schemas"]["Pin"] | components["schemas"]["PlugIn"] | components["schemas"]["SwapPlugs"] | components["schemas"]["TakeMap"] | components["schemas"]["Unplug"]) | null;
         };
         /**
          * Backplane
@@ -2726,6 +2773,12 @@ export interface components {
              * @default
              */
             owned?: string;
+            /**
+             * Individual
+             * @description which very thing it is: stays while its figures are edited; empty: not given
+             * @default
+             */
+            individual?: string;
             /** @description that it is yet to be bought */
             to_buy?: components["schemas"]["ToBuy"] | null;
             /**
@@ -2824,6 +2877,18 @@ export interface components {
              * @default []
              */
             in_box?: (components["schemas"]["Adapter"] | components["schemas"]["Extension"] | components["schemas"]["Backplane"] | components["schemas"]["Bracket"] | components["schemas"]["LoosePart"])[];
+            /**
+             * Individual
+             * @description which very thing it is: stays while its figures are edited; empty: not given
+             * @default
+             */
+            individual?: string;
+            /**
+             * Exchanged
+             * @description instances exchanged for another of the same make, once for each time
+             * @default []
+             */
+            exchanged?: number[];
             /**
              * Catalogue
              * @description slug@revision of the catalogue entry that it was copied from, if any
@@ -2975,6 +3040,12 @@ export interface components {
              * @default
              */
             owned?: string;
+            /**
+             * Individual
+             * @description which very thing it is: stays while its figures are edited; empty: not given
+             * @default
+             */
+            individual?: string;
             /** @description that it is yet to be bought */
             to_buy?: components["schemas"]["ToBuy"] | null;
         };
@@ -3021,7 +3092,9 @@ export interface components {
              *       "adapter_16pin": "native first",
              *       "port_groups": "by what is known",
              *       "fans": "headers first",
-             *       "card_first": "mount then plug"
+             *       "card_first": "mount then plug",
+             *       "small_leads": "before the cards",
+             *       "first_in": "supply first"
              *     }
              */
             house_rules?: components["schemas"]["HouseRules"];
@@ -3415,6 +3488,12 @@ export interface components {
              * @default
              */
             owned?: string;
+            /**
+             * Individual
+             * @description which very thing it is: stays while its figures are edited; empty: not given
+             * @default
+             */
+            individual?: string;
             /** @description that it is yet to be bought */
             to_buy?: components["schemas"]["ToBuy"] | null;
         };
@@ -3443,6 +3522,18 @@ export interface components {
              * @default []
              */
             in_box?: (components["schemas"]["Adapter"] | components["schemas"]["Extension"] | components["schemas"]["Backplane"] | components["schemas"]["Bracket"] | components["schemas"]["LoosePart"])[];
+            /**
+             * Individual
+             * @description which very thing it is: stays while its figures are edited; empty: not given
+             * @default
+             */
+            individual?: string;
+            /**
+             * Exchanged
+             * @description instances exchanged for another of the same make, once for each time
+             * @default []
+             */
+            exchanged?: number[];
             /**
              * Catalogue
              * @description slug@revision of the catalogue entry that it was copied from, if any
@@ -3678,6 +3769,12 @@ export interface components {
              * @default []
              */
             in_box?: (components["schemas"]["Adapter"] | components["schemas"]["Extension"] | components["schemas"]["Backplane"] | components["schemas"]["Bracket"] | components["schemas"]["LoosePart"])[];
+            /**
+             * Individual
+             * @description which very thing it is: stays while its figures are edited; empty: not given
+             * @default
+             */
+            individual?: string;
         };
         /**
          * ChangeBetween
@@ -3960,6 +4057,18 @@ export interface components {
              */
             in_box?: (components["schemas"]["Adapter"] | components["schemas"]["Extension"] | components["schemas"]["Backplane"] | components["schemas"]["Bracket"] | components["schemas"]["LoosePart"])[];
             /**
+             * Individual
+             * @description which very thing it is: stays while its figures are edited; empty: not given
+             * @default
+             */
+            individual?: string;
+            /**
+             * Exchanged
+             * @description instances exchanged for another of the same make, once for each time
+             * @default []
+             */
+            exchanged?: number[];
+            /**
              * Catalogue
              * @description slug@revision of the catalogue entry that it was copied from, if any
              * @default
@@ -4055,6 +4164,18 @@ export interface components {
              */
             in_box?: (components["schemas"]["Adapter"] | components["schemas"]["Extension"] | components["schemas"]["Backplane"] | components["schemas"]["Bracket"] | components["schemas"]["LoosePart"])[];
             /**
+             * Individual
+             * @description which very thing it is: stays while its figures are edited; empty: not given
+             * @default
+             */
+            individual?: string;
+            /**
+             * Exchanged
+             * @description instances exchanged for another of the same make, once for each time
+             * @default []
+             */
+            exchanged?: number[];
+            /**
              * Catalogue
              * @description slug@revision of the catalogue entry that it was copied from, if any
              * @default
@@ -4113,6 +4234,33 @@ export interface components {
             value: number;
         };
         /**
+         * Exchange
+         * @description Exchange a thing for another of the same make: it is called and plugged as before, but what
+         *     was done to the old one was not done to it.
+         */
+        Exchange: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "exchange";
+            /**
+             * Of
+             * @enum {string}
+             */
+            of: "supply" | "case" | "bracket" | "part" | "cable" | "adapter" | "extension" | "backplane";
+            /**
+             * Key
+             * @description of what there are several of
+             */
+            key?: string | null;
+            /**
+             * Instance
+             * @description one of several alike
+             */
+            instance?: number | null;
+        };
+        /**
          * Extension
          * @description One lead and one plug of the same kind, wires between: its ends are standard, so it has no
          *     pinout family.
@@ -4157,6 +4305,12 @@ export interface components {
              * @default
              */
             owned?: string;
+            /**
+             * Individual
+             * @description which very thing it is: stays while its figures are edited; empty: not given
+             * @default
+             */
+            individual?: string;
             /** @description that it is yet to be bought */
             to_buy?: components["schemas"]["ToBuy"] | null;
             /**
@@ -4190,6 +4344,18 @@ export interface components {
              * @default []
              */
             in_box?: (components["schemas"]["Adapter"] | components["schemas"]["Extension"] | components["schemas"]["Backplane"] | components["schemas"]["Bracket"] | components["schemas"]["LoosePart"])[];
+            /**
+             * Individual
+             * @description which very thing it is: stays while its figures are edited; empty: not given
+             * @default
+             */
+            individual?: string;
+            /**
+             * Exchanged
+             * @description instances exchanged for another of the same make, once for each time
+             * @default []
+             */
+            exchanged?: number[];
             /**
              * Catalogue
              * @description slug@revision of the catalogue entry that it was copied from, if any
@@ -4360,7 +4526,7 @@ export interface components {
             /** Means */
             means: ("over" | "unknown" | "tight" | "within") | ("fits" | "may not fit" | "does not fit");
             /** Edit */
-            edit?: (components["schemas"]["AddPart"] | components["schemas"]["AddParts"] | components["schemas"]["ChangePart"] | components["schemas"]["TakeEntry"] | components["schemas"]["RemovePart"] | components["schemas"]["ChangeBuild"] | components["schemas"]["TakeSupply"] | components["schemas"]["ChangeSupply"] | components["schemas"]["AddCable"] | components["schemas"]["ChangeCable"] | components["schemas"]["RemoveCable"] | components["schemas"]["AddBetween"] | components["schemas"]["ChangeBetween"] | components["schemas"]["RemoveBetween"] | components["schemas"]["Connect"] | components["schemas"]["FindOut"] | components["schemas"]["Park"] | components["schemas"]["Pin"] | components["schemas"]["PlugIn"] | components["schemas"]["SwapPlugs"] | components["schemas"]["TakeMap"] | components["schemas"]["Unplug"]) | null;
+            edit?: (components["schemas"]["AddPart"] | components["schemas"]["AddParts"] | components["schemas"]["ChangePart"] | components["schemas"]["TakeEntry"] | components["schemas"]["RemovePart"] | components["schemas"]["ChangeBuild"] | components["schemas"]["TakeSupply"] | components["schemas"]["ChangeSupply"] | components["schemas"]["AddCable"] | components["schemas"]["ChangeCable"] | components["schemas"]["RemoveCable"] | components["schemas"]["AddBetween"] | components["schemas"]["ChangeBetween"] | components["schemas"]["RemoveBetween"] | components["schemas"]["Connect"] | components["schemas"]["Exchange"] | components["schemas"]["FindOut"] | components["schemas"]["Park"] | components["schemas"]["Pin"] | components["schemas"]["PlugIn"] | components["schemas"]["SwapPlugs"] | components["schemas"]["TakeMap"] | components["schemas"]["Unplug"]) | null;
         };
         /**
          * Header
@@ -4528,6 +4694,20 @@ export interface components {
              * @enum {string}
              */
             card_first?: "mount then plug" | "plug then mount";
+            /**
+             * Small Leads
+             * @description small leads of the front panel and of data, before the cards or last
+             * @default before the cards
+             * @enum {string}
+             */
+            small_leads?: "before the cards" | "last";
+            /**
+             * First In
+             * @description which of the two goes into the case first
+             * @default supply first
+             * @enum {string}
+             */
+            first_in?: "supply first" | "board first";
         };
         /**
          * Hub
@@ -4555,6 +4735,18 @@ export interface components {
              * @default []
              */
             in_box?: (components["schemas"]["Adapter"] | components["schemas"]["Extension"] | components["schemas"]["Backplane"] | components["schemas"]["Bracket"] | components["schemas"]["LoosePart"])[];
+            /**
+             * Individual
+             * @description which very thing it is: stays while its figures are edited; empty: not given
+             * @default
+             */
+            individual?: string;
+            /**
+             * Exchanged
+             * @description instances exchanged for another of the same make, once for each time
+             * @default []
+             */
+            exchanged?: number[];
             /**
              * Catalogue
              * @description slug@revision of the catalogue entry that it was copied from, if any
@@ -4689,6 +4881,18 @@ export interface components {
              */
             in_box?: (components["schemas"]["Adapter"] | components["schemas"]["Extension"] | components["schemas"]["Backplane"] | components["schemas"]["Bracket"] | components["schemas"]["LoosePart"])[];
             /**
+             * Individual
+             * @description which very thing it is: stays while its figures are edited; empty: not given
+             * @default
+             */
+            individual?: string;
+            /**
+             * Exchanged
+             * @description instances exchanged for another of the same make, once for each time
+             * @default []
+             */
+            exchanged?: number[];
+            /**
              * Catalogue
              * @description slug@revision of the catalogue entry that it was copied from, if any
              * @default
@@ -4778,6 +4982,18 @@ export interface components {
              */
             in_box?: (components["schemas"]["Adapter"] | components["schemas"]["Extension"] | components["schemas"]["Backplane"] | components["schemas"]["Bracket"] | components["schemas"]["LoosePart"])[];
             /**
+             * Individual
+             * @description which very thing it is: stays while its figures are edited; empty: not given
+             * @default
+             */
+            individual?: string;
+            /**
+             * Exchanged
+             * @description instances exchanged for another of the same make, once for each time
+             * @default []
+             */
+            exchanged?: number[];
+            /**
              * Catalogue
              * @description slug@revision of the catalogue entry that it was copied from, if any
              * @default
@@ -4837,6 +5053,18 @@ export interface components {
              * @default []
              */
             in_box?: (components["schemas"]["Adapter"] | components["schemas"]["Extension"] | components["schemas"]["Backplane"] | components["schemas"]["Bracket"] | components["schemas"]["LoosePart"])[];
+            /**
+             * Individual
+             * @description which very thing it is: stays while its figures are edited; empty: not given
+             * @default
+             */
+            individual?: string;
+            /**
+             * Exchanged
+             * @description instances exchanged for another of the same make, once for each time
+             * @default []
+             */
+            exchanged?: number[];
             /**
              * Catalogue
              * @description slug@revision of the catalogue entry that it was copied from, if any
@@ -4960,6 +5188,18 @@ export interface components {
              * @default []
              */
             in_box?: (components["schemas"]["Adapter"] | components["schemas"]["Extension"] | components["schemas"]["Backplane"] | components["schemas"]["Bracket"] | components["schemas"]["LoosePart"])[];
+            /**
+             * Individual
+             * @description which very thing it is: stays while its figures are edited; empty: not given
+             * @default
+             */
+            individual?: string;
+            /**
+             * Exchanged
+             * @description instances exchanged for another of the same make, once for each time
+             * @default []
+             */
+            exchanged?: number[];
             /**
              * Catalogue
              * @description slug@revision of the catalogue entry that it was copied from, if any
@@ -5289,6 +5529,18 @@ export interface components {
              */
             in_box?: (components["schemas"]["Adapter"] | components["schemas"]["Extension"] | components["schemas"]["Backplane"] | components["schemas"]["Bracket"] | components["schemas"]["LoosePart"])[];
             /**
+             * Individual
+             * @description which very thing it is: stays while its figures are edited; empty: not given
+             * @default
+             */
+            individual?: string;
+            /**
+             * Exchanged
+             * @description instances exchanged for another of the same make, once for each time
+             * @default []
+             */
+            exchanged?: number[];
+            /**
              * Catalogue
              * @description slug@revision of the catalogue entry that it was copied from, if any
              * @default
@@ -5336,6 +5588,18 @@ export interface components {
              * @default []
              */
             in_box?: (components["schemas"]["Adapter"] | components["schemas"]["Extension"] | components["schemas"]["Backplane"] | components["schemas"]["Bracket"] | components["schemas"]["LoosePart"])[];
+            /**
+             * Individual
+             * @description which very thing it is: stays while its figures are edited; empty: not given
+             * @default
+             */
+            individual?: string;
+            /**
+             * Exchanged
+             * @description instances exchanged for another of the same make, once for each time
+             * @default []
+             */
+            exchanged?: number[];
             /**
              * Catalogue
              * @description slug@revision of the catalogue entry that it was copied from, if any
@@ -5429,7 +5693,7 @@ export interface components {
             /** Text */
             text: string;
             /** Edit */
-            edit?: (components["schemas"]["AddPart"] | components["schemas"]["AddParts"] | components["schemas"]["ChangePart"] | components["schemas"]["TakeEntry"] | components["schemas"]["RemovePart"] | components["schemas"]["ChangeBuild"] | components["schemas"]["TakeSupply"] | components["schemas"]["ChangeSupply"] | components["schemas"]["AddCable"] | components["schemas"]["ChangeCable"] | components["schemas"]["RemoveCable"] | components["schemas"]["AddBetween"] | components["schemas"]["ChangeBetween"] | components["schemas"]["RemoveBetween"] | components["schemas"]["Connect"] | components["schemas"]["FindOut"] | components["schemas"]["Park"] | components["schemas"]["Pin"] | components["schemas"]["PlugIn"] | components["schemas"]["SwapPlugs"] | components["schemas"]["TakeMap"] | components["schemas"]["Unplug"]) | null;
+            edit?: (components["schemas"]["AddPart"] | components["schemas"]["AddParts"] | components["schemas"]["ChangePart"] | components["schemas"]["TakeEntry"] | components["schemas"]["RemovePart"] | components["schemas"]["ChangeBuild"] | components["schemas"]["TakeSupply"] | components["schemas"]["ChangeSupply"] | components["schemas"]["AddCable"] | components["schemas"]["ChangeCable"] | components["schemas"]["RemoveCable"] | components["schemas"]["AddBetween"] | components["schemas"]["ChangeBetween"] | components["schemas"]["RemoveBetween"] | components["schemas"]["Connect"] | components["schemas"]["Exchange"] | components["schemas"]["FindOut"] | components["schemas"]["Park"] | components["schemas"]["Pin"] | components["schemas"]["PlugIn"] | components["schemas"]["SwapPlugs"] | components["schemas"]["TakeMap"] | components["schemas"]["Unplug"]) | null;
         };
         /**
          * RemoveBetween
@@ -5868,6 +6132,12 @@ export interface components {
              * @default
              */
             owned?: string;
+            /**
+             * Individual
+             * @description which very thing it is: stays while its figures are edited; empty: not given
+             * @default
+             */
+            individual?: string;
             /** @description that it is yet to be bought */
             to_buy?: components["schemas"]["ToBuy"] | null;
             /**
@@ -5967,7 +6237,9 @@ export interface components {
         };
         /**
          * TakeEntry
-         * @description Take a catalogue entry's figures over into a part; what ties it to its build stays.
+         * @description Take a catalogue entry's figures over into a part; what ties it to its build stays. Of the
+         *     same name, or another revision of the same entry, it is the same part, better described; else
+         *     another one in its place.
          */
         TakeEntry: {
             /**
@@ -6107,6 +6379,18 @@ export interface components {
              * @default []
              */
             in_box?: (components["schemas"]["Adapter"] | components["schemas"]["Extension"] | components["schemas"]["Backplane"] | components["schemas"]["Bracket"] | components["schemas"]["LoosePart"])[];
+            /**
+             * Individual
+             * @description which very thing it is: stays while its figures are edited; empty: not given
+             * @default
+             */
+            individual?: string;
+            /**
+             * Exchanged
+             * @description instances exchanged for another of the same make, once for each time
+             * @default []
+             */
+            exchanged?: number[];
             /**
              * Catalogue
              * @description slug@revision of the catalogue entry that it was copied from, if any
@@ -6249,7 +6533,7 @@ export interface components {
             /** Base Version */
             base_version: number;
             /** Action */
-            action: components["schemas"]["AddPart"] | components["schemas"]["AddParts"] | components["schemas"]["ChangePart"] | components["schemas"]["TakeEntry"] | components["schemas"]["RemovePart"] | components["schemas"]["ChangeBuild"] | components["schemas"]["TakeSupply"] | components["schemas"]["ChangeSupply"] | components["schemas"]["AddCable"] | components["schemas"]["ChangeCable"] | components["schemas"]["RemoveCable"] | components["schemas"]["AddBetween"] | components["schemas"]["ChangeBetween"] | components["schemas"]["RemoveBetween"] | components["schemas"]["Connect"] | components["schemas"]["FindOut"] | components["schemas"]["Park"] | components["schemas"]["Pin"] | components["schemas"]["PlugIn"] | components["schemas"]["SwapPlugs"] | components["schemas"]["TakeMap"] | components["schemas"]["Unplug"];
+            action: components["schemas"]["AddPart"] | components["schemas"]["AddParts"] | components["schemas"]["ChangePart"] | components["schemas"]["TakeEntry"] | components["schemas"]["RemovePart"] | components["schemas"]["ChangeBuild"] | components["schemas"]["TakeSupply"] | components["schemas"]["ChangeSupply"] | components["schemas"]["AddCable"] | components["schemas"]["ChangeCable"] | components["schemas"]["RemoveCable"] | components["schemas"]["AddBetween"] | components["schemas"]["ChangeBetween"] | components["schemas"]["RemoveBetween"] | components["schemas"]["Connect"] | components["schemas"]["Exchange"] | components["schemas"]["FindOut"] | components["schemas"]["Park"] | components["schemas"]["Pin"] | components["schemas"]["PlugIn"] | components["schemas"]["SwapPlugs"] | components["schemas"]["TakeMap"] | components["schemas"]["Unplug"];
         };
         /**
          * PreviewOut
@@ -6515,7 +6799,7 @@ export interface components {
             /** Text */
             text: string;
             /** Edit */
-            edit: components["schemas"]["AddPart"] | components["schemas"]["AddParts"] | components["schemas"]["ChangePart"] | components["schemas"]["TakeEntry"] | components["schemas"]["RemovePart"] | components["schemas"]["ChangeBuild"] | components["schemas"]["TakeSupply"] | components["schemas"]["ChangeSupply"] | components["schemas"]["AddCable"] | components["schemas"]["ChangeCable"] | components["schemas"]["RemoveCable"] | components["schemas"]["AddBetween"] | components["schemas"]["ChangeBetween"] | components["schemas"]["RemoveBetween"] | components["schemas"]["Connect"] | components["schemas"]["FindOut"] | components["schemas"]["Park"] | components["schemas"]["Pin"] | components["schemas"]["PlugIn"] | components["schemas"]["SwapPlugs"] | components["schemas"]["TakeMap"] | components["schemas"]["Unplug"];
+            edit: components["schemas"]["AddPart"] | components["schemas"]["AddParts"] | components["schemas"]["ChangePart"] | components["schemas"]["TakeEntry"] | components["schemas"]["RemovePart"] | components["schemas"]["ChangeBuild"] | components["schemas"]["TakeSupply"] | components["schemas"]["ChangeSupply"] | components["schemas"]["AddCable"] | components["schemas"]["ChangeCable"] | components["schemas"]["RemoveCable"] | components["schemas"]["AddBetween"] | components["schemas"]["ChangeBetween"] | components["schemas"]["RemoveBetween"] | components["schemas"]["Connect"] | components["schemas"]["Exchange"] | components["schemas"]["FindOut"] | components["schemas"]["Park"] | components["schemas"]["Pin"] | components["schemas"]["PlugIn"] | components["schemas"]["SwapPlugs"] | components["schemas"]["TakeMap"] | components["schemas"]["Unplug"];
         };
         /**
          * ElementAnswer
@@ -7743,6 +8027,23 @@ export interface components {
             /** Text */
             text: string;
         };
+        Act: [
+            "found" | "mounted" | "taken out" | "plugged" | "led" | "unplugged" | "looked at" | "put away" | "covers" | "clear" | "made safe" | "tied" | "looked over" | "started" | "measured",
+            string,
+            string
+        ];
+        /**
+         * AnswerOfStep
+         * @description One of the answers that a step asks for, and the acts that it stands for.
+         */
+        AnswerOfStep: {
+            /** Id */
+            id: string;
+            /** Words */
+            words: string;
+            /** Acts */
+            acts: components["schemas"]["Act"][];
+        };
         /**
          * Joint
          * @description One end of a run in its port or its socket. `key` stays the same while the two ends do:
@@ -7789,7 +8090,9 @@ export interface components {
         };
         /**
          * PlanOut
-         * @description The plan of a build's map: steps, the first that is not done, what stops the work.
+         * @description The work on a machine: steps, the first that is open, what it takes, what stops it. `minutes`
+         *     by how long such steps took, None where nobody knows; `is_known`: the record says how it
+         *     stands.
          */
         PlanOut: {
             /** Version */
@@ -7800,10 +8103,26 @@ export interface components {
             next: string;
             /** Left */
             left: number;
+            /** Tools */
+            tools: string[];
+            /** Minutes */
+            minutes: number | null;
+            /** Is Known */
+            is_known: boolean;
             /** Stopped */
             stopped: string;
             /** Stopped At */
             stopped_at: string;
+        };
+        /**
+         * Shown
+         * @description Something to be photographed, and the places that are seen on it.
+         */
+        Shown: {
+            /** Words */
+            words: string;
+            /** Places */
+            places: string[];
         };
         /**
          * Step
@@ -7817,7 +8136,7 @@ export interface components {
              * Group
              * @enum {string}
              */
-            group: "before" | "supply" | "board" | "card" | "drives" | "small" | "after";
+            group: "before" | "out" | "away" | "cables" | "supply" | "seat" | "case" | "board" | "small" | "card" | "drives" | "after";
             /** Title */
             title: string;
             /**
@@ -7842,10 +8161,25 @@ export interface components {
              */
             note?: string;
             /**
-             * Of
-             * @default
+             * Acts
+             * @default []
              */
-            of?: string;
+            acts?: components["schemas"]["Act"][];
+            /**
+             * Answers
+             * @default []
+             */
+            answers?: components["schemas"]["AnswerOfStep"][];
+            /**
+             * Places
+             * @default []
+             */
+            places?: string[];
+            /**
+             * Shows
+             * @default []
+             */
+            shows?: components["schemas"]["Shown"][];
         };
         /**
          * StepOut
@@ -7853,8 +8187,17 @@ export interface components {
          */
         StepOut: {
             step: components["schemas"]["Step"];
+            /** Of */
+            of: string;
             /** Group */
             group: string;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "open" | "done" | "stands";
+            /** Acts */
+            acts: components["schemas"]["Act"][];
             /** Done */
             done: boolean;
             /** Who */
@@ -7889,7 +8232,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "done" | "undone" | "warm" | "browned" | "loose" | "looked at" | "note" | "photo";
+            kind: "done" | "undone" | "found" | "warm" | "browned" | "loose" | "looked at" | "note" | "photo";
             /** Words */
             words: string;
             /** At */
@@ -7909,6 +8252,57 @@ export interface components {
              * @default
              */
             of?: string;
+            /**
+             * Acts
+             * @default []
+             */
+            acts?: string[][];
+        };
+        /**
+         * FoundAs
+         * @description What may be found at a place: how it is called, and the acts that say so.
+         */
+        FoundAs: {
+            /** Id */
+            id: string;
+            /** Words */
+            words: string;
+            /** Acts */
+            acts: components["schemas"]["Act"][];
+        };
+        /**
+         * FoundPlace
+         * @description A socket, or the supply end of a cable, with what may be found there. `wanted`, `stands`: ids
+         *     of choices, by the build and by the record; empty where that says nothing.
+         */
+        FoundPlace: {
+            /** Place */
+            place: string;
+            /** Words */
+            words: string;
+            /** Group */
+            group: string;
+            /** Choices */
+            choices: components["schemas"]["FoundAs"][];
+            /** Wanted */
+            wanted: string;
+            /** Stands */
+            stands: string;
+        };
+        /**
+         * PlacesOut
+         * @description What may be found where in a machine that runs: `whole` and `parts` are the acts that take it
+         *     over at once, or but for its power plugs.
+         */
+        PlacesOut: {
+            /** Version */
+            version: number;
+            /** Whole */
+            whole: components["schemas"]["Act"][];
+            /** Parts */
+            parts: components["schemas"]["Act"][];
+            /** Places */
+            places: components["schemas"]["FoundPlace"][];
         };
         /**
          * NotedOut
@@ -8397,7 +8791,7 @@ export interface components {
             /** Instrument */
             instrument: string;
             /** Edit */
-            edit: components["schemas"]["AddPart"] | components["schemas"]["AddParts"] | components["schemas"]["ChangePart"] | components["schemas"]["TakeEntry"] | components["schemas"]["RemovePart"] | components["schemas"]["ChangeBuild"] | components["schemas"]["TakeSupply"] | components["schemas"]["ChangeSupply"] | components["schemas"]["AddCable"] | components["schemas"]["ChangeCable"] | components["schemas"]["RemoveCable"] | components["schemas"]["AddBetween"] | components["schemas"]["ChangeBetween"] | components["schemas"]["RemoveBetween"] | components["schemas"]["Connect"] | components["schemas"]["FindOut"] | components["schemas"]["Park"] | components["schemas"]["Pin"] | components["schemas"]["PlugIn"] | components["schemas"]["SwapPlugs"] | components["schemas"]["TakeMap"] | components["schemas"]["Unplug"];
+            edit: components["schemas"]["AddPart"] | components["schemas"]["AddParts"] | components["schemas"]["ChangePart"] | components["schemas"]["TakeEntry"] | components["schemas"]["RemovePart"] | components["schemas"]["ChangeBuild"] | components["schemas"]["TakeSupply"] | components["schemas"]["ChangeSupply"] | components["schemas"]["AddCable"] | components["schemas"]["ChangeCable"] | components["schemas"]["RemoveCable"] | components["schemas"]["AddBetween"] | components["schemas"]["ChangeBetween"] | components["schemas"]["RemoveBetween"] | components["schemas"]["Connect"] | components["schemas"]["Exchange"] | components["schemas"]["FindOut"] | components["schemas"]["Park"] | components["schemas"]["Pin"] | components["schemas"]["PlugIn"] | components["schemas"]["SwapPlugs"] | components["schemas"]["TakeMap"] | components["schemas"]["Unplug"];
         };
         /**
          * AttemptOut
@@ -10919,6 +11313,38 @@ export interface operations {
             507: components["responses"]["Problem507"];
         };
     };
+    foundPlaces: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlacesOut"];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            405: components["responses"]["Problem405"];
+            409: components["responses"]["Problem409"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+            503: components["responses"]["Problem503"];
+            507: components["responses"]["Problem507"];
+        };
+    };
     machineRecord: {
         parameters: {
             query?: never;
@@ -11091,6 +11517,11 @@ export interface operations {
                 "multipart/form-data": {
                     /** Step */
                     step: string;
+                    /**
+                     * Places
+                     * @default []
+                     */
+                    places?: string[];
                     /**
                      * Photo
                      * Format: binary
@@ -11669,6 +12100,38 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["ReadingsOut"];
                 };
+            };
+            400: components["responses"]["Problem400"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            405: components["responses"]["Problem405"];
+            409: components["responses"]["Problem409"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+            503: components["responses"]["Problem503"];
+            507: components["responses"]["Problem507"];
+        };
+    };
+    handover: {
+        parameters: {
+            query?: {
+                paper?: "A4" | "letter";
+            };
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             400: components["responses"]["Problem400"];
             403: components["responses"]["Problem403"];

@@ -15,6 +15,7 @@ from ...things.adapters import Adapter, Extension
 from ...things.build import Build
 from ...things.cables import Cable, Connection, Plug, Run
 from ...things.fits import best_half, fit
+from ...things.individuals import another
 from ...things.parts import Board, Card
 from ...wiring import Between, Input, Wired
 from ...wiring.wired import Carrier, pins_wired
@@ -226,7 +227,7 @@ def _alike(wired: Wired, block: tuple[Input, ...]) -> object:
     part = block[0].part
     if isinstance(part, Between):
         return block[0].ref
-    plain = part.model_copy(update={"key": "k", "name": "n", "note": "", "count": 1})
+    plain = another(part, key="k", name="n", note="", count=1)
     feeder = wired.slot_feeders.get(part.key)
     lanes = wired.lanes_of(part) if isinstance(part, Card) else 0
     return plain.model_dump_json(exclude={"slot"}), lanes, feeder.ref if feeder else None

@@ -10,7 +10,7 @@ from typing import Annotated, Any, ClassVar, Literal, Self
 
 from pydantic import Field, model_validator
 
-from ...base.declared import Amps, Key, Model, Name, Note, shown
+from ...base.declared import Amps, Identity, Key, Model, Name, Note, shown
 from ...standards.connectors import SocketKind, SocketVersion
 from ..boxed import InBox
 from .traits import Traits
@@ -128,6 +128,14 @@ class PartOfBuild(Model):
     count: Annotated[int, Field(ge=1, le=64)] = 1
     note: Note = ""
     in_box: InBox = ()
+    individual: Identity = ""
+    exchanged: Annotated[
+        tuple[Annotated[int, Field(ge=1, le=64)], ...],
+        Field(
+            max_length=200,
+            description="instances exchanged for another of the same make, once for each time",
+        ),
+    ] = ()
     catalogue: Annotated[
         str,
         Field(

@@ -11,15 +11,19 @@ from django.core.management.base import BaseCommand
 from django.utils import timezone
 from easy_tally import BadFile, Build, Report, analyse, exit_status, report
 from easy_tally.advice import map_it
+from easy_tally.bench import plan
 from easy_tally.files import (
-    bench_pdf,
+    Edition,
     build_file,
+    flags_pdf,
+    handover_pdf,
     loom_pdf,
     loom_svg,
     map_csv,
     print_map,
     print_report,
     to_text,
+    work_pdf,
 )
 from easy_tally.publishing import MapAnswer, map_answer
 from pydantic import TypeAdapter
@@ -40,8 +44,9 @@ class Command(BaseCommand):
         kind.add_argument("--json", action="store_true", help="as data, see docs/build-file.md")
         kind.add_argument("--csv", action="store_true", help="the connection list as CSV")
         kind.add_argument("--svg", action="store_true", help="the Loom as a picture")
-        kind.add_argument("--sheet", metavar="OUT", help="write the bench sheet as PDF to a file")
+        kind.add_argument("--sheet", metavar="OUT", help="write the work order as PDF to a file")
         kind.add_argument("--flags", metavar="OUT", help="write the cable flags as PDF to a file")
+        kind.add_argument("--handover", metavar="OUT", help="write the handover as PDF to a file")
         kind.add_argument("--pdf", metavar="OUT", help="write the Loom as PDF to a file")
 
     def handle(self, *args: Any, **options: Any) -> None:
@@ -59,6 +64,7 @@ class Command(BaseCommand):
             sys.exit(2)
         if options["map"]:
             self._map(build, options)
+        today = Edition(on=timezone.localdate())
         if options["json"]:
             self.stdout.write(to_text(TypeAdapter(Report).dump_python(answer, mode="json")))
         elif options["csv"]:
@@ -68,9 +74,12 @@ class Command(BaseCommand):
         elif options["pdf"]:
             self._put(options["pdf"], loom_pdf.write(answer.result))
         elif options["sheet"]:
-            self._put(options["sheet"], bench_pdf.sheet(analysis))
+            self._put(options["sheet"], work_pdf.sheet(analysis, plan(analysis), edition=today))
         elif options["flags"]:
-            self._put(options["flags"], bench_pdf.flags(analysis))
+            self._put(options["flags"], flags_pdf.flags(analysis, edition=today))
+        elif options["handover"]:
+            page = handover_pdf.handover(analysis, plan(analysis), edition=today)
+            self._put(options["handover"], page)
         else:
             self.stdout.write(print_report(answer))
         sys.exit(exit_status(answer))

@@ -65,19 +65,19 @@ test("a store that holds rubbish is an empty one", () => {
 
 test("what is on its way counts, the last of a step", () => {
   const way = [entry("1"), entry("2", { kind: "undone" }), entry("3", { step: "sort" })];
-  expect(doneWith({ id: "safe", of: "" }, true, way)).toBe(false);
-  expect(doneWith({ id: "sort", of: "" }, false, way)).toBe(true);
-  expect(doneWith({ id: "other", of: "" }, false, way)).toBe(false);
+  expect(doneWith({ step: { id: "safe" }, of: "", done: true }, way)).toBe(false);
+  expect(doneWith({ step: { id: "sort" }, of: "", done: false }, way)).toBe(true);
+  expect(doneWith({ step: { id: "other" }, of: "", done: false }, way)).toBe(false);
 });
 
 test("what was done to another supply is not done to this one", () => {
   const way = [entry("1", { step: "mount", of: "old" })];
-  expect(doneWith({ id: "mount", of: "old" }, false, way)).toBe(true);
-  expect(doneWith({ id: "mount", of: "new" }, false, way)).toBe(false);
+  expect(doneWith({ step: { id: "mount" }, of: "old", done: false }, way)).toBe(true);
+  expect(doneWith({ step: { id: "mount" }, of: "new", done: false }, way)).toBe(false);
 });
 
 test("the last tick is the latest, on its way or not", () => {
-  const of = (id: string, at: string, done = true) => ({ step: { id, of: "" }, done, at });
+  const of = (id: string, at: string, done = true) => ({ step: { id }, of: "", state: "done", done, at });
   const steps = [of("safe", "2026-11-30T10:00Z"), of("pins", "2026-11-30T10:05Z"), of("sort", "", false)];
   expect(lastTicked(steps, [])?.step.id).toBe("pins");
   const way = [entry("1", { step: "sort", at: "2026-11-30T10:06Z" })];

@@ -63,21 +63,24 @@ export class BenchQueue {
   }
 }
 
+/** A step as the server tells of it: `of` marks the very things that it is about. */
+type Placed = { step: { id: string }; of: string; done: boolean };
+
 /** Whether a step is done to the very things that it is about, with what is on its way. */
-export function doneWith(step: { id: string; of: string }, done: boolean, pending: Entry[]): boolean {
+export function doneWith({ step, of, done }: Placed, pending: Entry[]): boolean {
   return pending
-    .filter((e) => e.step === step.id && (!e.of || e.of === step.of))
+    .filter((e) => e.step === step.id && (!e.of || e.of === of))
     .reduce((now, e) => (e.kind === "done" ? true : e.kind === "undone" ? false : now), done);
 }
 
 /** The step that was ticked last: of those done the one with the latest entry on its way, else the
  * latest time. */
-export function lastTicked<S extends { step: { id: string; of: string }; done: boolean; at: string }>(
+export function lastTicked<S extends Placed & { at: string; state: string }>(
   steps: S[],
   pending: Entry[],
 ): S | undefined {
   const when = (s: S) => pending.filter((e) => e.step === s.step.id && e.kind === "done").at(-1)?.at ?? s.at;
   return steps
-    .filter((s) => doneWith(s.step, s.done, pending))
+    .filter((s) => s.state !== "stands" && doneWith(s, pending))
     .reduce<S | undefined>((last, s) => (last && when(last) > when(s) ? last : s), undefined);
 }

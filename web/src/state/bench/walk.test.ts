@@ -6,7 +6,9 @@ import { keyDoes, Walk, type Key } from "./walk";
 
 const step = (id: string, looks: string[] = [], done = false) =>
   ({
-    step: { id, of: `of ${id}`, title: id, looks: looks.map((l) => ({ id: l, text: l })) },
+    step: { id, title: id, looks: looks.map((l) => ({ id: l, text: l })), answers: [] },
+    of: `of ${id}`,
+    state: done ? "done" : "open",
     done,
     group: "",
     at: "",
@@ -19,7 +21,7 @@ describe("the walk at the bench", () => {
 
   it("begins at the first step that is open, or where the address says", () => {
     expect(new Walk("").at(steps, [])).toBe(1);
-    expect(new Walk("board").at(steps, [])).toBe(2);
+    expect(new Walk("supply").at(steps, [])).toBe(1);
     expect(new Walk("").at([], [])).toBe(0);
   });
 
@@ -34,9 +36,31 @@ describe("the walk at the bench", () => {
 
   it("goes no further than the ends", () => {
     const walk = new Walk("");
-    expect(walk.go(steps, 9)).toBe("board");
-    expect(walk.at(steps, [])).toBe(2);
-    expect(walk.go(steps, -1)).toBe("safe");
+    const open = [step("safe", [], true), step("photo"), step("board")];
+    expect(walk.go(open, 9, [])).toBe("board");
+    expect(walk.at(open, [])).toBe(2);
+    expect(walk.go(open, -1, [])).toBe("safe");
+  });
+
+  it("passes nothing that is to be looked at or answered first, by no way", () => {
+    const walk = new Walk("board");
+    expect(walk.at(steps, [])).toBe(1);
+    expect(walk.go(steps, 2, [])).toBe("");
+    expect(walk.go(steps, 1, [])).toBe("supply");
+    const asks = step("ask");
+    asks.step.answers = [{ id: "yes", words: "Yes", acts: [] }];
+    expect(new Walk("").go([asks, step("board")], 1, [])).toBe("");
+    // What was done, or stands, is open to be seen wherever it is.
+    expect(walk.go([...steps, step("power", [], true)], 3, [])).toBe("power");
+  });
+
+  it("is asked and not ticked, and begins again at what is open by the answer", () => {
+    const asks = step("ask");
+    asks.step.answers = [{ id: "yes", words: "Yes", acts: [] }];
+    const walk = new Walk("ask");
+    expect(walk.tick([asks], [], false)).toEqual({ do: "nothing" });
+    expect(walk.answer(asks, "yes")).toMatchObject({ do: "add", kind: "done", answer: "yes" });
+    expect(walk.snapshot().wanted).toBe("");
   });
 
   it("asks to look before a tick, and ticks once all was looked at", () => {
@@ -49,7 +73,7 @@ describe("the walk at the bench", () => {
 
   it("ticks what has nothing to look at by itself", () => {
     const walk = new Walk("board");
-    expect(walk.tick(steps, [], false)).toMatchObject({ do: "add", kind: "done", goTo: 3 });
+    expect(walk.tick([step("board")], [], false)).toMatchObject({ do: "add", kind: "done", goTo: 1 });
   });
 
   it("takes back a look, and sends nobody on by it", () => {
@@ -69,14 +93,14 @@ describe("the walk at the bench", () => {
   });
 
   it("ticks nothing where the work is stopped", () => {
-    expect(new Walk("board").tick(steps, [], true)).toEqual({ do: "nothing" });
+    expect(new Walk("supply").tick(steps, [], true)).toEqual({ do: "nothing" });
   });
 
   it("looks are of the very things: the same step on others begins anew", () => {
     const walk = new Walk("");
     walk.look(steps, [], "screws");
     const other = step("supply", ["screws"]);
-    other.step.of = "another";
+    other.of = "another";
     expect(walk.seenOf(other)).toEqual([]);
   });
 
@@ -84,7 +108,7 @@ describe("the walk at the bench", () => {
     const walk = new Walk("");
     const heard = vi.fn();
     walk.subscribe(heard);
-    walk.go(steps, 2);
+    walk.go(steps, 1, []);
     expect(heard).toHaveBeenCalledOnce();
   });
 });

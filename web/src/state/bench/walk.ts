@@ -1,16 +1,17 @@
 import type { BenchStep } from "../../api/client";
 import { doneWith, type Entry } from "./queue";
 
-/** What is to be done after a tick or a look: an entry, the focus on what is left to look at, nothing. */
+/** What is to be done after a tick or a look: an entry, the focus on what is left to look at, nothing.
+ * `answer`: of a step that asks, which of its answers. */
 export type Then =
-  | { do: "add"; kind: "done" | "undone"; step: BenchStep; goTo: number | null }
+  | { do: "add"; kind: "done" | "undone"; step: BenchStep; goTo: number | null; answer?: string }
   | { do: "look at"; id: string }
   | { do: "nothing" };
 
 type State = { wanted: string; seen: Record<string, string[]> };
 
 const NOTHING: Then = { do: "nothing" };
-const nameOf = ({ step }: BenchStep) => `${step.id} ${step.of}`;
+const nameOf = ({ step, of }: BenchStep) => `${step.id} ${of}`;
 
 /**
  * Where one is among the steps, and what was looked at so far: a step is done when nothing of it is
@@ -32,20 +33,43 @@ export class Walk {
 
   readonly snapshot = () => this.state;
 
-  /** The place of the step that is shown: the wanted one, else the first that is open, else the last. */
+  /** The place of the step that is shown: the wanted one, where one may be; else the first that is
+   * open, else the last of the work. */
   at(steps: BenchStep[], pending: Entry[]): number {
     const { wanted } = this.state;
-    const open = steps.findIndex((s) => !doneWith(s.step, s.done, pending));
-    const place = wanted ? steps.findIndex((s) => s.step.id === wanted) : open;
-    return Math.max(0, wanted || open !== -1 ? place : steps.length - 1);
+    const place = wanted ? steps.findIndex((s) => s.step.id === wanted) : -1;
+    if (place !== -1 && this.mayBe(steps, place, pending)) return place;
+    if (place !== -1) return this.gate(steps, pending);
+    const open = steps.findIndex((s) => !doneWith(s, pending));
+    return Math.max(0, open !== -1 ? open : steps.filter((s) => s.state !== "stands").length - 1);
   }
 
-  /** Goes to a step by its place, the nearest there is; its id. */
-  go(steps: BenchStep[], place: number): string {
-    const to = steps[Math.min(steps.length - 1, Math.max(0, place))];
-    if (!to) return "";
-    this.put({ ...this.state, wanted: to.step.id });
-    return to.step.id;
+  /** The first step that nobody passes: it is open, and asks to look or to answer. */
+  private gate(steps: BenchStep[], pending: Entry[]): number {
+    const shut = ({ step }: BenchStep) => step.looks.length > 0 || step.answers.length > 0;
+    const place = steps.findIndex((s) => !doneWith(s, pending) && shut(s));
+    return place === -1 ? steps.length : place;
+  }
+
+  private mayBe(steps: BenchStep[], place: number, pending: Entry[]): boolean {
+    const s = steps[place];
+    return s !== undefined && (place <= this.gate(steps, pending) || doneWith(s, pending));
+  }
+
+  /** Goes to a step by its place, the nearest there is; its id. Nothing where what is open has
+   * something to be looked at or answered before. */
+  go(steps: BenchStep[], place: number, pending: Entry[]): string {
+    const wanted = Math.min(steps.length - 1, Math.max(0, place));
+    const to = steps[wanted];
+    if (!to || !this.mayBe(steps, wanted, pending)) return "";
+    return this.goOn(steps, wanted);
+  }
+
+  /** Goes on to a step by its place, the nearest there is, after the one before it was done; its id. */
+  goOn(steps: BenchStep[], place: number): string {
+    const id = steps[Math.min(steps.length - 1, place)]?.step.id ?? "";
+    this.put({ ...this.state, wanted: id });
+    return id;
   }
 
   /** What of a step was looked at. */
@@ -55,7 +79,7 @@ export class Walk {
 
   /** Ids of what is left to look at. */
   leftOf(s: BenchStep, pending: Entry[]): string[] {
-    if (doneWith(s.step, s.done, pending)) return [];
+    if (doneWith(s, pending)) return [];
     return s.step.looks.map((l) => l.id).filter((id) => !this.seenOf(s).includes(id));
   }
 
@@ -64,7 +88,8 @@ export class Walk {
     const place = this.at(steps, pending);
     const now = steps[place];
     if (!now || stopped) return NOTHING;
-    if (doneWith(now.step, now.done, pending)) return this.undo(now, null);
+    if (doneWith(now, pending)) return this.undo(now, null);
+    if (now.step.answers.length) return NOTHING;
     const [first] = this.leftOf(now, pending);
     return first ? { do: "look at", id: first } : { do: "add", kind: "done", step: now, goTo: place + 1 };
   }
@@ -80,6 +105,12 @@ export class Walk {
     if (seen.length === now.step.looks.length) return { do: "add", kind: "done", step: now, goTo: place + 1 };
     const next = this.leftOf(now, pending).find((x) => x !== id);
     return before.includes(id) || !next ? NOTHING : { do: "look at", id: next };
+  }
+
+  /** A step that asks is answered: what comes next is another work by that. */
+  answer(step: BenchStep, answer: string): Then {
+    this.put({ ...this.state, wanted: "" });
+    return { do: "add", kind: "done", step, goTo: null, answer };
   }
 
   /** A tick is taken back: all of it is to be looked at once more. */

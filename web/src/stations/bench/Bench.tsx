@@ -18,7 +18,8 @@ import { useSwipe, useWakeLock } from "./hands";
 /** From the map to a machine that runs: one step at a time, large, with all of them at the side. */
 export default function Bench() {
   const build = useBuild();
-  if (!build.doc.runs.length)
+  const isEmpty = !build.doc.runs.length && !build.doc.parts.length;
+  if (isEmpty)
     return (
       <>
         <StationHead title="Bench" note="from the map to a machine that runs" />
@@ -37,31 +38,41 @@ export default function Bench() {
 function Mapped() {
   const { say } = useWrite();
   const bench = useBench();
-  const { plan, error, pending, add } = bench;
+  const { plan, steps, error, pending, add } = bench;
   const [params, setParams] = useSearchParams();
-  const steps = plan?.steps ?? [];
   const [walk] = useState(() => new Walk(params.get("step") ?? ""));
   useSyncExternalStore(walk.subscribe, walk.snapshot);
   const at = walk.at(steps, pending);
   const now = steps[at];
   const last = lastTicked(steps, pending);
+  const isIdle = plan?.left === 0 && !walk.snapshot().wanted && steps.every((s) => s.state === "stands");
   const page = useRef<HTMLDivElement>(null);
   const card = useRef<HTMLElement>(null);
   const go = (place: number) => {
-    const step = walk.go(steps, place);
+    const step = walk.go(steps, place, pending);
     if (step) setParams({ step }, { replace: true });
+    else lookAt(now && walk.leftOf(now, pending)[0]);
+  };
+  // What is left to look at has the focus: a key more ticks it, and nothing passes it.
+  const lookAt = (id: string | undefined) => {
+    const open = id ? `[data-look="${id}"]` : '[aria-label="Answers"] button';
+    card.current?.querySelector<HTMLElement>(open)?.focus();
   };
   const follow = (then: Then) => {
     if (then.do === "look at") {
-      // What is left to look at has the focus: a key more ticks it, and no key passes it.
-      card.current?.querySelector<HTMLElement>(`[data-look="${then.id}"]`)?.focus();
+      lookAt(then.id);
     } else if (then.do === "add") {
       if (then.kind === "done") lastThrown.forget();
-      add(then.step, then.kind);
-      if (then.goTo !== null) go(then.goTo);
+      const answer = then.step.step.answers.find((x) => x.id === then.answer);
+      add(then.step, then.kind, answer?.words ?? "", answer?.acts);
+      if (then.answer) setParams({}, { replace: true });
+      if (then.goTo !== null) setParams({ step: walk.goOn(steps, then.goTo) }, { replace: true });
     }
   };
-  const tick = () => follow(walk.tick(steps, pending, Boolean(plan?.stopped)));
+  const tick = () => {
+    if (now?.step.answers.length && !doneWith(now, pending)) lookAt(undefined);
+    else follow(walk.tick(steps, pending, Boolean(plan?.stopped)));
+  };
   const takeBack = () => last && follow(walk.undo(last, steps.indexOf(last)));
   useWakeLock();
   const swipe = useSwipe((by) => go(at + by));
@@ -98,43 +109,90 @@ function Mapped() {
     >
       <BenchHead bench={bench} last={last} onTakeBack={takeBack} />
       <Notices stopped={plan?.stopped ?? ""} pending={pending.length} />
+      {plan && !plan.is_known && <RunsAlready />}
       <div className="flex min-h-0 flex-1 gap-4 px-6 pb-3 max-[700px]:pb-0 max-[700px]:flex-col max-[700px]:overflow-auto max-[700px]:px-3">
         <section
           {...swipe}
+          onClick={(e) => inLowerThird(e) && tick()}
           ref={card}
           aria-label="Step"
           className="flex min-h-0 min-w-0 flex-1 flex-col border border-rule bg-slip max-[700px]:flex-none"
         >
-          {now && (
+          {isIdle && <StandsAsWanted />}
+          {now && !isIdle && (
             <StepCard
               key={now.step.id}
               step={now}
-              done={doneWith(now.step, now.done, pending)}
+              done={doneWith(now, pending)}
               stopped={plan?.stopped ? plan.stopped_at : ""}
               seen={walk.seenOf(now)}
               onLook={(id) => follow(walk.look(steps, pending, id))}
+              onAnswer={(id) => follow(walk.answer(now, id))}
               onFound={(kind) => add(now, kind)}
               onNote={(text) => add(now, "note", text)}
               onPhotos={bench.refresh}
               say={say}
             />
           )}
-          <Turning
-            first={at === 0}
-            last={at >= steps.length - 1}
-            stopped={Boolean(plan?.stopped)}
-            words={tickWords(
-              now && doneWith(now.step, now.done, pending),
-              now ? walk.leftOf(now, pending).length : 0,
-            )}
-            onTick={tick}
-            onTurn={(by) => go(at + by)}
-          />
+          {!isIdle && (
+            <Turning
+              first={at === 0}
+              last={at >= steps.length - 1}
+              asks={Boolean(now?.step.answers.length) && !(now && doneWith(now, pending))}
+              stopped={Boolean(plan?.stopped)}
+              words={tickWords(now && doneWith(now, pending), now ? walk.leftOf(now, pending).length : 0)}
+              onTick={tick}
+              onTurn={(by) => go(at + by)}
+            />
+          )}
         </section>
         <StepList bench={bench} at={at} onGo={go} />
       </div>
     </div>
   );
+}
+
+/** Nothing is to be done. */
+function StandsAsWanted() {
+  const { key } = useBuild();
+  return (
+    <div className="grid gap-3 px-5 py-4 text-lg">
+      <h2 className="text-3xl leading-tight font-bold">This machine stands as it is wanted</h2>
+      <p>Change a part, the supply or the map: the work for it is then listed here, and nothing else.</p>
+      <p className="flex flex-wrap gap-x-6 gap-y-2">
+        <Link className="font-bold text-accent underline" to={`/b/${key}/parts`}>
+          Change a part
+        </Link>
+        <Link className="font-bold text-accent underline" to={`/b/${key}/supply`}>
+          Take another supply
+        </Link>
+        <Link className="font-bold text-accent underline" to={`/b/${key}/loom`}>
+          Change the map
+        </Link>
+      </p>
+    </div>
+  );
+}
+
+/** Most work is on a machine that runs: what stands need not be ticked. */
+function RunsAlready() {
+  const [, setParams] = useSearchParams();
+  return (
+    <p className="mx-6 mb-2 flex flex-wrap items-center gap-x-4 gap-y-1 border border-rule px-3 py-1 text-base max-[700px]:mx-3">
+      Does this machine run already? Then only what changes is to be done.
+      <Button className="min-h-10" onClick={() => setParams({ open: "found" })}>
+        It stands like this…
+      </Button>
+    </p>
+  );
+}
+
+/** A finger anywhere in the lower third does what the large button does; on a control it is that
+ * control's. */
+function inLowerThird(e: React.MouseEvent): boolean {
+  const touched = (e.nativeEvent as PointerEvent).pointerType === "touch";
+  const isControl = (e.target as HTMLElement).closest("button, a, input, label, img, select");
+  return touched && !isControl && e.clientY > (2 / 3) * window.innerHeight;
 }
 
 /** What the large button says. */
@@ -160,6 +218,7 @@ function keyOf(e: React.KeyboardEvent): Key {
 function Turning({
   first,
   last,
+  asks,
   stopped,
   words,
   onTick,
@@ -167,6 +226,8 @@ function Turning({
 }: {
   first: boolean;
   last: boolean;
+  /** It is answered above, and not ticked. */
+  asks: boolean;
   stopped: boolean;
   words: string;
   onTick: () => void;
@@ -183,7 +244,7 @@ function Turning({
         disabled={stopped}
         onClick={onTick}
       >
-        {words}
+        {asks ? "Choose one above" : words}
       </Button>
       <Button className="min-h-12 px-5 text-lg max-[700px]:px-3" disabled={last} onClick={() => onTurn(1)}>
         Next

@@ -8,6 +8,7 @@ import { Menu, MenuItem } from "../../ui/menu";
 import { BinDialog } from "../frame/Bin";
 import { StationHead } from "../frame/Frame";
 import { FlagsDialog } from "./FlagsDialog";
+import { FoundDialog } from "./FoundDialog";
 import { RecordDialog } from "./RecordDialog";
 import type { BenchState } from "./useBench";
 
@@ -23,8 +24,8 @@ export function BenchHead({
 }) {
   const { key } = useBuild();
   const { plan, pending } = bench;
-  const steps = plan?.steps ?? [];
-  const ticked = steps.filter((s) => doneWith(s.step, s.done, pending)).length;
+  const work = bench.steps.filter((s) => s.state !== "stands");
+  const ticked = work.filter((s) => doneWith(s, pending)).length;
   const [params, setParams] = useSearchParams();
   const shown = params.get("open") ?? "";
   const show = (dialog: string) =>
@@ -37,7 +38,7 @@ export function BenchHead({
   const file = (name: string) => window.location.assign(`/api/v1/builds/${key}/${name}`);
   return (
     <>
-      <StationHead title="Bench" undoes={false} note={plan ? `${ticked} of ${steps.length} done` : "…"}>
+      <StationHead title="Bench" undoes={false} note={plan ? `${ticked} of ${work.length} done` : "…"}>
         <Button
           look="quiet"
           disabled={!last}
@@ -50,16 +51,25 @@ export function BenchHead({
         <Button className="max-[700px]:hidden" onClick={() => show("record")}>
           The record
         </Button>
+        {plan?.is_known && (
+          <Button look="quiet" className="max-[700px]:hidden" onClick={() => show("found")}>
+            It stands like this…
+          </Button>
+        )}
         <Menu label="Print">
-          <MenuItem onSelect={() => file("bench.pdf")}>Bench sheet, A4</MenuItem>
-          <MenuItem onSelect={() => file("bench.pdf?paper=letter")}>Bench sheet, letter</MenuItem>
+          <MenuItem onSelect={() => file("bench.pdf")}>Work order, A4</MenuItem>
+          <MenuItem onSelect={() => file("bench.pdf?paper=letter")}>Work order, letter</MenuItem>
+          <MenuItem onSelect={() => file("handover.pdf")}>Handover, A4</MenuItem>
+          <MenuItem onSelect={() => file("handover.pdf?paper=letter")}>Handover, letter</MenuItem>
           <MenuItem onSelect={() => show("flags")}>Cable flags…</MenuItem>
           <MenuItem onSelect={() => show("record")}>The record</MenuItem>
+          <MenuItem onSelect={() => show("found")}>It stands like this…</MenuItem>
           <MenuItem onSelect={() => file("bench.csv")}>The record, CSV</MenuItem>
           <MenuItem onSelect={() => file("record.zip")}>The build, its record and photos, ZIP</MenuItem>
           <MenuItem onSelect={() => show("bin")}>Photos in the bin…</MenuItem>
         </Menu>
       </StationHead>
+      {shown === "found" && <FoundDialog bench={bench} onClose={close} />}
       {shown === "record" && <RecordDialog buildKey={key} onClose={close} />}
       {shown === "flags" && <FlagsDialog buildKey={key} onClose={close} />}
       {shown === "bin" && <PhotosInBin bench={bench} onClose={close} />}
@@ -69,7 +79,7 @@ export function BenchHead({
 
 function PhotosInBin({ bench, onClose }: { bench: BenchState; onClose: () => void }) {
   const { key } = useBuild();
-  const steps = bench.plan?.steps ?? [];
+  const { steps } = bench;
   /** A photo in the bin is called by its step. */
   const named = (x: InBin) => ({ ...x, name: steps.find((s) => s.step.id === x.name)?.step.title ?? x.name });
   return (

@@ -6,6 +6,7 @@ import { Dialog } from "../../ui/dialog";
 
 const KINDS: Record<string, string> = {
   done: "done",
+  found: "found so",
   undone: "not done after all",
   warm: "found warm",
   browned: "found browned",

@@ -47,6 +47,7 @@ export function StepCard({
   stopped,
   seen,
   onLook,
+  onAnswer,
   onFound,
   onNote,
   onPhotos,
@@ -58,6 +59,7 @@ export function StepCard({
   /** What was looked at of it. */
   seen: string[];
   onLook: (id: string) => void;
+  onAnswer: (id: string) => void;
   onFound: (kind: Entry["kind"]) => void;
   onNote: (text: string) => void;
   onPhotos: () => void;
@@ -109,6 +111,20 @@ export function StepCard({
           ))}
         </ul>
       )}
+      {!done && step.answers.length > 0 && (
+        <div className="mt-4 grid gap-3" role="group" aria-label="Answers">
+          {step.answers.map(({ id, words }) => (
+            <Button
+              key={id}
+              className="min-h-14 justify-start px-5 text-xl"
+              disabled={Boolean(stopped)}
+              onClick={() => onAnswer(id)}
+            >
+              {words}
+            </Button>
+          ))}
+        </div>
+      )}
       {step.note && <Note label={step.note} value={s.noted} onNote={onNote} />}
       <div className="mt-4 flex flex-wrap items-center gap-2">
         {step.joint && !stopped && (
@@ -125,7 +141,12 @@ export function StepCard({
             Both were looked at and replaced
           </Button>
         )}
-        <AddPhoto step={step.id} onPhotos={onPhotos} say={say} />
+        {step.shows.map(({ words, places }) => (
+          <AddPhoto key={words} step={step.id} of={words} places={places} onPhotos={onPhotos} say={say} />
+        ))}
+        {!step.answers.length && (
+          <AddPhoto step={step.id} of="" places={step.places} onPhotos={onPhotos} say={say} />
+        )}
         <ReadAloud step={s} />
       </div>
       <Photos step={s} onPhotos={onPhotos} say={say} />
@@ -199,12 +220,18 @@ function Note({ label, value, onNote }: { label: string; value: string; onNote: 
   );
 }
 
-function AddPhoto({
+/** Takes a photo at a step: it comes back at every step that plugs one of its places again. */
+export function AddPhoto({
   step,
+  of,
+  places,
   onPhotos,
   say,
 }: {
   step: string;
+  /** What is photographed, where there are several to choose from. */
+  of: string;
+  places: readonly string[];
   onPhotos: () => void;
   say: (text: string) => void;
 }) {
@@ -216,7 +243,7 @@ function AddPhoto({
       await take(
         client.POST("/api/v1/builds/{key}/photos", {
           params: { path: { key } },
-          body: { step, photo: file },
+          body: { step, photo: file, places: [...places] },
           bodySerializer: asForm,
         }),
       );
@@ -228,12 +255,12 @@ function AddPhoto({
   return (
     <>
       <Button className="min-h-12 text-lg" onClick={() => input.current?.click()}>
-        Add a photo
+        {of ? `Photo: ${of}` : "Add a photo"}
       </Button>
       <input
         ref={input}
         type="file"
-        aria-label="Photo"
+        aria-label={of ? `Photo of ${of}` : "Photo"}
         accept="image/jpeg,image/png,image/webp"
         className="sr-only"
         tabIndex={-1}

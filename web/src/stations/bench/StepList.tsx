@@ -7,7 +7,7 @@ import type { BenchState } from "./useBench";
 
 /** All steps, and who works through them. */
 export function StepList({
-  bench: { plan, pending, who, name },
+  bench: { plan, steps, pending, who, name },
   at,
   onGo,
 }: {
@@ -15,9 +15,9 @@ export function StepList({
   at: number;
   onGo: (place: number) => void;
 }) {
-  const steps = plan?.steps ?? [];
-  const isDone = (s: BenchStep) => doneWith(s.step, s.done, pending);
-  const ticked = steps.filter(isDone).length;
+  const isDone = (s: BenchStep) => doneWith(s, pending);
+  const work = steps.filter((s) => s.state !== "stands");
+  const ticked = work.filter(isDone).length;
   return (
     <aside
       aria-label="All steps"
@@ -28,7 +28,7 @@ export function StepList({
           <b className="text-md">Done</b>
           <TallyMarks count={ticked} />
           <span className="ml-auto text-sm text-ink-soft">
-            {ticked} of {steps.length}
+            {ticked} of {work.length}
           </span>
         </div>
         <label className="mt-1 flex items-center gap-2 text-sm">
@@ -42,10 +42,32 @@ export function StepList({
           />
         </label>
       </div>
+      {plan && plan.left > 0 && <Takes tools={plan.tools} minutes={plan.minutes} />}
       <Listed steps={steps} at={at} isDone={isDone} onGo={onGo} />
     </aside>
   );
 }
+
+/** What is laid out before, and how long such steps took so far. */
+function Takes({ tools, minutes }: { tools: string[]; minutes: number | null }) {
+  return (
+    <div className="border-b border-rule px-3 py-2 text-sm max-[700px]:hidden">
+      {tools.length > 0 && (
+        <p>
+          <b>Lay out</b> {tools.join(", ")}.
+        </p>
+      )}
+      {minutes !== null && (
+        <p>
+          <b>About {minutes} min</b>, by how long such steps took here.
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** What stands already comes last, under one heading. */
+const heading = (s: BenchStep | undefined) => (s?.state === "stands" ? "Stands already" : s?.group);
 
 function Listed({
   steps,
@@ -69,7 +91,9 @@ function Listed({
     <ol ref={list} tabIndex={0} aria-label="Steps" className="min-h-0 flex-1 overflow-auto">
       {steps.map((s, i) => (
         <li key={s.step.id}>
-          {s.group !== steps[i - 1]?.group && <h2 className="px-3 pt-3 text-sm font-bold">{s.group}</h2>}
+          {heading(s) !== heading(steps[i - 1]) && (
+            <h2 className="px-3 pt-3 text-sm font-bold">{heading(s)}</h2>
+          )}
           <button
             type="button"
             data-step={s.step.id}

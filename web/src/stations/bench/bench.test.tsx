@@ -12,15 +12,19 @@ const step = (id: string, more: Record<string, unknown> = {}, of: Record<string,
   ({
     step: {
       id,
-      of: "",
       title: `Mount ${id}`,
       text: [],
       looks: [],
       note: "",
       caution: "",
       joint: null,
+      answers: [],
+      shows: [],
+      places: [],
       ...more,
     },
+    of: "",
+    state: "open",
     group: "The board",
     done: false,
     who: "",
@@ -37,6 +41,7 @@ const card = (s: BenchStep, more: { done?: boolean; stopped?: string; seen?: str
       stopped={more.stopped ?? ""}
       seen={more.seen ?? []}
       onLook={nothing}
+      onAnswer={nothing}
       onFound={nothing}
       onNote={nothing}
       onPhotos={nothing}
@@ -93,13 +98,28 @@ describe("all steps", () => {
     step("cables", {}, { group: "Supply" }),
   ];
   const bench = (more: Partial<BenchState> = {}) =>
-    ({ plan: { steps }, pending: [], who: "Ida", name: nothing, ...more }) as unknown as BenchState;
+    ({
+      plan: { left: 2, tools: ["a torch"], minutes: 12 },
+      steps,
+      pending: [],
+      who: "Ida",
+      name: nothing,
+      ...more,
+    }) as unknown as BenchState;
   const list = (b: BenchState, at = 1) => drawn(<StepList bench={b} at={at} onGo={nothing} />);
 
   it("stand under their groups, each group once, with how many are done", () => {
     const markup = list(bench());
     expect([...markup.matchAll(/<h2[^>]*>([^<]*)/g)].map((m) => m[1])).toEqual(["Before", "Supply"]);
     expect(wordsOf(markup)).toContain("1 of 3");
+    expect(wordsOf(markup)).toContain("Lay out a torch. About 12 min , by how long such steps took here.");
+  });
+
+  it("end with what stands already, which is no work", () => {
+    const standing = step("board", {}, { done: true, state: "stands", group: "Supply" });
+    const markup = list(bench({ steps: [...steps, standing] }));
+    expect(wordsOf(markup)).toContain("1 of 3");
+    expect(wordsOf(markup)).toContain("Stands already Mount board");
   });
 
   it("say which one is shown and which are done, in words too", () => {
@@ -116,7 +136,7 @@ describe("all steps", () => {
 
   it("know who works, and wait for a plan", () => {
     expect(every(list(bench()), "value")).toEqual(["Ida"]);
-    expect(wordsOf(list(bench({ plan: undefined })))).toContain("0 of 0");
+    expect(wordsOf(list(bench({ plan: undefined, steps: [] })))).toContain("0 of 0");
   });
 });
 

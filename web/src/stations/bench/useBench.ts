@@ -10,6 +10,11 @@ const WHO = "easy-tally bench who";
 /** Milliseconds after which what could not be sent is tried again. */
 const AGAIN = 4_000;
 
+/** The work first, then what stands already. */
+function inOrder(steps: BenchStep[]): BenchStep[] {
+  return [...steps.filter((s) => s.state !== "stands"), ...steps.filter((s) => s.state === "stands")];
+}
+
 export type BenchState = ReturnType<typeof useBench>;
 
 /** The plan of the open build, and one way to add to its record. */
@@ -46,24 +51,42 @@ export function useBench() {
       window.removeEventListener("online", flush);
     };
   }, [queue]);
-  const add = (step: BenchStep, kind: Entry["kind"], text = "") => {
+  const add = (step: BenchStep, kind: Entry["kind"], text = "", acts = kind === "done" ? step.acts : []) => {
     const at = new Date().toISOString();
     const uid = globalThis.crypto.randomUUID?.() ?? `${at}-${Math.random()}`;
     void queue.add({
       uid,
       step: step.step.id,
       kind,
-      of: step.step.of,
+      of: step.of,
       words: step.step.title,
       at,
       who,
       text,
+      acts,
     });
   };
+  /** Tell how the machine stands: not a step of any work. */
+  const find = (place: string, words: string, acts: Entry["acts"]) => {
+    const at = new Date().toISOString();
+    const uid = globalThis.crypto.randomUUID?.() ?? `${at}-${Math.random()}`;
+    void queue.add({
+      uid,
+      step: `found:${place}`.slice(0, 200),
+      kind: "found",
+      of: "",
+      words,
+      at,
+      who,
+      text: "",
+      acts,
+    });
+  };
+  const steps = useMemo(() => inOrder(plan.data?.steps ?? []), [plan.data]);
   const name = (text: string) => {
     localStorage.setItem(WHO, text);
     setWho(text);
   };
   const refresh = () => queries.invalidateQueries({ queryKey });
-  return { plan: plan.data, error: plan.error, pending, add, who, name, refresh };
+  return { plan: plan.data, error: plan.error, pending, steps, add, find, who, name, refresh };
 }

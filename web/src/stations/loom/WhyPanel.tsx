@@ -11,6 +11,7 @@ import { reachQuery, whyQuery } from "../../state/queries";
 import { Button } from "../../ui/button";
 import { Dialog } from "../../ui/dialog";
 import { FindOutHere } from "../frame/ToFindOut";
+import { Exchange } from "../frame/Exchange";
 import { Ways } from "./Ways";
 
 /** What limits the chosen run: its worst elements, and all of them on demand. */
@@ -93,6 +94,9 @@ export function WhyPanel({ drawn }: { drawn: Drawn | null }) {
               Keep
             </label>
           </div>
+          <p className="pt-1">
+            <Exchange of="cable" thing={drawn.cable.key} name={drawn.cable.name} />
+          </p>
         </>
       ) : (
         <p className="pt-2 text-ink-soft">

@@ -10,6 +10,7 @@ import { referenceQuery, rowsQuery } from "../../state/queries";
 import { Button } from "../../ui/button";
 import { Choice, NumberField, TextField } from "../../ui/fields";
 import { useWords } from "../../words";
+import { Exchange } from "../frame/Exchange";
 import { FindOutHere } from "../frame/ToFindOut";
 import { FromCatalogue } from "./FromCatalogue";
 import { ItsBox } from "./InBoxes";
@@ -84,6 +85,7 @@ export function Inspector({ part, field, onGone }: { part: Part; field: string; 
       <Derived part={part.key} buildKey={build.key} version={build.version} />
       <TextField label="Note" value={part.note} max={2000} onCommit={(note) => set({ note })} />
       <FromCatalogue part={part} set={set} />
+      <Exchange of="part" thing={part.key} name={part.name} count={part.count} />
       <Button className="whitespace-normal" onClick={() => void remove()}>
         Take {part.name} out
       </Button>

@@ -9,6 +9,7 @@ import { aboutOf, sizingNote, whoseOf } from "../../state/supply/ticket";
 import { buildsQuery, candidatesQuery, feedsQuery, stayQuery } from "../../state/queries";
 import { Button } from "../../ui/button";
 import { Dialog } from "../../ui/dialog";
+import { Exchange } from "../frame/Exchange";
 import { StationHead } from "../frame/Frame";
 import { AllChecks } from "./checks";
 import { MOST, OWN } from "./chosen";
@@ -84,6 +85,7 @@ export default function Supply() {
               stay={<Stay />}
             >
               <LabelFields supply={own} field={field} />
+              <Exchange of="supply" name={own.name} />
             </Ticket>
           )}
           {found.map((c) => (

@@ -1,0 +1,159 @@
+"""What has to come out and what has to go in, so that a machine as it stands becomes what is
+wanted; and nothing else."""
+
+from __future__ import annotations
+
+from collections import defaultdict
+from collections.abc import Collection, Iterator
+from dataclasses import dataclass, field
+
+from ..things.individuals import Individual
+from .covers import Known, Over, alike, overs, target_of
+from .machine import Machine, rides
+from .record import FIXED, UNSEEN, Standing, detail, owner
+
+
+@dataclass(slots=True)
+class Difference:
+    """Ends and individuals that come out, each with why it does where it comes back; those that go
+    in; what lies over them; what nobody knows of that."""
+
+    out: dict[str, str]
+    into: dict[str, str]
+    #: End that is moved → what lies over it.
+    over: dict[str, list[Over]] = field(default_factory=dict)
+    asked: list[Over] = field(default_factory=list)
+
+    def comes_back(self, end: str) -> bool:
+        """Whether what comes out goes in again."""
+        return end in self.into
+
+
+class _Closing:
+    """What comes out, closed under what has to come out for it."""
+
+    def __init__(
+        self, machine: Machine, stands: Standing, known: Known, closed: Collection[str]
+    ) -> None:
+        self.machine, self.stands, self.known, self.closed = machine, stands, known, closed
+        self.where = {e: p for e, p in stands.where.items() if p != UNSEEN}
+        #: Individual → the lead or supply end by which it hangs on something.
+        self.hangs: dict[str, str] = {}
+        self.resting: dict[str, list[str]] = defaultdict(list)
+        self.at: dict[str, list[str]] = defaultdict(list)
+        for end, place in self.where.items():
+            if ">" in end:
+                self.hangs[owner(end)] = owner(place)
+            elif end == owner(end):
+                self.resting[owner(place)].append(end)
+            elif (into := known.get(owner(place))) and _hangs_on_cable(into):
+                self.hangs.setdefault(owner(place), owner(end))
+            if end != owner(end):
+                self.at[owner(end)].append(end)
+                self.at[owner(place)].append(end)
+        for end, place in machine.fixed.items():
+            if owner(place) in self.where:
+                self.hangs.setdefault(owner(end), owner(place))
+        self.out: dict[str, str] = {}
+        self.over: dict[str, list[Over]] = {}
+
+    def run(self) -> Difference:
+        """Everything that comes out and goes in."""
+        wanted = self.machine.where
+        for end, place in self.where.items():
+            if detail(place) == FIXED:
+                continue
+            if not (end in wanted and self.stands.is_at(end, wanted[end])):
+                self.out[end] = ""
+        moved = [e for e in wanted if e not in self.where and detail(wanted[e]) != FIXED]
+        todo = list(self.out)
+        todo += self._reach([*todo, *moved])
+        while todo:
+            more = dict(self._because_of(todo))
+            todo = [end for end in more if end not in self.out]
+            self.out |= {end: more[end] for end in todo}
+            todo += self._reach(todo)
+        into = {
+            e: p
+            for e, p in wanted.items()
+            if detail(p) != FIXED and (e in self.out or e not in self.where)
+        }
+        unseen = [e for e, p in self.stands.where.items() if p == UNSEEN and e not in wanted]
+        self.out |= dict.fromkeys(unseen, "")
+        return Difference(out=self.out, into=into, over=self.over, asked=self._asked())
+
+    def _asked(self) -> list[Over]:
+        told = {(alike(o.thing), o.target): o for several in self.over.values() for o in several}
+        # Who has just put it there knows.
+        stood = (o for o in told.values() if self.stands.when.get(o.end, -1) < self.stands.begun)
+        return [o for o in stood if o.covers is None and o.end not in self.out]
+
+    def _reach(self, ends: list[str]) -> list[str]:
+        """What lies over places that are to be reached, and so comes out first."""
+        on_top: list[str] = []
+        for end in ends:
+            for place in {self.where.get(end), self.machine.where.get(end)} - {None, UNSEEN}:
+                on_top += self._over(end, str(place))
+        return on_top
+
+    def _over(self, end: str, place: str) -> Iterator[str]:
+        target = target_of(end, place, self.known)
+        if target is None:
+            return
+        for over in overs(target, place, self.stands, self.known, self.closed):
+            if over.end == end:
+                continue
+            self.over.setdefault(end, []).append(over)
+            if over.covers and over.end not in self.out:
+                self.out[over.end] = over.target
+                yield over.end
+
+    def _because_of(self, ends: list[str]) -> Iterator[tuple[str, str]]:
+        """What comes out because these do."""
+        for end in ends:
+            if end != owner(end):
+                continue
+            for rider in self.resting[end]:
+                thing = self.known.get(rider)
+                if thing is None or not rides(thing.of):
+                    yield rider, "base"
+            yield from ((link, "apart") for link in self._torn(end))
+
+    def _torn(self, lifted: str) -> Iterator[str]:
+        """Ends that would be torn where something is lifted: one side moves, the other does not, or
+        is lifted by itself."""
+        moving = [lifted]
+        for thing in moving:
+            moving += [r for r in self.resting[thing] if r not in self.out or r == lifted]
+            moving += [c for c, on in self.hangs.items() if on == thing]
+        for thing in moving:
+            for end in self.at[thing]:
+                place = self.where[end]
+                if self._carrier(owner(end)) != self._carrier(owner(place)):
+                    yield end
+
+    def _carrier(self, thing: str) -> str:
+        """What is lifted with a thing on it, or the thing itself where it stays."""
+        seen: set[str] = set()
+        at = thing
+        while at not in seen:
+            seen.add(at)
+            if at in self.out:
+                return at
+            nearer = self.hangs.get(at) or owner(self.where.get(at, ""))
+            if not nearer:
+                break
+            at = nearer
+        return ""
+
+
+def _hangs_on_cable(thing: Individual) -> bool:
+    return type(thing.of).__name__ in ("Adapter", "Extension")
+
+
+def difference(
+    machine: Machine, stands: Standing, known: Known, closed: Collection[str]
+) -> Difference:
+    """What comes out of a machine as it stands, and goes into it. `known`: every individual that
+    stands or is wanted; `closed`: cards whose plugs can't be reached once they stand."""
+    return _Closing(machine, stands, known, closed).run()
