@@ -18,7 +18,6 @@ from easy_tally.things import (
     Extension,
     Individual,
     Supply,
-    another,
     identity_of,
     read_kept,
 )
@@ -87,10 +86,9 @@ def _drawn(row: Build, things: list[Any]) -> dict[str, Any]:
 
 def _bare(thing: Any) -> dict[str, Any]:
     """A thing as the drawer has it: plugged into nothing, bought by now."""
-    fields: dict[str, Any] = another(thing).model_dump(mode="json")
-    return fields | {
-        k: v for k, v in {"connections": (), "to_buy": None, "owned": ""}.items() if k in fields
-    }
+    fields: dict[str, Any] = thing.model_dump(mode="json")
+    bare = {"individual": "", "connections": (), "to_buy": None, "owned": ""}
+    return fields | {k: v for k, v in bare.items() if k in fields}
 
 
 def _with_keys(cables: list[dict[str, Any]]) -> list[dict[str, Any]]:

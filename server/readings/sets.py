@@ -65,6 +65,7 @@ def record(row: Taken) -> None:
         uid=f"readings-{row.key}",
         step="readings",
         kind="simulated" if simulated else "measured",
+        acts=[] if simulated else [["measured", "machine", ""]],
         words=f"{kind}: {row.name}"[:300],
         at=timezone.now(),
         version=row.build.version,

@@ -7,6 +7,7 @@ from collections.abc import Iterable, Iterator, Mapping
 from typing import Any, Literal, NamedTuple
 
 from ..standards.connectors import is_of
+from ..things.adapters import Backplane
 from ..things.individuals import Individual
 from ..things.parts import Board, Card, Cooler, Drive, M2Drive, Processor
 from .machine import is_on_board
@@ -66,58 +67,61 @@ def _socket(part: Any, key: str) -> Any:
     return next((s for s in getattr(part, "sockets", ()) if s.key == key), None)
 
 
-def overs(
-    target: Target, place: str, stands: Standing, known: Known, closed: Iterable[str]
-) -> Iterator[Over]:
-    """What stands and lies over a target at a place, or may. `closed`: cards whose plugs are known
-    not to be reached once they stand."""
-    if target == "own plug":
-        yield from _own(owner(place), stands, known, closed)
-        return
-    board = owner(place)
-    for end, at in stands.where.items():
-        if owner(at) != board:
-            continue
-        thing = known.get(owner(end))
-        if thing is None:
-            continue
-        if isinstance(thing.of, Cooler) and target in ("seat", "processor plug"):
-            if (end == thing.id) == is_on_board(thing.of) and detail(end) in ("", "head"):
-                yield from _of_cooler(end, thing, target, stands)
-        elif (
-            isinstance(thing.of, Card) and end == thing.id and target in ("data ports", "M.2 slots")
-        ):
-            yield _of_card(thing, target, stands)
+class Overs:
+    """What lies over what, in a machine as it stands. `closed`: cards whose plugs are known not to
+    be reached once they stand."""
 
+    def __init__(self, stands: Standing, known: Known, closed: Iterable[str]) -> None:
+        self.stands, self.known, self.closed = stands, known, frozenset(closed)
+        #: Coolers and cards that stand, by what they stand on: (end, the thing).
+        self._on: dict[str, list[tuple[str, Individual]]] = {}
+        for end, at in stands.where.items():
+            thing = known.get(owner(end))
+            if thing is not None and isinstance(thing.of, Cooler | Card):
+                self._on.setdefault(owner(at), []).append((end, thing))
 
-def _own(thing: str, stands: Standing, known: Known, closed: Iterable[str]) -> Iterator[Over]:
-    one = known.get(thing)
-    if one is None or thing not in stands.where:
-        return
-    covers = thing in closed if isinstance(one.of, Card) else _said(one, "own plug", stands)
-    in_bay = owner(stands.where[thing])
-    in_cage = in_bay in known and type(known[in_bay].of).__name__ == "Backplane"
-    if isinstance(one.of, Drive) and (one.of.form != "3.5" or in_cage):
-        covers = False
-    yield Over(thing, thing, "own plug", covers)
+    def of(self, target: Target, place: str) -> Iterator[Over]:
+        """What stands and lies over a target at a place, or may."""
+        if target == "own plug":
+            yield from self._own(owner(place))
+            return
+        for end, thing in self._on.get(owner(place), ()):
+            # A cooler of its own bears on the board; of one with a radiator the head does.
+            is_head = end == (thing.id if is_on_board(thing.of) else f"{thing.id}/head")
+            if isinstance(thing.of, Cooler) and is_head:
+                if target in ("seat", "processor plug"):
+                    yield from self._of_cooler(end, thing, target)
+                continue
+            is_card = isinstance(thing.of, Card) and end == thing.id
+            if is_card and target in ("data ports", "M.2 slots"):
+                yield self._of_card(thing, target)
 
+    def _own(self, thing: str) -> Iterator[Over]:
+        one = self.known.get(thing)
+        if one is None or thing not in self.stands.where:
+            return
+        is_card = isinstance(one.of, Card)
+        covers = thing in self.closed if is_card else self._said(one, "own plug")
+        under = self.known.get(owner(self.stands.where[thing]))
+        in_cage = under is not None and isinstance(under.of, Backplane)
+        if isinstance(one.of, Drive) and (one.of.form != "3.5" or in_cage):
+            covers = False
+        yield Over(thing, thing, "own plug", covers)
 
-def _of_cooler(end: str, thing: Individual, target: Target, stands: Standing) -> Iterator[Over]:
-    if target == "seat":
-        yield Over(thing.id, end, target, True)
-    elif is_on_board(thing.of):
-        yield Over(thing.id, end, target, _said(thing, target, stands))
+    def _of_cooler(self, end: str, thing: Individual, target: Target) -> Iterator[Over]:
+        if target == "seat":
+            yield Over(thing.id, end, target, True)
+        elif is_on_board(thing.of):
+            yield Over(thing.id, end, target, self._said(thing, target))
 
+    def _of_card(self, thing: Individual, target: Target) -> Over:
+        is_short = thing.of.length_mm is not None and thing.of.length_mm <= SHORT_CARD_MM
+        covers = False if is_short else self._said(thing, target)
+        return Over(thing.id, thing.id, target, covers)
 
-def _of_card(thing: Individual, target: Target, stands: Standing) -> Over:
-    is_short = thing.of.length_mm is not None and thing.of.length_mm <= SHORT_CARD_MM
-    covers = False if is_short else _said(thing, target, stands)
-    return Over(thing.id, thing.id, target, covers)
-
-
-def _said(thing: Individual, target: Target, stands: Standing) -> bool | None:
-    """What a person said of a thing, or of another of those that are alike."""
-    return stands.reach.get((alike(thing.id), target))
+    def _said(self, thing: Individual, target: Target) -> bool | None:
+        """What a person said of a thing, or of another of those that are alike."""
+        return self.stands.reach.get((alike(thing.id), target))
 
 
 def alike(thing: str) -> str:

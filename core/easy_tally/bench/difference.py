@@ -8,7 +8,7 @@ from collections.abc import Collection, Iterator
 from dataclasses import dataclass, field
 
 from ..things.individuals import Individual
-from .covers import Known, Over, alike, overs, target_of
+from .covers import Known, Over, Overs, alike, target_of
 from .machine import Machine, rides
 from .record import FIXED, UNSEEN, Standing, detail, owner
 
@@ -35,7 +35,8 @@ class _Closing:
     def __init__(
         self, machine: Machine, stands: Standing, known: Known, closed: Collection[str]
     ) -> None:
-        self.machine, self.stands, self.known, self.closed = machine, stands, known, closed
+        self.machine, self.stands, self.known = machine, stands, known
+        self.on_top = Overs(stands, known, closed)
         self.where = {e: p for e, p in stands.where.items() if p != UNSEEN}
         #: Individual → the lead or supply end by which it hangs on something.
         self.hangs: dict[str, str] = {}
@@ -100,7 +101,7 @@ class _Closing:
         target = target_of(end, place, self.known)
         if target is None:
             return
-        for over in overs(target, place, self.stands, self.known, self.closed):
+        for over in self.on_top.of(target, place):
             if over.end == end:
                 continue
             self.over.setdefault(end, []).append(over)

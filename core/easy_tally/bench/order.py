@@ -14,7 +14,7 @@ from ..things.adapters import Backplane, Bracket
 from ..things.parts import Board, Card, Cooler, Drive, Fan, Hub, M2Drive, Memory, Processor, Pump
 from ..things.supply import Supply
 from ..wiring import Feed
-from .covers import Known, Over, overs, target_of
+from .covers import Known, Over, Overs, target_of
 from .difference import Difference
 from .machine import Link, Machine, is_on_board
 from .record import Standing, owner
@@ -171,12 +171,12 @@ def in_order(
     """Everything that is wanted, in the order in which it goes in: done or not."""
     rules = machine.build.house_rules
     whole = Standing(where=dict(machine.where), reach=stands.reach)
+    on_top = Overs(whole, known, closed)
     covering: dict[str, list[Over]] = {}
     for end, place in machine.where.items():
         target = target_of(end, place, known)
         if target is not None:
-            on_top = overs(target, place, whole, known, closed)
-            covering[end] = [o for o in on_top if o.covers and o.end != end]
+            covering[end] = [o for o in on_top.of(target, place) if o.covers and o.end != end]
     ranks: dict[str, Rank] = {}
     groups: dict[str, Group] = {}
     for end in machine.where:

@@ -13,7 +13,6 @@ from .case import Case
 from .individuals import (
     Gone,
     Individual,
-    another,
     identity_of,
     individuals,
     kept,
@@ -84,7 +83,6 @@ __all__ = [
     "Supply",
     "SupplyEnd",
     "ToBuy",
-    "another",
     "identity_of",
     "individuals",
     "kept",

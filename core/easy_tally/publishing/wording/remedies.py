@@ -79,7 +79,12 @@ _WORDS: dict[str, str] = {
 }
 
 
+#: Positions that a map and its figures are the same by: what they make of the work.
 _ORDERS = {
+    "before the cards": "At the bench: small leads, then the cards.",
+    "last": "At the bench: small leads after all others.",
+    "supply first": "At the bench: the supply, then the board.",
+    "board first": "At the bench: the board, then the supply.",
     "mount then plug": "At the bench: the card, then its cables.",
     "plug then mount": "At the bench: its cables, then the card.",
 }
@@ -132,7 +137,7 @@ def effect_words(a: Analysis, effect: Effect) -> str:
         return (
             f"On this build: {n} {runs} over or refused." if n else "On this build: no run refused."
         )
-    if effect.rule == "card_first":
+    if effect.rule in ("card_first", "small_leads", "first_in"):
         return _ORDERS[effect.value]
     if effect.rule in ("graphics_cables", "drives"):
         return ""  # a map alone tells

@@ -94,9 +94,6 @@ export function WhyPanel({ drawn }: { drawn: Drawn | null }) {
               Keep
             </label>
           </div>
-          <p className="pt-1">
-            <Exchange of="cable" thing={drawn.cable.key} name={drawn.cable.name} />
-          </p>
         </>
       ) : (
         <p className="pt-2 text-ink-soft">
@@ -115,6 +112,7 @@ export function WhyPanel({ drawn }: { drawn: Drawn | null }) {
         <FindOutHere of="cable" subject={drawn.cable.key} />
         <Better cable={drawn.cable.key} />
         <EveryLimit elements={elements} />
+        <Exchange of="cable" thing={drawn.cable.key} name={drawn.cable.name} />
         {build.result.not_checked.length > 0 && (
           <p className="mt-3 text-sm text-ink-soft">
             Not checked yet: {build.result.not_checked.join(", ")}.
