@@ -22,6 +22,7 @@ from bench_map import mapping  # noqa: E402
 from bench_readings import readings  # noqa: E402
 from easy_tally import Build, Wired, analyse, compact  # noqa: E402
 from easy_tally.base import Memory  # noqa: E402
+from easy_tally.bench import plan  # noqa: E402
 from easy_tally.editing import ChangePart, Park  # noqa: E402
 from easy_tally.entry import parse, parse_list  # noqa: E402
 from easy_tally.files import build_file  # noqa: E402
@@ -116,6 +117,12 @@ def core(unit: float) -> None:
             median_ms(lambda f=analysis: compact(f), 60),
             unit,
             "",
+        )
+        show(
+            f"  its work order from nothing, {build.name}",
+            median_ms(lambda f=analysis: plan(f), 20),
+            unit,
+            "as low as may be",
         )
 
 

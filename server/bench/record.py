@@ -50,8 +50,9 @@ KINDS = (
 _BAD = ("warm", "browned", "loose")
 #: Entries that are taken at once; acts of one at the most.
 MOST, MOST_ACTS = 200, 6_000
-#: Longer than this between two ticks, and somebody was away [s]; so many gaps tell anything.
-_AWAY_S, _ENOUGH = 900.0, 8
+#: Longer than this between two ticks, and somebody was away; shorter, and nothing was done but
+#: ticking [s]; so many gaps tell anything.
+_AWAY_S, _TICKING_S, _ENOUGH = 900.0, 5.0, 8
 
 
 def noted_of(row: Build) -> list[Noted]:
@@ -214,7 +215,7 @@ def minutes_of(owner: Owner, steps: Iterable[str]) -> int | None:
     last: dict[int, Any] = {}
     for build, step, at in reversed(rows.values_list("build", "step", "at")):
         gap = (at - last[build]).total_seconds() if build in last else 0.0
-        if 0 < gap <= _AWAY_S:
+        if _TICKING_S <= gap <= _AWAY_S:
             gaps[_family(step)].append(gap)
         last[build] = at
     every = [g for several in gaps.values() for g in several]

@@ -127,7 +127,10 @@ class Bench:
         one = self.known.get(listed[0])
         count = getattr(one.of, "count", 1) if one else 1
         if count == len(listed) or one is None:
-            return f"{len(listed)} × {name}" if len(listed) > 1 else name
+            if name.startswith("the ") and listed[1:]:  # the 3 old disks
+                _, age, plain = name.split(" ", 2)
+                return f"the {len(listed)} {age} {plain}"
+            return f"{len(listed)} × {name}" if listed[1:] else name
         numbers = [str(self.known[t].instance) for t in listed if t in self.known]
         last = f"{', '.join(numbers[:-1])} and {numbers[-1]}" if numbers[1:] else numbers[0]
         return f"{name} {last}"

@@ -80,7 +80,7 @@ def out_steps(bench: Bench) -> Iterator[Step]:
 def _together(bench: Bench, end: str) -> str:
     """What is done at once: alike and of one kind; of a supply on the table all its ends."""
     place = bench.stands.where.get(end, "")
-    if ">" in end and owner(place) in bench.difference.out:
+    if ">" in end and _is_on_the_table(bench, place):
         return f"table {owner(place)}"
     thing = bench.known.get(owner(end))
     if thing is None or isinstance(thing.of, Cable) or hasattr(thing.of, "connections"):
@@ -88,11 +88,17 @@ def _together(bench: Bench, end: str) -> str:
     return f"{end.partition('#')[0]} {detail(end)}"
 
 
+def _is_on_the_table(bench: Bench, port: str) -> bool:
+    """Whether a supply is lifted out before its own end of the cables is pulled."""
+    supply = owner(port)
+    return port != UNSEEN and (supply in bench.difference.out or supply not in bench.stands.where)
+
+
 def _out(bench: Bench, ends: list[str]) -> Step:
     end = ends[0]
     if end == owner(end):
         return _taken(bench, ends)
-    if ">" in end and len(ends) > 1:
+    if ">" in end and _is_on_the_table(bench, bench.stands.where[end]):
         return _on_the_table(bench, ends)
     return _unplugged(bench, ends)
 

@@ -37,15 +37,15 @@ export function FoundDialog({ bench, onClose }: { bench: BenchState; onClose: ()
 
 function Whole({ onWhole, onByPlace }: { onWhole: () => void; onByPlace: () => void }) {
   return (
-    <div className="grid gap-3 text-lg">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-3 text-lg">
       <p>
         For a machine that runs: what stands is put on record as found, and the work is what differs from it.
         Do this before the build is changed; after a change, undo it, say this, and redo it.
       </p>
-      <Button look="main" className="min-h-14 text-xl" onClick={onWhole}>
+      <Button look="main" className="min-h-14 text-xl max-[700px]:whitespace-normal" onClick={onWhole}>
         Everything is plugged as the map has it
       </Button>
-      <Button className="min-h-14 text-xl" onClick={onByPlace}>
+      <Button className="min-h-14 text-xl max-[700px]:whitespace-normal" onClick={onByPlace}>
         Go through it, socket by socket
       </Button>
       <p className="text-base text-ink-soft">
@@ -76,7 +76,7 @@ function ByPlace({
     onClose();
   };
   return (
-    <div className="grid gap-3">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
       <p className="text-base text-ink-soft" role="status">
         {Math.min(at + 1, places.length)} of {places.length}: {counts.like} as the map has it, {counts.other}{" "}
         otherwise, {counts.unseen} not seen
@@ -109,7 +109,11 @@ function ByPlace({
             say={say}
           />
         )}
-        <Button look={place ? "quiet" : "main"} className="ml-auto min-h-12 px-5 text-lg" onClick={done}>
+        <Button
+          look={place ? "quiet" : "main"}
+          className="ml-auto min-h-12 px-5 text-lg max-[700px]:whitespace-normal"
+          onClick={done}
+        >
           {place ? "The rest I can’t see: take it over" : "Take it over"}
         </Button>
       </div>
@@ -132,7 +136,7 @@ function One({
   const last = others.filter((c) => c.id === NOTHING || c.id === NOT_SEEN);
   const rest = others.filter((c) => !last.includes(c));
   return (
-    <section aria-label={place.words} className="grid gap-2">
+    <section aria-label={place.words} className="grid grid-cols-[minmax(0,1fr)] gap-2">
       <h3 className="text-2xl font-bold">{place.words}</h3>
       {wanted && (
         <Choice
@@ -146,7 +150,11 @@ function One({
         <Choice key={c.id} words={c.words} note="" chosen={said === c.id} onSay={() => onSay(c.id)} />
       ))}
       {rest.length > 0 && !all && (
-        <Button look="quiet" className="min-h-12 justify-start text-lg" onClick={() => setAll(true)}>
+        <Button
+          look="quiet"
+          className="min-h-12 justify-start text-lg max-[700px]:whitespace-normal"
+          onClick={() => setAll(true)}
+        >
           Something else…
         </Button>
       )}
@@ -173,7 +181,7 @@ function Choice({
 }) {
   return (
     <Button
-      className="min-h-14 justify-start px-4 text-left text-lg whitespace-normal"
+      className="min-h-14 justify-start px-4 text-left text-lg max-[700px]:whitespace-normal"
       aria-pressed={chosen}
       onClick={onSay}
     >

@@ -116,7 +116,7 @@ export function StepCard({
           {step.answers.map(({ id, words }) => (
             <Button
               key={id}
-              className="min-h-14 justify-start px-5 text-xl"
+              className="min-h-14 justify-start px-5 text-left text-xl max-[700px]:whitespace-normal"
               disabled={Boolean(stopped)}
               onClick={() => onAnswer(id)}
             >

@@ -85,7 +85,6 @@ export default function Supply() {
               stay={<Stay />}
             >
               <LabelFields supply={own} field={field} />
-              <Exchange of="supply" name={own.name} />
             </Ticket>
           )}
           {found.map((c) => (
@@ -127,6 +126,7 @@ function EveryCheck({
   return (
     <Dialog open onClose={onClose} title={`${name}, every check`} wide>
       <AllChecks answer={answer} />
+      {of === OWN && <Exchange of="supply" name={name} />}
     </Dialog>
   );
 }
