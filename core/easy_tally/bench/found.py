@@ -18,6 +18,8 @@ from .steps import Bench
 
 #: An answer of a socket or of a cable: nothing is there, or nobody can see.
 NOTHING, NOT_SEEN = "nothing", "unseen"
+#: Plugs that are offered over all sockets at the most: of thousands there are thousands for each.
+MOST_CHOICES = 4_000
 
 
 @dataclass(frozen=True, slots=True)
@@ -87,8 +89,9 @@ def found_parts(a: Analysis, stands: Standing) -> tuple[Act, ...]:
 def found_places(a: Analysis, stands: Standing, known: Known) -> Iterator[FoundPlace]:
     """Every socket, then every cable that is modular: where its supply end is."""
     bench = Bench(a, stands, known)
+    most = max(6, MOST_CHOICES // max(1, len(a.wired.inputs)))
     for into in a.wired.inputs.values():
-        place = _socket(bench, into)
+        place = _socket(bench, into, most)
         if len(place.choices) > 2:  # beside nothing and not seen
             yield place
     for cable in a.build.cables:
@@ -96,7 +99,7 @@ def found_places(a: Analysis, stands: Standing, known: Known) -> Iterator[FoundP
             yield _supply_end(bench, cable)
 
 
-def _socket(bench: Bench, into: Input) -> FoundPlace:
+def _socket(bench: Bench, into: Input, most: int) -> FoundPlace:
     machine, stands = bench.machine, bench.stands
     place = f"{machine.id(into.at.part, into.at.instance)}/{into.at.socket}"
     held = next((e for e, p in stands.where.items() if p == place and ">" not in e), "")
@@ -106,14 +109,14 @@ def _socket(bench: Bench, into: Input) -> FoundPlace:
         FoundAs(end, words, (*(emptied if held != end else ()), Act("found", end, place)))
         for end, words in _plugs_for(bench, into)
     ]
-    choices.sort(key=lambda c: c.id != wanted)
+    choices.sort(key=lambda c: (c.id != wanted, c.id != held))
     nothing = FoundAs(NOTHING, "Nothing", emptied)
     unseen = FoundAs(NOT_SEEN, "Can’t see", (Act("found", wanted, UNSEEN),) if wanted else ())
     return FoundPlace(
         place=place,
         words=bench.wired.words(into.ref),
         group=into.part.name,
-        choices=(*choices, nothing, unseen),
+        choices=(*choices[:most], nothing, unseen),
         wanted=wanted or NOTHING,
         stands=held or (NOT_SEEN if wanted and stands.where.get(wanted) == UNSEEN else ""),
     )

@@ -148,7 +148,7 @@ class Machine:
                 end = f"{self.cable(run.cable.key)}>"
                 yield Link(end=end, place=f"{self.supply}/{ports}", kind="port")
         for feed in self.wired.feeds.values():
-            yield self._plug(feed)
+            yield self.plug(feed)
         for part in self.wired.parts.values():
             for n in range(1, part.count + 1):
                 yield from self._small(part, n)
@@ -160,7 +160,8 @@ class Machine:
         if self.build.supply is not None and self.build.supply.telemetry_lead:
             yield self._lead(self.supply, "telemetry")
 
-    def _plug(self, feed: Feed) -> Link:
+    def plug(self, feed: Feed) -> Link:
+        """A plug, or the half of it that is mated, in its socket."""
         half = "" if feed.half == "whole" else f".{feed.half}"
         at = feed.input.at
         place = f"{self.id(at.part, at.instance)}/{at.socket}"

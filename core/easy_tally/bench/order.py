@@ -301,4 +301,4 @@ def _leads_of(machine: Machine, carrier: str) -> Iterator[str]:
     for into in machine.wired.leads_of(between):
         feed = machine.wired.feeds.get(into.ref)
         if feed is not None:
-            yield machine._plug(feed).end
+            yield machine.plug(feed).end

@@ -29,9 +29,11 @@ class ChangeBuild(EditBase):
         _bracket_fits(build, self.changes.get("bracket"))
         rules = set_fields(build.house_rules, self.house_rules, "house_rules", ())
         assume = set_fields(build.assumptions, self.assumptions, "assumptions", ())
-        made = remade(build, "build", **self.changes, house_rules=rules, assumptions=assume)
-        single = {n: _individual(getattr(build, n), getattr(made, n)) for n in ("case", "bracket")}
-        return made.model_copy(update=single)
+        changed = remade(build, "build", **self.changes, house_rules=rules, assumptions=assume)
+        single = {
+            n: _individual(getattr(build, n), getattr(changed, n)) for n in ("case", "bracket")
+        }
+        return changed.model_copy(update=single)
 
     def title(self, build: Build) -> str:
         """The same for all of these."""
