@@ -99,6 +99,20 @@ class Checks(unittest.TestCase):
         stock = (InStock(thing=less, owned=False),)
         self.assertEqual(ways_to_stay(analyse(_build(False), 2026), stock), ())
 
+    def test_a_code_that_nobody_says_is_asked_for_and_never_taken_for_granted(self) -> None:
+        """290 W by two leads of 150 W: they would do, if it is coded so; one lead never would."""
+        for leads, status in ((2, "unknown"), (1, "fail")):
+            lying = adapter(leads, codes=())
+            a = analyse(_build(False), 2026, drawer=(lying,))
+            found = compact(a)
+            assert found.supply is not None
+            check = next(c for c in found.supply.checks if c.id == "ports")
+            self.assertEqual(check.status, status, leads)
+            asked = [x for x in found.find_out if x.id == "supply.ports"]
+            self.assertEqual(len(asked), status == "unknown")
+        stock = (InStock(thing=adapter(codes=()), owned=False),)
+        self.assertEqual(ways_to_stay(analyse(_build(False), 2026), stock), ())
+
     def test_two_kinds_of_adapters_at_once(self) -> None:
         """A 16-pin lead and a floppy one are short; there is an adapter for each."""
         floppy = Drive(

@@ -24,7 +24,7 @@ from easy_tally.supplies.energy import (
     wall_w,
     year,
 )
-from easy_tally.things.adapters import Adapter, Lead
+from easy_tally.things.adapters import Adapter, CodeAt, Lead
 from easy_tally.things.build import Build
 from easy_tally.things.cables import Plug
 from easy_tally.things.case import Area, Case, Route
@@ -379,7 +379,10 @@ class Leads(unittest.TestCase):
         ):
             leads_of_it = tuple(Lead(key=key, kind="pcie8") for key in inputs)
             plug = Plug(key="x", kind="16pin", at_mm=200, grade="high")
-            adapter = Adapter(key="a", name="16-pin adapter", leads=leads_of_it, plugs=(plug,))
+            codes = (CodeAt(leads=len(inputs), watts=300),)
+            adapter = Adapter(
+                key="a", name="16-pin adapter", leads=leads_of_it, plugs=(plug,), codes=codes
+            )
             box = (board_cable(), processor_cable(), graphics_cable("g1"))
             b = build(board(), card(300, "16pin"), cables=box, adapters=(adapter,))
             check = next(c for c in analyse(b).supply.checks if c.id == "ports")

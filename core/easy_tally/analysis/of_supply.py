@@ -92,7 +92,8 @@ _FIELDS = {"watts": "rated_w", "rating": "rated_w", "spikes": "rated_w", "combin
 def _told_elsewhere(check: SupplyCheck) -> bool:
     """Whether what a check lacks is told with that of others, or at the part whose figure is
     missing. One that broke down has neither and is told by itself."""
-    return check.id not in OF_SIZE and bool(check.missing or check.more)
+    is_ours = check.id in OF_SIZE or "uncoded" in check.more
+    return not is_ours and bool(check.missing or check.more)
 
 
 #: Check that fails → what mends it, where it is not a larger supply.
@@ -108,6 +109,8 @@ _MENDS: dict[str, str] = {
 
 
 def _remedy(check: SupplyCheck, at: Subject) -> Remedy:
+    if check.status == "unknown" and "uncoded" in check.more:
+        return Remedy(id="enter-code", find=at, names=tuple(check.more["uncoded"][:1]))
     if check.status != "fail":
         return Remedy(id="enter-label", find=at)
     return Remedy(id=_MENDS.get(check.id, "take-larger"), find=at)

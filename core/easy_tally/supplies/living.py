@@ -12,7 +12,8 @@ from typing import Any
 
 from ..base.rounding import exceeds
 from ..base.units import RAIL_V, State
-from ..standards.connectors import is_coded
+from ..ratings.limits import LEAD_W, coded_w
+from ..standards.connectors import PLUGS, is_coded
 from ..standards.efficiency import (
     GRADES,
     HOLD_UP_80_MS,
@@ -23,6 +24,7 @@ from ..standards.efficiency import (
 )
 from ..standards.sizes import QUIET_SHARE
 from ..things.adapters import Adapter
+from ..things.cables import Plug
 from ..things.case import Case
 from ..things.parts import Card
 from ..things.supply import Supply
@@ -103,7 +105,7 @@ def ports(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
         return
     lying = at_hand(asked.wired.build, supply)
     at_hand_too = (*adapters_of(lying), *asked.drawer)
-    fitting = (x for x in at_hand_too if is_coded_for(x, asked, needed))
+    fitting = (x for x in at_hand_too if is_coded_for(x, asked, needed) is not False)
     there = (*asked.wired.build.adapters, *fitting)
     counts, adapters = leads(
         supply,
@@ -123,6 +125,9 @@ def ports(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:
     status: CheckStatus = "fail" if told else "pass"
     if told and (had := _could_be_had(supply, asked, needed, there)):
         status, more = "warn", more | {"had": had}
+    unsaid = [x.name for x in adapters if is_coded_for(x, asked, needed) is None]
+    if status == "pass" and unsaid:
+        status, more = "unknown", more | {"uncoded": tuple(unsaid)}
     yield SupplyCheck(id="ports", status=status, more=more)
 
 
@@ -148,21 +153,31 @@ def _could_be_had(
     return ""
 
 
-def is_coded_for(adapter: Adapter, asked: Asked, needed: Iterable[Input]) -> bool:
+def is_coded_for(adapter: Adapter, asked: Asked, needed: Iterable[Input]) -> bool | None:
     """Whether a 16-pin adapter is coded for as much as some card of the build takes by its socket;
-    one that is not is no advice."""
-    if not adapter.codes:
+    one that is not is no advice. None where nobody says its code, and what its leads bring would
+    do."""
+    plug = next((p for p in adapter.plugs if is_coded(PLUGS[p.kind].whole)), None)
+    cards = {i.at: i for i in needed if is_coded(i.socket.kind) and isinstance(i.part, Card)}
+    if plug is None or not cards:
         return True
-    cards = {i.at: i.part for i in needed if is_coded(i.socket.kind) and isinstance(i.part, Card)}
-    if not cards:
+    answers = [_is_coded(adapter, plug, asked, i) for i in cards.values()]
+    if True in answers:
         return True
-    slot = asked.assume.slot_share_with_16pin_w.likely
-    takes_w = [
-        c.board_power_w.likely * c.power_limit - (c.slot_w.likely if c.slot_w else slot)
-        for c in cards.values()
-        if c.board_power_w is not None
-    ]
-    return any(adapter.codes[-1].watts >= watts for watts in takes_w)
+    return None if None in answers else not answers
+
+
+def _is_coded(adapter: Adapter, plug: Plug, asked: Asked, into: Input) -> bool | None:
+    """Of one card by all leads of an adapter; what it takes from the slot comes off."""
+    card, leads = into.part, len(adapter.leads)
+    if not isinstance(card, Card) or card.board_power_w is None:
+        return None
+    slot = card.slot_w.likely if card.slot_w else asked.assume.slot_share_with_16pin_w.likely
+    watts = card.board_power_w.likely * card.power_limit - slot
+    rated = coded_w(adapter, plug, leads, into.socket.version).rated
+    if rated is not None:
+        return not exceeds(watts, rated)
+    return False if exceeds(watts, LEAD_W * leads) else None
 
 
 def form(supply: Supply, asked: Asked) -> Iterator[SupplyCheck]:

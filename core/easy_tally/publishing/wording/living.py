@@ -55,6 +55,9 @@ def _ports(c: SupplyCheck) -> str:
         if adapters:
             lies = c.more.get("lies", {})
             said = " and ".join(_with_adapter(a, lies.get(a.name, "")) for a in adapters)
+            if uncoded := c.more.get("uncoded"):
+                names = " and ".join(uncoded)
+                return f"leads: enough with {said}; nobody says for how many watts {names} is coded"
             return f"leads: enough of each kind with {said}, by count"
         return "leads: enough of each kind for the sockets, by count"
     had = c.more.get("had")
