@@ -256,7 +256,7 @@ def _machine(seed: int) -> Build:
 
 
 class AnyChange(unittest.TestCase):
-    @settings(max_examples=20, deadline=None)
+    @settings(max_examples=12, deadline=None)
     @given(st.integers(0, 100_000))
     def test_the_work_order_ends_in_what_is_wanted_and_tears_nothing(self, seed: int) -> None:
         draw = random.Random(seed)

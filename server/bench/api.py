@@ -125,7 +125,7 @@ def _answer(row: Build) -> dict[str, Any]:
         "left": bench_plan.left,
         "tools": bench_plan.tools,
         "minutes": record.minutes_of(
-            row.owner, (s.step.id for s in bench_plan.steps if s.state == "open")
+            row.owner_id, (s.step.id for s in bench_plan.steps if s.state == "open")
         ),
         "is_known": bench_plan.is_known,
         "stopped": bench_plan.stopped,

@@ -29,7 +29,6 @@ from easy_tally.bench import (
 )
 from easy_tally.files import harmless
 from easy_tally.things import Individual, individuals, kept, read_kept
-from owners.models import Owner
 
 from bench import aside
 from bench.models import Entry, Kept
@@ -207,11 +206,11 @@ def history(row: Build) -> tuple[Sitting, ...]:
     return sittings(noted_of(row))
 
 
-def minutes_of(owner: Owner, steps: Iterable[str]) -> int | None:
-    """How long steps will take [min], by how long such steps took on an owner's machines; None
-    where too few did."""
+def minutes_of(owner: int, steps: Iterable[str]) -> int | None:
+    """How long steps will take [min], by how long such steps took on an owner's (by its id)
+    machines; None where too few did."""
     gaps: dict[str, list[float]] = defaultdict(list)
-    rows = Entry.objects.filter(build__owner=owner, kind="done").order_by("-at")[:3000]
+    rows = Entry.objects.filter(build__owner_id=owner, kind="done").order_by("-at")[:3000]
     last: dict[int, Any] = {}
     for build, step, at in reversed(rows.values_list("build", "step", "at")):
         gap = (at - last[build]).total_seconds() if build in last else 0.0
