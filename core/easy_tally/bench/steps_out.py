@@ -194,6 +194,8 @@ def _lead_words(bench: Bench, things: list[str], lead: str) -> str:
         return "the leads of the front panel" if lead not in FRONT else f"the {FRONT[lead]}"
     words = {"data": "the data lead of", "usb": "the USB lead of", "lead": "the lead of"}
     said = words.get(lead, f"the {lead.replace('_', ' ').replace('-', ' ')} lead of")
+    if things[1:]:
+        said = said.replace(" lead of", " leads of")
     return f"{said} {bench.some(things)}"
 
 
@@ -305,7 +307,7 @@ def _goes(bench: Bench, things: list[str]) -> Step:
     return Step(
         id=f"away:{things[0]}",
         group="away",
-        title=f"Where does {name}{several} go?",
+        title=f"Where {'do' if things[1:] and not cables else 'does'} {name}{several} go?",
         text=("Into one bag, with the name of its family on it.",) if cables else (),
         caution="A browned plug, and what it was in, go into no drawer." if cables else "",
         answers=tuple(
