@@ -181,9 +181,8 @@ class Swapped(unittest.TestCase):
             "It lies over the processor’s plugs. It goes in again later.",
             next(p.step.text for p in bench.open() if p.step.title == "Take out Teal tower"),
         )
-        for placed in bench.open():
-            bench.tick(bench.open()[0])
-            del placed
+        while left := bench.open():
+            bench.tick(left[0])
         bench.change(Exchange(of="supply"))
         self.assertNotIn(ask, bench.titles())
 
@@ -292,6 +291,18 @@ class Standing(unittest.TestCase):
         step = next(p.step for p in bench.open() if p.step.joint is not None)
         self.assertIn("Nobody saw it", step.text[0])
         self.assertFalse([t for t in titles if t.startswith("Mount")])
+
+    def test_what_nobody_saw_is_looked_for_before_anything_is_lifted(self) -> None:
+        """Its plug may be in the very card that comes out."""
+        bench = Bench(demo("heron"))
+        bench.find()
+        end = next(f"{i.id}/a" for i in bench.known.values() if i.key == "sixteen-1")
+        bench.note("found:x", "found", (Act("found", end, "?"),))
+        bench.change(Exchange(of="part", key="card-1"))
+        titles = bench.titles()
+        look = "See whether 16-pin cable 1, plug a is in anything, and pull it"
+        self.assertLess(titles.index(look), titles.index("Take out the old Kittiwake L"))
+        self.assertIn("16-pin cable 1 from H1 into Kittiwake L", titles)
 
     def test_what_is_found_otherwise_is_what_is_to_be_done(self) -> None:
         bench = stands("heron")

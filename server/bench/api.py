@@ -113,8 +113,8 @@ def add_entries(request: HttpRequest, key: str, body: EntriesIn) -> dict[str, An
 
 
 def _answer(row: Build) -> dict[str, Any]:
-    bench_plan = record.plan_of(row)
     entries = record.noted_of(row)
+    bench_plan = record.plan_of(row, entries)
     ticks = {e.step: e for e in in_force(entries) if e.kind == "done"}
     notes, mated = record.notes_of(row), record.matings_of(entries)
     shown = list(Photo.objects.filter(build=row))

@@ -76,7 +76,7 @@ def _drawn(row: Build, things: list[Any]) -> dict[str, Any]:
     supply = next((t for t in new if isinstance(t, Supply)), None)
     if supply is not None:
         cables = [_bare(t) for t in new if isinstance(t, Cable) and t.family == supply.family]
-        fields.append({"supply": _bare(supply), "cables": _with_keys(cables)})
+        fields.append({"supply": _bare(supply), "cables": cables})
         new = [t for t in new if t is not supply and not isinstance(t, Cable)]
     fields += [{"thing": _bare(t)} for t in new]
     with suppress(EasyTallyError):  # a drawer that is full, or has no such things, keeps none
@@ -91,18 +91,19 @@ def _bare(thing: Any) -> dict[str, Any]:
     return fields | {k: v for k, v in bare.items() if k in fields}
 
 
-def _with_keys(cables: list[dict[str, Any]]) -> list[dict[str, Any]]:
-    return [c for i, c in enumerate(cables) if c["key"] not in {x["key"] for x in cables[:i]}]
-
-
 def _thrown(row: Build, things: list[Any]) -> dict[str, Any]:
-    """Out of the drawer for good, where it was one's own and is in no build."""
+    """One less of it in the drawer, where it was one's own and is in no build."""
     removed: list[Mapping[str, Any]] = []
     for key in _owned(things):
         thing = Thing.objects.filter(owner=row.owner, key=key).first()
-        if thing is not None and thing.data.get("count", 1) == 1 and not thing.uses.exists():
-            removed.append({"key": key, "data": thing.data})
+        if thing is None or thing.data["count"] <= thing.uses.count():
+            continue
+        removed.append({"key": key, "data": dict(thing.data)})
+        if thing.data["count"] == 1:
             thing.delete()
+        else:
+            thing.data["count"] -= 1
+            thing.save(update_fields=["data"])
     return {"removed": removed} if removed else {}
 
 
@@ -113,4 +114,9 @@ def take_back(row: Build, settled: Mapping[str, Any]) -> None:
         if thing is not None and not thing.uses.exists():
             thing.delete()
     for was in settled.get("removed", ()):
-        Thing.objects.get_or_create(owner=row.owner, key=was["key"], defaults={"data": was["data"]})
+        thing = Thing.objects.filter(owner=row.owner, key=was["key"]).first()
+        if thing is None:
+            Thing.objects.create(owner=row.owner, key=was["key"], data=was["data"])
+        else:
+            thing.data["count"] += 1
+            thing.save(update_fields=["data"])

@@ -70,9 +70,10 @@ def known_of(row: Build) -> Known:
     return {id: read_kept(id, told) for id, told in rows}
 
 
-def plan_of(row: Build) -> Plan:
-    """The work of a build, with what is done of it."""
-    record, bad = noted_of(row), {}
+def plan_of(row: Build, record: list[Noted] | None = None) -> Plan:
+    """The work of a build, with what is done of it; by its `record`, where that is read already."""
+    record = noted_of(row) if record is None else record
+    bad: dict[str, str] = {}
     for e in record:
         if e.kind in _BAD:
             bad[e.step] = e.kind
@@ -182,8 +183,9 @@ def keep_all(row: Build, several: Mapping[str, Individual]) -> None:
 def _settle(row: Build, entry: Entry) -> None:
     """What a tick does to the drawer; a tick that is taken back undoes that too."""
     if entry.kind == "done":
-        entry.settled = aside.put_away(row, [Act(*a) for a in entry.acts], known_of(row))
-        if entry.settled:
+        acts = [Act(*a) for a in entry.acts]
+        if any(a.act == "put away" for a in acts):
+            entry.settled = aside.put_away(row, acts, known_of(row))
             entry.save(update_fields=["settled"])
         return
     ticks: list[Entry] = []

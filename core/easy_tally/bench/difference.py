@@ -7,6 +7,7 @@ from collections import defaultdict
 from collections.abc import Collection, Iterator
 from dataclasses import dataclass, field
 
+from ..things.adapters import Adapter, Extension
 from ..things.individuals import Individual
 from .covers import Known, Over, Overs, alike, target_of
 from .machine import Machine, rides
@@ -79,8 +80,10 @@ class _Closing:
             for e, p in wanted.items()
             if detail(p) != FIXED and (e in self.out or e not in self.where)
         }
-        unseen = [e for e, p in self.stands.where.items() if p == UNSEEN and e not in wanted]
-        self.out |= dict.fromkeys(unseen, "")
+        # What nobody saw may be in what is lifted: it is looked for before that.
+        lifts = any(end == owner(end) for end in self.out)
+        unseen = [e for e, p in self.stands.where.items() if p == UNSEEN]
+        self.out |= dict.fromkeys((e for e in unseen if lifts or e not in wanted), "")
         return Difference(out=self.out, into=into, over=self.over, asked=self._asked())
 
     def _asked(self) -> list[Over]:
@@ -149,7 +152,7 @@ class _Closing:
 
 
 def _hangs_on_cable(thing: Individual) -> bool:
-    return type(thing.of).__name__ in ("Adapter", "Extension")
+    return isinstance(thing.of, Adapter | Extension)
 
 
 def difference(

@@ -90,8 +90,11 @@ def found_places(a: Analysis, stands: Standing, known: Known) -> Iterator[FoundP
     """Every socket, then every cable that is modular: where its supply end is."""
     bench = Bench(a, stands, known)
     most = max(6, MOST_CHOICES // max(1, len(a.wired.inputs)))
+    held = {place: end for end, place in stands.where.items() if ">" not in end}
+    wanted = {link.place: end for end, link in bench.machine.links.items()}
     for into in a.wired.inputs.values():
-        place = _socket(bench, into, most)
+        at = f"{bench.machine.id(into.at.part, into.at.instance)}/{into.at.socket}"
+        place = _socket(bench, into, at, held.get(at, ""), wanted.get(at, ""), most)
         if len(place.choices) > 2:  # beside nothing and not seen
             yield place
     for cable in a.build.cables:
@@ -99,12 +102,10 @@ def found_places(a: Analysis, stands: Standing, known: Known) -> Iterator[FoundP
             yield _supply_end(bench, cable)
 
 
-def _socket(bench: Bench, into: Input, most: int) -> FoundPlace:
-    machine, stands = bench.machine, bench.stands
-    place = f"{machine.id(into.at.part, into.at.instance)}/{into.at.socket}"
-    held = next((e for e, p in stands.where.items() if p == place and ">" not in e), "")
+def _socket(bench: Bench, into: Input, place: str, held: str, wanted: str, most: int) -> FoundPlace:
+    """A socket at a place: the end that is `held` there by the record, and the one `wanted`."""
+    stands = bench.stands
     emptied = (Act("unplugged", held, place),) if held else ()
-    wanted = next((e for e, link in machine.links.items() if link.place == place), "")
     choices = [
         FoundAs(end, words, (*(emptied if held != end else ()), Act("found", end, place)))
         for end, words in _plugs_for(bench, into)

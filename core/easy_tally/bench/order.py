@@ -17,7 +17,7 @@ from ..wiring import Feed
 from .covers import Known, Over, Overs, target_of
 from .difference import Difference
 from .machine import Link, Machine, is_on_board
-from .record import Standing, owner
+from .record import UNSEEN, Standing, owner
 
 Group = Literal[
     "before",
@@ -126,6 +126,8 @@ def out_order(d: Difference, machine: Machine, stands: Standing, known: Known) -
 
 def _out_rank(end: str, place: str, d: Difference, known: Known) -> Rank:
     thing, into = known.get(owner(end)), known.get(owner(place))
+    if place == UNSEEN:
+        return (5.0,)
     part, socket_of = (getattr(t, "of", None) for t in (thing, into))
     if ">" in end:
         return (90.0 if owner(place) in d.out else 37.0,)

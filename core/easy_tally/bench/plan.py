@@ -44,8 +44,6 @@ class Plan:
     next: str
     stopped: str
     tools: tuple[str, ...]
-    #: How the machine stands by its record.
-    standing: Standing
     #: Whether anything at all is known of how it stands.
     is_known: bool
 
@@ -53,11 +51,6 @@ class Plan:
     def left(self) -> int:
         """How many are open."""
         return sum(s.state == "open" for s in self.steps)
-
-    @property
-    def done(self) -> set[str]:
-        """Ids of steps that are done, in this work or before it."""
-        return {s.step.id for s in self.steps if s.state != "open"}
 
 
 def plan(
@@ -78,7 +71,6 @@ def plan(
         next=next((s.step.id for s in steps if s.state == "open"), ""),
         stopped=_stopped(bad or {}),
         tools=tuple(_tools(bench, steps)),
-        standing=stands,
         is_known=bool(stands.acts),
     )
 

@@ -99,8 +99,6 @@ class Standing:
     begun: int = 0
     #: Whether it ran since that work was begun.
     ran: bool = False
-    #: Whether a person said that it stands as it was found.
-    is_found: bool = False
     acts: int = 0
 
     def is_at(self, end: str, place: str) -> bool:
@@ -116,7 +114,6 @@ class Standing:
             self.where[thing], self.when[thing] = place, n
             self.loose.pop(owner(thing), None)
             self.changed = n
-            self.is_found = self.is_found or kind == "found"
             if kind == "found" and (self.ran or "made safe" not in self.whole):
                 # It runs: nobody found it so in the middle of a work.
                 self.whole |= dict.fromkeys(("started", "looked over", "tied", "measured"), n)

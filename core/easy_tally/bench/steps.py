@@ -77,9 +77,10 @@ class Bench:
         #: Of every individual what is known; of those in the build as it is now.
         self.known: dict[str, Individual] = {**known, **self.machine.of}
         self.closed: Collection[str] = tuple(
-            self.machine.id(c.part)
+            one
             for c in fit_checks(a)
             if c.id == "plug-room" and c.status == "fail"
+            for one in self.machine.instances(c.part)
         )
 
     @property

@@ -12,7 +12,7 @@ from ..publishing.wording.fit import fit_words
 from ..standards.connectors import is_coded, is_of
 from ..things.adapters import Backplane, Bracket
 from ..things.case import Area
-from ..things.parts import Card, Drive
+from ..things.parts import Card, Drive, Pump
 from ..things.supply import Supply
 from ..wiring import Between, Feed
 from ..wiring.areas import place_of
@@ -161,7 +161,7 @@ def _mounted(bench: Bench, id: str, items: list[Item]) -> Step:
 def _caution(part: Any) -> str:
     if not has_pump(part):
         return ""
-    return PUMP if type(part).__name__ == "Pump" else SEALED
+    return PUMP if isinstance(part, Pump) else SEALED
 
 
 def _mount_text(bench: Bench, part: Any, items: list[Item]) -> Iterator[str]:

@@ -6,7 +6,7 @@ from collections.abc import Iterator
 from itertools import groupby
 
 from ..standards.connectors import CONNECTORS, PLUGS
-from ..things.adapters import Adapter, Bracket, Extension
+from ..things.adapters import Adapter, Backplane, Bracket, Extension
 from ..things.cables import Cable
 from ..things.case import Case
 from ..things.individuals import Gone
@@ -20,6 +20,8 @@ from .order import out_order
 from .record import MACHINE, UNSEEN, Act, detail, owner
 from .steps import AnswerOfStep, Bench, Shown, Step, alike
 
+#: What has plugs of its own: each is pulled by itself.
+_CARRIERS = (Cable, Adapter, Extension, Backplane)
 _WARM = Look(id="warm", text="It is neither browned, warm nor loose.")
 _REASONS = {
     "base": "It is fixed to what is lifted, so it comes out first.",
@@ -83,7 +85,7 @@ def _together(bench: Bench, end: str) -> str:
     if ">" in end and _is_on_the_table(bench, place):
         return f"table {owner(place)}"
     thing = bench.known.get(owner(end))
-    if thing is None or isinstance(thing.of, Cable) or hasattr(thing.of, "connections"):
+    if thing is None or isinstance(thing.of, _CARRIERS):
         return end
     return f"{end.partition('#')[0]} {detail(end)}"
 
@@ -163,7 +165,7 @@ def _unplugged(bench: Bench, ends: list[str]) -> Step:
     elif detail(end) == "head":
         title = f"Take the head of {bench.called(owner(end))} off the processor"
         text = ("Its screws crosswise, a turn each; turn it a little before you lift it.",)
-    elif thing is not None and (isinstance(thing.of, Cable) or hasattr(thing.of, "connections")):
+    elif thing is not None and isinstance(thing.of, _CARRIERS):
         title = f"Unplug {bench.called(owner(end))}{_plug(end)}, from {bench.place(place)}"
     else:
         lead = _lead_words(bench, [owner(e) for e in ends], detail(end))

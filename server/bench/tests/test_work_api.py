@@ -7,7 +7,9 @@ from datetime import UTC, datetime, timedelta
 from typing import Any
 
 from builds.tests.support import ApiCase
+from drawer import store as drawer
 from drawer.models import Thing
+from owners.models import current_owner
 
 from bench import record
 from bench.models import Entry, Kept
@@ -78,7 +80,8 @@ class Work(ApiCase):
     def _another(self) -> dict[str, Any]:
         _, found = self.call("get", f"/builds/{self.key}")
         supply: dict[str, Any] = found["doc"]["supply"]
-        return supply | {"name": "Another supply", "family": "Another family", "ports": []}
+        other = {"name": "Another supply", "family": "Another family", "ports": [], "owned": ""}
+        return supply | other
 
     def test_the_drawer_is_settled_by_the_tick_and_by_its_undoing(self) -> None:
         self._out("drawer")
@@ -94,6 +97,17 @@ class Work(ApiCase):
     def test_what_is_thrown_away_is_in_no_drawer(self) -> None:
         self._out("bin")
         self.assertFalse(Thing.objects.exists())
+
+    def test_of_ones_own_there_is_one_less_until_the_tick_is_taken_back(self) -> None:
+        _, found = self.call("get", f"/builds/{self.key}")
+        supply = found["doc"]["supply"]
+        thing = drawer.put(current_owner(), {"supply": supply, "cables": []})
+        own = supply | {"owned": thing.key}
+        self.change(type="take supply", supply=own, cables=[], release=True)
+        self._out("bin")
+        self.assertFalse(Thing.objects.exists())
+        self.send(Entry.objects.get(step__startswith="away:").step, "undone", [])
+        self.assertEqual(Thing.objects.get().key, thing.key)
 
     def test_what_a_record_tells_of_is_kept_though_the_build_loses_it(self) -> None:
         self.find()

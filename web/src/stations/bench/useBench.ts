@@ -51,37 +51,16 @@ export function useBench() {
       window.removeEventListener("online", flush);
     };
   }, [queue]);
-  const add = (step: BenchStep, kind: Entry["kind"], text = "", acts = kind === "done" ? step.acts : []) => {
+  const put = (entry: Omit<Entry, "uid" | "at" | "who">) => {
     const at = new Date().toISOString();
     const uid = globalThis.crypto.randomUUID?.() ?? `${at}-${Math.random()}`;
-    void queue.add({
-      uid,
-      step: step.step.id,
-      kind,
-      of: step.of,
-      words: step.step.title,
-      at,
-      who,
-      text,
-      acts,
-    });
+    void queue.add({ ...entry, uid, at, who });
   };
+  const add = (step: BenchStep, kind: Entry["kind"], text = "", acts = kind === "done" ? step.acts : []) =>
+    put({ step: step.step.id, kind, of: step.of, words: step.step.title, text, acts });
   /** Tell how the machine stands: not a step of any work. */
-  const find = (place: string, words: string, acts: Entry["acts"]) => {
-    const at = new Date().toISOString();
-    const uid = globalThis.crypto.randomUUID?.() ?? `${at}-${Math.random()}`;
-    void queue.add({
-      uid,
-      step: `found:${place}`.slice(0, 200),
-      kind: "found",
-      of: "",
-      words,
-      at,
-      who,
-      text: "",
-      acts,
-    });
-  };
+  const find = (place: string, words: string, acts: Entry["acts"]) =>
+    put({ step: `found:${place}`.slice(0, 200), kind: "found", of: "", words, text: "", acts });
   const steps = useMemo(() => inOrder(plan.data?.steps ?? []), [plan.data]);
   const name = (text: string) => {
     localStorage.setItem(WHO, text);
