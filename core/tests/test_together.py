@@ -38,7 +38,7 @@ def _mended(b: Build, *stock: InStock) -> list[Repair]:
     """Repairs, each with a whole map by the checker too."""
     partial = solve(b, Wish(partial=True))
     assert partial is not None
-    several = list(repairs(b, partial, stock))
+    several = list(repairs(b, partial.unfed, stock))
     for r in several:
         laid = TakeMap(runs=r.found.runs, between=r.found.between, added=r.added).apply(b)
         a = analyse(laid)

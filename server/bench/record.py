@@ -6,24 +6,27 @@ import csv
 import io
 from collections import defaultdict
 from collections.abc import Iterable, Mapping
-from statistics import median
 from typing import Any
 
 from base.writing import writing
 from builds import results
+from builds.actions import began_name
 from builds.models import Build
 from django.utils.dateparse import parse_datetime
-from easy_tally import BadInput
+from easy_tally import BadInput, Refused
 from easy_tally.bench import (
     ACTS,
     Act,
     Known,
     Noted,
+    Pace,
     Plan,
     Sitting,
     Ticked,
     acts_of_older,
+    bad_of,
     owner,
+    pace,
     plan,
     sittings,
 )
@@ -46,17 +49,22 @@ KINDS = (
     "measured",
     "simulated",
 )
-_BAD = ("warm", "browned", "loose")
 #: Entries that are taken at once; acts of one at the most.
 MOST, MOST_ACTS = 200, 6_000
-#: Longer than this between two ticks, and somebody was away; shorter, and nothing was done but
-#: ticking [s]; so many gaps tell anything.
-_AWAY_S, _TICKING_S, _ENOUGH = 900.0, 5.0, 8
 
 
 def noted_of(row: Build) -> list[Noted]:
-    """The record of a build as the core takes it."""
-    return [_noted(e) for e in Entry.objects.filter(build=row)]
+    """The record of a build as the core takes it; of a variant that of the machine that it began
+    as."""
+    return [_noted(e) for e in Entry.objects.filter(build=machine_of(row))]
+
+
+def machine_of(row: Build) -> Build:
+    """The build whose machine stands there: of a variant the one that it began as."""
+    if not row.is_variant:
+        return row
+    began = Build.objects.filter(owner_id=row.owner_id, key=row.began_as)
+    return began.defer("document").first() or row
 
 
 def _noted(e: Entry) -> Noted:
@@ -66,20 +74,14 @@ def _noted(e: Entry) -> Noted:
 
 def known_of(row: Build) -> Known:
     """Every individual that a record tells of, as it was kept."""
-    rows = Kept.objects.filter(build=row).values_list("individual", "data")
+    rows = Kept.objects.filter(build=machine_of(row)).values_list("individual", "data")
     return {id: read_kept(id, told) for id, told in rows}
 
 
 def plan_of(row: Build, record: list[Noted] | None = None) -> Plan:
     """The work of a build, with what is done of it; by its `record`, where that is read already."""
     record = noted_of(row) if record is None else record
-    bad: dict[str, str] = {}
-    for e in record:
-        if e.kind in _BAD:
-            bad[e.step] = e.kind
-        elif e.kind == "looked at":
-            bad.pop(e.step, None)
-    return plan(results.analysis(row), record, known_of(row), bad)  # type: ignore[arg-type]
+    return plan(results.analysis(row), record, known_of(row), bad_of(record))
 
 
 def notes_of(row: Build) -> dict[tuple[str, str], str]:
@@ -102,7 +104,12 @@ def matings_of(record: Iterable[Noted]) -> Mapping[str, int]:
 @writing()
 def add(row: Build, entries: Iterable[Any]) -> int:
     """Add entries; one that stands already is passed over, so that sending again does no harm.
-    Returns how many were new. Raises BadInput; then none is added."""
+    Returns how many were new. Raises BadInput, Refused for a variant; then none is added."""
+    if row.is_variant:
+        raise Refused(
+            f"This is a variant: the work is ticked in {began_name(row) or 'the build'} once it is "
+            "taken there."
+        )
     several = list(entries)
     if len(several) > MOST:
         raise BadInput([("entries", f"at most {MOST} at once", str(len(several)))])
@@ -211,24 +218,19 @@ def history(row: Build) -> tuple[Sitting, ...]:
 def minutes_of(owner: int, steps: Iterable[str]) -> int | None:
     """How long steps will take [min], by how long such steps took on an owner's (by its id)
     machines; None where too few did."""
-    gaps: dict[str, list[float]] = defaultdict(list)
+    return pace_of(owner).minutes(steps)
+
+
+def pace_of(owner: int) -> Pace:
+    """How fast an owner (by its id) works, by the last ticks on all machines."""
+    gaps: list[tuple[str, float]] = []
     rows = Entry.objects.filter(build__owner_id=owner, kind="done").order_by("-at")[:3000]
     last: dict[int, Any] = {}
     for build, step, at in reversed(rows.values_list("build", "step", "at")):
-        gap = (at - last[build]).total_seconds() if build in last else 0.0
-        if _TICKING_S <= gap <= _AWAY_S:
-            gaps[_family(step)].append(gap)
+        if build in last:
+            gaps.append((step, (at - last[build]).total_seconds()))
         last[build] = at
-    every = [g for several in gaps.values() for g in several]
-    if len(every) < _ENOUGH:
-        return None
-    usual = median(every)
-    whole = sum(median(gaps[f]) if (f := _family(s)) in gaps else usual for s in steps)
-    return max(1, round(whole / 60)) if whole else 0
-
-
-def _family(step: str) -> str:
-    return step.partition(":")[0]
+    return pace(gaps)
 
 
 _HEADS = ("when", "who", "what", "step", "of", "note", "version of the build", "acts")

@@ -18,7 +18,7 @@ from drawer import store as drawer
 from easy_tally import Build, EasyTallyError, Refused
 from easy_tally.base import problems_of
 from easy_tally.catalogue import used_of, without
-from easy_tally.editing import ChangeBuild, Edit
+from easy_tally.editing import Become, ChangeBuild, Edit
 from easy_tally.files import build_file
 from easy_tally.things import FORMAT_VERSION, HouseRules, settled
 from owners.models import Owner
@@ -113,6 +113,63 @@ def _create(owner: Owner, build: Build) -> models.Build:
     return row
 
 
+@writing()
+def make_variant(owner: Owner, key: str, name: str, then: Build | None = None) -> models.Build:
+    """Store a variant of a build: as it is, or as it would be `then`. What is the same keeps its
+    identity. One of a variant is of the build that that began as. Raises NoBuild."""
+    began = find(owner, key)
+    before = results.current(began)
+    row: models.Build = models.Build.objects.create(
+        owner=owner,
+        document=store.document_of(before),
+        began_as=began.began_as or began.key,
+        began_version=began.began_version or began.version,
+        group=began.group,
+    )
+    after = before if then is None else settled(before, then, row.stamp(1))
+    build = results.same_as(after.model_copy(update={"name": name[:80], "note": before.note}))
+    results.work_out(owner.pk, build)
+    row.document = store.document_of(build)
+    row.save(update_fields=["document"])
+    _remember(row, build)
+    return row
+
+
+def copy(owner: Owner, key: str, name: str) -> models.Build:
+    """Store a copy of a build as a build of its own. What it names of the drawer and is not free is
+    a copy of its own. Raises NoBuild."""
+    row = find(owner, key)
+    made = create(owner, results.current(row).model_copy(update={"name": name[:80]}))
+    with writing():
+        models.Build.objects.filter(pk=made.pk).update(group=row.group)
+    return made
+
+
+def began_name(row: models.Build) -> str:
+    """The name of the build that a variant began as, also where that was removed; else nothing."""
+    if not row.began_as:
+        return ""
+    began = models.Build.every.filter(owner_id=row.owner_id, key=row.began_as).first()
+    return store.name_of(began) if began else ""
+
+
+def take_variant(owner: Owner, key: str, base_version: int, variant: str) -> Written:
+    """Make a build what a variant of it is, in one change. Raises NoBuild, Refused, InUse."""
+    row = find(owner, variant)
+    if row.began_as != key:
+        raise Refused("That is no variant of this build; compare the two, and copy what you want.")
+    build = results.current(row)
+    return act(owner, key, base_version, Become(build=build, words=build.name))
+
+
+@writing()
+def put_in_group(owner: Owner, key: str, group: str) -> None:
+    """Put a build into a group; "" takes it out. Raises NoBuild."""
+    row = find(owner, key)
+    # It is no change of the build: the list keeps its order.
+    models.Build.objects.filter(pk=row.pk).update(group=group.strip()[:80])
+
+
 def open_file(owner: Owner, text: str) -> models.Build:
     """Store the build that a file holds. Raises BadFile; then nothing is stored."""
     return create(owner, build_file.read(text))
@@ -141,6 +198,8 @@ def bring_back(owner: Owner, key: str) -> models.Build:
         raise NoBuild("There is no such build in the bin; its thirty days may be over.")
     row.bring_back()
     row = find(owner, key)
+    if row.is_variant:
+        return row
     with suppress(store.Unreadable):  # then it is on the list as one that can't be read, as before
         before = results.current(row)
         after = _with_what_is_free(owner, before)
@@ -162,7 +221,7 @@ def preview(owner: Owner, key: str, edit: Edit) -> Build:
     """The build as `edit` would make it. Writes nothing."""
     row = find(owner, key)
     before = results.current(row)
-    after = settled(before, edit.apply(before), str(row.version + 1))
+    after = settled(before, edit.apply(before), row.stamp(row.version + 1))
     return results.same_as(after, before)
 
 
@@ -245,7 +304,7 @@ def _look(row: models.Build, asked: list[_Asked]) -> _Look:
     answers: list[Exception | bool] = []
     for a in asked:
         try:
-            after, touched = _looked_at(a, now, meanwhile)
+            after, touched = _looked_at(row, a, now, meanwhile)
         except (EasyTallyError, StaleEdit) as error:
             answers.append(error)
             continue
@@ -257,10 +316,12 @@ def _look(row: models.Build, asked: list[_Asked]) -> _Look:
     return _Look(before=before, after=now, steps=steps, meanwhile=meanwhile, answers=answers)
 
 
-def _looked_at(a: _Asked, before: Build, meanwhile: Meanwhile) -> tuple[Build, list[Touched]]:
+def _looked_at(
+    row: models.Build, a: _Asked, before: Build, meanwhile: Meanwhile
+) -> tuple[Build, list[Touched]]:
     try:
         # Each write has a number of its own: by it what comes is told from all that came before.
-        after = settled(before, a.edit.apply(before), str(meanwhile.version + 1))
+        after = settled(before, a.edit.apply(before), row.stamp(meanwhile.version + 1))
         after = results.same_as(after, before)
     except Refused:
         # Somebody else's plug in the way is a collision, not a rule of the job.
@@ -398,7 +459,7 @@ def _write(row: models.Build, look: _Look, first: int | None = None) -> results.
     # Before the commit: what can't be worked out is not written.
     worked = results.work_out(row.owner_id, after)
     used = used_of(after)
-    if used != used_of(look.before):
+    if used != used_of(look.before) and not row.is_variant:
         drawer.settle(row.owner_id, row.key, used)
     _remember(row, after)
     return worked
@@ -414,17 +475,22 @@ __all__ = [
     "Titles",
     "Written",
     "act",
+    "began_name",
     "bring_back",
+    "copy",
     "create",
     "find",
     "in_the_bin",
+    "make_variant",
     "name_of",
     "open_file",
     "prepare",
     "preview",
+    "put_in_group",
     "redo",
     "remove",
     "set_rules",
+    "take_variant",
     "titles",
     "undo",
 ]

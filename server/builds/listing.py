@@ -54,7 +54,12 @@ def cards(owner: Owner) -> list[dict[str, Any]]:
     }
     cards, new = [], []
     for row in rows:
-        at = {"key": row.key, "changed_at": row.changed_at}
+        at = {
+            "key": row.key,
+            "changed_at": row.changed_at,
+            "group": row.group,
+            "began_as": row.began_as,
+        }
         card = kept.get(row.pk)
         if card is None:
             card = _card(row)

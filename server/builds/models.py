@@ -28,6 +28,22 @@ class Build(Thrown):
     #: The last change that is in force; 0 before the first.
     head = models.PositiveIntegerField(default=0)
     changed_at = models.DateTimeField(auto_now=True)
+    #: Of a variant: the key of the build that it began as, and at which version. It is a plan: what
+    #: it names of the drawer it holds only once it is taken.
+    began_as = models.CharField(max_length=16, default="", blank=True, db_index=True)
+    began_version = models.PositiveIntegerField(default=0)
+    #: What the builder put it together with.
+    group = models.CharField(max_length=80, default="", blank=True)
+
+    @property
+    def is_variant(self) -> bool:
+        """Whether it is a plan of another build."""
+        return bool(self.began_as)
+
+    def stamp(self, version: int) -> str:
+        """What things are told by that come with a version: those of a variant from those of the
+        build that it began as."""
+        return f"{version}v{self.pk}" if self.is_variant else str(version)
 
 
 class Card(models.Model):

@@ -75,16 +75,40 @@ class BuildCard(Schema):
     name: str
     note: str
     changed_at: datetime
+    group: str
+    #: Of a variant: the key of the build that it began as.
+    began_as: str
     strip: Strip | None
     overall: Overall | None
     problem: str
 
 
+class NameIn(Schema):
+    """A name for a copy, or for a variant; none: one is given."""
+
+    name: str = Field(default="", max_length=80)
+
+
+class TakeVariantIn(Schema):
+    """Make the build what a variant of it is."""
+
+    base_version: int
+    variant: str
+
+
+class GroupIn(Schema):
+    """The group that a build is put into; empty: none."""
+
+    group: str = Field(max_length=80)
+
+
 class BuildOut(Schema):
-    """A build, whole, with its result."""
+    """A build, whole, with its result. Of a variant: the build that it began as."""
 
     key: str
     version: int
+    began_as: str
+    began_name: str
     doc: Build
     result: Compact
     history: History

@@ -17,8 +17,8 @@ from easy_tally.publishing import MapAnswer, RepairAnswer, repair_answer
 from ninja import Router, Schema
 from owners.models import owner_of
 
-from jobs import maps
-from jobs.models import Feeds
+from jobs import maps, rows
+from jobs.models import Feeds, MapJob
 
 router = Router()
 #: Seconds after which no more ways to reach are looked for: somebody waits.
@@ -83,14 +83,14 @@ def state(request: HttpRequest, key: str) -> dict[str, Any]:
 def stop(request: HttpRequest, key: str) -> dict[str, Any]:
     """Stop a map that is under way, or put its answer away."""
     row = actions.find(owner_of(request), key)
-    maps.stop(row)
+    rows.stop(maps.job_of(row))
     return _answer(row)
 
 
 def _answer(row: Build) -> dict[str, Any]:
     job_state = maps.state(row)
     job = job_state.job
-    if job is None:
+    if not isinstance(job, MapJob):
         return {"state": "none"}
     return {
         "state": job.state,

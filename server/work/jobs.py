@@ -5,16 +5,19 @@ from __future__ import annotations
 import logging
 import time
 from collections.abc import Callable
+from datetime import datetime
 from typing import Annotated, Any, Literal
 
 from easy_tally import Build, EasyTallyError, analyse
 from easy_tally.advice import fed, map_it, supplies_that_do
+from easy_tally.bench import Act, Noted, Pace
 from easy_tally.editing import ChangeBuild, TakeSupply
 from easy_tally.files import build_file
 from easy_tally.mapping import InStock, Mapping, Progress, Stopped, Wished, wish
 from easy_tally.publishing import MapAnswer, fed_words, map_answer
+from easy_tally.question import Around, Change, Patience, QuestionAnswer, ask
 from easy_tally.supplies import Kit, Source, ranked
-from easy_tally.things import Adapter, Cable, Extension, Supply
+from easy_tally.things import Adapter, Cable, Case, Extension, Supply, kept, read_kept
 from pydantic import BaseModel, ConfigDict, Field, TypeAdapter, ValidationError
 
 _log = logging.getLogger(__name__)
@@ -22,6 +25,10 @@ ANSWER: TypeAdapter[MapAnswer] = TypeAdapter(MapAnswer)
 #: Of each supply or position: (sockets left unfed, sockets to be fed, what a map comes to).
 Unfed = dict[str, tuple[int, int, str]]
 UNFED: TypeAdapter[Unfed] = TypeAdapter(Unfed)
+
+
+#: Seconds in which ways to make a change go are looked for: somebody waits for the answer.
+ANSWERS_S = 1.2
 
 
 class _Format(BaseModel):
@@ -113,7 +120,87 @@ class RulesAsked(_Job):
     positions: Annotated[list[tuple[str, str]], Field(max_length=60)]
 
 
-Asked = MapAsked | FeedsAsked | RulesAsked
+class NotedSent(_Format):
+    """An entry of a machine's record, as far as its standing follows from it."""
+
+    step: Annotated[str, Field(max_length=300)]
+    kind: Annotated[str, Field(max_length=20)]
+    at: datetime
+    acts: Annotated[list[tuple[str, str, str]], Field(max_length=6_000)] = []
+
+    @classmethod
+    def of(cls, entry: Noted) -> NotedSent:
+        """As it is sent."""
+        return cls(
+            step=entry.step,
+            kind=entry.kind,
+            at=entry.at,
+            acts=[(a.act, a.thing, a.place) for a in entry.acts],
+        )
+
+    def came(self) -> Noted:
+        """As it is worked with."""
+        return Noted(self.step, self.kind, self.at, acts=tuple(Act(*a) for a in self.acts))  # type: ignore[arg-type]
+
+
+class PaceSent(_Format):
+    """Usual seconds of a step by its family, and of any step."""
+
+    of: Annotated[dict[str, float], Field(max_length=200)] = {}
+    usual: float | None = None
+
+
+class AroundSent(_Format):
+    """What a question is answered by, beside the build."""
+
+    stock: Annotated[list[Stock], Field(max_length=2000)] = []
+    kits: Annotated[list[KitSent], Field(max_length=2000)] = []
+    cases: Annotated[list[Case], Field(max_length=500)] = []
+    record: Annotated[list[NotedSent], Field(max_length=100_000)] = []
+    known: Annotated[dict[str, dict[str, Any]], Field(max_length=20_000)] = {}
+    pace: PaceSent = PaceSent()
+
+    @classmethod
+    def of(cls, around: Around) -> AroundSent:
+        """As it is sent."""
+        return cls(
+            stock=[Stock.of(s) for s in around.stock],
+            kits=[KitSent.of(k) for k in around.kits],
+            cases=list(around.cases),
+            record=[NotedSent.of(n) for n in around.record],
+            known={id: kept(one) for id, one in (around.known or {}).items()},
+            pace=PaceSent(of=dict(around.pace.of), usual=around.pace.usual),
+        )
+
+    def came(self, year: int) -> Around:
+        """As it is worked with."""
+        return Around(
+            year=year,
+            stock=tuple(s for s in (x.came() for x in self.stock) if s),
+            kits=tuple(k.came() for k in self.kits if not k.elsewhere),
+            cases=tuple(self.cases),
+            record=tuple(n.came() for n in self.record),
+            known={id: read_kept(id, told) for id, told in self.known.items()},
+            pace=Pace(of=self.pace.of, usual=self.pace.usual),
+        )
+
+
+class QuestionAsked(_Job):
+    """A question: a change, and what it is answered by."""
+
+    kind: Literal["question"] = "question"
+    change: Change
+    around: AroundSent
+
+
+class QuestionCame(_Format):
+    """An answer, and the builds that it tells of: as asked, then by each of its ways."""
+
+    answer: QuestionAnswer
+    documents: Annotated[list[Annotated[str, Field(max_length=8_000_000)]], Field(max_length=20)]
+
+
+Asked = MapAsked | FeedsAsked | RulesAsked | QuestionAsked
 _ASKED: TypeAdapter[Asked] = TypeAdapter(Annotated[Asked, Field(discriminator="kind")])
 
 
@@ -185,6 +272,8 @@ def do(asked: Asked, desk: Desk) -> Answered:
                 return Answered.model_validate(
                     {"state": state, "answer": ANSWER.dump_python(answer, mode="json")}
                 )
+            case QuestionAsked():
+                return Answered(state="done", answer=_question(build, asked, desk))
             case FeedsAsked():
                 _feeds(build, asked, desk)
             case RulesAsked():
@@ -211,6 +300,18 @@ def _map(build: Build, asked: MapAsked, desk: Desk) -> MapAnswer:
     free = (k.came() for k in asked.kits if not k.elsewhere)
     others = supplies_that_do(build, free, asked.year)
     return map_answer(map_it(build, wish(build, asked.what, asked.part), stock, progress, others))
+
+
+def _question(build: Build, asked: QuestionAsked, desk: Desk) -> dict[str, Any]:
+    began = time.monotonic()
+
+    def used() -> float:
+        return 2.0 if desk.stop() else (time.monotonic() - began) / ANSWERS_S
+
+    came = ask(build, asked.change, asked.around.came(asked.year), Patience(used))
+    # What is new in them is marked as such: whoever takes one gives it an identity.
+    documents = [b.model_dump_json() for b in came.builds]
+    return QuestionCame(answer=came.answer, documents=documents).model_dump(mode="json")
 
 
 def _feeds(build: Build, asked: FeedsAsked, desk: Desk) -> None:

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from .goals import map_goals
 from .judged_offers import judged
-from .mapped import Mapped, fed, map_it, supplies_that_do
+from .mapped import Mapped, fed, map_it, map_soon, supplies_that_do
 from .positions import Effect, effects
 from .reach import ways_to_reach
 from .stay import ways_to_stay
@@ -22,6 +22,7 @@ __all__ = [
     "judged",
     "map_goals",
     "map_it",
+    "map_soon",
     "supplies_that_do",
     "ways_to_reach",
     "ways_to_stay",

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterable, Iterator
+from collections.abc import Callable, Iterable, Iterator
 from dataclasses import dataclass, replace
 from typing import Literal, NamedTuple
 
@@ -33,6 +33,7 @@ from ..supplies.compare import Candidate
 from ..supplies.kits import Kit, ranked
 from ..things.adapters import Adapter, Extension
 from ..things.build import Build
+from ..things.buying import Price, cheapest_first
 from ..wiring import Wired
 
 #: Repairs that are worked out at the most.
@@ -104,8 +105,40 @@ def map_it(
         return Mapped(
             build=build, status="impossible", proven=True, facts=facts, undecided=undecided
         )
-    ways = by_price(build, _first(repairs(build, partial, stock, stop, supplies)))
+    ways = by_price(build, _first(repairs(build, partial.unfed, stock, stop, supplies)))
     return replace(_with(build, partial), facts=facts, left=left, undecided=undecided, repairs=ways)
+
+
+def map_soon(
+    build: Build,
+    wish: Wish,
+    stock: Iterable[InStock],
+    partly: Callable[[], bool],
+    enough: Callable[[], bool],
+) -> Mapped:
+    """The same for who waits: without saying why no more can be fed; as much as can be until
+    `partly` says to go on without, repairs until it is `enough`."""
+    if not Wired(build).inputs:
+        return Mapped(build=build, status="nothing", proven=True)
+    try:
+        mapping = solve(build, wish)
+    except NotDecided as error:
+        return Mapped(build=build, status="not decided", proven=False, undecided=str(error))
+    if mapping is not None:
+        return _with(build, mapping)
+    if (boxed := _from_boxes(build, wish, None)) is not None:
+        return boxed
+    try:
+        partial = solve(build, replace(wish, partial=True), Progress(stop=partly))
+    except NotDecided:
+        partial = None
+    a = analyse(build)
+    unfed = partial.unfed if partial else tuple(a.needed - a.wired.live)
+    ways = by_price(build, _first(repairs(build, unfed, stock, enough)))
+    mapped = (
+        _with(build, partial) if partial else Mapped(build=build, status="impossible", proven=True)
+    )
+    return replace(mapped, repairs=ways)
 
 
 def _from_boxes(build: Build, wish: Wish, progress: Progress | None) -> Mapped | None:
@@ -171,9 +204,9 @@ def by_price(build: Build, several: Iterable[Repair]) -> tuple[Repair, ...]:
     """Repairs by what they cost, last those of which nobody knows it; then by how many plugs and
     port ends they move."""
 
-    def key(r: Repair) -> tuple[bool, float, int]:
+    def key(r: Repair) -> tuple[bool, float, int, int]:
         then = applied(r.added.to(build), r.found)
-        return r.cost is None, r.cost or 0.0, sum(s.ends for s in swaps(build, then))
+        return cheapest_first(Price(r.cost, sum(s.ends for s in swaps(build, then))))
 
     return tuple(sorted(several, key=key))
 
@@ -193,8 +226,8 @@ def supplies_that_do(build: Build, kits: Iterable[Kit], year: int) -> Iterator[O
     best first; judged only where they are wanted."""
     several = ranked(kits, analyse(build, year).asked)
 
-    def key(c: Candidate[Kit]) -> tuple[bool, bool, float]:
-        return c.of.source != "owned", c.of.price is None, c.of.price or 0.0
+    def key(c: Candidate[Kit]) -> tuple[bool, tuple[bool, float, int, int]]:
+        return c.of.source != "owned", cheapest_first(Price(c.of.price))
 
     for c in sorted(several, key=key):
         if c.result.verdict in ("right size", "a little short", "too big"):

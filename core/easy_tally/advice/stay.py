@@ -8,7 +8,7 @@ from __future__ import annotations
 import math
 from collections.abc import Callable, Iterable, Sequence
 
-from ..analysis.analyse import tried
+from ..analysis.analyse import sized
 from ..analysis.facts import Analysis
 from ..base.errors import EasyTallyError
 from ..editing import AddBetween, AddCable, ChangeBuild, ChangePart, Edit
@@ -17,7 +17,7 @@ from ..supplies.checks import OF_SIZE
 from ..supplies.living import is_coded_for
 from ..things.adapters import Adapter
 from ..things.build import Build
-from ..things.buying import ToBuy
+from ..things.buying import Price, cheapest_first, to_be_had
 from ..things.cables import Cable
 from ..things.parts import Card
 from .ways import Way
@@ -52,11 +52,9 @@ def ways_to_stay(a: Analysis, stock: Iterable[InStock] = ()) -> tuple[Way, ...]:
             if isinstance(s.thing, Adapter) and is_coded_for(s.thing, a.asked, needed)
         )
         ways.append(_lead(a, list(coded)))
-    return tuple(sorted((w for w in ways if w is not None), key=_by_cost))
-
-
-def _by_cost(way: Way) -> tuple[bool, float]:
-    return way.cost is None, way.cost or 0.0
+    return tuple(
+        sorted((w for w in ways if w is not None), key=lambda w: cheapest_first(Price(w.cost)))
+    )
 
 
 def _fails(a: Analysis, id: str) -> bool:
@@ -68,7 +66,7 @@ def _lead(a: Analysis, stock: Sequence[InStock]) -> Way | None:
     short."""
     family = a.build.supply.family if a.build.supply else ""
     for s in stock:
-        bought = None if s.owned else ToBuy(price=s.price)
+        bought = to_be_had(s.owned, s.price)
         thing = s.thing.model_copy(update={"to_buy": bought})
         edit: Edit
         if isinstance(thing, Adapter):
@@ -78,7 +76,7 @@ def _lead(a: Analysis, stock: Sequence[InStock]) -> Way | None:
         else:
             continue
         changed = _with(a, edit)
-        if changed is not None and not _fails(tried(a, changed), "ports"):
+        if changed is not None and not _fails(sized(a, changed), "ports"):
             id, name = type(thing).__name__.lower(), thing.name
             return Way(id=id, edit=edit, name=name, owned=s.owned, cost=s.cost)
     return None
@@ -111,7 +109,7 @@ def _power_limit(a: Analysis, card: Card) -> Way | None:
 
     def does(watts: int) -> bool:
         changed = _with(a, _limit(card, watts, power.likely))
-        return changed is not None and _does(tried(a, changed))
+        return changed is not None and _does(sized(a, changed))
 
     best = _highest(least, most, does)
     if best is None:
@@ -156,7 +154,7 @@ def _house_rule(a: Analysis) -> Way | None:
 
     def does(percent: int) -> bool:
         changed = _with(a, edit(percent))
-        return changed is not None and _does(tried(a, changed))
+        return changed is not None and _does(sized(a, changed))
 
     best = _highest(0, math.ceil(a.build.house_rules.headroom * 100) - 1, does)
     return None if best is None else Way(id="headroom", edit=edit(best), share=best / 100)

@@ -34,11 +34,21 @@ def analyse(
     """Compute everything about a build: wiring, loads, tally, supply, runs, board, findings; what
     depends on age by the `year` that it is; what lies in the `drawer` is at hand. What of it was
     worked out before is taken from `memory`, and left there."""
+    a = _judged(_loaded(build, year, memory, drawer))
+    if build.supply is not None:
+        a = replace(a, supply=check_supply(build.supply, a.asked))
+    return replace(a, findings=findings(a))
+
+
+def _loaded(
+    build: Build, year: int | None, memory: Memory, drawer: tuple[Adapter, ...]
+) -> Analysis:
+    """What a build draws and what the rules ask for; nothing is judged yet."""
     wired = Wired(build, memory)
     loads = loads_of(wired)
     tally = tally_of(wired, loads)
     spiking = spikes(wired, loads)
-    a = Analysis(
+    return Analysis(
         wired=wired,
         loads=loads,
         tally=tally,
@@ -52,10 +62,6 @@ def analyse(
         year=year,
         drawer=drawer,
     )
-    a = _judged(a)
-    if build.supply is not None:
-        a = replace(a, supply=check_supply(build.supply, a.asked))
-    return replace(a, findings=findings(a))
 
 
 def _judged(a: Analysis) -> Analysis:
@@ -114,3 +120,11 @@ def tried(a: Analysis, build: Build) -> Analysis:
     """The analysis of a build as it would be, in the year of `a`. What is only tried takes what was
     worked out, and leaves nothing of its own behind."""
     return analyse(build, a.year, a.wired.memory.aside(), a.drawer)
+
+
+def sized(a: Analysis, build: Build) -> Analysis:
+    """The same as `tried`, of the supply alone: no run is judged and nothing is found."""
+    then = _loaded(build, a.year, a.wired.memory.aside(), a.drawer)
+    if build.supply is None:
+        return then
+    return replace(then, supply=check_supply(build.supply, then.asked))

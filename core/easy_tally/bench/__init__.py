@@ -8,7 +8,8 @@ from .history import Sitting, sittings
 from .joints import MOST_MATINGS, WARN_MATINGS, Joint, Look
 from .older import Ticked, acts_of_older
 from .order import GROUP_WORDS
-from .plan import Placed, Plan, joint_words, plan, steps
+from .pace import Pace, pace
+from .plan import Placed, Plan, bad_of, joint_words, plan, steps
 from .record import ACTS, Act, Noted, Standing, in_force, owner, standing
 from .steps import AnswerOfStep, Step
 from .steps_in import opening_of
@@ -29,6 +30,7 @@ __all__ = [
     "Known",
     "Look",
     "Noted",
+    "Pace",
     "Placed",
     "Plan",
     "Sitting",
@@ -36,6 +38,7 @@ __all__ = [
     "Step",
     "Ticked",
     "acts_of_older",
+    "bad_of",
     "found_parts",
     "found_places",
     "found_whole",
@@ -44,6 +47,7 @@ __all__ = [
     "joint_words",
     "opening_of",
     "owner",
+    "pace",
     "plan",
     "sittings",
     "standing",

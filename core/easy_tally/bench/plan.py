@@ -5,7 +5,7 @@ from __future__ import annotations
 
 from collections.abc import Iterable, Iterator, Mapping
 from dataclasses import dataclass
-from typing import Literal
+from typing import Literal, get_args
 
 from ..analysis import Analysis
 from .covers import Known
@@ -181,6 +181,17 @@ def _tools(bench: Bench, placed: list[Placed]) -> Iterator[str]:
     plugged = any(a.act == "plugged" for p in placed if p.state == "open" for a in p.acts)
     tools = [t for end in moved if (i := bench.known.get(owner(end))) for t in hand_of(i.of).tools]
     yield from dict.fromkeys((*tools, *((TORCH, TIES) if plugged or moved else ())))
+
+
+def bad_of(record: Iterable[Noted]) -> dict[str, Bad]:
+    """What was found at which step and stops the work, until somebody looked at it."""
+    bad: dict[str, Bad] = {}
+    for entry in record:
+        if entry.kind in get_args(Bad):
+            bad[entry.step] = entry.kind  # type: ignore[assignment]
+        elif entry.kind == "looked at":
+            bad.pop(entry.step, None)
+    return bad
 
 
 def _stopped(bad_steps: Mapping[str, Bad]) -> str:

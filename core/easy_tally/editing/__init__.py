@@ -10,6 +10,7 @@ from typing import Annotated
 
 from pydantic import Field
 
+from .become import Become
 from .between import AddBetween, ChangeBetween, RemoveBetween
 from .build import ChangeBuild
 from .cables import AddCable, ChangeCable, RemoveCable
@@ -33,6 +34,7 @@ Edit = Annotated[
     | ChangeCable
     | RemoveCable
     | AddBetween
+    | Become
     | ChangeBetween
     | RemoveBetween
     | Connect
@@ -53,6 +55,7 @@ __all__ = [
     "AddPart",
     "AddParts",
     "Added",
+    "Become",
     "ChangeBetween",
     "ChangeBuild",
     "ChangeCable",

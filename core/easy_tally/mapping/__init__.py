@@ -10,7 +10,7 @@ from .goals import KEPT, MOVES, goals_of
 from .model.scenarios import scenarios_of
 from .model.world import world
 from .program import Facts, Program, Stopped
-from .repairs import repairs, repairs_of_reach
+from .repairs import other_supplies, repairs, repairs_of_reach
 from .solve import GoalValue, Mapping, Progress, Wish, Wished, applied, moved, solve, wish
 from .steps import InStock, OtherSupply, Repair, Step, by_cost
 from .swap import Needed, Swap, bill, swaps
@@ -40,6 +40,7 @@ __all__ = [
     "by_cost",
     "goals_of",
     "moved",
+    "other_supplies",
     "repairs",
     "repairs_of_reach",
     "scenarios_of",

@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterable, Iterator
 from itertools import combinations
 
+from ..things.buying import Price, cheapest_first
 from ..things.cables import SocketRef
 from .going import Going, Limited
 from .steps import MOST, Repair, Step, cost_of
@@ -59,10 +60,9 @@ def _by_part(unfed: tuple[str, ...]) -> dict[str, frozenset[str]]:
     return {p: frozenset(r for r in unfed if SocketRef.read(r).part == p) for p in parts}
 
 
-def _price(steps: Iterable[Step]) -> tuple[bool, float, int]:
+def _price(steps: Iterable[Step]) -> tuple[tuple[bool, float, int, int], int]:
     several = list(steps)
-    cost = cost_of(several)
-    return cost is None, cost or 0.0, sum(s.count for s in several)
+    return cheapest_first(Price(cost_of(several))), sum(s.count for s in several)
 
 
 def _may_be(steps: list[Step]) -> bool:

@@ -10,7 +10,7 @@ from ..editing.taken import Added
 from ..standards.connectors import PLUGS, PlugKind, SocketKind
 from ..things.adapters import Adapter, Extension
 from ..things.build import Build
-from ..things.buying import ToBuy
+from ..things.buying import to_be_had
 from ..things.cables import Cable, SocketRef
 from ..things.fits import goes_into
 from ..things.parts import Card
@@ -28,39 +28,40 @@ LOWEST_LIMIT = 0.5
 
 def repairs(
     build: Build,
-    partial: Mapping,
+    unfed: tuple[str, ...],
     stock: Iterable[InStock],
     stop: Callable[[], bool] | None = None,
     supplies: Iterable[OtherSupply] = (),
 ) -> Iterator[Repair]:
-    """Repairs: a house rule, a lower power limit, what is owned, what is bought; where none of
-    these does by itself, up to three together; and last another supply."""
+    """Repairs of a build of which some inputs are left unfed: a house rule, a lower power limit,
+    what is owned, what is bought; where none of these does by itself, up to three together; and
+    last another supply."""
     goes = Going(build, stop)
     does = False
-    several = sorted(_fitting(build, partial.unfed, stock), key=_in_order)
-    for repair in _singles(goes, partial, several):
+    several = sorted(_fitting(build, unfed, stock), key=_in_order)
+    for repair in _singles(goes, unfed, several):
         does = True
         yield repair
     if not does:
         # One that is fed may have to give way to another.
         cards = {c.key: c for c in _limited(build, {p.key for p in build.parts})}
-        yield from combined(goes, partial.unfed, _candidates(build, cards.values(), several), cards)
+        yield from combined(goes, unfed, _candidates(build, cards.values(), several), cards)
     yield from _supplies(goes, supplies)
 
 
-def _singles(goes: Going, partial: Mapping, several: list[InStock]) -> Iterator[Repair]:
+def _singles(goes: Going, unfed: tuple[str, ...], several: list[InStock]) -> Iterator[Repair]:
     yield from _rules(goes)
-    unfed = {SocketRef.read(ref).part for ref in partial.unfed}
-    for card in _limited(goes.build, unfed):
+    parts = {SocketRef.read(ref).part for ref in unfed}
+    for card in _limited(goes.build, parts):
         if (step := goes.highest(card, ())) and (repair := goes.by(step)):
             yield repair
     yield from _things(goes, several)
 
 
-def _in_order(s: InStock) -> tuple[bool, bool, float, int]:
+def _in_order(s: InStock) -> tuple[bool, tuple[bool, float, int, int], int]:
     """What is owned first, then by price, cables first."""
     kinds = (Cable, Adapter, Extension)
-    return not s.owned, *by_cost(s), kinds.index(type(s.thing))
+    return not s.owned, by_cost(s), kinds.index(type(s.thing))
 
 
 def _candidates(build: Build, cards: Iterable[Limited], several: list[InStock]) -> Iterator[Step]:
@@ -228,13 +229,19 @@ def _things(goes: Going, several: list[InStock]) -> Iterator[Repair]:
                 break
 
 
-def _supplies(goes: Going, supplies: Iterable[OtherSupply]) -> Iterator[Repair]:
+def other_supplies(
+    build: Build, supplies: Iterable[OtherSupply], stop: Callable[[], bool] | None = None
+) -> Iterator[Repair]:
     """Other supplies with which there is a map; one that is owned, and one that is not."""
+    yield from _supplies(Going(build, stop), supplies)
+
+
+def _supplies(goes: Going, supplies: Iterable[OtherSupply]) -> Iterator[Repair]:
     told: set[bool] = set()
     for s in supplies:
         if s.owned in told:
             continue
-        bought = None if s.owned else ToBuy(price=s.price)
+        bought = to_be_had(s.owned, s.price)
         taken = Added(supply=s.supply.model_copy(update={"to_buy": bought}), box=s.cables)
         cost = 0.0 if s.owned else s.price
         step = Step(id="supply", name=s.supply.name, owned=s.owned, cost=cost, sets=taken)

@@ -67,6 +67,9 @@ class Wish:
     partial: bool = False
     #: Look at few ways through what stands in between: what is found holds, nothing is proven.
     quick: bool = False
+    #: Of the maps that come to the same, look for the one that moves the least. Where as much as
+    #: can be is kept anyway hardly any does better.
+    least_moves: bool = True
 
 
 #: What may be mapped: all anew, the rest beside what is there, one part's sockets, or as little
@@ -128,7 +131,7 @@ def solve(build: Build, wish: Wish = Wish(), progress: Progress | None = None) -
             return None
         raise NotDecided("Too many ways of plugging to look at all of them; none was found.")
     every = len(values) == len(goals)
-    if every and any(r.connections for r in build.runs):
+    if every and wish.least_moves and any(r.connections for r in build.runs):
         try:
             programs, moved = _fewest_moves(build, wish, programs, goals, values, told.stop)
             values.append(moved)

@@ -10,7 +10,7 @@ from ..editing.taken import Added
 from ..editing.valid import fresh_key, keys_of
 from ..things.adapters import Adapter, Extension
 from ..things.build import Build
-from ..things.buying import ToBuy
+from ..things.buying import Price, cheapest_first, to_be_had
 from ..things.cables import Cable
 from ..things.supply import Supply
 from .solve import Mapping
@@ -99,9 +99,9 @@ def cost_of(steps: Iterable[Step]) -> float | None:
     return None if None in costs else sum(c for c in costs if c is not None)
 
 
-def by_cost(s: InStock) -> tuple[bool, float]:
-    """What costs nothing first, then by price, and last what nobody gave a price."""
-    return s.cost is None, s.cost or 0.0
+def by_cost(s: InStock) -> tuple[bool, float, int, int]:
+    """By what one of it costs."""
+    return cheapest_first(Price(s.cost))
 
 
 def together(build: Build, steps: Iterable[Step]) -> Added:
@@ -131,5 +131,5 @@ def together(build: Build, steps: Iterable[Step]) -> Added:
 def _taken(s: InStock, taken: set[str]) -> Thing:
     key = fresh_key(s.thing.key, taken)
     taken.add(key)
-    bought = None if s.owned else ToBuy(price=s.price)
+    bought = to_be_had(s.owned, s.price)
     return s.thing.model_copy(update={"key": key, "to_buy": bought})

@@ -7,7 +7,7 @@ from .assumed.assumptions import Assumptions
 from .assumed.presets import PRESETS
 from .boxed import Boxed
 from .build import FORMAT_VERSION, Build
-from .buying import ToBuy
+from .buying import Price, ToBuy, cheapest_first, to_be_had
 from .cables import Cable, Connection, Plug, RailPins, Run, SocketRef, SupplyEnd
 from .case import Case
 from .individuals import (
@@ -74,6 +74,7 @@ __all__ = [
     "Plug",
     "Port",
     "PortGroup",
+    "Price",
     "Processor",
     "RailPins",
     "Run",
@@ -83,6 +84,7 @@ __all__ = [
     "Supply",
     "SupplyEnd",
     "ToBuy",
+    "cheapest_first",
     "identity_of",
     "individuals",
     "kept",
@@ -90,5 +92,6 @@ __all__ = [
     "same",
     "settled",
     "ties",
+    "to_be_had",
     "unsettled",
 ]

@@ -48,6 +48,8 @@ def whole(row: Build, status: int = 200) -> HttpResponse:
     return answer(
         ("key", dump(str, row.key)),
         ("version", dump(int, row.version)),
+        ("began_as", dump(str, row.began_as)),
+        ("began_name", dump(str, actions.began_name(row))),
         ("doc", worked.analysis.build.model_dump_json().encode()),
         ("result", dump(Compact, worked.result)),
         ("history", _history(actions.titles(row))),

@@ -15,7 +15,7 @@ from owners.models import owner_of
 from owners.thrown import InBin
 
 from builds import actions, history, listing, results, schemas, store
-from builds.routes.answering import whole
+from builds.routes.answering import whole, written
 
 router = Router()
 
@@ -57,6 +57,35 @@ def remove_build(request: HttpRequest, key: str) -> tuple[int, None]:
     """Throw a build away: thirty days it lies in the bin, with its history, record, photos and
     readings."""
     actions.remove(owner_of(request), key)
+    return 204, None
+
+
+@router.post("/builds/{key}/copy", response={201: schemas.BuildOut}, operation_id="copyBuild")
+def copy_build(request: HttpRequest, key: str, body: schemas.NameIn) -> HttpResponse:
+    """Copy a build as one of its own."""
+    owner = owner_of(request)
+    name = body.name.strip() or f"{actions.name_of(owner, key)[:70]}, copy"
+    return whole(actions.copy(owner, key, name), 201)
+
+
+@router.post("/builds/{key}/variant", response={201: schemas.BuildOut}, operation_id="makeVariant")
+def make_variant(request: HttpRequest, key: str, body: schemas.NameIn) -> HttpResponse:
+    """Make a variant of a build: it begins as that one and knows it."""
+    owner = owner_of(request)
+    name = body.name.strip() or f"{actions.name_of(owner, key)[:68]}, variant"
+    return whole(actions.make_variant(owner, key, name), 201)
+
+
+@router.post("/builds/{key}/take-variant", response=schemas.WrittenOut, operation_id="takeVariant")
+def take_variant(request: HttpRequest, key: str, body: schemas.TakeVariantIn) -> HttpResponse:
+    """Make a build what a variant of it is: one change, taken back by one undo."""
+    return written(actions.take_variant(owner_of(request), key, body.base_version, body.variant))
+
+
+@router.put("/builds/{key}/group", response={204: None}, operation_id="putInGroup")
+def put_in_group(request: HttpRequest, key: str, body: schemas.GroupIn) -> tuple[int, None]:
+    """Put a build into a group."""
+    actions.put_in_group(owner_of(request), key, body.group)
     return 204, None
 
 

@@ -21,7 +21,7 @@ from easy_tally.publishing import (
     week_answer,
 )
 from easy_tally.supplies import Offered, asked_of
-from easy_tally.things import ToBuy
+from easy_tally.things import to_be_had
 from ninja import Query, Router
 from owners.models import owner_of
 
@@ -36,7 +36,7 @@ def take_supply(request: HttpRequest, key: str, body: schemas.TakeIn) -> HttpRes
     """Take a supply of the catalogue or of the drawer, with its cables."""
     owner = owner_of(request)
     kit = candidates.kit(owner, body.slug, results.current(actions.find(owner, key)))
-    bought = None if kit.source == "owned" else ToBuy(price=kit.price)
+    bought = to_be_had(kit.source == "owned", kit.price)
     supply = kit.supply.model_copy(update={"to_buy": bought})
     edit = TakeSupply(supply=supply, cables=kit.cables, release=body.release)
     return written(actions.act(owner, key, body.base_version, edit))

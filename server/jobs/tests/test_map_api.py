@@ -17,7 +17,7 @@ from easy_tally.files import build_file
 from work.exchange import GONE_S, Exchange
 from work.worker import QUEUE, work_on
 
-from jobs import maps
+from jobs import rows
 from jobs.models import MapJob
 
 CURLEW = (ROOT / "demo/builds/curlew.tally.json").read_text(encoding="utf-8")
@@ -42,7 +42,7 @@ def workers(case: ApiCase) -> Iterator[Apart]:
     """Maps are asked of workers that are somewhere else."""
     with TemporaryDirectory() as folder:
         at = Apart(f"{folder}/queue.sqlite3", QUEUE)
-        with patch.object(maps, "exchange", return_value=at):
+        with patch.object(rows, "exchange", return_value=at):
             yield at
         at.huey.storage.close()
 

@@ -68,6 +68,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/builds/{key}/copy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Copy Build
+         * @description Copy a build as one of its own.
+         */
+        post: operations["copyBuild"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/builds/{key}/variant": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Make Variant
+         * @description Make a variant of a build: it begins as that one and knows it.
+         */
+        post: operations["makeVariant"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/builds/{key}/take-variant": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Take Variant
+         * @description Make a build what a variant of it is: one change, taken back by one undo.
+         */
+        post: operations["takeVariant"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/builds/{key}/group": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Put In Group
+         * @description Put a build into a group.
+         */
+        put: operations["putInGroup"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/bin/builds": {
         parameters: {
             query?: never;
@@ -1172,6 +1252,94 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/builds/{key}/questions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Questions
+         * @description The questions that were asked last, the newest first.
+         */
+        get: operations["listQuestions"];
+        put?: never;
+        /**
+         * Ask
+         * @description Ask what becomes of a build by a change. What is not understood is asked back.
+         */
+        post: operations["askQuestion"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/builds/{key}/questions/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Question
+         * @description A question, and its answer as far as that is.
+         */
+        get: operations["getQuestion"];
+        put?: never;
+        post?: never;
+        /**
+         * Drop
+         * @description Forget a question.
+         */
+        delete: operations["dropQuestion"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/builds/{key}/questions/{id}/take": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Take
+         * @description Make the build what an answer tells of: one change, taken back by one undo.
+         */
+        post: operations["takeAnswer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/builds/{key}/questions/{id}/variant": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Variant
+         * @description Make what an answer tells of a variant of the build; also where that has changed since.
+         */
+        post: operations["variantOfAnswer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/builds/{key}/bench": {
         parameters: {
             query?: never;
@@ -1938,6 +2106,10 @@ export interface components {
              * Format: date-time
              */
             changed_at: string;
+            /** Group */
+            group: string;
+            /** Began As */
+            began_as: string;
             strip: components["schemas"]["Strip"] | null;
             overall: components["schemas"]["Overall"] | null;
             /** Problem */
@@ -2749,7 +2921,7 @@ export interface components {
             /** Key */
             key: string;
             /** Edit */
-            edit: (components["schemas"]["AddPart"] | components["schemas"]["AddParts"] | components["schemas"]["ChangePart"] | components["schemas"]["TakeEntry"] | components["schemas"]["RemovePart"] | components["schemas"]["ChangeBuild"] | components["schemas"]["TakeSupply"] | components["schemas"]["ChangeSupply"] | components["schemas"]["AddCable"] | components["schemas"]["ChangeCable"] | components["schemas"]["RemoveCable"] | components["schemas"]["AddBetween"] | components["schemas"]["ChangeBetween"] | components["schemas"]["RemoveBetween"] | components["schemas"]["Connect"] | components["schemas"]["Exchange"] | components["schemas"]["FindOut"] | components["schemas"]["Park"] | components["schemas"]["Pin"] | components["schemas"]["PlugIn"] | components["schemas"]["SwapPlugs"] | components["schemas"]["TakeMap"] | components["schemas"]["Unplug"]) | null;
+            edit: (components["schemas"]["AddPart"] | components["schemas"]["AddParts"] | components["schemas"]["ChangePart"] | components["schemas"]["TakeEntry"] | components["schemas"]["RemovePart"] | components["schemas"]["ChangeBuild"] | components["schemas"]["TakeSupply"] | components["schemas"]["ChangeSupply"] | components["schemas"]["AddCable"] | components["schemas"]["ChangeCable"] | components["schemas"]["RemoveCable"] | components["schemas"]["AddBetween"] | components["schemas"]["Become"] | components["schemas"]["ChangeBetween"] | components["schemas"]["RemoveBetween"] | components["schemas"]["Connect"] | components["schemas"]["Exchange"] | components["schemas"]["FindOut"] | components["schemas"]["Park"] | components["schemas"]["Pin"] | components["schemas"]["PlugIn"] | components["schemas"]["SwapPlugs"] | components["schemas"]["TakeMap"] | components["schemas"]["Unplug"]) | null;
         };
         /**
          * Backplane
@@ -2830,6 +3002,24 @@ export interface components {
             to_h: number;
             /** Price Kwh */
             price_kwh: number;
+        };
+        /**
+         * Become
+         * @description Make a build what another one is; it keeps its own name and note.
+         */
+        Become: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "become";
+            build: components["schemas"]["Build"];
+            /**
+             * Words
+             * @description what that is, for the history
+             * @default
+             */
+            words?: string;
         };
         /**
          * BetweenAnswer
@@ -3380,13 +3570,17 @@ export interface components {
         };
         /**
          * BuildOut
-         * @description A build, whole, with its result.
+         * @description A build, whole, with its result. Of a variant: the build that it began as.
          */
         BuildOut: {
             /** Key */
             key: string;
             /** Version */
             version: number;
+            /** Began As */
+            began_as: string;
+            /** Began Name */
+            began_name: string;
             doc: components["schemas"]["Build"];
             result: components["schemas"]["Compact"];
             history: components["schemas"]["History"];
@@ -4526,7 +4720,7 @@ export interface components {
             /** Means */
             means: ("over" | "unknown" | "tight" | "within") | ("fits" | "may not fit" | "does not fit");
             /** Edit */
-            edit?: (components["schemas"]["AddPart"] | components["schemas"]["AddParts"] | components["schemas"]["ChangePart"] | components["schemas"]["TakeEntry"] | components["schemas"]["RemovePart"] | components["schemas"]["ChangeBuild"] | components["schemas"]["TakeSupply"] | components["schemas"]["ChangeSupply"] | components["schemas"]["AddCable"] | components["schemas"]["ChangeCable"] | components["schemas"]["RemoveCable"] | components["schemas"]["AddBetween"] | components["schemas"]["ChangeBetween"] | components["schemas"]["RemoveBetween"] | components["schemas"]["Connect"] | components["schemas"]["Exchange"] | components["schemas"]["FindOut"] | components["schemas"]["Park"] | components["schemas"]["Pin"] | components["schemas"]["PlugIn"] | components["schemas"]["SwapPlugs"] | components["schemas"]["TakeMap"] | components["schemas"]["Unplug"]) | null;
+            edit?: (components["schemas"]["AddPart"] | components["schemas"]["AddParts"] | components["schemas"]["ChangePart"] | components["schemas"]["TakeEntry"] | components["schemas"]["RemovePart"] | components["schemas"]["ChangeBuild"] | components["schemas"]["TakeSupply"] | components["schemas"]["ChangeSupply"] | components["schemas"]["AddCable"] | components["schemas"]["ChangeCable"] | components["schemas"]["RemoveCable"] | components["schemas"]["AddBetween"] | components["schemas"]["Become"] | components["schemas"]["ChangeBetween"] | components["schemas"]["RemoveBetween"] | components["schemas"]["Connect"] | components["schemas"]["Exchange"] | components["schemas"]["FindOut"] | components["schemas"]["Park"] | components["schemas"]["Pin"] | components["schemas"]["PlugIn"] | components["schemas"]["SwapPlugs"] | components["schemas"]["TakeMap"] | components["schemas"]["Unplug"]) | null;
         };
         /**
          * Header
@@ -5693,7 +5887,7 @@ export interface components {
             /** Text */
             text: string;
             /** Edit */
-            edit?: (components["schemas"]["AddPart"] | components["schemas"]["AddParts"] | components["schemas"]["ChangePart"] | components["schemas"]["TakeEntry"] | components["schemas"]["RemovePart"] | components["schemas"]["ChangeBuild"] | components["schemas"]["TakeSupply"] | components["schemas"]["ChangeSupply"] | components["schemas"]["AddCable"] | components["schemas"]["ChangeCable"] | components["schemas"]["RemoveCable"] | components["schemas"]["AddBetween"] | components["schemas"]["ChangeBetween"] | components["schemas"]["RemoveBetween"] | components["schemas"]["Connect"] | components["schemas"]["Exchange"] | components["schemas"]["FindOut"] | components["schemas"]["Park"] | components["schemas"]["Pin"] | components["schemas"]["PlugIn"] | components["schemas"]["SwapPlugs"] | components["schemas"]["TakeMap"] | components["schemas"]["Unplug"]) | null;
+            edit?: (components["schemas"]["AddPart"] | components["schemas"]["AddParts"] | components["schemas"]["ChangePart"] | components["schemas"]["TakeEntry"] | components["schemas"]["RemovePart"] | components["schemas"]["ChangeBuild"] | components["schemas"]["TakeSupply"] | components["schemas"]["ChangeSupply"] | components["schemas"]["AddCable"] | components["schemas"]["ChangeCable"] | components["schemas"]["RemoveCable"] | components["schemas"]["AddBetween"] | components["schemas"]["Become"] | components["schemas"]["ChangeBetween"] | components["schemas"]["RemoveBetween"] | components["schemas"]["Connect"] | components["schemas"]["Exchange"] | components["schemas"]["FindOut"] | components["schemas"]["Park"] | components["schemas"]["Pin"] | components["schemas"]["PlugIn"] | components["schemas"]["SwapPlugs"] | components["schemas"]["TakeMap"] | components["schemas"]["Unplug"]) | null;
         };
         /**
          * RemoveBetween
@@ -6452,32 +6646,15 @@ export interface components {
             text: string;
         };
         /**
-         * InBin
-         * @description A thing in the bin: what kind, its key, its name, when it was thrown away and until when it
-         *     is kept.
+         * NameIn
+         * @description A name for a copy, or for a variant; none: one is given.
          */
-        InBin: {
+        NameIn: {
             /**
-             * Kind
-             * @enum {string}
+             * Name
+             * @default
              */
-            kind: "part" | "readings" | "photo" | "build";
-            /** Key */
-            key: string;
-            /** Name */
-            name: string;
-            /** Thrown */
-            thrown: string;
-            /** Until */
-            until: string;
-        };
-        /**
-         * BackOut
-         * @description A build that came out of the bin, by its key.
-         */
-        BackOut: {
-            /** Key */
-            key: string;
+            name?: string;
         };
         /**
          * ChangedOut
@@ -6526,6 +6703,52 @@ export interface components {
             history: components["schemas"]["History"];
         };
         /**
+         * TakeVariantIn
+         * @description Make the build what a variant of it is.
+         */
+        TakeVariantIn: {
+            /** Base Version */
+            base_version: number;
+            /** Variant */
+            variant: string;
+        };
+        /**
+         * GroupIn
+         * @description The group that a build is put into; empty: none.
+         */
+        GroupIn: {
+            /** Group */
+            group: string;
+        };
+        /**
+         * InBin
+         * @description A thing in the bin: what kind, its key, its name, when it was thrown away and until when it
+         *     is kept.
+         */
+        InBin: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "part" | "readings" | "photo" | "build";
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /** Thrown */
+            thrown: string;
+            /** Until */
+            until: string;
+        };
+        /**
+         * BackOut
+         * @description A build that came out of the bin, by its key.
+         */
+        BackOut: {
+            /** Key */
+            key: string;
+        };
+        /**
          * ActIn
          * @description An edit, and the version that it was made on.
          */
@@ -6533,7 +6756,7 @@ export interface components {
             /** Base Version */
             base_version: number;
             /** Action */
-            action: components["schemas"]["AddPart"] | components["schemas"]["AddParts"] | components["schemas"]["ChangePart"] | components["schemas"]["TakeEntry"] | components["schemas"]["RemovePart"] | components["schemas"]["ChangeBuild"] | components["schemas"]["TakeSupply"] | components["schemas"]["ChangeSupply"] | components["schemas"]["AddCable"] | components["schemas"]["ChangeCable"] | components["schemas"]["RemoveCable"] | components["schemas"]["AddBetween"] | components["schemas"]["ChangeBetween"] | components["schemas"]["RemoveBetween"] | components["schemas"]["Connect"] | components["schemas"]["Exchange"] | components["schemas"]["FindOut"] | components["schemas"]["Park"] | components["schemas"]["Pin"] | components["schemas"]["PlugIn"] | components["schemas"]["SwapPlugs"] | components["schemas"]["TakeMap"] | components["schemas"]["Unplug"];
+            action: components["schemas"]["AddPart"] | components["schemas"]["AddParts"] | components["schemas"]["ChangePart"] | components["schemas"]["TakeEntry"] | components["schemas"]["RemovePart"] | components["schemas"]["ChangeBuild"] | components["schemas"]["TakeSupply"] | components["schemas"]["ChangeSupply"] | components["schemas"]["AddCable"] | components["schemas"]["ChangeCable"] | components["schemas"]["RemoveCable"] | components["schemas"]["AddBetween"] | components["schemas"]["Become"] | components["schemas"]["ChangeBetween"] | components["schemas"]["RemoveBetween"] | components["schemas"]["Connect"] | components["schemas"]["Exchange"] | components["schemas"]["FindOut"] | components["schemas"]["Park"] | components["schemas"]["Pin"] | components["schemas"]["PlugIn"] | components["schemas"]["SwapPlugs"] | components["schemas"]["TakeMap"] | components["schemas"]["Unplug"];
         };
         /**
          * PreviewOut
@@ -6799,7 +7022,7 @@ export interface components {
             /** Text */
             text: string;
             /** Edit */
-            edit: components["schemas"]["AddPart"] | components["schemas"]["AddParts"] | components["schemas"]["ChangePart"] | components["schemas"]["TakeEntry"] | components["schemas"]["RemovePart"] | components["schemas"]["ChangeBuild"] | components["schemas"]["TakeSupply"] | components["schemas"]["ChangeSupply"] | components["schemas"]["AddCable"] | components["schemas"]["ChangeCable"] | components["schemas"]["RemoveCable"] | components["schemas"]["AddBetween"] | components["schemas"]["ChangeBetween"] | components["schemas"]["RemoveBetween"] | components["schemas"]["Connect"] | components["schemas"]["Exchange"] | components["schemas"]["FindOut"] | components["schemas"]["Park"] | components["schemas"]["Pin"] | components["schemas"]["PlugIn"] | components["schemas"]["SwapPlugs"] | components["schemas"]["TakeMap"] | components["schemas"]["Unplug"];
+            edit: components["schemas"]["AddPart"] | components["schemas"]["AddParts"] | components["schemas"]["ChangePart"] | components["schemas"]["TakeEntry"] | components["schemas"]["RemovePart"] | components["schemas"]["ChangeBuild"] | components["schemas"]["TakeSupply"] | components["schemas"]["ChangeSupply"] | components["schemas"]["AddCable"] | components["schemas"]["ChangeCable"] | components["schemas"]["RemoveCable"] | components["schemas"]["AddBetween"] | components["schemas"]["Become"] | components["schemas"]["ChangeBetween"] | components["schemas"]["RemoveBetween"] | components["schemas"]["Connect"] | components["schemas"]["Exchange"] | components["schemas"]["FindOut"] | components["schemas"]["Park"] | components["schemas"]["Pin"] | components["schemas"]["PlugIn"] | components["schemas"]["SwapPlugs"] | components["schemas"]["TakeMap"] | components["schemas"]["Unplug"];
         };
         /**
          * ElementAnswer
@@ -8027,6 +8250,260 @@ export interface components {
             /** Text */
             text: string;
         };
+        /**
+         * InsteadOut
+         * @description What a part may come in place of.
+         */
+        InsteadOut: {
+            /** Key */
+            key: string;
+            /** Words */
+            words: string;
+            /** Taken */
+            taken: boolean;
+        };
+        /**
+         * PriceAnswer
+         * @description What something costs: money (none: not known) in a currency, plugs and ports that move,
+         *     minutes at the bench (none: no record tells); in a phrase too.
+         */
+        PriceAnswer: {
+            /** Money */
+            money: number | null;
+            /** Currency */
+            currency: string;
+            /** Moves */
+            moves: number;
+            /** Minutes */
+            minutes: number | null;
+            /** Text */
+            text: string;
+        };
+        /**
+         * QuestionAnswer
+         * @description The answer to a question: whether it goes in, in a sentence; the six verdicts; ways that mend
+         *     what fails, the cheapest first; what is bought.
+         */
+        QuestionAnswer: {
+            /** Asked */
+            asked: string;
+            /** Build */
+            build: string;
+            /**
+             * Goes
+             * @enum {string}
+             */
+            goes: "goes in" | "goes in with" | "does not go in" | "not known";
+            /** Text */
+            text: string;
+            overall: components["schemas"]["Overall"];
+            price: components["schemas"]["PriceAnswer"];
+            /** Verdicts */
+            verdicts: components["schemas"]["VerdictAnswer"][];
+            /** Ways */
+            ways: components["schemas"]["WayAnswer"][];
+            /**
+             * To Buy
+             * @default []
+             */
+            to_buy?: string[];
+            /**
+             * Undecided
+             * @default
+             */
+            undecided?: string;
+        };
+        /**
+         * QuestionOut
+         * @description A question: what is open of it, with lines that would answer; or how far its answer is. `id`
+         *     0: it was not understood. `instead`: what its part may come in place of; `current`: it is of
+         *     the build as it is.
+         */
+        QuestionOut: {
+            /**
+             * Id
+             * @default 0
+             */
+            id?: number;
+            /** Text */
+            text: string;
+            /**
+             * Asked
+             * @default
+             */
+            asked?: string;
+            /**
+             * State
+             * @default open
+             */
+            state?: string;
+            /**
+             * Version
+             * @default 0
+             */
+            version?: number;
+            /**
+             * Current
+             * @default true
+             */
+            current?: boolean;
+            /**
+             * Question
+             * @default
+             */
+            question?: string;
+            /**
+             * Choices
+             * @default []
+             */
+            choices?: string[];
+            /**
+             * Unknown
+             * @default []
+             */
+            unknown?: string[];
+            /**
+             * Left Out
+             * @default []
+             */
+            left_out?: string[];
+            /**
+             * Instead
+             * @default []
+             */
+            instead?: components["schemas"]["InsteadOut"][];
+            /**
+             * Error
+             * @default
+             */
+            error?: string;
+            /**
+             * Waits
+             * @default
+             */
+            waits?: string;
+            /**
+             * Busy
+             * @default []
+             */
+            busy?: components["schemas"]["BusyOut"][];
+            answer?: components["schemas"]["QuestionAnswer"] | null;
+        };
+        /**
+         * VerdictAnswer
+         * @description One verdict: its deciding number, the same of the build as it is, a sentence, and what else
+         *     there is to be said. `was`: how it stands now.
+         */
+        VerdictAnswer: {
+            /**
+             * Id
+             * @enum {string}
+             */
+            id: "watts" | "leads" | "room" | "air" | "cost" | "work";
+            /** Title */
+            title: string;
+            /**
+             * Status
+             * @enum {string}
+             */
+            status: "pass" | "warn" | "fail" | "unknown" | "not checked";
+            /**
+             * Was
+             * @enum {string}
+             */
+            was: "pass" | "warn" | "fail" | "unknown" | "not checked";
+            /** Figure */
+            figure: string;
+            /** Now */
+            now: string;
+            /** Text */
+            text: string;
+            /**
+             * More
+             * @default []
+             */
+            more?: string[];
+            /**
+             * Schools
+             * @default []
+             */
+            schools?: string[];
+        };
+        /**
+         * WayAnswer
+         * @description A way to make it go, worked out on the whole build: what it does, which verdicts it mends,
+         *     what it costs, how each verdict then stands. `at`: its place among what may be taken.
+         */
+        WayAnswer: {
+            /** At */
+            at: number;
+            /** Text */
+            text: string;
+            /** Mends */
+            mends: ("watts" | "leads" | "room" | "air" | "cost" | "work")[];
+            price: components["schemas"]["PriceAnswer"];
+            overall: components["schemas"]["Overall"];
+            /** Verdicts */
+            verdicts: components["schemas"]["VerdictAnswer"][];
+        };
+        /**
+         * QuestionIn
+         * @description A question in words; `instead`: what its part is to come in place of, by key.
+         */
+        QuestionIn: {
+            /** Base Version */
+            base_version: number;
+            /** Text */
+            text: string;
+            /**
+             * Instead
+             * @default
+             */
+            instead?: string;
+        };
+        /**
+         * AskedBefore
+         * @description A question that was asked of this build before.
+         */
+        AskedBefore: {
+            /** Id */
+            id: number;
+            /** Text */
+            text: string;
+            /** Goes */
+            goes: string;
+            /** Current */
+            current: boolean;
+        };
+        /**
+         * TakeAnswerIn
+         * @description Take an answer: as asked (0), or by one of its ways.
+         */
+        TakeAnswerIn: {
+            /** Base Version */
+            base_version: number;
+            /**
+             * At
+             * @default 0
+             */
+            at?: number;
+        };
+        /**
+         * VariantIn
+         * @description Make an answer a variant: as asked (0), or by one of its ways.
+         */
+        VariantIn: {
+            /**
+             * At
+             * @default 0
+             */
+            at?: number;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+        };
         Act: [
             "found" | "mounted" | "taken out" | "plugged" | "led" | "unplugged" | "looked at" | "put away" | "covers" | "clear" | "made safe" | "tied" | "looked over" | "started" | "measured",
             string,
@@ -8791,7 +9268,7 @@ export interface components {
             /** Instrument */
             instrument: string;
             /** Edit */
-            edit: components["schemas"]["AddPart"] | components["schemas"]["AddParts"] | components["schemas"]["ChangePart"] | components["schemas"]["TakeEntry"] | components["schemas"]["RemovePart"] | components["schemas"]["ChangeBuild"] | components["schemas"]["TakeSupply"] | components["schemas"]["ChangeSupply"] | components["schemas"]["AddCable"] | components["schemas"]["ChangeCable"] | components["schemas"]["RemoveCable"] | components["schemas"]["AddBetween"] | components["schemas"]["ChangeBetween"] | components["schemas"]["RemoveBetween"] | components["schemas"]["Connect"] | components["schemas"]["Exchange"] | components["schemas"]["FindOut"] | components["schemas"]["Park"] | components["schemas"]["Pin"] | components["schemas"]["PlugIn"] | components["schemas"]["SwapPlugs"] | components["schemas"]["TakeMap"] | components["schemas"]["Unplug"];
+            edit: components["schemas"]["AddPart"] | components["schemas"]["AddParts"] | components["schemas"]["ChangePart"] | components["schemas"]["TakeEntry"] | components["schemas"]["RemovePart"] | components["schemas"]["ChangeBuild"] | components["schemas"]["TakeSupply"] | components["schemas"]["ChangeSupply"] | components["schemas"]["AddCable"] | components["schemas"]["ChangeCable"] | components["schemas"]["RemoveCable"] | components["schemas"]["AddBetween"] | components["schemas"]["Become"] | components["schemas"]["ChangeBetween"] | components["schemas"]["RemoveBetween"] | components["schemas"]["Connect"] | components["schemas"]["Exchange"] | components["schemas"]["FindOut"] | components["schemas"]["Park"] | components["schemas"]["Pin"] | components["schemas"]["PlugIn"] | components["schemas"]["SwapPlugs"] | components["schemas"]["TakeMap"] | components["schemas"]["Unplug"];
         };
         /**
          * AttemptOut
@@ -9186,6 +9663,148 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            400: components["responses"]["Problem400"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            405: components["responses"]["Problem405"];
+            409: components["responses"]["Problem409"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+            503: components["responses"]["Problem503"];
+            507: components["responses"]["Problem507"];
+        };
+    };
+    copyBuild: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NameIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BuildOut"];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            405: components["responses"]["Problem405"];
+            409: components["responses"]["Problem409"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+            503: components["responses"]["Problem503"];
+            507: components["responses"]["Problem507"];
+        };
+    };
+    makeVariant: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NameIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BuildOut"];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            405: components["responses"]["Problem405"];
+            409: components["responses"]["Problem409"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+            503: components["responses"]["Problem503"];
+            507: components["responses"]["Problem507"];
+        };
+    };
+    takeVariant: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TakeVariantIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WrittenOut"];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            405: components["responses"]["Problem405"];
+            409: components["responses"]["Problem409"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+            503: components["responses"]["Problem503"];
+            507: components["responses"]["Problem507"];
+        };
+    };
+    putInGroup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GroupIn"];
+            };
+        };
         responses: {
             /** @description No Content */
             204: {
@@ -11231,6 +11850,212 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FeedOut"][];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            405: components["responses"]["Problem405"];
+            409: components["responses"]["Problem409"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+            503: components["responses"]["Problem503"];
+            507: components["responses"]["Problem507"];
+        };
+    };
+    listQuestions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AskedBefore"][];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            405: components["responses"]["Problem405"];
+            409: components["responses"]["Problem409"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+            503: components["responses"]["Problem503"];
+            507: components["responses"]["Problem507"];
+        };
+    };
+    askQuestion: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["QuestionIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["QuestionOut"];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            405: components["responses"]["Problem405"];
+            409: components["responses"]["Problem409"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+            503: components["responses"]["Problem503"];
+            507: components["responses"]["Problem507"];
+        };
+    };
+    getQuestion: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["QuestionOut"];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            405: components["responses"]["Problem405"];
+            409: components["responses"]["Problem409"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+            503: components["responses"]["Problem503"];
+            507: components["responses"]["Problem507"];
+        };
+    };
+    dropQuestion: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            400: components["responses"]["Problem400"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            405: components["responses"]["Problem405"];
+            409: components["responses"]["Problem409"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+            503: components["responses"]["Problem503"];
+            507: components["responses"]["Problem507"];
+        };
+    };
+    takeAnswer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TakeAnswerIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WrittenOut"];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            405: components["responses"]["Problem405"];
+            409: components["responses"]["Problem409"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+            503: components["responses"]["Problem503"];
+            507: components["responses"]["Problem507"];
+        };
+    };
+    variantOfAnswer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VariantIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BuildOut"];
                 };
             };
             400: components["responses"]["Problem400"];

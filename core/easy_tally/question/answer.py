@@ -1,0 +1,117 @@
+"""The answer to a question: the change is made, mapped, judged; where it fails, what would make it
+go is worked out."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from ..publishing import compact
+from ..supplies.buying import to_buy
+from ..things.build import Build
+from .around import Around, Patience
+from .change import Change
+from .outcome import Before, Outcome
+from .remedies import Remedy, remedies
+from .result import Goes, QuestionAnswer, VerdictAnswer, WayAnswer
+from .verdicts import verdicts
+from .words import TITLES, figure, price_answer, remedy_words, sentences
+
+_ENDED = "There are more ways than were looked at in the time that an answer may take."
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Answered:
+    """An answer in words, and the builds that it tells of: as asked, then by each of its ways."""
+
+    answer: QuestionAnswer
+    builds: tuple[Build, ...]
+
+
+def ask(build: Build, change: Change, around: Around, patience: Patience | None = None) -> Answered:
+    """What becomes of a build by a change, and what would make it go, looked for while there is
+    `patience`. Raises as the change does."""
+    patience = patience or Patience()
+    before = Before(build, around)
+    then = before.mapped(change.to(build), patience)
+    ways = remedies(before, then, patience)
+    return Answered(
+        answer=_answer(before, change, then, ways, patience.ended),
+        builds=(then.build, *(w.outcome.build for w in ways)),
+    )
+
+
+def _answer(
+    before: Before, change: Change, then: Outcome, ways: tuple[Remedy, ...], ended: bool
+) -> QuestionAnswer:
+    now = before.as_it_is()
+    told = verdict_answers(now, then)
+    fails = {v.id for v in told if v.status == "fail"}
+    goes: Goes = "goes in"
+    if any(w for w in ways if {*w.mends} == fails):
+        goes = "goes in with"
+    elif fails:
+        goes = "does not go in"
+    elif any(v.status == "unknown" for v in told if v.id in ("watts", "leads", "room")):
+        goes = "not known"
+    build = then.build
+    return QuestionAnswer(
+        asked=change.words,
+        build=build.name,
+        goes=goes,
+        text=_headline(goes, told, ways, build),
+        overall=compact(then.analysis).overall,
+        price=price_answer(then.price, build),
+        verdicts=told,
+        ways=tuple(_way(now, w, at, build) for at, w in enumerate(ways, 1)),
+        to_buy=tuple(i.name for i in to_buy(build)),
+        undecided=(then.mapped.undecided if then.mapped else "") or (_ENDED if ended else ""),
+    )
+
+
+def verdict_answers(now: Outcome, then: Outcome) -> tuple[VerdictAnswer, ...]:
+    """The six verdicts in words, beside how each stands now."""
+    was = {v.id: v.status for v in verdicts(now)}
+    several = []
+    for v in verdicts(then):
+        text, *more = sentences(v, then) or ("",)
+        several.append(
+            VerdictAnswer(
+                id=v.id,
+                title=TITLES[v.id],
+                status=v.status,
+                was=was[v.id],
+                figure=figure(v.id, then),
+                now=figure(v.id, now) if v.id != "work" else "",
+                text=text,
+                more=tuple(more),
+            )
+        )
+    return tuple(several)
+
+
+def _way(now: Outcome, way: Remedy, at: int, build: Build) -> WayAnswer:
+    return WayAnswer(
+        at=at,
+        text=remedy_words(way, build),
+        mends=way.mends,
+        price=price_answer(way.price, build),
+        overall=compact(way.outcome.analysis).overall,
+        verdicts=verdict_answers(now, way.outcome),
+    )
+
+
+def _headline(
+    goes: Goes, told: tuple[VerdictAnswer, ...], ways: tuple[Remedy, ...], build: Build
+) -> str:
+    fails = [v for v in told if v.status == "fail"]
+    named = " and ".join(v.title.lower() for v in fails)
+    match goes:
+        case "goes in":
+            looks = [v.title.lower() for v in told if v.status == "warn"]
+            return "It goes in." + (f" Worth a look: {', '.join(looks)}." if looks else "")
+        case "goes in with":
+            return f"Not as it is, for {named}. It goes in so: {remedy_words(ways[0], build)}"
+        case "does not go in":
+            return f"It does not go in, for {named}; nothing that is at hand or sold mends it all."
+    unknown = [v.title.lower() for v in told if v.status == "unknown"]
+    return f"Nothing speaks against it, but {', '.join(unknown)} can’t be told yet."

@@ -1,0 +1,186 @@
+"""Questions: asked, answered, taken into the build or into a variant of it, printed and sent."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from base.formats import BusyOut, busy_out
+from builds import actions, schemas
+from builds.models import Build
+from builds.routes.answering import whole, written
+from django.http import HttpRequest, HttpResponse
+from easy_tally import Refused
+from easy_tally.editing import Become
+from easy_tally.question import Heard, QuestionAnswer
+from ninja import Router, Schema
+from owners.models import owner_of
+from pydantic import Field
+
+from jobs import questions, rows
+from jobs.models import Question
+
+router = Router()
+
+
+class QuestionIn(Schema):
+    """A question in words; `instead`: what its part is to come in place of, by key."""
+
+    base_version: int
+    text: str = Field(max_length=2000)
+    instead: str = ""
+
+
+class InsteadOut(Schema):
+    """What a part may come in place of."""
+
+    key: str
+    words: str
+    taken: bool
+
+
+class QuestionOut(Schema):
+    """A question: what is open of it, with lines that would answer; or how far its answer is. `id`
+    0: it was not understood. `instead`: what its part may come in place of; `current`: it is of
+    the build as it is."""
+
+    id: int = 0
+    text: str
+    asked: str = ""
+    state: str = "open"
+    version: int = 0
+    current: bool = True
+    question: str = ""
+    choices: list[str] = []
+    unknown: list[str] = []
+    left_out: list[str] = []
+    instead: list[InsteadOut] = []
+    error: str = ""
+    waits: str = ""
+    busy: list[BusyOut] = []
+    answer: QuestionAnswer | None = None
+
+
+class AskedBefore(Schema):
+    """A question that was asked of this build before."""
+
+    id: int
+    text: str
+    goes: str
+    current: bool
+
+
+class TakeAnswerIn(Schema):
+    """Take an answer: as asked (0), or by one of its ways."""
+
+    base_version: int
+    at: int = 0
+
+
+class VariantIn(Schema):
+    """Make an answer a variant: as asked (0), or by one of its ways."""
+
+    at: int = 0
+    name: str = Field(default="", max_length=80)
+
+
+@router.post("/builds/{key}/questions", response=QuestionOut, operation_id="askQuestion")
+def ask(request: HttpRequest, key: str, body: QuestionIn) -> dict[str, Any]:
+    """Ask what becomes of a build by a change. What is not understood is asked back."""
+    row = actions.find(owner_of(request), key)
+    if body.base_version != row.version:
+        raise Refused("The build has changed meanwhile; ask again.")
+    text = " ".join(body.text.split())
+    heard = questions.hear(row, text, body.instead)
+    if heard.change is None:
+        return {"text": text, **_open(heard)}
+    question = questions.ask(row, text, heard.taken or body.instead, heard.change)
+    return _answer(row, question)
+
+
+def _open(heard: Heard) -> dict[str, Any]:
+    return {
+        "question": heard.question,
+        "choices": list(heard.choices),
+        "unknown": list(heard.unknown),
+    }
+
+
+@router.get("/builds/{key}/questions", response=list[AskedBefore], operation_id="listQuestions")
+def list_questions(request: HttpRequest, key: str) -> list[dict[str, Any]]:
+    """The questions that were asked last, the newest first."""
+    row = actions.find(owner_of(request), key)
+    several = Question.objects.filter(build=row).defer("documents")
+    return [
+        {
+            "id": q.pk,
+            "text": q.text,
+            "goes": (q.answer or {}).get("goes", ""),
+            "current": q.version == row.version,
+        }
+        for q in several
+    ]
+
+
+@router.get("/builds/{key}/questions/{id}", response=QuestionOut, operation_id="getQuestion")
+def get_question(request: HttpRequest, key: str, id: int) -> dict[str, Any]:
+    """A question, and its answer as far as that is."""
+    row = actions.find(owner_of(request), key)
+    return _answer(row, questions.find(row, id))
+
+
+@router.delete("/builds/{key}/questions/{id}", response={204: None}, operation_id="dropQuestion")
+def drop(request: HttpRequest, key: str, id: int) -> tuple[int, None]:
+    """Forget a question."""
+    row = actions.find(owner_of(request), key)
+    rows.drop(questions.find(row, id))
+    return 204, None
+
+
+def _answer(row: Build, question: Question) -> dict[str, Any]:
+    state = questions.state(row, question)
+    job = state.job if isinstance(state.job, Question) else question
+    heard = questions.hear(row, job.text, job.instead)
+    return {
+        "id": job.pk,
+        "text": job.text,
+        "asked": job.change["words"],
+        "state": job.state,
+        "version": job.version,
+        "current": job.version == row.version,
+        "left_out": list(heard.left_out),
+        "instead": [{**i._asdict(), "taken": i.key == heard.taken} for i in heard.instead],
+        "error": job.error,
+        "waits": state.waits,
+        "busy": busy_out(state.busy),
+        "answer": job.answer,
+    }
+
+
+@router.post(
+    "/builds/{key}/questions/{id}/take", response=schemas.WrittenOut, operation_id="takeAnswer"
+)
+def take(request: HttpRequest, key: str, id: int, body: TakeAnswerIn) -> HttpResponse:
+    """Make the build what an answer tells of: one change, taken back by one undo."""
+    owner = owner_of(request)
+    row = actions.find(owner, key)
+    question = questions.find(row, id)
+    if question.version != row.version:
+        raise Refused("The build has changed since this was asked; ask again.")
+    then = questions.build_of(row, question, body.at)
+    edit = Become(build=then, words=question.change["words"])
+    return written(actions.act(owner, key, body.base_version, edit))
+
+
+@router.post(
+    "/builds/{key}/questions/{id}/variant",
+    response={201: schemas.BuildOut},
+    operation_id="variantOfAnswer",
+)
+def variant(request: HttpRequest, key: str, id: int, body: VariantIn) -> HttpResponse:
+    """Make what an answer tells of a variant of the build; also where that has changed since."""
+    owner = owner_of(request)
+    row = actions.find(owner, key)
+    question = questions.find(row, id)
+    then = questions.build_of(row, question, body.at)
+    name = body.name.strip() or f"{then.name}, {question.change['words']}"
+    return whole(actions.make_variant(owner, key, name, then), 201)

@@ -1,0 +1,110 @@
+"""Questions: heard, asked of the workers with all that they are answered by, and kept."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from base.writing import writing
+from bench import record
+from builds import candidates, results
+from builds.models import Build
+from drawer.prices import in_currency
+from easy_tally import Build as CoreBuild
+from easy_tally import NotThere
+from easy_tally.question import Around, Change, Heard, Shelf, heard
+from work.jobs import AroundSent, QuestionAsked, QuestionCame
+
+from catalogue import cases, parts, words
+from jobs import maps, rows
+from jobs.models import Job, Question
+from jobs.rows import Kind, State
+
+#: Questions that are kept of a build.
+MOST = 12
+
+
+def hear(row: Build, text: str, instead: str = "") -> Heard:
+    """What a question asks of a build."""
+    build = in_currency(row.owner, results.current(row))
+    return heard(text, build, shelf(row, build), words.own(row.owner), instead)
+
+
+def shelf(row: Build, build: CoreBuild) -> Shelf:
+    """What may be asked about by its name."""
+    return Shelf(
+        parts=tuple(e.copied() for e in parts.every(row.owner).values()),
+        kits=tuple(candidates.others(row.owner, build)),
+        cases=cases.shipped(),
+        loose=tuple(candidates.stock(row.owner, build)),
+    )
+
+
+def around(row: Build, year: int | None = None) -> Around:
+    """What a question on a build is answered by."""
+    build = results.current(row)
+    return Around(
+        year=year,
+        stock=tuple(candidates.stock(row.owner, build)),
+        kits=tuple(candidates.others(row.owner, build)),
+        cases=cases.shipped(),
+        record=tuple(record.noted_of(row)),
+        known=record.known_of(row),
+        pace=record.pace_of(row.owner_id),
+    )
+
+
+def ask(row: Build, text: str, instead: str, change: Change) -> Question:
+    """Ask for the answer to a question; the oldest of many is forgotten."""
+    asked = QuestionAsked(
+        **maps.what_is_asked_of(row, "a question"), change=change, around=AroundSent.of(around(row))
+    )
+    with writing():
+        for old in Question.objects.filter(build=row)[MOST - 1 :]:
+            rows.drop(old)
+        question: Question = Question.objects.create(
+            build=row,
+            version=row.version,
+            text=text,
+            instead=instead,
+            change=change.model_dump(mode="json"),
+            token="",
+        )
+    rows.send_later(question, asked.model_dump_json())
+    return question
+
+
+def find(row: Build, id: int) -> Question:
+    """A question that was asked of a build. Raises NotThere."""
+    question: Question | None = Question.objects.filter(build=row, pk=id).first()
+    if question is None:
+        raise NotThere("There is no such question any more; ask it again.")
+    return question
+
+
+def state(row: Build, question: Question) -> State:
+    """How far an answer is."""
+    return rows.state(row, question, _QUESTION)
+
+
+def build_of(row: Build, question: Question, at: int) -> CoreBuild:
+    """The build that an answer tells of: as asked (0), or by one of its ways. Raises NotThere."""
+    if not 0 <= at < len(question.documents):
+        raise NotThere("The answer knows no such way; ask again.")
+    then = CoreBuild.model_validate_json(question.documents[at])
+    # It was asked about in the owner's currency, whatever the build names.
+    return then.model_copy(update={"place": results.current(row).place})
+
+
+def _anew(job: Job) -> Job | None:
+    if not isinstance(job, Question):
+        return None
+    rows.drop(job)
+    return ask(job.build, job.text, job.instead, Change.model_validate(job.change))
+
+
+def _read(answer: Any) -> dict[str, Any]:
+    came = QuestionCame.model_validate(answer)
+    return {"answer": came.model_dump(mode="json")["answer"], "documents": came.documents}
+
+
+_QUESTION = Kind(_anew, _read)
