@@ -320,9 +320,14 @@ def edition_of(row: Build) -> Edition:
 
 def as_pdf(content: bytes, name: str) -> HttpResponse:
     """A print as a file called by what it is of."""
-    response = HttpResponse(content, content_type="application/pdf")
-    file = re.sub("[^a-z0-9]+", "-", name.lower()).strip("-")
-    response["Content-Disposition"] = f'attachment; filename="{file}.pdf"'
+    return as_file(content, "application/pdf", name, "pdf")
+
+
+def as_file(content: bytes, kind: str, name: str, ending: str) -> HttpResponse:
+    """A file of a kind, called by what it is of."""
+    response = HttpResponse(content, content_type=kind)
+    file = re.sub("[^a-z0-9]+", "-", name.lower()).strip("-") or "file"
+    response["Content-Disposition"] = f'attachment; filename="{file}.{ending}"'
     return response
 
 

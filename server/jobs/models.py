@@ -49,6 +49,8 @@ class Question(Job):
     #: What its part comes in place of, by key, and the change that it was understood as.
     instead = models.CharField(max_length=60, default="")
     change = models.JSONField()
+    #: A mark of what it is answered by: drawer, prices, record.
+    around = models.CharField(max_length=64, default="")
     documents = models.JSONField(default=list)
     asked_at = models.DateTimeField(auto_now_add=True)
 

@@ -2,24 +2,29 @@
 
 from __future__ import annotations
 
-from typing import Any
+from typing import Any, Literal
 
 from base.formats import BusyOut, busy_out
-from builds import actions, schemas
+from bench.api import as_file, as_pdf, edition_of
+from builds import actions, results, schemas
 from builds.models import Build
 from builds.routes.answering import whole, written
 from django.http import HttpRequest, HttpResponse
 from easy_tally import Refused
 from easy_tally.editing import Become
+from easy_tally.files import answer_html, answer_pdf, build_file
 from easy_tally.question import Heard, QuestionAnswer
 from ninja import Router, Schema
 from owners.models import owner_of
-from pydantic import Field
+from pydantic import Field, TypeAdapter
 
 from jobs import questions, rows
 from jobs.models import Question
 
 router = Router()
+_ANSWER: TypeAdapter[QuestionAnswer] = TypeAdapter(QuestionAnswer)
+#: Names that are offered at the most.
+_MOST_NAMES = 1_000
 
 
 class QuestionIn(Schema):
@@ -105,6 +110,20 @@ def _open(heard: Heard) -> dict[str, Any]:
     }
 
 
+@router.get("/builds/{key}/shelf", response=list[str], operation_id="askableNames")
+def names(request: HttpRequest, key: str) -> list[str]:
+    """What may be asked about by its name."""
+    row = actions.find(owner_of(request), key)
+    known = questions.shelf(row, results.current(row))
+    several = [
+        *(p.name for p in known.parts),
+        *(k.supply.name for k in known.kits),
+        *(c.name for c in known.cases),
+        *(s.thing.name for s in known.loose),
+    ]
+    return list(dict.fromkeys(several))[:_MOST_NAMES]
+
+
 @router.get("/builds/{key}/questions", response=list[AskedBefore], operation_id="listQuestions")
 def list_questions(request: HttpRequest, key: str) -> list[dict[str, Any]]:
     """The questions that were asked last, the newest first."""
@@ -184,3 +203,22 @@ def variant(request: HttpRequest, key: str, id: int, body: VariantIn) -> HttpRes
     then = questions.build_of(row, question, body.at)
     name = body.name.strip() or f"{then.name}, {question.change['words']}"
     return whole(actions.make_variant(owner, key, name, then), 201)
+
+
+@router.get("/builds/{key}/questions/{id}/answer.{kind}", operation_id="answerFile")
+def file(
+    request: HttpRequest, key: str, id: int, kind: Literal["html", "pdf"], at: int = 0
+) -> HttpResponse:
+    """An answer as pages, or as one page that opens anywhere and holds the build file."""
+    row = actions.find(owner_of(request), key)
+    question = questions.find(row, id)
+    if question.answer is None:
+        raise Refused("There is no answer yet.")
+    answer = _ANSWER.validate_python(question.answer)
+    build = questions.build_of(row, question, at)
+    name = f"{answer.build} {answer.asked}"[:80]
+    if kind == "pdf":
+        return as_pdf(answer_pdf.answer(answer, at, edition=edition_of(row)), name)
+    result = results.work_out(row.owner_id, build).result
+    page = answer_html.write(answer, result, build_file.write(build), at)
+    return as_file(page.encode(), "text/html; charset=utf-8", name, "html")

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from hashlib import sha256
 from typing import Any
 
 from base.writing import writing
@@ -54,12 +55,17 @@ def around(row: Build, year: int | None = None) -> Around:
 
 
 def ask(row: Build, text: str, instead: str, change: Change) -> Question:
-    """Ask for the answer to a question; the oldest of many is forgotten."""
-    asked = QuestionAsked(
-        **maps.what_is_asked_of(row, "a question"), change=change, around=AroundSent.of(around(row))
-    )
+    """Ask for the answer to a question; what was answered of the very same build, by the same
+    drawer and record, is not worked out again. The oldest of many is forgotten."""
+    sent = AroundSent.of(around(row))
+    mark = sha256(sent.model_dump_json().encode()).hexdigest()
+    same = Question.objects.filter(build=row, text=text, instead=instead)
+    done: Question | None = same.filter(version=row.version, around=mark, state="done").first()
+    if done is not None:
+        return done
+    asked = QuestionAsked(**maps.what_is_asked_of(row, "a question"), change=change, around=sent)
     with writing():
-        for old in Question.objects.filter(build=row)[MOST - 1 :]:
+        for old in {*same, *Question.objects.filter(build=row)[MOST - 1 :]}:
             rows.drop(old)
         question: Question = Question.objects.create(
             build=row,
@@ -67,6 +73,7 @@ def ask(row: Build, text: str, instead: str, change: Change) -> Question:
             text=text,
             instead=instead,
             change=change.model_dump(mode="json"),
+            around=mark,
             token="",
         )
     rows.send_later(question, asked.model_dump_json())

@@ -27,8 +27,9 @@ Unfed = dict[str, tuple[int, int, str]]
 UNFED: TypeAdapter[Unfed] = TypeAdapter(Unfed)
 
 
-#: Seconds in which ways to make a change go are looked for: somebody waits for the answer.
-ANSWERS_S = 1.2
+#: Seconds in which ways to make a change go are looked for, once it is known whether it goes:
+#: somebody waits for the answer.
+ANSWERS_S = 1.0
 
 
 class _Format(BaseModel):
@@ -303,9 +304,12 @@ def _map(build: Build, asked: MapAsked, desk: Desk) -> MapAnswer:
 
 
 def _question(build: Build, asked: QuestionAsked, desk: Desk) -> dict[str, Any]:
-    began = time.monotonic()
+    began: float | None = None
 
     def used() -> float:
+        # From when it is first asked: what decides the verdicts takes what it takes.
+        nonlocal began
+        began = began or time.monotonic()
         return 2.0 if desk.stop() else (time.monotonic() - began) / ANSWERS_S
 
     came = ask(build, asked.change, asked.around.came(asked.year), Patience(used))

@@ -21,6 +21,7 @@ const pages = {
   energy: () => import("./stations/supply/Energy"),
   drawer: () => import("./stations/drawer/Drawer"),
   loom: () => import("./stations/loom/Loom"),
+  ask: () => import("./stations/ask/Ask"),
   bench: () => import("./stations/bench/Bench"),
   readings: () => import("./stations/readings/Readings"),
   trainer: () => import("./stations/readings/Trainer"),
@@ -34,6 +35,7 @@ const Fit = lazy(pages.fit);
 const Energy = lazy(pages.energy);
 const Drawer = lazy(pages.drawer);
 const Loom = lazy(pages.loom);
+const Ask = lazy(pages.ask);
 const Bench = lazy(pages.bench);
 const Readings = lazy(pages.readings);
 const Trainer = lazy(pages.trainer);
@@ -54,6 +56,7 @@ const router = createBrowserRouter([
       { path: "supply/energy", element: <Energy /> },
       { path: "drawer", element: <Drawer /> },
       { path: "loom", element: <Loom /> },
+      { path: "ask", element: <Ask /> },
       { path: "bench", element: <Bench /> },
       { path: "readings", element: <Readings /> },
       { path: "readings/trainer", element: <Trainer /> },

@@ -4,10 +4,19 @@ from __future__ import annotations
 
 from . import build_file
 from .canonical import to_text
-from .drawn import flags_pdf, handover_pdf, loom_pdf, loom_svg, readings_svg, work_pdf
+from .drawn import (
+    answer_html,
+    answer_pdf,
+    flags_pdf,
+    handover_pdf,
+    loom_pdf,
+    loom_svg,
+    readings_svg,
+    work_pdf,
+)
 from .drawn.handover_pdf import Measured
 from .drawn.paper import Edition
-from .printout import print_map, print_report
+from .printout import print_answer, print_map, print_report
 from .tables import kits_csv, map_csv, parts_csv, readings_csv, readings_heads, supplies_csv
 from .tables.cells import harmless
 from .upgrades import upgraded, upgraded_image
@@ -15,6 +24,8 @@ from .upgrades import upgraded, upgraded_image
 __all__ = [
     "Edition",
     "Measured",
+    "answer_html",
+    "answer_pdf",
     "build_file",
     "flags_pdf",
     "handover_pdf",
@@ -24,6 +35,7 @@ __all__ = [
     "loom_svg",
     "map_csv",
     "parts_csv",
+    "print_answer",
     "print_map",
     "print_report",
     "readings_csv",

@@ -13,6 +13,7 @@ from ..base.problems import problems_of
 from ..things.build import FORMAT, FORMAT_VERSION, Build
 from ..things.individuals import unsettled
 from .canonical import to_text
+from .page import build_in
 from .upgrades import upgraded
 
 #: Largest file that is read, in characters; a build of 400 parts takes a tenth of it.
@@ -20,13 +21,13 @@ MOST_CHARACTERS = 4_000_000
 
 
 def read(text: str) -> Build:
-    """The build that a file's text holds.
+    """The build that a file's text holds, or a page that holds one.
 
     Raises BadFile with the place, what is required there, and what was got.
     """
     if len(text) > MOST_CHARACTERS:
         raise BadFile([("file", f"at most {MOST_CHARACTERS:,} characters", f"{len(text):,}")])
-    value = upgraded(_parse(text), FORMAT_VERSION)
+    value = upgraded(_parse(build_in(text) or text), FORMAT_VERSION)
     try:
         build = Build.model_validate_json(json.dumps(value))
     except ValidationError as error:

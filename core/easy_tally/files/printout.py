@@ -7,6 +7,8 @@ from collections.abc import Iterator
 from ..base.saying import money, moved_words, number
 from ..base.units import RAIL_WORDS, TALLY_STATES
 from ..publishing import Amount, Compact, MapAnswer, Report
+from ..question import QuestionAnswer
+from .drawn.answer_html import STATUS_WORDS
 
 
 def _watts(amount: Amount) -> str:
@@ -127,4 +129,19 @@ def print_map(answer: MapAnswer) -> str:
         bound = "" if g.proven else f" (at best {g.bound})"
         now = f", now {g.now}" if g.now else ""
         lines.append(f"  {g.words}: {g.then}{bound}{now}")
+    return "\n".join(lines) + "\n"
+
+
+def print_answer(answer: QuestionAnswer) -> str:
+    """An answer as text: the verdicts with their numbers, and the ways."""
+    lines = [f"{answer.build}: {answer.asked}", answer.text, ""]
+    for v in answer.verdicts:
+        now = f"   (now {v.now})" if v.now and v.now != v.figure else ""
+        lines.append(f"{v.title:6} {STATUS_WORDS[v.status]:12} {v.figure}{now}")
+        lines.append(f"       {v.text}")
+    if answer.ways:
+        lines += ["", "What would make it go, the cheapest first"]
+        lines += [f"{w.at}. {w.text} ({w.price.text})" for w in answer.ways]
+    if answer.undecided:
+        lines += ["", answer.undecided]
     return "\n".join(lines) + "\n"

@@ -112,6 +112,15 @@ def _headline(
         case "goes in with":
             return f"Not as it is, for {named}. It goes in so: {remedy_words(ways[0], build)}"
         case "does not go in":
-            return f"It does not go in, for {named}; nothing that is at hand or sold mends it all."
+            said = f"It does not go in, for {named}"
+            if not ways:
+                return f"{said}; nothing that is at hand or sold mends it."
+            mended = [v for v in fails if v.id in ways[0].mends]
+            rest = [v.title.lower() for v in fails if v not in mended]
+            return (
+                f"{said}. {' and '.join(v.title for v in mended)} would be mended so: "
+                f"{remedy_words(ways[0], build)} Nothing at hand or sold mends "
+                f"{' and '.join(rest)}."
+            )
     unknown = [v.title.lower() for v in told if v.status == "unknown"]
     return f"Nothing speaks against it, but {', '.join(unknown)} can’t be told yet."

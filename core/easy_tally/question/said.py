@@ -157,9 +157,11 @@ class _Reader:
         self.instead: tuple[Instead, ...] = ()
         self.taken = ""
         self.left_out: list[str] = []
+        self.line = ""
 
     def read(self, line: str) -> Heard:
         """The change that a line asks about. Raises _Open, EasyTallyError."""
+        self.line = line
         for clause in self._clauses(line):
             self._clause(clause)
         change = Change(words="; ".join(self.words)[:300], edits=tuple(self.edits))
@@ -205,8 +207,12 @@ class _Reader:
             if named
             else (f"There is nothing called “{said.strip()}” in this build. What is meant?")
         )
-        lines = tuple(p.name for p in several[:8])
+        lines = self._with(said.strip(), (p.name for p in several[:8]))
         raise _Open(Heard(question=question, choices=lines, unknown=(said.strip(),)))
+
+    def _with(self, said: str, answers: Iterable[str]) -> tuple[str, ...]:
+        """The whole line, with each of some answers in the place of what is open."""
+        return tuple(dict.fromkeys(self.line.replace(said, a) for a in answers if a))
 
     def _remove(self, said: str) -> None:
         part = self._one(said)
@@ -244,7 +250,7 @@ class _Reader:
             return self._cables(said)
         entry = parse(said, self.own)
         if not entry.taken:
-            choices = tuple(c for c in entry.choices if c)
+            choices = self._with(said, entry.choices)
             question = entry.question or "Not understood: what is it?"
             raise _Open(Heard(question=question, choices=choices, unknown=entry.unknown))
         self.left_out += entry.dropped

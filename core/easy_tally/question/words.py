@@ -169,7 +169,7 @@ def _cost(o: Outcome) -> str:
     kwh, price = year_kwh(a), _year_price(a)
     if price is not None:
         return f"{money(price, a.build.place.currency)} a year"
-    return "" if kwh is None else f"{kwh:.0f} kWh a year"
+    return "" if kwh is None else f"{kwh:,.0f} kWh a year"
 
 
 def _year_price(a: Analysis) -> float | None:
@@ -267,9 +267,8 @@ def _say_air(o: Outcome) -> Iterator[str]:
 
 def _say_cost(o: Outcome) -> Iterator[str]:
     a = o.analysis
-    for check in a.supply.checks if a.supply else ():
-        if check.id in ("cost", "efficiency"):
-            yield _sentence(check_words(check))
+    by_id = {c.id: c for c in a.supply.checks} if a.supply else {}
+    yield from (_sentence(check_words(by_id[id])) for id in ("cost", "efficiency") if id in by_id)
     if a.supply is None:
         yield "Without a supply nobody knows what it draws from the wall."
 

@@ -158,7 +158,7 @@ class Maps(ApiCase):
             at.pass_s(GONE_S + 1)
             _, found = self.call("get", f"/builds/{key}/map")
             self.assertEqual(found["state"], "failed")
-            self.assertIn("the map is as it was", found["error"])
+            self.assertIn("the build is as it was", found["error"])
 
     def test_one_that_got_lost_in_the_queue_is_sent_again(self) -> None:
         with workers(self) as at:
@@ -251,7 +251,7 @@ class Maps(ApiCase):
 
     def test_answers_that_are_none_are_left_out(self) -> None:
         for text in ("", "null", '{"state": "done", "answer": {"status": "mapped"}}', "[" * 9999):
-            with self.subTest(text[:40]), workers(self) as at, self.assertLogs("jobs.maps"):
+            with self.subTest(text[:40]), workers(self) as at, self.assertLogs("jobs.rows"):
                 key, _ = self._asked()
                 at.answer(MapJob.objects.get(build__key=key).token, text)
                 _, found = self.call("get", f"/builds/{key}/map")

@@ -35,6 +35,7 @@ const PATHS: Record<string, string> = {
   loom: "M3 7h8v10h10M3 12h5M16 12h5",
   bench: "M3 9h18M5 9v11M19 9v11M8 5l3 4M16 4l-3 5",
   readings: "M3 17h4l3-9 4 12 3-7h4",
+  ask: "M8 9c0-5 8-5 8 0 0 4-4 3.5-4 7M12 20v.5",
   drawer: "M4 4h16v16H4zM4 12h16M10 8h4M10 16h4",
   rules: "M5 4h14v16H5zM9 9h6M9 13h6",
   builds: "M4 4h7v7H4zM13 4h7v7h-7zM4 13h7v7H4zM13 13h7v7h-7z",

@@ -90,7 +90,7 @@ export function Builds() {
           <input
             ref={file}
             type="file"
-            accept=".json,application/json"
+            accept=".json,.html,application/json,text/html"
             className="hidden"
             aria-label="Build file"
             onChange={(e) => {

@@ -17,6 +17,7 @@ const STATIONS = [
   { to: "loom", name: "Loom", icon: "loom" },
   { to: "bench", name: "Bench", icon: "bench" },
   { to: "readings", name: "Readings", icon: "readings" },
+  { to: "ask", name: "Ask", icon: "ask" },
 ];
 
 /** Station rail, page and tally strip of one build. */
