@@ -139,10 +139,10 @@ def copy(owner: Owner, key: str, name: str) -> models.Build:
     """Store a copy of a build as a build of its own. What it names of the drawer and is not free is
     a copy of its own. Raises NoBuild."""
     row = find(owner, key)
-    made = create(owner, results.current(row).model_copy(update={"name": name[:80]}))
+    copied = create(owner, results.current(row).model_copy(update={"name": name[:80]}))
     with writing():
-        models.Build.objects.filter(pk=made.pk).update(group=row.group)
-    return made
+        models.Build.objects.filter(pk=copied.pk).update(group=row.group)
+    return copied
 
 
 def began_name(row: models.Build) -> str:

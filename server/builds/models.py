@@ -58,6 +58,20 @@ class Card(models.Model):
     data = models.JSONField()
 
 
+class Mark(models.Model):
+    """A build as it was when somebody marked it: kept whole, whatever becomes of its history."""
+
+    id: int
+    build = models.ForeignKey(Build, on_delete=models.CASCADE, related_name="marks")
+    name = models.CharField(max_length=60)
+    version = models.PositiveIntegerField()
+    document = models.TextField()
+    at = models.DateTimeField(auto_now=True)
+
+    class Meta:
+        constraints = (models.UniqueConstraint(fields=("build", "name"), name="one_mark_a_name"),)
+
+
 class Change(models.Model):
     """One write to a build. An action has its place in the linear history, and images of what it
     touched, before and after; a step back or forth has none, nor has what can't be redone any

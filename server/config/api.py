@@ -18,6 +18,7 @@ from drawer.store import InUse
 from easy_tally import BadInput, EasyTallyError, NotThere, Refused, WouldRelease
 from easy_tally.base import NoJson
 from jobs.api import router as jobs_router
+from jobs.compare_api import router as compare_router
 from jobs.question_api import router as question_router
 from ninja import NinjaAPI
 from ninja.errors import HttpError
@@ -58,6 +59,7 @@ api.add_router("", catalogue_router)
 api.add_router("", drawer_router)
 api.add_router("", jobs_router)
 api.add_router("", question_router)
+api.add_router("", compare_router)
 api.add_router("", bench_router)
 api.add_router("", readings_router)
 api.add_router("", trainer_router)

@@ -58,6 +58,16 @@ class Question(Job):
         ordering = ("-pk",)
 
 
+class SchoolJob(Job):
+    """A build under every school: one a build. `documents`: the build as each school maps it, by
+    the school's id."""
+
+    build = models.OneToOneField(Build, on_delete=models.CASCADE, related_name="school_job")
+    #: A mark of the schools, and of what they are answered by.
+    around = models.CharField(max_length=64, default="")
+    documents = models.JSONField(default=dict)
+
+
 class Feeds(models.Model):
     """What a map of a build comes to with a supply that may be taken, or by a position of a house
     rule: by the build's version and the supply's slug, or `rule:` with rule and position."""

@@ -97,8 +97,12 @@ def build_of(row: Build, question: Question, at: int) -> CoreBuild:
     """The build that an answer tells of: as asked (0), or by one of its ways. Raises NotThere."""
     if not 0 <= at < len(question.documents):
         raise NotThere("The answer knows no such way; ask again.")
-    then = CoreBuild.model_validate_json(question.documents[at])
-    # It was asked about in the owner's currency, whatever the build names.
+    return as_of(row, CoreBuild.model_validate_json(question.documents[at]))
+
+
+def as_of(row: Build, then: CoreBuild) -> CoreBuild:
+    """What a worker made of a build: it was asked about in the owner's currency, whatever the
+    build names."""
     return then.model_copy(update={"place": results.current(row).place})
 
 

@@ -19,6 +19,8 @@ class Owner(models.Model):
     #: The one currency of all prices, and those of what could be had, by its slug.
     currency = models.CharField(max_length=8, default="")
     prices = models.JSONField(default=dict)
+    #: Schools of one's own, as the core has them.
+    schools = models.JSONField(default=list)
 
     class Meta:
         #: Owners stood among the builds first; their rows stay where they are.

@@ -17,7 +17,7 @@ from easy_tally.mapping import InStock, Mapping, Progress, Stopped, Wished, wish
 from easy_tally.publishing import MapAnswer, fed_words, map_answer
 from easy_tally.question import Around, Change, Patience, QuestionAnswer, ask
 from easy_tally.supplies import Kit, Source, ranked
-from easy_tally.things import Adapter, Cable, Case, Extension, Supply, kept, read_kept
+from easy_tally.things import Adapter, Cable, Case, Extension, School, Supply, kept, read_kept
 from pydantic import BaseModel, ConfigDict, Field, TypeAdapter, ValidationError
 
 _log = logging.getLogger(__name__)
@@ -201,7 +201,24 @@ class QuestionCame(_Format):
     documents: Annotated[list[Annotated[str, Field(max_length=8_000_000)]], Field(max_length=20)]
 
 
-Asked = MapAsked | FeedsAsked | RulesAsked | QuestionAsked
+class SchoolsAsked(_Job):
+    """What becomes of a build under each of some schools."""
+
+    kind: Literal["schools"] = "schools"
+    schools: Annotated[list[School], Field(max_length=30)]
+    around: AroundSent
+
+
+class SchoolCame(_Format):
+    """The build under one school, by its id: the answer, and the build as that school maps it."""
+
+    id: str
+    answer: QuestionAnswer
+    document: Annotated[str, Field(max_length=8_000_000)]
+
+
+SCHOOLS_CAME: TypeAdapter[list[SchoolCame]] = TypeAdapter(list[SchoolCame])
+Asked = MapAsked | FeedsAsked | RulesAsked | QuestionAsked | SchoolsAsked
 _ASKED: TypeAdapter[Asked] = TypeAdapter(Annotated[Asked, Field(discriminator="kind")])
 
 
@@ -275,6 +292,8 @@ def do(asked: Asked, desk: Desk) -> Answered:
                 )
             case QuestionAsked():
                 return Answered(state="done", answer=_question(build, asked, desk))
+            case SchoolsAsked():
+                return Answered(state="done", answer=_schools(build, asked, desk))
             case FeedsAsked():
                 _feeds(build, asked, desk)
             case RulesAsked():
@@ -303,7 +322,7 @@ def _map(build: Build, asked: MapAsked, desk: Desk) -> MapAnswer:
     return map_answer(map_it(build, wish(build, asked.what, asked.part), stock, progress, others))
 
 
-def _question(build: Build, asked: QuestionAsked, desk: Desk) -> dict[str, Any]:
+def _patience(desk: Desk) -> Patience:
     began: float | None = None
 
     def used() -> float:
@@ -312,10 +331,28 @@ def _question(build: Build, asked: QuestionAsked, desk: Desk) -> dict[str, Any]:
         began = began or time.monotonic()
         return 2.0 if desk.stop() else (time.monotonic() - began) / ANSWERS_S
 
-    came = ask(build, asked.change, asked.around.came(asked.year), Patience(used))
+    return Patience(used)
+
+
+def _question(build: Build, asked: QuestionAsked, desk: Desk) -> dict[str, Any]:
+    came = ask(build, asked.change, asked.around.came(asked.year), _patience(desk))
     # What is new in them is marked as such: whoever takes one gives it an identity.
     documents = [b.model_dump_json() for b in came.builds]
     return QuestionCame(answer=came.answer, documents=documents).model_dump(mode="json")
+
+
+def _schools(build: Build, asked: SchoolsAsked, desk: Desk) -> list[dict[str, Any]]:
+    around = asked.around.came(asked.year)
+    several: list[SchoolCame] = []
+    for n, school in enumerate(asked.schools):
+        desk.tell(done=n, of=len(asked.schools))
+        if desk.stop():
+            break
+        change = Change(words=school.name, edits=(ChangeBuild(house_rules=school.positions),))
+        came = ask(build, change, around, _patience(desk))
+        document = came.builds[0].model_dump_json()
+        several.append(SchoolCame(id=school.id, answer=came.answer, document=document))
+    return SCHOOLS_CAME.dump_python(several, mode="json")  # type: ignore[no-any-return]
 
 
 def _feeds(build: Build, asked: FeedsAsked, desk: Desk) -> None:

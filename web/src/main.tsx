@@ -21,6 +21,7 @@ const pages = {
   energy: () => import("./stations/supply/Energy"),
   drawer: () => import("./stations/drawer/Drawer"),
   loom: () => import("./stations/loom/Loom"),
+  sides: () => import("./stations/compare/Sides"),
   ask: () => import("./stations/ask/Ask"),
   bench: () => import("./stations/bench/Bench"),
   readings: () => import("./stations/readings/Readings"),
@@ -35,6 +36,7 @@ const Fit = lazy(pages.fit);
 const Energy = lazy(pages.energy);
 const Drawer = lazy(pages.drawer);
 const Loom = lazy(pages.loom);
+const Sides = lazy(pages.sides);
 const Ask = lazy(pages.ask);
 const Bench = lazy(pages.bench);
 const Readings = lazy(pages.readings);
@@ -43,6 +45,7 @@ const Rules = lazy(pages.rules);
 
 const router = createBrowserRouter([
   { path: "/", element: <Builds /> },
+  { path: "/compare", element: <Sides /> },
   {
     path: "/b/:key",
     element: <Frame />,

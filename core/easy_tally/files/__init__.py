@@ -7,6 +7,7 @@ from .canonical import to_text
 from .drawn import (
     answer_html,
     answer_pdf,
+    compared_pdf,
     flags_pdf,
     handover_pdf,
     loom_pdf,
@@ -17,7 +18,15 @@ from .drawn import (
 from .drawn.handover_pdf import Measured
 from .drawn.paper import Edition
 from .printout import print_answer, print_map, print_report
-from .tables import kits_csv, map_csv, parts_csv, readings_csv, readings_heads, supplies_csv
+from .tables import (
+    compared_csv,
+    kits_csv,
+    map_csv,
+    parts_csv,
+    readings_csv,
+    readings_heads,
+    supplies_csv,
+)
 from .tables.cells import harmless
 from .upgrades import upgraded, upgraded_image
 
@@ -27,6 +36,8 @@ __all__ = [
     "answer_html",
     "answer_pdf",
     "build_file",
+    "compared_csv",
+    "compared_pdf",
     "flags_pdf",
     "handover_pdf",
     "harmless",

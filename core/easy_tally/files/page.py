@@ -38,7 +38,7 @@ class _Reader(HTMLParser):
         """It ends."""
         self._within = False
 
-    def handle_data(self, data: str) -> None:
+    def handle_data(self, text: str) -> None:
         """What it holds."""
         if self._within:
-            self.held += data
+            self.held += text

@@ -7,6 +7,7 @@ second computation that shares nothing, and the search through every map of smal
 from __future__ import annotations
 
 from .goals import KEPT, MOVES, goals_of
+from .going import feeds_all
 from .model.scenarios import scenarios_of
 from .model.world import world
 from .program import Facts, Program, Stopped
@@ -38,6 +39,7 @@ __all__ = [
     "applied",
     "bill",
     "by_cost",
+    "feeds_all",
     "goals_of",
     "moved",
     "other_supplies",

@@ -83,6 +83,11 @@ class Going:
             return None
 
 
+def feeds_all(build: Build) -> bool:
+    """Whether all of a build can be fed, whatever is plugged now: the quick question."""
+    return Going(build, None).does(())
+
+
 def _too_few_plugs(build: Build, left: frozenset[str]) -> bool:
     """Whether there are fewer plugs than sockets of some kind, whatever they carry: of the cables
     that have the most as many as there are ports for them, and what splits a plug."""

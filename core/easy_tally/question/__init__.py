@@ -5,25 +5,33 @@ from __future__ import annotations
 from .answer import Answered, ask
 from .around import Around, Patience
 from .change import BESIDE, Change, Instead, instead_of
-from .result import PriceAnswer, QuestionAnswer, VerdictAnswer, WayAnswer
+from .compared import MOST_SIDES, Side, compared
+from .outcome import Before, Outcome
+from .result import ComparedAnswer, PriceAnswer, QuestionAnswer, VerdictAnswer, WayAnswer
 from .said import Heard, Shelf, heard
 from .verdicts import VERDICTS, of_which
 
 __all__ = [
     "BESIDE",
+    "MOST_SIDES",
     "VERDICTS",
     "Answered",
     "Around",
+    "Before",
     "Change",
+    "ComparedAnswer",
     "Heard",
     "Instead",
+    "Outcome",
     "Patience",
     "PriceAnswer",
     "QuestionAnswer",
     "Shelf",
+    "Side",
     "VerdictAnswer",
     "WayAnswer",
     "ask",
+    "compared",
     "heard",
     "instead_of",
     "of_which",

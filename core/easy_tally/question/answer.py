@@ -3,7 +3,7 @@ go is worked out."""
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from ..publishing import compact
 from ..supplies.buying import to_buy
@@ -13,6 +13,7 @@ from .change import Change
 from .outcome import Before, Outcome
 from .remedies import Remedy, remedies
 from .result import Goes, QuestionAnswer, VerdictAnswer, WayAnswer
+from .schools import otherwise
 from .verdicts import verdicts
 from .words import TITLES, figure, price_answer, remedy_words, sentences
 
@@ -35,17 +36,19 @@ def ask(build: Build, change: Change, around: Around, patience: Patience | None 
     then = before.mapped(change.to(build), patience)
     ways = remedies(before, then, patience)
     return Answered(
-        answer=_answer(before, change, then, ways, patience.ended),
+        answer=_answer(before, change, then, ways, patience),
         builds=(then.build, *(w.outcome.build for w in ways)),
     )
 
 
 def _answer(
-    before: Before, change: Change, then: Outcome, ways: tuple[Remedy, ...], ended: bool
+    before: Before, change: Change, then: Outcome, ways: tuple[Remedy, ...], patience: Patience
 ) -> QuestionAnswer:
     now = before.as_it_is()
     told = verdict_answers(now, then)
     fails = {v.id for v in told if v.status == "fail"}
+    by_school = otherwise(then, fails, patience)
+    told = tuple(replace(v, schools=tuple(by_school.get(v.id, ()))) for v in told)
     goes: Goes = "goes in"
     if any(w for w in ways if {*w.mends} == fails):
         goes = "goes in with"
@@ -64,7 +67,8 @@ def _answer(
         verdicts=told,
         ways=tuple(_way(now, w, at, build) for at, w in enumerate(ways, 1)),
         to_buy=tuple(i.name for i in to_buy(build)),
-        undecided=(then.mapped.undecided if then.mapped else "") or (_ENDED if ended else ""),
+        undecided=(then.mapped.undecided if then.mapped else "")
+        or (_ENDED if patience.ended else ""),
     )
 
 

@@ -71,3 +71,42 @@ class QuestionAnswer:
     to_buy: tuple[str, ...] = ()
     #: What was not decided, and why.
     undecided: str = ""
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class CellAnswer:
+    """What a side comes to in a line; `status` where it is judged."""
+
+    text: str
+    status: CheckStatus | Literal[""] = ""
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class LineAnswer:
+    """One line of a comparison, a cell a side; whether they differ."""
+
+    group: str
+    words: str
+    cells: tuple[CellAnswer, ...]
+    differs: bool
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class SideAnswer:
+    """One of those that are compared: its name, the verdict on it, what it costs from how the
+    machine stands; what a school says of itself, and what it would take."""
+
+    name: str
+    note: str
+    takes: str
+    overall: Overall
+    price: PriceAnswer
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class ComparedAnswer:
+    """Up to four builds beside each other: groups of lines with their words, and the lines."""
+
+    sides: tuple[SideAnswer, ...]
+    groups: tuple[tuple[str, str], ...]
+    lines: tuple[LineAnswer, ...]

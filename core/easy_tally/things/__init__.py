@@ -40,6 +40,7 @@ from .parts import (
 from .place import Place
 from .rules import RULES, HouseRules
 from .same import same
+from .schools import SCHOOLS, School
 from .supply import PORT_WORDS, Port, PortGroup, Supply
 
 __all__ = [
@@ -50,6 +51,7 @@ __all__ = [
     "PORT_WORDS",
     "PRESETS",
     "RULES",
+    "SCHOOLS",
     "Adapter",
     "Assumptions",
     "Backplane",
@@ -78,6 +80,7 @@ __all__ = [
     "Processor",
     "RailPins",
     "Run",
+    "School",
     "Slot",
     "Socket",
     "SocketRef",

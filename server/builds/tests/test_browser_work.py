@@ -466,7 +466,8 @@ class Files(BrowserCase):
         expect(page.get_by_role("heading", name="Parts")).to_be_visible()
         page.goto(self.live_server_url)
         with page.expect_download() as download:
-            page.get_by_role("link", name="Save file of Heron").click()
+            page.get_by_role("button", name="Do… with Heron").press("Enter")
+            page.get_by_role("menuitem", name="Save file").press("Enter")
         self.assertEqual(Path(download.value.path()).read_text(encoding="utf-8"), HERON)
         away, none = (
             page.get_by_role("button", name="Throw away Heron"),

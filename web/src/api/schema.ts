@@ -1380,6 +1380,138 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Compare
+         * @description Up to four builds side by side; `sides`: what they are called, by commas.
+         */
+        get: operations["compareBuilds"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/compare.{kind}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * File
+         * @description The comparison as CSV, or as pages.
+         */
+        get: operations["comparisonFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/schools": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Schools
+         * @description The schools that ship, then one's own.
+         */
+        get: operations["listSchools"];
+        put?: never;
+        /**
+         * Keep School
+         * @description Keep a set of positions as a school of one's own.
+         */
+        post: operations["keepSchool"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/schools/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Remove School
+         * @description Remove a school of one's own.
+         */
+        delete: operations["removeSchool"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/builds/{key}/schools": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Schools State
+         * @description How far that is.
+         */
+        get: operations["schoolsState"];
+        put?: never;
+        /**
+         * Ask Schools
+         * @description Ask what becomes of a build under every school.
+         */
+        post: operations["askSchools"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/builds/{key}/past": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Past
+         * @description The marks of a build, and the last of its changes.
+         */
+        get: operations["pastOf"];
+        put?: never;
+        /**
+         * Mark
+         * @description Mark the build as it is by a name.
+         */
+        post: operations["markBuild"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/builds/{key}/bench": {
         parameters: {
             query?: never;
@@ -8544,6 +8676,195 @@ export interface components {
              */
             name?: string;
         };
+        /**
+         * CellAnswer
+         * @description What a side comes to in a line; `status` where it is judged.
+         */
+        CellAnswer: {
+            /** Text */
+            text: string;
+            /**
+             * Status
+             * @default
+             */
+            status?: ("pass" | "warn" | "fail" | "unknown" | "not checked") | "";
+        };
+        /**
+         * ComparedAnswer
+         * @description Up to four builds beside each other: groups of lines with their words, and the lines.
+         */
+        ComparedAnswer: {
+            /** Sides */
+            sides: components["schemas"]["SideAnswer"][];
+            /** Groups */
+            groups: [
+                string,
+                string
+            ][];
+            /** Lines */
+            lines: components["schemas"]["LineAnswer"][];
+        };
+        /**
+         * LineAnswer
+         * @description One line of a comparison, a cell a side; whether they differ.
+         */
+        LineAnswer: {
+            /** Group */
+            group: string;
+            /** Words */
+            words: string;
+            /** Cells */
+            cells: components["schemas"]["CellAnswer"][];
+            /** Differs */
+            differs: boolean;
+        };
+        /**
+         * SideAnswer
+         * @description One of those that are compared: its name, the verdict on it, what it costs from how the
+         *     machine stands; what a school says of itself, and what it would take.
+         */
+        SideAnswer: {
+            /** Name */
+            name: string;
+            /** Note */
+            note: string;
+            /** Takes */
+            takes: string;
+            overall: components["schemas"]["Overall"];
+            price: components["schemas"]["PriceAnswer"];
+        };
+        /**
+         * School
+         * @description How some builders go about it: positions of house rules by their names; rules of which it
+         *     says nothing stay as they are.
+         */
+        School: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /**
+             * Text
+             * @description why one would
+             * @default
+             */
+            text?: string;
+            /**
+             * Risk
+             * @description what one risks by it
+             * @default
+             */
+            risk?: string;
+            /** Positions */
+            positions: {
+                [key: string]: unknown;
+            };
+        };
+        /**
+         * SchoolOut
+         * @description A school; whether it is one's own.
+         */
+        SchoolOut: {
+            school: components["schemas"]["School"];
+            /** Own */
+            own: boolean;
+        };
+        /**
+         * SchoolIn
+         * @description A school to keep: a name, why, what it risks, and positions of house rules.
+         */
+        SchoolIn: {
+            /** Name */
+            name: string;
+            /**
+             * Text
+             * @default
+             */
+            text?: string;
+            /**
+             * Risk
+             * @default
+             */
+            risk?: string;
+            /** Positions */
+            positions: {
+                [key: string]: unknown;
+            };
+        };
+        /**
+         * SchoolsState
+         * @description A build under every school: how far that is, and what came of it.
+         */
+        SchoolsState: {
+            /**
+             * State
+             * @default none
+             * @enum {string}
+             */
+            state?: "none" | "waiting" | "running" | "done" | "stopped" | "failed";
+            /**
+             * Done
+             * @default 0
+             */
+            done?: number;
+            /**
+             * Of
+             * @default 0
+             */
+            of?: number;
+            /**
+             * Error
+             * @default
+             */
+            error?: string;
+            /**
+             * Waits
+             * @default
+             */
+            waits?: string;
+            /**
+             * Busy
+             * @default []
+             */
+            busy?: components["schemas"]["BusyOut"][];
+            /**
+             * Answers
+             * @default []
+             */
+            answers?: components["schemas"]["UnderSchool"][];
+        };
+        /**
+         * UnderSchool
+         * @description What becomes of a build under a school: by its id, with the answer.
+         */
+        UnderSchool: {
+            /** Id */
+            id: string;
+            answer: components["schemas"]["QuestionAnswer"];
+        };
+        /**
+         * MomentOut
+         * @description A build as it was: what it is called in a comparison, in words, when; whether it was
+         *     marked.
+         */
+        MomentOut: {
+            /** Ref */
+            ref: string;
+            /** Words */
+            words: string;
+            /** At */
+            at: string;
+            /** Marked */
+            marked: boolean;
+        };
+        /**
+         * MarkIn
+         * @description A name for the build as it is.
+         */
+        MarkIn: {
+            /** Name */
+            name: string;
+        };
         Act: [
             "found" | "mounted" | "taken out" | "plugged" | "led" | "unplugged" | "looked at" | "put away" | "covers" | "clear" | "made safe" | "tied" | "looked over" | "started" | "measured",
             string,
@@ -12163,6 +12484,296 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            400: components["responses"]["Problem400"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            405: components["responses"]["Problem405"];
+            409: components["responses"]["Problem409"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+            503: components["responses"]["Problem503"];
+            507: components["responses"]["Problem507"];
+        };
+    };
+    compareBuilds: {
+        parameters: {
+            query: {
+                sides: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ComparedAnswer"];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            405: components["responses"]["Problem405"];
+            409: components["responses"]["Problem409"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+            503: components["responses"]["Problem503"];
+            507: components["responses"]["Problem507"];
+        };
+    };
+    comparisonFile: {
+        parameters: {
+            query: {
+                sides: string;
+            };
+            header?: never;
+            path: {
+                kind: "csv" | "pdf";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            400: components["responses"]["Problem400"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            405: components["responses"]["Problem405"];
+            409: components["responses"]["Problem409"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+            503: components["responses"]["Problem503"];
+            507: components["responses"]["Problem507"];
+        };
+    };
+    listSchools: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SchoolOut"][];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            405: components["responses"]["Problem405"];
+            409: components["responses"]["Problem409"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+            503: components["responses"]["Problem503"];
+            507: components["responses"]["Problem507"];
+        };
+    };
+    keepSchool: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SchoolIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["School"];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            405: components["responses"]["Problem405"];
+            409: components["responses"]["Problem409"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+            503: components["responses"]["Problem503"];
+            507: components["responses"]["Problem507"];
+        };
+    };
+    removeSchool: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            400: components["responses"]["Problem400"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            405: components["responses"]["Problem405"];
+            409: components["responses"]["Problem409"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+            503: components["responses"]["Problem503"];
+            507: components["responses"]["Problem507"];
+        };
+    };
+    schoolsState: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SchoolsState"];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            405: components["responses"]["Problem405"];
+            409: components["responses"]["Problem409"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+            503: components["responses"]["Problem503"];
+            507: components["responses"]["Problem507"];
+        };
+    };
+    askSchools: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SchoolsState"];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            405: components["responses"]["Problem405"];
+            409: components["responses"]["Problem409"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+            503: components["responses"]["Problem503"];
+            507: components["responses"]["Problem507"];
+        };
+    };
+    pastOf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MomentOut"][];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            405: components["responses"]["Problem405"];
+            409: components["responses"]["Problem409"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+            503: components["responses"]["Problem503"];
+            507: components["responses"]["Problem507"];
+        };
+    };
+    markBuild: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MarkIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MomentOut"][];
+                };
             };
             400: components["responses"]["Problem400"];
             403: components["responses"]["Problem403"];

@@ -8,11 +8,14 @@ export function Menu({
   label,
   quiet = false,
   align = "end",
+  stop = 0,
   children,
 }: {
   label: ReactNode;
   quiet?: boolean;
   align?: "start" | "end";
+  /** Whether Tab stops at its button. */
+  stop?: 0 | -1;
   children: ReactNode;
 }) {
   return (
@@ -26,7 +29,7 @@ export function Menu({
             {label}
           </Button>
         ) : (
-          <Button>{label}</Button>
+          <Button tabIndex={stop}>{label}</Button>
         )}
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>

@@ -18,6 +18,7 @@ import { Radio, RadioGroup } from "../../ui/radio";
 import { StationHead } from "../frame/Frame";
 import { OwnWords } from "../../ui/ownwords";
 import { Assumptions } from "./Assumptions";
+import { Schools } from "./Schools";
 
 type Rules = Doc["house_rules"];
 type Rule = Exclude<keyof Rules, "headroom">;
@@ -71,6 +72,7 @@ export default function RulesPage() {
       />
       <div className="grid max-w-[1180px] grid-cols-[minmax(0,1fr)] gap-6 px-6 pb-8 max-[700px]:px-3">
         <ForAll rules={rules} />
+        <Schools />
         {/* Two columns that stay what they are: nothing moves to the other when a sentence comes in. */}
         <div className="grid grid-cols-2 items-start gap-x-6 max-[900px]:grid-cols-1">
           {[questions.slice(0, LEFT), questions.slice(LEFT)].map((own, column) => (
