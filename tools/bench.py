@@ -19,6 +19,7 @@ ROOT = Path(__file__).resolve().parent.parent
 sys.path[:0] = [str(ROOT / "core"), str(ROOT / "tools")]
 
 from bench_map import mapping  # noqa: E402
+from bench_question import listed, questions  # noqa: E402
 from bench_readings import readings  # noqa: E402
 from easy_tally import Build, Wired, analyse, compact  # noqa: E402
 from easy_tally.base import Memory  # noqa: E402
@@ -211,6 +212,7 @@ def browser(unit: float) -> None:
         entry = "performance.getEntriesByName('first-contentful-paint')[0].startTime"
         paint = cold.evaluate(entry)
         show("first useful paint, cold browser", paint, unit, "1000 ms")
+        listed(page, base, show, unit)
         chromium.close()
 
 
@@ -243,6 +245,7 @@ def main() -> None:
     core(unit)
     lines(unit)
     mapping(unit)
+    questions(show, unit)
     readings(show, unit, ROOT)
     script_size()
     browser(unit)

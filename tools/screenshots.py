@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import os
+import re
 import shutil
 import socket
 import subprocess
@@ -83,9 +84,6 @@ def main() -> None:
         shoot(page, "parts")
         line.press("Escape")
         build = page.url.rsplit("/", 1)[0]
-        page.goto(f"{build}/parts?open=ms_0_1")
-        page.locator("[data-opened] tbody tr").nth(3).wait_for()
-        shoot(page, "opened")
         page.goto(f"{build}/parts/catalogue")
         page.locator("[data-entry=knot-r]").click()
         shoot(page, "catalogue")
@@ -114,9 +112,6 @@ def main() -> None:
         page.goto(f"{build}/loom?at=graphics-1")
         page.locator("[data-lane]").first.wait_for()
         shoot(page, "loom")
-        page.get_by_role("button", name="Every limit").click()
-        shoot(page, "limits")
-        page.keyboard.press("Escape")
         page.emulate_media(color_scheme="dark")
         page.locator('[data-socket="disk#3/power"]').click()
         shoot(page, "loom-dark")
@@ -133,6 +128,17 @@ def main() -> None:
             page.get_by_role("heading", name=heading).wait_for()
             shoot(page, shot)
             page.get_by_role("button", name="Leave it as it is").click()
+        curlew = page.url.rsplit("/", 1)[0]
+        page.goto(f"{curlew}/ask")
+        page.get_by_label("What would you change?").fill("a 450 W card, 16-pin, 300 x 105 x 45")
+        page.keyboard.press("Enter")
+        page.locator("[data-goes]").wait_for()
+        shoot(page, "ask")
+        page.locator("[data-way='1']").get_by_role("button", name="Make it a variant").click()
+        page.locator("[data-differs]").first.wait_for()
+        shoot(page, "sides")
+        page.goto(base)
+        page.get_by_role("button", name=re.compile("^Throw away Curlew, ")).click()
         page.goto(f"{build}/loom")
         page.get_by_role("button", name="Map it", exact=True).click()
         page.get_by_role("button", name="Take this map").click()

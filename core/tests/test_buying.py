@@ -86,9 +86,9 @@ class ByPrice(unittest.TestCase):
         )
         answer = map_answer(map_it(_short(), stock=stock))
         cables = [r for r in answer.repairs if r.id == "cable"]
-        self.assertEqual([r.cost for r in cables], [0.0, 8.0, 12.0, None])
+        self.assertEqual([r.price.money for r in cables], [0.0, 8.0, 12.0, None])
         self.assertIn("to be had for 8.00 EUR", cables[1].text)
-        costs = [(r.cost is None, r.cost or 0.0) for r in answer.repairs]
+        costs = [(r.price.money is None, r.price.money or 0.0) for r in answer.repairs]
         self.assertEqual(costs, sorted(costs))
         then = apply(_short(), cables[1].edit)
         self.assertEqual(compact(analyse(then, 2026)).to_buy.sum, 8.0)
@@ -101,7 +101,7 @@ class ByPrice(unittest.TestCase):
         cables = (board_cable(), processor_cable(), graphics_cable("g1"))
         b = build(board(), processor(), card(), cables=cables)
         answer = map_answer(map_it(b, stock=(_single("mine", owned=True, free=1),)))
-        moved = [(r.id, r.moved) for r in answer.repairs]
+        moved = [(r.id, r.price.moves) for r in answer.repairs]
         self.assertEqual(moved, [("power-limit", 8), ("cable", 9)])
 
     def test_ways_to_stay(self) -> None:

@@ -10,6 +10,7 @@ from easy_tally.editing import Edit
 from easy_tally.publishing import (
     Compact,
     Overall,
+    PriceAnswer,
     RowAnswer,
     RunAnswer,
     SpikeRowAnswer,
@@ -219,10 +220,12 @@ class RulesIn(Schema):
 
 
 class WayOut(Schema):
-    """What would let the supply in place stay, in words, and the edit that does it."""
+    """What would let the supply in place stay, in words, what it costs, and the edit that does
+    it."""
 
     id: str
     text: str
+    price: PriceAnswer
     edit: Edit
 
 

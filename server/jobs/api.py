@@ -6,6 +6,7 @@ from time import monotonic
 from typing import Any, Literal
 
 from base.formats import BusyOut, busy_out
+from bench.record import pace_of
 from builds import actions, candidates, results
 from builds.models import Build
 from builds.routes.answering import dump
@@ -115,7 +116,8 @@ def ways_to_reach(request: HttpRequest, key: str) -> HttpResponse:
         analysis, candidates.stock(owner, analysis.build), lambda: monotonic() > until
     )
     build = in_currency(owner, analysis.build)
-    answers = [repair_answer(build, way) for way in ways]
+    minutes = pace_of(owner.pk).to_move
+    answers = [repair_answer(build, way, minutes) for way in ways]
     return HttpResponse(dump(list[RepairAnswer], answers), content_type="application/json")
 
 

@@ -7,6 +7,7 @@ import logging
 from typing import Any
 
 from base.writing import writing
+from bench import record
 from builds import candidates, results
 from builds.models import Build
 from django.conf import settings
@@ -24,6 +25,7 @@ from work.jobs import (
     FeedsAsked,
     KitSent,
     MapAsked,
+    PaceSent,
     RulesAsked,
     Stock,
     Unfed,
@@ -54,6 +56,7 @@ def ask(row: Build, part_of_build: str, part: str) -> MapJob:
             "part": part,
             "stock": [Stock.of(s) for s in candidates.stock(row.owner, build)],
             "kits": [KitSent.of(k) for k in candidates.others(row.owner, build)],
+            "pace": PaceSent.of_pace(record.pace_of(row.owner_id)),
         }
     )
     wish = {"what": part_of_build, "part": part}

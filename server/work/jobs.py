@@ -96,6 +96,22 @@ class _Job(_Format):
     year: Annotated[int, Field(ge=2000, le=9999)]
 
 
+class PaceSent(_Format):
+    """Usual seconds of a step by its family, and of any step."""
+
+    of: Annotated[dict[str, float], Field(max_length=200)] = {}
+    usual: float | None = None
+
+    @classmethod
+    def of_pace(cls, pace: Pace) -> PaceSent:
+        """As it is sent."""
+        return cls(of=dict(pace.of), usual=pace.usual)
+
+    def came(self) -> Pace:
+        """As it is worked with."""
+        return Pace(of=self.of, usual=self.usual)
+
+
 class MapAsked(_Job):
     """A map: what is wished, what could be had, supplies that could be taken."""
 
@@ -104,6 +120,7 @@ class MapAsked(_Job):
     part: Annotated[str, Field(max_length=100)] = ""
     stock: Annotated[list[Stock], Field(max_length=2000)] = []
     kits: Annotated[list[KitSent], Field(max_length=2000)] = []
+    pace: PaceSent = PaceSent()
 
 
 class FeedsAsked(_Job):
@@ -144,13 +161,6 @@ class NotedSent(_Format):
         return Noted(self.step, self.kind, self.at, acts=tuple(Act(*a) for a in self.acts))  # type: ignore[arg-type]
 
 
-class PaceSent(_Format):
-    """Usual seconds of a step by its family, and of any step."""
-
-    of: Annotated[dict[str, float], Field(max_length=200)] = {}
-    usual: float | None = None
-
-
 class AroundSent(_Format):
     """What a question is answered by, beside the build."""
 
@@ -170,7 +180,7 @@ class AroundSent(_Format):
             cases=list(around.cases),
             record=[NotedSent.of(n) for n in around.record],
             known={id: kept(one) for id, one in (around.known or {}).items()},
-            pace=PaceSent(of=dict(around.pace.of), usual=around.pace.usual),
+            pace=PaceSent.of_pace(around.pace),
         )
 
     def came(self, year: int) -> Around:
@@ -182,7 +192,7 @@ class AroundSent(_Format):
             cases=tuple(self.cases),
             record=tuple(n.came() for n in self.record),
             known={id: read_kept(id, told) for id, told in self.known.items()},
-            pace=Pace(of=self.pace.of, usual=self.pace.usual),
+            pace=self.pace.came(),
         )
 
 
@@ -319,7 +329,8 @@ def _map(build: Build, asked: MapAsked, desk: Desk) -> MapAnswer:
     progress = Progress(tell=tell, stop=desk.stop)
     free = (k.came() for k in asked.kits if not k.elsewhere)
     others = supplies_that_do(build, free, asked.year)
-    return map_answer(map_it(build, wish(build, asked.what, asked.part), stock, progress, others))
+    mapped = map_it(build, wish(build, asked.what, asked.part), stock, progress, others)
+    return map_answer(mapped, asked.pace.came().to_move)
 
 
 def _patience(desk: Desk) -> Patience:

@@ -26,6 +26,10 @@ class Pace:
         whole = sum(self.of.get(family(s), self.usual) for s in steps)
         return max(1, round(whole / 60)) if whole else 0
 
+    def to_move(self, ends: int) -> int | None:
+        """How long it takes to move so many plugs and port ends [min]."""
+        return self.minutes(["joint"] * ends) if ends else None
+
 
 def family(step: str) -> str:
     """What a step does, whatever to."""

@@ -3,12 +3,14 @@
 from __future__ import annotations
 
 from .publish import compact, exit_status, report, run_answer, spike_rows_of, tally_rows
+from .publish_buying import price_answer
 from .publish_map import MapAnswer, RepairAnswer, fed_words, map_answer, repair_answer
 from .publish_supply import fit_answer, sizes_answer, supply_answer, week_answer
 from .result import (
     Amount,
     Compact,
     Overall,
+    PriceAnswer,
     Report,
     RowAnswer,
     RunAnswer,
@@ -25,6 +27,7 @@ __all__ = [
     "FitAnswer",
     "MapAnswer",
     "Overall",
+    "PriceAnswer",
     "RepairAnswer",
     "Report",
     "RowAnswer",
@@ -40,6 +43,7 @@ __all__ = [
     "fed_words",
     "fit_answer",
     "map_answer",
+    "price_answer",
     "repair_answer",
     "report",
     "run_answer",

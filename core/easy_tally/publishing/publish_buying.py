@@ -4,8 +4,9 @@ from __future__ import annotations
 
 from ..supplies.buying import sum_of, to_buy
 from ..things.build import Build
-from .result import BuyAnswer, Buying
-from .wording import buying_words
+from ..things.buying import Price
+from .result import BuyAnswer, Buying, PriceAnswer
+from .wording import buying_words, price_words
 
 
 def buying_answer(build: Build) -> Buying:
@@ -19,4 +20,15 @@ def buying_answer(build: Build) -> Buying:
         without=without,
         currency=currency,
         text=buying_words(len(items), amount, without, currency),
+    )
+
+
+def price_answer(price: Price, currency: str) -> PriceAnswer:
+    """What a way to mend costs, as data and in a phrase."""
+    return PriceAnswer(
+        money=price.money,
+        currency=currency,
+        moves=price.moves,
+        minutes=price.minutes,
+        text=price_words(price, currency),
     )

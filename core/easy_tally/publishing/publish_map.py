@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from dataclasses import dataclass
 from typing import Literal
 
@@ -27,8 +28,11 @@ from ..mapping.goals import group_rule
 from ..mapping.swap import Does
 from ..standards.connectors import is_of
 from ..things.build import Build
+from ..things.buying import Price
 from ..wiring import Wired
 from ..wiring.areas import drive_places
+from .publish_buying import price_answer
+from .result import PriceAnswer
 from .wording.mapped import (
     beyond_words,
     bill_words,
@@ -76,15 +80,14 @@ class SwapAnswer:
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class RepairAnswer:
-    """A way to a whole map in words, with the edit that takes it and the moves that it takes;
-    `cost`: in the builder's currency, none: not known."""
+    """A way to a whole map in words, with the edit that takes it, what it costs and the moves that
+    it takes."""
 
     id: str
     text: str
-    cost: float | None
+    price: PriceAnswer
     edit: TakeMap
     swaps: tuple[SwapAnswer, ...]
-    moved: int
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -119,7 +122,15 @@ class MapAnswer:
 _NOTHING = "Nothing in this build has a socket that a cable feeds."
 
 
-def map_answer(m: Mapped) -> MapAnswer:
+#: How long it takes to move so many plugs and port ends [min]; None: nobody knows.
+Minutes = Callable[[int], int | None]
+
+
+def _unknown(ends: int) -> None:
+    return None
+
+
+def map_answer(m: Mapped, minutes: Minutes = _unknown) -> MapAnswer:
     """What mapping found, in words."""
     unfed = m.found.unfed if m.found is not None else ()
     why = (m.undecided,) if m.undecided else _why(m.build, m.facts)
@@ -156,7 +167,7 @@ def map_answer(m: Mapped) -> MapAnswer:
         unfed=tuple(wired.words(r) for r in unfed),
         left=tuple(_left(m.build, left) for left in m.left),
         why=why,
-        repairs=tuple(repair_answer(m.build, r) for r in m.repairs),
+        repairs=tuple(repair_answer(m.build, r, minutes) for r in m.repairs),
     )
 
 
@@ -200,7 +211,7 @@ def fed_words(build: Build, fed: Fed, year: int) -> str:
     return f"{text}; {counted(ends, 'end')} to move." if ends else f"{text}; nothing moves."
 
 
-def repair_answer(build: Build, r: Repair) -> RepairAnswer:
+def repair_answer(build: Build, r: Repair, minutes: Minutes = _unknown) -> RepairAnswer:
     """A way to a whole map, in words."""
     then = r.added.to(build)
     laid = applied(then, r.found)
@@ -209,13 +220,13 @@ def repair_answer(build: Build, r: Repair) -> RepairAnswer:
     reach = max(
         (mm for n in bill(then, r.found, new) if n.key in new for mm in n.reach_mm), default=0.0
     )
+    ends = sum(s.ends for s in several)
     return RepairAnswer(
         id=r.id,
         text=repair_words(r, reach, build.place.currency),
-        cost=r.cost,
+        price=price_answer(Price(r.cost, ends, minutes(ends)), build.place.currency),
         edit=_edit(r.found, r.added),
         swaps=_swaps(build, laid, several),
-        moved=sum(s.ends for s in several),
     )
 
 

@@ -73,6 +73,18 @@ class Percents(TypedDict):
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
+class PriceAnswer:
+    """What something costs: money (none: not known) in a currency, plugs and ports that move,
+    minutes at the bench (none: no record tells); in a phrase too."""
+
+    money: float | None
+    currency: str
+    moves: int
+    minutes: int | None
+    text: str
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
 class RemedyAnswer:
     """A way to mend, in words; `edit` is an edit that does it, as it is posted, where there is
     one."""

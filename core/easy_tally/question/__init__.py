@@ -7,7 +7,7 @@ from .around import Around, Patience
 from .change import BESIDE, Change, Instead, instead_of
 from .compared import MOST_SIDES, Side, compared
 from .outcome import Before, Outcome
-from .result import ComparedAnswer, PriceAnswer, QuestionAnswer, VerdictAnswer, WayAnswer
+from .result import ComparedAnswer, QuestionAnswer, VerdictAnswer, WayAnswer
 from .said import Heard, Shelf, heard
 from .verdicts import VERDICTS, of_which
 
@@ -24,7 +24,6 @@ __all__ = [
     "Instead",
     "Outcome",
     "Patience",
-    "PriceAnswer",
     "QuestionAnswer",
     "Shelf",
     "Side",

@@ -5,7 +5,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass, replace
 
-from ..publishing import compact
+from ..publishing import compact, price_answer
 from ..supplies.buying import to_buy
 from ..things.build import Build
 from .around import Around, Patience
@@ -15,7 +15,7 @@ from .remedies import Remedy, remedies
 from .result import Goes, QuestionAnswer, VerdictAnswer, WayAnswer
 from .schools import otherwise
 from .verdicts import verdicts
-from .words import TITLES, figure, price_answer, remedy_words, sentences
+from .words import TITLES, figure, remedy_words, sentences
 
 _ENDED = "There are more ways than were looked at in the time that an answer may take."
 
@@ -63,7 +63,7 @@ def _answer(
         goes=goes,
         text=_headline(goes, told, ways, build),
         overall=compact(then.analysis).overall,
-        price=price_answer(then.price, build),
+        price=price_answer(then.price, build.place.currency),
         verdicts=told,
         ways=tuple(_way(now, w, at, build) for at, w in enumerate(ways, 1)),
         to_buy=tuple(i.name for i in to_buy(build)),
@@ -98,7 +98,7 @@ def _way(now: Outcome, way: Remedy, at: int, build: Build) -> WayAnswer:
         at=at,
         text=remedy_words(way, build),
         mends=way.mends,
-        price=price_answer(way.price, build),
+        price=price_answer(way.price, build.place.currency),
         overall=compact(way.outcome.analysis).overall,
         verdicts=verdict_answers(now, way.outcome),
     )

@@ -11,7 +11,7 @@ from typing import Any, NamedTuple
 from ..analysis.of_fit import fit_checks
 from ..base.rounding import percent
 from ..base.saying import counted, money, number
-from ..publishing import Amount, Compact, compact
+from ..publishing import Amount, Compact, compact, price_answer
 from ..publishing.wording import FIT_WORDS, fit_words
 from ..supplies.asked import CheckStatus
 from ..things.cables import Cable
@@ -21,7 +21,7 @@ from ..things.rules import RULES
 from .outcome import Outcome
 from .result import CellAnswer, ComparedAnswer, LineAnswer, SideAnswer
 from .verdicts import verdicts
-from .words import TITLES, figure, price_answer
+from .words import TITLES, figure
 
 #: Sides that stand beside each other at the most.
 MOST_SIDES = 4
@@ -81,7 +81,7 @@ def compared(sides: Sequence[Side]) -> ComparedAnswer:
                 note=s.note,
                 takes=s.takes,
                 overall=r.overall,
-                price=price_answer(s.outcome.price, s.outcome.build),
+                price=price_answer(s.outcome.price, s.outcome.build.place.currency),
             )
             for s, r in zip(several.sides, several.results, strict=True)
         ),

@@ -11,7 +11,7 @@ from ..base.memory import Memory
 from ..bench import Noted, Plan, bad_of, plan
 from ..bench.covers import Known
 from ..mapping import Wish, swaps
-from ..supplies.buying import sum_of, to_buy
+from ..supplies.buying import Item, sum_of, to_buy
 from ..things.build import Build
 from ..things.buying import Price
 from .around import Around, Patience
@@ -93,10 +93,19 @@ class Outcome:
         return [p.step.id for p in self.plan.steps if p.state == "open"]
 
     @cached_property
+    def _new(self) -> tuple[Item, ...]:
+        """What is to be bought that was not before."""
+        has = self._before.has
+        return tuple(i for i in to_buy(self.build) if (i.of, i.name, i.price) not in has)
+
+    @property
+    def bought(self) -> list[str]:
+        """The names of that."""
+        return [i.name for i in self._new]
+
+    @cached_property
     def price(self) -> Price:
         """What it costs: what is to be bought that was not before, ends that move, minutes."""
-        has = self._before.has
-        new = tuple(i for i in to_buy(self.build) if (i.of, i.name, i.price) not in has)
-        money, without = sum_of(new)
+        money, without = sum_of(self._new)
         minutes = self._before.around.pace.minutes(self.open_steps)
         return Price(None if without else money, self.moved, minutes)

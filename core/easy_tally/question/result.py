@@ -6,23 +6,11 @@ from __future__ import annotations
 from dataclasses import dataclass
 from typing import Literal
 
-from ..publishing import Overall
+from ..publishing import Overall, PriceAnswer
 from ..supplies.asked import CheckStatus
 from .verdicts import VerdictId
 
 Goes = Literal["goes in", "goes in with", "does not go in", "not known"]
-
-
-@dataclass(frozen=True, slots=True, kw_only=True)
-class PriceAnswer:
-    """What something costs: money (none: not known) in a currency, plugs and ports that move,
-    minutes at the bench (none: no record tells); in a phrase too."""
-
-    money: float | None
-    currency: str
-    moves: int
-    minutes: int | None
-    text: str
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

@@ -11,16 +11,14 @@ from ..base.rounding import percent
 from ..base.saying import counted, money, number
 from ..mapping import Repair
 from ..publishing import way_words
-from ..publishing.wording import check_words, fit_words, rule_words, said
+from ..publishing.wording import check_words, fit_words, price_words, rule_words, said
 from ..publishing.wording.mapped import repair_words, worst_lane
 from ..supplies.asked import SupplyCheck
 from ..supplies.case.fit import FitCheck
 from ..things.build import Build
-from ..things.buying import Price
 from ..things.case import Case
 from .outcome import Outcome
 from .remedies import Remedy, Step
-from .result import PriceAnswer
 from .verdicts import Verdict, VerdictId, airflow, has_no_leads, year_kwh
 
 TITLES: dict[VerdictId, str] = {
@@ -35,33 +33,6 @@ TITLES: dict[VerdictId, str] = {
 _OF_WATTS = ("watts", "rating", "rail", "combined", "spikes", "regulation", "too big", "age")
 #: As many sentences are told beside the first.
 _MOST_MORE = 12
-
-
-def price_answer(price: Price, build: Build) -> PriceAnswer:
-    """What something costs, as data and in a phrase."""
-    currency = build.place.currency
-    return PriceAnswer(
-        money=price.money,
-        currency=currency,
-        moves=price.moves,
-        minutes=price.minutes,
-        text=price_words(price, currency),
-    )
-
-
-def price_words(price: Price, currency: str) -> str:
-    """Money, moves and minutes in a phrase, in this order everywhere."""
-    said = [
-        "price not known"
-        if price.money is None
-        else money(price.money, currency)
-        if price.money
-        else "nothing to buy",
-        f"{counted(price.moves, 'end')} to move" if price.moves else "nothing moves",
-    ]
-    if price.minutes:
-        said.append(f"about {price.minutes} min")
-    return ", ".join(said)
 
 
 def step_words(step: Step, build: Build) -> str:
@@ -267,6 +238,8 @@ def _say_air(o: Outcome) -> Iterator[str]:
 
 def _say_cost(o: Outcome) -> Iterator[str]:
     a = o.analysis
+    if o.bought:
+        yield f"To buy: {', '.join(o.bought)}; {price_words(o.price, a.build.place.currency)}."
     by_id = {c.id: c for c in a.supply.checks} if a.supply else {}
     yield from (_sentence(check_words(by_id[id])) for id in ("cost", "efficiency") if id in by_id)
     if a.supply is None:

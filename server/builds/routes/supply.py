@@ -15,13 +15,14 @@ from easy_tally.publishing import (
     SizesAnswer,
     WeekAnswer,
     fit_answer,
+    price_answer,
     sizes_answer,
     supply_answer,
     way_words,
     week_answer,
 )
 from easy_tally.supplies import Offered, asked_of
-from easy_tally.things import to_be_had
+from easy_tally.things import Price, to_be_had
 from ninja import Query, Router
 from owners.models import owner_of
 
@@ -127,6 +128,11 @@ def stay(request: HttpRequest, key: str) -> list[dict[str, Any]]:
     analysis = results.analysis(actions.find(owner, key))
     currency = in_currency(owner, analysis.build).place.currency
     return [
-        {"id": way.id, "text": way_words(way, currency), "edit": way.edit}
+        {
+            "id": way.id,
+            "text": way_words(way, currency),
+            "price": price_answer(Price(way.cost), currency),
+            "edit": way.edit,
+        }
         for way in ways_to_stay(analysis, candidates.stock(owner, analysis.build))
     ]

@@ -75,10 +75,10 @@ class Prices(ApiCase):
         routes = [r for r in HERON["case"]["routes"] if r is not way] + [way | {"length_mm": 760}]
         key = self.open(json.dumps(HERON | {"case": HERON["case"] | {"routes": routes}}))["key"]
         found = self.call("get", f"/builds/{key}/reach")[1]
-        self.assertIn(("extension", None), [(w["id"], w["cost"]) for w in found])
+        self.assertIn(("extension", None), [(w["id"], w["price"]["money"]) for w in found])
         self.give("EUR", loose__extension_processor=9.0)
         found = self.call("get", f"/builds/{key}/reach")[1]
-        self.assertEqual((found[0]["id"], found[0]["cost"]), ("extension", 9.0))
+        self.assertEqual((found[0]["id"], found[0]["price"]["money"]), ("extension", 9.0))
         before = self.call("get", f"/builds/{key}")[1]["result"]
         _, done = self.act(key, 1, **found[0]["edit"])
         self.assertEqual(done["result"]["to_buy"]["sum"], 9.0)

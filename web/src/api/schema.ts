@@ -7185,14 +7185,33 @@ export interface components {
             lacks: string;
         };
         /**
+         * PriceAnswer
+         * @description What something costs: money (none: not known) in a currency, plugs and ports that move,
+         *     minutes at the bench (none: no record tells); in a phrase too.
+         */
+        PriceAnswer: {
+            /** Money */
+            money: number | null;
+            /** Currency */
+            currency: string;
+            /** Moves */
+            moves: number;
+            /** Minutes */
+            minutes: number | null;
+            /** Text */
+            text: string;
+        };
+        /**
          * WayOut
-         * @description What would let the supply in place stay, in words, and the edit that does it.
+         * @description What would let the supply in place stay, in words, what it costs, and the edit that does
+         *     it.
          */
         WayOut: {
             /** Id */
             id: string;
             /** Text */
             text: string;
+            price: components["schemas"]["PriceAnswer"];
             /** Edit */
             edit: components["schemas"]["AddPart"] | components["schemas"]["AddParts"] | components["schemas"]["ChangePart"] | components["schemas"]["TakeEntry"] | components["schemas"]["RemovePart"] | components["schemas"]["ChangeBuild"] | components["schemas"]["TakeSupply"] | components["schemas"]["ChangeSupply"] | components["schemas"]["AddCable"] | components["schemas"]["ChangeCable"] | components["schemas"]["RemoveCable"] | components["schemas"]["AddBetween"] | components["schemas"]["Become"] | components["schemas"]["ChangeBetween"] | components["schemas"]["RemoveBetween"] | components["schemas"]["Connect"] | components["schemas"]["Exchange"] | components["schemas"]["FindOut"] | components["schemas"]["Park"] | components["schemas"]["Pin"] | components["schemas"]["PlugIn"] | components["schemas"]["SwapPlugs"] | components["schemas"]["TakeMap"] | components["schemas"]["Unplug"];
         };
@@ -8335,21 +8354,18 @@ export interface components {
         };
         /**
          * RepairAnswer
-         * @description A way to a whole map in words, with the edit that takes it and the moves that it takes;
-         *     `cost`: in the builder's currency, none: not known.
+         * @description A way to a whole map in words, with the edit that takes it, what it costs and the moves that
+         *     it takes.
          */
         RepairAnswer: {
             /** Id */
             id: string;
             /** Text */
             text: string;
-            /** Cost */
-            cost: number | null;
+            price: components["schemas"]["PriceAnswer"];
             edit: components["schemas"]["TakeMap"];
             /** Swaps */
             swaps: components["schemas"]["SwapAnswer"][];
-            /** Moved */
-            moved: number;
         };
         /**
          * SwapAnswer
@@ -8433,23 +8449,6 @@ export interface components {
             words: string;
             /** Taken */
             taken: boolean;
-        };
-        /**
-         * PriceAnswer
-         * @description What something costs: money (none: not known) in a currency, plugs and ports that move,
-         *     minutes at the bench (none: no record tells); in a phrase too.
-         */
-        PriceAnswer: {
-            /** Money */
-            money: number | null;
-            /** Currency */
-            currency: string;
-            /** Moves */
-            moves: number;
-            /** Minutes */
-            minutes: number | null;
-            /** Text */
-            text: string;
         };
         /**
          * QuestionAnswer

@@ -1,5 +1,5 @@
 import { Dialog as D } from "radix-ui";
-import type { ReactNode } from "react";
+import type { ReactNode, RefObject } from "react";
 
 import { Button } from "./button";
 
@@ -10,12 +10,15 @@ export function Dialog({
   title,
   children,
   wide = false,
+  first,
 }: {
   open: boolean;
   onClose: () => void;
   title: string;
   children: ReactNode;
   wide?: boolean;
+  /** The field that is in hand when it opens, its text chosen. */
+  first?: RefObject<HTMLInputElement | null>;
 }) {
   return (
     <D.Root open={open} onOpenChange={(o) => !o && onClose()}>
@@ -26,7 +29,8 @@ export function Dialog({
           onOpenAutoFocus={(e) => {
             // The dialog itself, not what stands first in it: nothing looks chosen before it is.
             e.preventDefault();
-            (e.currentTarget as HTMLElement).focus();
+            (first?.current ?? (e.currentTarget as HTMLElement)).focus();
+            first?.current?.select();
           }}
           className={`fixed top-1/2 left-1/2 z-50 flex max-h-[86vh] ${wide ? "w-[980px]" : "w-[520px]"} max-w-[94vw] -translate-x-1/2 -translate-y-1/2 flex-col border border-rule-strong bg-slip p-5 shadow-xl`}
           style={{ outline: "none" }}

@@ -34,7 +34,7 @@ from .signals import (
     unknown_words,
     who_needs,
 )
-from .supply import buying_words, check_words, rule_words
+from .supply import buying_words, check_words, price_words, rule_words
 
 __all__ = [
     "FIT_WORDS",
@@ -58,6 +58,7 @@ __all__ = [
     "measure_words",
     "mover_words",
     "plug_warning",
+    "price_words",
     "remedy_words",
     "rule_words",
     "run_cause",

@@ -7,6 +7,7 @@ from ...base.units import RAIL_WORDS, STATE_WORDS
 from ...standards.sizes import FIFTH
 from ...supplies.asked import SupplyCheck
 from ...supplies.sizing import RuleId
+from ...things.buying import Price
 from ...things.rules import HouseRules
 from .living import living_words
 
@@ -87,6 +88,17 @@ def buying_words(n: int, amount: float, without: int, currency: str) -> str:
         return f"{said}, no price is known"
     said += f", {money(amount, currency)}"
     return f"{said} and {without} without a price" if without else said
+
+
+def price_words(price: Price, currency: str) -> str:
+    """Money, moves and minutes in a phrase, in this order everywhere."""
+    said = ["price not known" if price.money is None else "nothing to buy"]
+    if price.money:
+        said = [money(price.money, currency)]
+    said.append(f"{counted(price.moves, 'end')} to move" if price.moves else "nothing moves")
+    if price.minutes:
+        said.append(f"about {price.minutes} min")
+    return ", ".join(said)
 
 
 def _rail_words(check: SupplyCheck, load: str, limit: str) -> str:

@@ -41,10 +41,12 @@ export function Card(shown: Shown) {
           >
             {build.name}
           </Link>
-          {build.note && <p className="text-ink-soft">{build.note}</p>}
-          <p className="text-sm text-ink-soft">
-            {build.began_as && `a variant of ${began || "a build that was removed"} · `}
-            changed {day(build.changed_at)}, {time(build.changed_at)}
+          <p className="text-ink-soft">
+            {build.note && `${build.note} `}
+            <span className="text-sm">
+              {build.began_as && `A variant of ${began || "a build that was removed"}. `}
+              Changed {day(build.changed_at)}, {time(build.changed_at)}.
+            </span>
           </p>
         </div>
         <Keep {...shown} save="Save file" />

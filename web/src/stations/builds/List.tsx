@@ -56,21 +56,18 @@ export function List({ builds, onRemove }: { builds: BuildCard[]; onRemove: (bui
             }
           }}
         />
-        <label htmlFor={`${id}-sort`} className="flex items-center gap-2 text-md">
-          by
-          <select
-            id={`${id}-sort`}
-            className="field h-10!"
-            value={sort}
-            onChange={(e) => setSort(e.target.value as Sort)}
-          >
-            {Object.entries(SORTS).map(([s, words]) => (
-              <option key={s} value={s}>
-                {words}
-              </option>
-            ))}
-          </select>
-        </label>
+        <select
+          aria-label="Sorted by"
+          className="field h-10!"
+          value={sort}
+          onChange={(e) => setSort(e.target.value as Sort)}
+        >
+          {Object.entries(SORTS).map(([s, words]) => (
+            <option key={s} value={s}>
+              by {words}
+            </option>
+          ))}
+        </select>
         <p role="status" className="text-md text-ink-soft">
           {text ? `${keys.length} of ${builds.length}` : ""}
         </p>

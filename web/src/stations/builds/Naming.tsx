@@ -1,5 +1,5 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { useEffect, useId, useRef, useState } from "react";
+import { useId, useRef, useState } from "react";
 
 import { client, reason, take, type BuildCard } from "../../api/client";
 import { buildQuery, buildsKey } from "../../state/queries";
@@ -44,7 +44,6 @@ export function Naming({
     group: build.group,
   };
   const [name, setName] = useState(begun[what].slice(0, 80));
-  useEffect(() => line.current?.select(), []);
   const doIt = useMutation({
     mutationFn: () => done(what, build.key, name.trim()),
     onSuccess: async (key) => {
@@ -55,7 +54,7 @@ export function Naming({
   });
   const { title, label, does } = WORDS[what];
   return (
-    <Dialog open onClose={() => onClose()} title={title(build.name)}>
+    <Dialog open onClose={() => onClose()} title={title(build.name)} first={line}>
       <form
         className="grid gap-3"
         onSubmit={(e) => {

@@ -1,5 +1,5 @@
-import { NavLink, Outlet, useParams, useSearchParams } from "react-router";
-import { Suspense, useEffect, type ReactNode } from "react";
+import { Link, NavLink, Outlet, useNavigate, useParams, useSearchParams } from "react-router";
+import { Suspense, useEffect, useState, type ReactNode } from "react";
 
 import { useBuild, useSaid, useWrite } from "../../state/build/contexts";
 import { BuildProvider } from "../../state/build/provider";
@@ -8,6 +8,7 @@ import { Button } from "../../ui/button";
 import { JustThrown } from "./Bin";
 import { Menu, MenuItem } from "../../ui/menu";
 import { Icon } from "../../ui/marks";
+import { MarkDialog } from "./MarkDialog";
 import { Questions } from "./Questions";
 import { Strip } from "./Strip";
 
@@ -83,6 +84,8 @@ export function StationHead({
   const build = useBuild();
   const { undo, redo } = useWrite();
   const { undo: back, redo: forth } = build.history;
+  const navigate = useNavigate();
+  const [marking, setMarking] = useState(false);
   useEffect(() => {
     document.title = `${title} · ${build.doc.name} · Easy Tally`;
   }, [title, build.doc.name]);
@@ -91,6 +94,17 @@ export function StationHead({
       <h1 className="text-2xl leading-none font-bold">{title}</h1>
       <p className="min-w-0 flex-1 pt-1 text-md leading-tight text-ink-soft max-[700px]:order-last max-[700px]:basis-full">
         {build.doc.name} · {note}
+        {build.began_as && (
+          <>
+            {" · "}
+            <Link
+              to={`/compare?of=${build.began_as},${build.key}`}
+              className="underline decoration-dotted underline-offset-4"
+            >
+              a variant of {build.began_name || "a build that was removed"}
+            </Link>
+          </>
+        )}
       </p>
       {children}
       {undoes && (
@@ -118,6 +132,14 @@ export function StationHead({
         </>
       )}
       <Menu label="File">
+        <MenuItem onSelect={() => setMarking(true)}>Mark it as it is now…</MenuItem>
+        <MenuItem
+          onSelect={() =>
+            void navigate(`/compare?of=${[build.began_as, build.key].filter(Boolean).join(",")}`)
+          }
+        >
+          Put it beside another, or its past…
+        </MenuItem>
         <MenuItem onSelect={() => window.location.assign(`/api/v1/builds/${build.key}/file`)}>
           Save the build file
         </MenuItem>
@@ -134,6 +156,7 @@ export function StationHead({
           Save the Loom as a page, PDF
         </MenuItem>
       </Menu>
+      {marking && <MarkDialog onClose={() => setMarking(false)} />}
     </header>
   );
 }

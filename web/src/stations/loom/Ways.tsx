@@ -15,9 +15,7 @@ export function Ways({ ways, onTake }: { ways: MapAnswer["repairs"]; onTake: (ed
             {r.text}
           </Button>
           <details className="px-1 text-sm text-ink-soft">
-            <summary className="min-h-6 cursor-pointer">
-              What it takes: {r.moved === 1 ? "1 end moves" : `${r.moved} ends move`}
-            </summary>
+            <summary className="min-h-6 cursor-pointer">What it takes: {r.price.text}</summary>
             <Swaps swaps={r.swaps} />
           </details>
         </li>

@@ -222,6 +222,10 @@ function Stay() {
           onClick={() => void act(way.edit)}
         >
           {way.text}
+          {/* Of a lead nobody knows what moves before it is mapped; its price is in the sentence. */}
+          {(way.id === "power-limit" || way.id === "headroom") && (
+            <span className="block text-sm font-normal">{way.price.text}</span>
+          )}
         </button>
       ))}
     </div>
