@@ -107,6 +107,7 @@ class IsHeard(unittest.TestCase):
             "a 300 W card with 2x8pin instead of the Knot R": "300 W card in place of Knot R",
             "Marram 850 and without the Knot R": "Marram 850; without Knot R",
             "a case, cards up to 400 mm, 8 slots": "into Case",
+            "a case, cards up to 300 mm, ATX supplies up to 180 mm, 7 slots": "into Case",
         }.items():
             with self.subTest(text):
                 self.assertEqual(self.said(text), words)
@@ -215,7 +216,7 @@ class ByHand(unittest.TestCase):
         long_card = card(200, key="new", name="New", length_mm=330.0, height_mm=110.0, covers=2)
         edit = TakeEntry(part="card", entry=long_card, release=True)
         came = asked(plugged(case=short), edit, around=Around(year=2026, cases=(short, long)))
-        self.assertEqual(verdict(came, "room").figure, "330 mm of 300 mm")
+        self.assertEqual(verdict(came, "room").figure, "330 of 300 mm")
         self.assertEqual(
             [w.text for w in came.answer.ways], ["Put it into Long: there is room in it."]
         )

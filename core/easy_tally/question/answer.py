@@ -74,7 +74,7 @@ def _answer(
 
 def verdict_answers(now: Outcome, then: Outcome) -> tuple[VerdictAnswer, ...]:
     """The six verdicts in words, beside how each stands now."""
-    was = {v.id: v.status for v in verdicts(now)}
+    was = {v.id: v for v in verdicts(now)}
     several = []
     for v in verdicts(then):
         text, *more = sentences(v, then) or ("",)
@@ -83,9 +83,9 @@ def verdict_answers(now: Outcome, then: Outcome) -> tuple[VerdictAnswer, ...]:
                 id=v.id,
                 title=TITLES[v.id],
                 status=v.status,
-                was=was[v.id],
-                figure=figure(v.id, then),
-                now=figure(v.id, now) if v.id != "work" else "",
+                was=was[v.id].status,
+                figure=figure(v, then),
+                now=figure(was[v.id], now) if v.id != "work" else "",
                 text=text,
                 more=tuple(more),
             )

@@ -113,7 +113,7 @@ def _verdicts(sides: _Sides) -> Iterator[_Row]:
     by_id = [{v.id: v for v in verdicts(o)} for o in sides.outcomes]
     for id, title in TITLES.items():
         cells = [
-            CellAnswer(text=figure(id, o) or "—", status=own[id].status)
+            CellAnswer(text=figure(own[id], o) or "—", status=own[id].status)
             for o, own in zip(sides.outcomes, by_id, strict=True)
         ]
         yield _Row(title, cells)

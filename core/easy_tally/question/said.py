@@ -238,15 +238,16 @@ class _Reader:
     def _thing(self, said: str, place: Part | None) -> None:
         if named := self._named(said):
             return self._bring(*named, place)
-        if _ELSEWHERE["supply"].search(said):
+        kind = _elsewhere(said)
+        if kind == "supply":
             supply = read_supply(said, self.own)
             return self._take(TakeSupply(supply=supply, release=True), supply.name)
-        if _ELSEWHERE["case"].search(said):
+        if kind == "case":
             case = read_case_line(said, self.own)
             return self._take(house(case), f"into {case.name}")
-        if _ELSEWHERE["loose"].search(said):
+        if kind == "loose":
             return self._boxed(said)
-        if _ELSEWHERE["cable"].search(said):
+        if kind == "cable":
             return self._cables(said)
         entry = parse(said, self.own)
         if not entry.taken:
@@ -339,6 +340,12 @@ class _Reader:
             *((s.thing.name.lower(), s) for s in self.shelf.loose),
         ]
         return sorted((x for x in several if x[0]), key=lambda x: -len(x[0]))
+
+
+def _elsewhere(said: str) -> str:
+    """What a clause is of, that is no part: its first such word decides; nothing: a part."""
+    places = {k: m.start() for k, p in _ELSEWHERE.items() if (m := p.search(said))}
+    return min(places, key=lambda k: places[k], default="")
 
 
 def _called(part: Part) -> Part:

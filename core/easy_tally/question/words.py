@@ -6,12 +6,13 @@ from collections.abc import Callable, Iterator
 
 from ..advice import Way
 from ..analysis import Analysis
+from ..analysis.finding import Finding
 from ..analysis.of_fit import fit_checks
 from ..base.rounding import percent
 from ..base.saying import counted, money, number
 from ..mapping import Repair
 from ..publishing import way_words
-from ..publishing.wording import check_words, fit_words, price_words, rule_words, said
+from ..publishing.wording import check_words, fit_words, kind_words, price_words, rule_words, said
 from ..publishing.wording.mapped import repair_words, worst_lane
 from ..supplies.asked import SupplyCheck
 from ..supplies.case.fit import FitCheck
@@ -68,9 +69,22 @@ def remedy_words(remedy: Remedy, build: Build) -> str:
 # -- the deciding numbers ----------------------------------------------------------------------
 
 
-def figure(id: VerdictId, o: Outcome) -> str:
+def figure(v: Verdict, o: Outcome) -> str:
     """The number that decides a verdict, as short as can be; empty: there is none."""
-    return _FIGURES[id](o)
+    if v.id == "room" and v.status == "fail":
+        return _of_finding(v.findings[0])
+    return _FIGURES[v.id](o)
+
+
+def _of_finding(f: Finding) -> str:
+    """The number that a finding of room stands on; of one without any what it is about."""
+    load, limit, unit = (f.numbers.get(n) for n in ("load", "limit", "unit"))
+    if isinstance(load, float | int) and isinstance(limit, float | int):
+        return f"{_measure(load, '')} of {_measure(limit, str(unit or ''))}"
+    if "needed" in f.numbers:
+        words = kind_words(f.cause.kind)  # type: ignore[attr-defined]
+        return f"{f.numbers['needed']:g} of {f.numbers['there']:g}, {words}"
+    return f.id.partition(".")[2].replace("-", " ")
 
 
 def _watts(o: Outcome) -> str:
@@ -107,8 +121,7 @@ def _room(o: Outcome) -> str:
     a = o.analysis
     for check in _fits(a):
         if check.load is not None and check.limit is not None:
-            load, limit = _measure(check.load, check.unit), _measure(check.limit, check.unit)
-            return f"{load} of {limit}"
+            return f"{_measure(check.load, '')} of {_measure(check.limit, check.unit)}"
     return "no case" if a.build.case is None else ""
 
 
