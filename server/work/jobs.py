@@ -333,20 +333,21 @@ def _map(build: Build, asked: MapAsked, desk: Desk) -> MapAnswer:
     return map_answer(mapped, asked.pace.came().to_move)
 
 
-def _patience(desk: Desk) -> Patience:
+def patience(stop: Callable[[], bool] = lambda: False) -> Patience:
+    """As long as whoever asks a question waits for ways to make it go, or until it is to `stop`."""
     began: float | None = None
 
     def used() -> float:
         # From when it is first asked: what decides the verdicts takes what it takes.
         nonlocal began
         began = began or time.monotonic()
-        return 2.0 if desk.stop() else (time.monotonic() - began) / ANSWERS_S
+        return 2.0 if stop() else (time.monotonic() - began) / ANSWERS_S
 
     return Patience(used)
 
 
 def _question(build: Build, asked: QuestionAsked, desk: Desk) -> dict[str, Any]:
-    came = ask(build, asked.change, asked.around.came(asked.year), _patience(desk))
+    came = ask(build, asked.change, asked.around.came(asked.year), patience(desk.stop))
     # What is new in them is marked as such: whoever takes one gives it an identity.
     documents = [b.model_dump_json() for b in came.builds]
     return QuestionCame(answer=came.answer, documents=documents).model_dump(mode="json")
@@ -360,7 +361,7 @@ def _schools(build: Build, asked: SchoolsAsked, desk: Desk) -> list[dict[str, An
         if desk.stop():
             break
         change = Change(words=school.name, edits=(ChangeBuild(house_rules=school.positions),))
-        came = ask(build, change, around, _patience(desk))
+        came = ask(build, change, around, patience(desk.stop))
         document = came.builds[0].model_dump_json()
         several.append(SchoolCame(id=school.id, answer=came.answer, document=document))
     return SCHOOLS_CAME.dump_python(several, mode="json")  # type: ignore[no-any-return]

@@ -56,11 +56,14 @@
   const span = (a, b, low, high) =>
     Math.min(a.line[high], b.line[high], a.shown[high], b.shown[high]) -
     Math.max(a.line[low], b.line[low], a.shown[low], b.shown[low]);
-  seen.forEach((a, i) =>
-    seen.slice(i + 1).forEach((b) => {
+  // From the top down: what begins below the end of a line lies on nothing of it.
+  seen.sort((a, b) => a.line.top - b.line.top);
+  seen.forEach((a, i) => {
+    for (let j = i + 1; j < seen.length && seen[j].line.top < a.line.bottom; j += 1) {
+      const b = seen[j];
       if (a.own !== b.own && span(a, b, "left", "right") > 2 && span(a, b, "top", "bottom") > 4)
         problems.push(`overlap: "${a.text}" and "${b.text}"`);
-    }),
-  );
+    }
+  });
   return problems;
 }

@@ -21,11 +21,13 @@ from zipfile import ZipFile
 from bench import photos
 from builds import history
 from builds.tests import flooding
-from easy_tally import BadInput, EasyTallyError
+from easy_tally import BadInput, Build, EasyTallyError
 from easy_tally.base import np
 from easy_tally.catalogue import read_drawer
 from easy_tally.entry import parse, parse_list, read_case_line
 from easy_tally.files import build_file, kits_csv, parts_csv, readings_csv, readings_heads
+from easy_tally.files.page import holding
+from easy_tally.question import heard
 from easy_tally.readings import Channel, Readings
 from easy_tally.simulate import lines, read_first, read_line
 from PIL import Image
@@ -176,6 +178,40 @@ def _lines(rng: random.Random) -> Iterator[str]:
         if words and rng.random() < 0.4:
             words.pop(rng.randrange(len(words)))
         yield rng.choice((" ", " ", " ", ", ", "\t", "")).join(words)
+
+
+_ASKING = (
+    "will a",
+    "what if",
+    "instead of the",
+    "without",
+    "and",
+    "hold the",
+    "to 200 W",
+    "supply",
+    "a case",
+    "adapter",
+    "Kittiwake L",
+    "?",
+)
+
+
+def _questions(rng: random.Random) -> Iterator[str]:
+    lines = _lines(rng)
+    while True:
+        words = [*rng.choices(_ASKING, k=rng.randint(1, 4)), next(lines)]
+        rng.shuffle(words)
+        yield " ".join(words)
+
+
+@lru_cache(maxsize=1)
+def _asked_of() -> Build:
+    return build_file.read(_file("demo/builds/heron.tally.json"))
+
+
+@lru_cache(maxsize=1)
+def _page() -> str:
+    return f"<!doctype html><p>A machine</p>{holding(_file('demo/builds/dunlin.tally.json'))}"
 
 
 def _lists(rng: random.Random) -> Iterator[str]:
@@ -418,5 +454,7 @@ READERS: dict[str, Reader] = {
     "streams": Reader(_streams, _read_stream),
     "archives": Reader(lambda rng: _bent_files(_archive())(rng), _read_archive),
     "photos": Reader(lambda rng: _bent_files(*_pictures())(rng), _read_photo),
+    "pages": Reader(lambda rng: _bent_files(_page().encode())(rng), _text(build_file.read)),
+    "questions": Reader(_questions, lambda line: heard(line, _asked_of())),
     "jobs": Reader(lambda rng: _bent_files(*_job_texts())(rng), _read_job),
 }

@@ -16,6 +16,7 @@ from easy_tally.question import Answered, Around, QuestionAnswer, Shelf, ask, he
 from easy_tally.supplies import Kit
 from easy_tally.things import Adapter, Cable, Extension
 from pydantic import TypeAdapter
+from work.jobs import patience
 
 from catalogue import cases, parts, supplies
 
@@ -51,7 +52,7 @@ class Command(BaseCommand):
             for line in said.choices:
                 self.stderr.write(f"  {line}")
             sys.exit(3)
-        came = ask(build, said.change, around)
+        came = ask(build, said.change, around, patience())
         if options["take"]:
             self._take(came, options["take"], options["way"])
         if options["json"]:
