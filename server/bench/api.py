@@ -8,6 +8,7 @@ from collections.abc import Mapping
 from typing import Any, Literal
 from zipfile import ZIP_DEFLATED, ZipFile
 
+from base.downloads import as_file
 from base.writing import writing
 from builds import actions, results
 from builds.models import Build
@@ -261,9 +262,8 @@ def get_record(request: HttpRequest, key: str) -> dict[str, Any]:
 def record_file(request: HttpRequest, key: str) -> HttpResponse:
     """The record as CSV."""
     row = actions.find(owner_of(request), key)
-    response = HttpResponse(record.as_csv(row), content_type="text/csv; charset=utf-8")
-    response["Content-Disposition"] = 'attachment; filename="record.csv"'
-    return response
+    name = f"{actions.name_of(row.owner, key)} record"
+    return as_file(record.as_csv(row), "text/csv; charset=utf-8", name, "csv")
 
 
 @router.get("/builds/{key}/record.zip", operation_id="benchArchive")
@@ -278,9 +278,8 @@ def archive(request: HttpRequest, key: str) -> HttpResponse:
             if photos.path_of(p.key).exists():
                 name = re.sub(r"[^A-Za-z0-9-]+", "-", p.step)[:60]
                 packed.write(photos.path_of(p.key), f"photos/{name}-{p.key}.jpg")
-    response = HttpResponse(out.getvalue(), content_type="application/zip")
-    response["Content-Disposition"] = 'attachment; filename="record.zip"'
-    return response
+    name = f"{actions.name_of(row.owner, key)} record"
+    return as_file(out.getvalue(), "application/zip", name, "zip")
 
 
 @router.get("/builds/{key}/bench.pdf", operation_id="benchSheet")
@@ -321,14 +320,6 @@ def edition_of(row: Build) -> Edition:
 def as_pdf(content: bytes, name: str) -> HttpResponse:
     """A print as a file called by what it is of."""
     return as_file(content, "application/pdf", name, "pdf")
-
-
-def as_file(content: bytes, kind: str, name: str, ending: str) -> HttpResponse:
-    """A file of a kind, called by what it is of."""
-    response = HttpResponse(content, content_type=kind)
-    file = re.sub("[^a-z0-9]+", "-", name.lower()).strip("-") or "file"
-    response["Content-Disposition"] = f'attachment; filename="{file}.{ending}"'
-    return response
 
 
 @router.post("/builds/{key}/photos", response=PlanOut, operation_id="addPhoto")

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from typing import Annotated, Any
 
+from base.downloads import as_file
 from base.memory import memory
 from django.http import HttpRequest, HttpResponse
 from easy_tally.catalogue import FIGURE_WORDS, CatalogueEntry, lacks
@@ -147,9 +148,7 @@ def entry(request: HttpRequest, slug: str) -> dict[str, Any]:
 
 
 def _file(text: str, name: str) -> HttpResponse:
-    response = HttpResponse(text, content_type="text/csv; charset=utf-8")
-    response["Content-Disposition"] = f'attachment; filename="{name}"'
-    return response
+    return as_file(text, "text/csv; charset=utf-8", name, "csv")
 
 
 @router.get("/catalogue/file", operation_id="saveCatalogue")
@@ -157,13 +156,13 @@ def save(request: HttpRequest, own: bool = False) -> HttpResponse:
     """The catalogue, or one's own entries of it, as CSV."""
     owner = owner_of(request)
     entries = parts.own(owner) if own else parts.every(owner)
-    return _file(parts_csv.write(entries.values()), "own-parts.csv" if own else "parts.csv")
+    return _file(parts_csv.write(entries.values()), "own parts" if own else "parts")
 
 
 @router.get("/catalogue/template", operation_id="catalogueTemplate")
 def template(request: HttpRequest) -> HttpResponse:
     """A CSV file to start from."""
-    return _file(parts_csv.template(), "parts-template.csv")
+    return _file(parts_csv.template(), "parts template")
 
 
 @router.post("/catalogue/preview", response=schemas.ChangesOut, operation_id="previewCatalogue")

@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Callable
 from typing import Any
 
+from base.downloads import as_file
 from django.http import HttpRequest, HttpResponse
 from easy_tally import BadInput
 from easy_tally.catalogue import (
@@ -107,9 +108,7 @@ def save_supplies(request: HttpRequest) -> HttpResponse:
         if t.supply is not None
     ]
     text = kits_csv.SUPPLIES.write([*own, *supplies.catalogue().values()])
-    answer = HttpResponse(text, content_type="text/csv; charset=utf-8")
-    answer["Content-Disposition"] = 'attachment; filename="easy-tally-supplies.csv"'
-    return answer
+    return as_file(text, "text/csv; charset=utf-8", "easy tally supplies", "csv")
 
 
 @router.post(

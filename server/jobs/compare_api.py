@@ -6,8 +6,9 @@ from __future__ import annotations
 
 from typing import Any, Literal
 
+from base.downloads import as_file
 from base.formats import BusyOut, busy_out
-from bench.api import as_file, as_pdf
+from bench.api import as_pdf
 from builds import actions, past, results
 from builds.models import Build
 from builds.routes.answering import dump

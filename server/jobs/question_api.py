@@ -4,8 +4,9 @@ from __future__ import annotations
 
 from typing import Any, Literal
 
+from base.downloads import as_file
 from base.formats import BusyOut, busy_out
-from bench.api import as_file, as_pdf, edition_of
+from bench.api import as_pdf, edition_of
 from builds import actions, results, schemas
 from builds.models import Build
 from builds.routes.answering import whole, written

@@ -5,6 +5,7 @@ from __future__ import annotations
 from datetime import datetime
 from typing import Any, Literal
 
+from base.downloads import as_file, called
 from base.formats import busy_out
 from base.writing import writing
 from bench import record
@@ -425,10 +426,12 @@ def _settled(a: Analysis, x: Settled) -> dict[str, Any]:
 @router.get("/builds/{key}/readings/{taken}/file.csv", operation_id="readingsFile")
 def as_csv(request: HttpRequest, key: str, taken: str) -> StreamingHttpResponse:
     """A set as CSV."""
-    r = rows.load(_find_shown(request, key, taken))
+    row = _find_shown(request, key, taken)
+    r = rows.load(row)
     response = StreamingHttpResponse(readings_csv.write(r), content_type="text/csv; charset=utf-8")
-    name = "simulated-readings.csv" if r.simulated else "readings.csv"
-    response["Content-Disposition"] = f'attachment; filename="{name}"'
+    what = "simulated readings" if r.simulated else "readings"
+    name = f"{results.current(row.build).name} {what} {row.name}"
+    response["Content-Disposition"] = called(name, "csv")
     return response
 
 
@@ -453,6 +456,5 @@ def as_svg(
         max(0.0, from_s),
         min(to_s, last),
     )
-    response = HttpResponse(text, content_type="image/svg+xml")
-    response["Content-Disposition"] = 'attachment; filename="readings.svg"'
-    return response
+    name = f"{results.current(row.build).name} readings {row.name}"
+    return as_file(text, "image/svg+xml", name, "svg")

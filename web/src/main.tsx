@@ -7,6 +7,7 @@ import { createBrowserRouter, Navigate, RouterProvider } from "react-router";
 
 import { Builds } from "./stations/builds/Builds";
 import { Frame } from "./stations/frame/Frame";
+import { keepFocus } from "./ui/keepfocus";
 
 // Radix places style elements; the content security policy lets in those that carry the nonce.
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content;
@@ -81,6 +82,7 @@ if ("requestIdleCallback" in window)
   requestIdleCallback(() => Object.values(pages).forEach((page) => void page().catch(() => undefined)), {
     timeout: 5_000,
   });
+keepFocus();
 const root = document.getElementById("app");
 if (root)
   createRoot(root).render(

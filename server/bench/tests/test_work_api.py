@@ -158,4 +158,4 @@ class Work(ApiCase):
         ):
             answer = self.client.get(f"/api/v1/builds/{self.key}/{what}")
             self.assertTrue(answer.content.startswith(b"%PDF-"), what)
-            self.assertIn(f'filename="{name}"', answer["Content-Disposition"])
+            self.assertIn(f"''{name}", answer["Content-Disposition"])

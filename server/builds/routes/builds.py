@@ -3,8 +3,8 @@
 from __future__ import annotations
 
 from typing import Any
-from urllib.parse import quote
 
+from base.downloads import as_file
 from django.http import HttpRequest, HttpResponse
 from drawer.prices import prices_of
 from easy_tally import BadInput, Build
@@ -106,9 +106,8 @@ def bring_back(request: HttpRequest, key: str) -> dict[str, str]:
 def save_history(request: HttpRequest, key: str) -> HttpResponse:
     """The build with its whole history, as a file that can be opened."""
     row = actions.find(owner_of(request), key)
-    response = HttpResponse(history.export(row), content_type="application/json; charset=utf-8")
-    response["Content-Disposition"] = 'attachment; filename="history.tally.json"'
-    return response
+    text, name = history.export(row), f"{actions.name_of(row.owner, key)} history"
+    return as_file(text, "application/json; charset=utf-8", name, "tally.json")
 
 
 @router.get("/builds/{key}/file", operation_id="saveBuild")
@@ -117,10 +116,7 @@ def save_build(request: HttpRequest, key: str) -> HttpResponse:
     row = actions.find(owner_of(request), key)
     try:
         build = results.current(row)
-        name, text = f"{build.name.lower()}.tally", build_file.write(build)
+        name, text, ending = build.name, build_file.write(build), "tally.json"
     except store.Unreadable:
-        name, text = f"{row.key}.rescued", row.document
-    safe = quote(name.replace(" ", "-"), safe="")
-    response = HttpResponse(text, content_type="application/json; charset=utf-8")
-    response["Content-Disposition"] = f"attachment; filename*=UTF-8''{safe}.json"
-    return response
+        name, text, ending = row.key, row.document, "rescued.json"
+    return as_file(text, "application/json; charset=utf-8", name, ending)

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from base.downloads import as_file
 from django.http import HttpRequest, HttpResponse
 from easy_tally import BadInput, SocketRef
 from easy_tally.advice import judged
@@ -20,27 +21,24 @@ router = Router()
 def map_file(request: HttpRequest, key: str) -> HttpResponse:
     """The connection list as CSV."""
     analysis = results.analysis(actions.find(owner_of(request), key))
-    response = HttpResponse(map_csv.write(analysis), content_type="text/csv; charset=utf-8")
-    response["Content-Disposition"] = 'attachment; filename="connections.csv"'
-    return response
+    name = f"{analysis.build.name} connections"
+    return as_file(map_csv.write(analysis), "text/csv; charset=utf-8", name, "csv")
 
 
 @router.get("/builds/{key}/loom.svg", operation_id="loomSvg")
 def loom_picture(request: HttpRequest, key: str) -> HttpResponse:
     """The Loom as SVG."""
     worked = results.worked(actions.find(owner_of(request), key))
-    response = HttpResponse(loom_svg.write(worked.result), content_type="image/svg+xml")
-    response["Content-Disposition"] = 'attachment; filename="loom.svg"'
-    return response
+    name = f"{worked.result.name} loom"
+    return as_file(loom_svg.write(worked.result), "image/svg+xml", name, "svg")
 
 
 @router.get("/builds/{key}/loom.pdf", operation_id="loomPdf")
 def loom_page(request: HttpRequest, key: str) -> HttpResponse:
     """The Loom as PDF."""
     worked = results.worked(actions.find(owner_of(request), key))
-    response = HttpResponse(loom_pdf.write(worked.result), content_type="application/pdf")
-    response["Content-Disposition"] = 'attachment; filename="loom.pdf"'
-    return response
+    name = f"{worked.result.name} loom"
+    return as_file(loom_pdf.write(worked.result), "application/pdf", name, "pdf")
 
 
 @router.get("/builds/{key}/offers", response=schemas.OffersOut, operation_id="offers")

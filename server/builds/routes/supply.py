@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from typing import Annotated, Any
 
+from base.downloads import as_file
 from django.http import HttpRequest, HttpResponse
 from drawer.prices import in_currency
 from easy_tally import NotThere
@@ -80,11 +81,8 @@ def candidates_csv(request: HttpRequest, key: str) -> HttpResponse:
         for c in candidates.judged(owner, analysis)
         if build.supply is None or not c.supply.slug or c.supply.slug != build.supply.slug
     ]
-    answer = HttpResponse(
-        supplies_csv.write([*own, *others]), content_type="text/csv; charset=utf-8"
-    )
-    answer["Content-Disposition"] = 'attachment; filename="supplies.csv"'
-    return answer
+    text, name = supplies_csv.write([*own, *others]), f"{build.name} supplies"
+    return as_file(text, "text/csv; charset=utf-8", name, "csv")
 
 
 def _json(kind: Any, value: Any) -> HttpResponse:

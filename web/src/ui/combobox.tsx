@@ -92,6 +92,7 @@ export function Combobox<C extends Choice>({
             autoFocus={takesFocus}
             id={id}
             role="combobox"
+            data-line
             autoComplete="off"
             aria-autocomplete="list"
             aria-expanded={open}

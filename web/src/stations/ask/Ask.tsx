@@ -101,6 +101,7 @@ function Line({
       <input
         id={id}
         ref={line}
+        data-line
         list={`${id}-names`}
         autoComplete="off"
         enterKeyHint="go"

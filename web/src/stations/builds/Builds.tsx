@@ -20,7 +20,7 @@ export function Builds() {
   const id = useId();
   const go = (built: { key: string }) => {
     void queries.invalidateQueries({ queryKey: buildsKey });
-    void navigate(`/b/${built.key}/parts`);
+    void navigate(`/b/${built.key}/parts`, { state: { line: true } });
   };
   const create = useMutation({
     mutationFn: (name: string) => take(client.POST("/api/v1/builds", { body: { name } })),
@@ -44,6 +44,9 @@ export function Builds() {
     },
   });
   useEffect(() => {
+    document.title = "Builds · Easy Tally";
+  }, []);
+  useEffect(() => {
     const undo = (e: KeyboardEvent) => {
       const typing = e.target instanceof HTMLInputElement;
       if ((e.ctrlKey || e.metaKey) && e.key === "z" && !e.shiftKey && !typing) lastThrown.bringBack();
@@ -53,7 +56,7 @@ export function Builds() {
   }, []);
   const problem = create.error ?? open.error ?? remove.error ?? error;
   return (
-    <main className="mx-auto max-w-[1120px] px-6 py-8 max-[700px]:px-3 max-[700px]:py-4">
+    <main tabIndex={-1} className="mx-auto max-w-[1120px] px-6 py-8 max-[700px]:px-3 max-[700px]:py-4">
       <header className="mb-6 flex flex-wrap items-end justify-between gap-4">
         <div>
           <h1 className="flex items-center gap-3 text-3xl leading-none font-bold">

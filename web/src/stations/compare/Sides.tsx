@@ -35,7 +35,7 @@ export default function Sides() {
   const file = (kind: string) => `/api/v1/compare.${kind}?sides=${encodeURIComponent(sides.join(","))}`;
   const differ = compared?.lines.filter((l) => l.differs).length;
   return (
-    <main className="h-full overflow-auto px-6 py-5 max-[700px]:px-3">
+    <main tabIndex={-1} className="h-full overflow-auto px-6 py-5 max-[700px]:px-3">
       <header className="mb-3 flex flex-wrap items-center gap-x-3 gap-y-2">
         <Link to="/" className="min-h-8 py-1 text-md underline underline-offset-4">
           Builds

@@ -1,25 +1,17 @@
 import { Link, NavLink, Outlet, useNavigate, useParams, useSearchParams } from "react-router";
-import { Suspense, useEffect, useState, type ReactNode } from "react";
+import { Fragment, Suspense, useEffect, useState, type ReactNode } from "react";
 
 import { useBuild, useSaid, useWrite } from "../../state/build/contexts";
 import { BuildProvider } from "../../state/build/provider";
-import { lastThrown } from "../../state/thrown";
+import { STATIONS } from "../../state/frame/finder";
 import { Button } from "../../ui/button";
 import { JustThrown } from "./Bin";
 import { Menu, MenuItem } from "../../ui/menu";
 import { Icon } from "../../ui/marks";
+import { Keys } from "./Keys";
 import { MarkDialog } from "./MarkDialog";
 import { Questions } from "./Questions";
 import { Strip } from "./Strip";
-
-const STATIONS = [
-  { to: "parts", name: "Parts", icon: "parts" },
-  { to: "supply", name: "Supply", icon: "supply" },
-  { to: "loom", name: "Loom", icon: "loom" },
-  { to: "bench", name: "Bench", icon: "bench" },
-  { to: "readings", name: "Readings", icon: "readings" },
-  { to: "ask", name: "Ask", icon: "ask" },
-];
 
 /** Station rail, page and tally strip of one build. */
 export function Frame() {
@@ -27,6 +19,16 @@ export function Frame() {
   return (
     <BuildProvider key={key} buildKey={key}>
       <div className="relative grid h-full overflow-clip print:static print:overflow-visible grid-cols-[76px_minmax(0,1fr)] grid-rows-[minmax(0,1fr)_auto] max-[700px]:grid-cols-1 max-[700px]:grid-rows-[auto_minmax(0,1fr)_auto] print:block print:h-auto">
+        <a
+          href="#page"
+          className="sr-only z-40 bg-slip px-4 py-3 font-semibold focus:not-sr-only focus:absolute!"
+          onClick={(e) => {
+            e.preventDefault();
+            document.getElementById("page")?.focus();
+          }}
+        >
+          To the page, past the stations
+        </a>
         <nav
           aria-label="Stations"
           className="flex flex-col border-r border-rule max-[700px]:flex-row max-[700px]:overflow-x-auto max-[700px]:border-r-0 max-[700px]:border-b print:hidden"
@@ -34,13 +36,13 @@ export function Frame() {
           <Station to="/" name="Builds" icon="builds" end />
           <hr className="mx-3 my-1 border-rule-strong max-[700px]:hidden" />
           {STATIONS.map((s) => (
-            <Station key={s.to} {...s} />
+            <Fragment key={s.to}>
+              {s.to === "drawer" && <hr className="mx-3 my-1 border-rule-strong max-[700px]:hidden" />}
+              <Station to={s.to} name={s.name} icon={s.to} />
+            </Fragment>
           ))}
-          <hr className="mx-3 my-1 border-rule-strong max-[700px]:hidden" />
-          <Station to="drawer" name="Drawer" icon="drawer" />
-          <Station to="rules" name="House rules" icon="rules" />
         </nav>
-        <main className="min-h-0 min-w-0 overflow-auto print:overflow-visible">
+        <main id="page" tabIndex={-1} className="min-h-0 min-w-0 overflow-auto print:overflow-visible">
           <Suspense fallback={<p className="p-8 text-ink-soft">One moment…</p>}>
             <Outlet />
           </Suspense>
@@ -180,29 +182,6 @@ function Said() {
       )}
     </div>
   );
-}
-
-/** Fields that may hold letters which no edit has taken yet. */
-const TYPED_IN = "textarea, input:not([type=checkbox], [type=radio], [data-draft=false])";
-
-/** Undo and redo by keyboard; in a field that is being typed in, the browser takes back letters,
- * and at the bench, and in a question that is asked, these keys do nothing to the build. */
-function Keys() {
-  const { undo, redo } = useWrite();
-  useEffect(() => {
-    const down = (e: KeyboardEvent) => {
-      const at = e.target instanceof HTMLElement ? e.target : null;
-      const typing = at?.matches(TYPED_IN) || at?.closest("[role=alertdialog]");
-      const bench = document.querySelector("[data-undo=its-own]");
-      if (typing || bench || !(e.ctrlKey || e.metaKey) || e.key.toLowerCase() !== "z") return;
-      e.preventDefault();
-      if (!e.shiftKey && lastThrown.bringBack()) return;
-      void (e.shiftKey ? redo() : undo());
-    };
-    window.addEventListener("keydown", down);
-    return () => window.removeEventListener("keydown", down);
-  }, [undo, redo]);
-  return null;
 }
 
 /** What a link into a station points at. */

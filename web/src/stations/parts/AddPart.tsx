@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useRef, useState } from "react";
-import { useNavigate } from "react-router";
+import { useLocation, useNavigate } from "react-router";
 
 import { reason, type Heard } from "../../api/client";
 import { useBuild, useWrite } from "../../state/build/contexts";
@@ -15,6 +15,8 @@ export function AddPart({ begun = "", onAdded }: { begun?: string; onAdded: (key
   const { act, say } = useWrite();
   const build = useBuild();
   const navigate = useNavigate();
+  // A build that was just begun has its line in hand.
+  const begins = (useLocation().state as { line?: boolean } | null)?.line === true;
   const queries = useQueryClient();
   const { data: reference } = useQuery(referenceQuery);
   const [text, setText] = useState(begun);
@@ -81,7 +83,7 @@ export function AddPart({ begun = "", onAdded }: { begun?: string; onAdded: (key
       listLabel="Parts to add"
       placeholder="Add a part: fan 120 0.18a x5 · card 320w 2x8 · disk x10"
       line={line}
-      takesFocus={begun !== ""}
+      takesFocus={begun !== "" || begins}
       text={text}
       onText={(t) => {
         setText(t);

@@ -3,7 +3,7 @@ import { useEffect, useRef } from "react";
 
 import type { Part } from "../../api/client";
 import { Face } from "../../drawing/Face";
-import { useBuild, useResult, useShown } from "../../state/build/contexts";
+import { useBuild, useResult, useShown, useWrite } from "../../state/build/contexts";
 import { amount, bounds, watts } from "../../state/format";
 import { faces, homes, nested, slipBy, type PartWatts } from "../../state/parts/columns";
 import { referenceQuery } from "../../state/queries";
@@ -104,6 +104,7 @@ function Slip({
   onChoose: (key: string) => void;
 }) {
   const { state } = useShown();
+  const { act } = useWrite();
   const { data } = useQuery(referenceQuery);
   const words = new Map(data?.connectors.map((c) => [c.kind, c.words]));
   const a = drawn.watts[state];
@@ -122,6 +123,9 @@ function Slip({
         type="button"
         aria-pressed={chosen}
         onClick={() => onChoose(part.key)}
+        onKeyDown={(e) =>
+          e.key === "Delete" && void act({ type: "remove part", part: part.key, release: false })
+        }
         data-part={part.key}
         data-tail={tail}
         className="grid w-full gap-1.5 border border-rule bg-slip px-3 py-2 text-left hover:border-ink aria-pressed:border-accent aria-pressed:bg-accent-wash aria-pressed:shadow-[inset_4px_0_0_var(--accent)] data-[tail=true]:border-dashed"
