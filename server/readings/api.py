@@ -429,8 +429,8 @@ def as_csv(request: HttpRequest, key: str, taken: str) -> StreamingHttpResponse:
     row = _find_shown(request, key, taken)
     r = rows.load(row)
     response = StreamingHttpResponse(readings_csv.write(r), content_type="text/csv; charset=utf-8")
-    what = "simulated readings" if r.simulated else "readings"
-    name = f"{results.current(row.build).name} {what} {row.name}"
+    origin = "simulated readings" if r.simulated else "readings"
+    name = f"{results.current(row.build).name} {origin} {row.name}"
     response["Content-Disposition"] = called(name, "csv")
     return response
 
