@@ -75,16 +75,11 @@ def map_it(
 ) -> Mapped:
     """The best map of a build; or as much as can be fed, why no more can, and repairs: by what is
     in `stock`, or by one of some `supplies`."""
-    if not Wired(build).inputs:
-        return Mapped(build=build, status="nothing", proven=True)
     try:
-        mapping = solve(build, wish, progress)
+        if (whole := _whole(build, wish, progress)) is not None:
+            return whole
     except NotDecided as error:
         return _not_decided(build, wish, progress, str(error))
-    if mapping is not None:
-        return _with(build, mapping)
-    if (boxed := _from_boxes(build, wish, progress)) is not None:
-        return boxed
     stop = progress.stop if progress else None
     try:
         partial = solve(build, replace(wish, partial=True), progress)
@@ -118,16 +113,11 @@ def map_soon(
 ) -> Mapped:
     """The same for who waits: without saying why no more can be fed; as much as can be until
     `partly` says to go on without, repairs until it is `enough`."""
-    if not Wired(build).inputs:
-        return Mapped(build=build, status="nothing", proven=True)
     try:
-        mapping = solve(build, wish)
+        if (whole := _whole(build, wish, None)) is not None:
+            return whole
     except NotDecided as error:
         return Mapped(build=build, status="not decided", proven=False, undecided=str(error))
-    if mapping is not None:
-        return _with(build, mapping)
-    if (boxed := _from_boxes(build, wish, None)) is not None:
-        return boxed
     try:
         partial = solve(build, replace(wish, partial=True), Progress(stop=partly))
     except NotDecided:
@@ -139,6 +129,17 @@ def map_soon(
         _with(build, partial) if partial else Mapped(build=build, status="impossible", proven=True)
     )
     return replace(mapped, repairs=ways)
+
+
+def _whole(build: Build, wish: Wish, progress: Progress | None) -> Mapped | None:
+    """The best map that feeds all, with what lies in the boxes of the build where it takes that;
+    None where there is proven to be none. Raises NotDecided."""
+    if not Wired(build).inputs:
+        return Mapped(build=build, status="nothing", proven=True)
+    mapping = solve(build, wish, progress)
+    if mapping is not None:
+        return _with(build, mapping)
+    return _from_boxes(build, wish, progress)
 
 
 def _from_boxes(build: Build, wish: Wish, progress: Progress | None) -> Mapped | None:
@@ -221,7 +222,7 @@ def _first(several: Iterable[Repair]) -> Iterator[Repair]:
         return
 
 
-def supplies_that_do(build: Build, kits: Iterable[Kit], year: int) -> Iterator[OtherSupply]:
+def supplies_that_do(build: Build, kits: Iterable[Kit], year: int | None) -> Iterator[OtherSupply]:
     """Supplies that would do by every other check: one's own, then by price, and of what has none
     best first; judged only where they are wanted."""
     several = ranked(kits, analyse(build, year).asked)

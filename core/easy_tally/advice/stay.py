@@ -10,9 +10,8 @@ from collections.abc import Callable, Iterable, Sequence
 
 from ..analysis.analyse import sized
 from ..analysis.facts import Analysis
-from ..base.errors import EasyTallyError
 from ..editing import AddBetween, AddCable, ChangeBuild, ChangePart, Edit
-from ..mapping import InStock, by_cost
+from ..mapping import LOWEST_LIMIT, InStock, by_cost
 from ..supplies.checks import OF_SIZE
 from ..supplies.living import is_coded_for
 from ..things.adapters import Adapter
@@ -21,10 +20,6 @@ from ..things.buying import Price, cheapest_first, to_be_had
 from ..things.cables import Cable
 from ..things.parts import Card
 from .ways import Way
-
-#: The lowest power limit that a builder is offered. Source: what cards let one set.
-LEAST_LIMIT = 0.5
-
 
 #: Cards of which a lower limit is looked for, those that draw the most: each takes some ten walks.
 MOST_CARDS = 4
@@ -38,9 +33,7 @@ def ways_to_stay(a: Analysis, stock: Iterable[InStock] = ()) -> tuple[Way, ...]:
         return ()
     ways: list[Way | None] = []
     if not _does(a, little=True):
-        cards = [p for p in a.build.parts if isinstance(p, Card) and p.board_power_w is not None]
-        cards.sort(key=lambda c: -(c.board_power_w.likely if c.board_power_w else 0.0))
-        ways += [_power_limit(a, card) for card in cards[:MOST_CARDS]]
+        ways += [power_limit_that_does(a, card) for card in cards_by_watts(a.build)[:MOST_CARDS]]
         ways.append(_house_rule(a))
     if _fails(a, "ports"):
         several = sorted(stock, key=by_cost)
@@ -55,6 +48,14 @@ def ways_to_stay(a: Analysis, stock: Iterable[InStock] = ()) -> tuple[Way, ...]:
     return tuple(
         sorted((w for w in ways if w is not None), key=lambda w: cheapest_first(Price(w.cost)))
     )
+
+
+def cards_by_watts(build: Build) -> list[Card]:
+    """Cards of which somebody says what they draw, those that draw the most first."""
+    known = [
+        (p.board_power_w.likely, p) for p in build.parts if isinstance(p, Card) and p.board_power_w
+    ]
+    return [card for _, card in sorted(known, key=lambda x: -x[0])]
 
 
 def _fails(a: Analysis, id: str) -> bool:
@@ -75,7 +76,7 @@ def _lead(a: Analysis, stock: Sequence[InStock]) -> Way | None:
             edit = AddCable(cable=thing)
         else:
             continue
-        changed = _with(a, edit)
+        changed = edit.where_it_goes(a.build)
         if changed is not None and not _fails(sized(a, changed), "ports"):
             id, name = type(thing).__name__.lower(), thing.name
             return Way(id=id, edit=edit, name=name, owned=s.owned, cost=s.cost)
@@ -91,24 +92,17 @@ def _does(a: Analysis, little: bool = False) -> bool:
     return all(c.status in ("pass", "warn") for c in checks)
 
 
-def _with(a: Analysis, edit: Edit) -> Build | None:
-    try:
-        return edit.apply(a.build)
-    except EasyTallyError:
-        return None
-
-
-def _power_limit(a: Analysis, card: Card) -> Way | None:
+def power_limit_that_does(a: Analysis, card: Card) -> Way | None:
     """The highest power limit of a card, in whole watts, at which every check passes. The lower
     the limit the less there is to carry."""
     power = card.board_power_w
     if power is None or power.likely <= 0:
         return None
     most = math.floor(power.likely * card.power_limit - 1e-9)
-    least = math.ceil(power.likely * LEAST_LIMIT)
+    least = math.ceil(power.likely * LOWEST_LIMIT)
 
     def does(watts: int) -> bool:
-        changed = _with(a, _limit(card, watts, power.likely))
+        changed = _limit(card, watts, power.likely).where_it_goes(a.build)
         return changed is not None and _does(sized(a, changed))
 
     best = _highest(least, most, does)
@@ -153,7 +147,7 @@ def _house_rule(a: Analysis) -> Way | None:
         return ChangeBuild(house_rules={"headroom": percent / 100})
 
     def does(percent: int) -> bool:
-        changed = _with(a, edit(percent))
+        changed = edit(percent).where_it_goes(a.build)
         return changed is not None and _does(sized(a, changed))
 
     best = _highest(0, math.ceil(a.build.house_rules.headroom * 100) - 1, does)

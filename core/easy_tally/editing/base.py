@@ -7,6 +7,7 @@ from typing import Annotated
 from pydantic import Field
 
 from ..base.declared import Model
+from ..base.errors import EasyTallyError
 from ..things.build import Build
 
 Release = Annotated[
@@ -21,6 +22,13 @@ class EditBase(Model):
     def apply(self, build: Build) -> Build:
         """Return `build` with this edit made. Raises BadInput, NotThere, Refused, WouldRelease."""
         raise NotImplementedError(type(self).__name__)
+
+    def where_it_goes(self, build: Build) -> Build | None:
+        """`build` with this edit made; None where it is refused."""
+        try:
+            return self.apply(build)
+        except EasyTallyError:
+            return None
 
     def title(self, build: Build) -> str:
         """What it does to `build`, for the history: a short phrase."""

@@ -7,8 +7,7 @@ from collections.abc import Iterator
 from ..base.saying import money, moved_words, number
 from ..base.units import RAIL_WORDS, TALLY_STATES
 from ..publishing import Amount, Compact, MapAnswer, Report
-from ..question import QuestionAnswer
-from .drawn.answer_html import STATUS_WORDS
+from ..question import STATUS_WORDS, QuestionAnswer
 
 
 def _watts(amount: Amount) -> str:

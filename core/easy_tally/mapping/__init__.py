@@ -11,7 +11,7 @@ from .going import feeds_all
 from .model.scenarios import scenarios_of
 from .model.world import world
 from .program import Facts, Program, Stopped
-from .repairs import other_supplies, repairs, repairs_of_reach
+from .repairs import LOWEST_LIMIT, other_supplies, repairs, repairs_of_reach
 from .solve import GoalValue, Mapping, Progress, Wish, Wished, applied, moved, solve, wish
 from .steps import InStock, OtherSupply, Repair, Step, by_cost
 from .swap import Needed, Swap, bill, swaps
@@ -19,6 +19,7 @@ from .why import Fact, Left, why_left, why_not
 
 __all__ = [
     "KEPT",
+    "LOWEST_LIMIT",
     "MOVES",
     "Fact",
     "Facts",

@@ -22,7 +22,7 @@ from .program import Stopped
 from .solve import Mapping, Wish, solve
 from .steps import MOST, InStock, OtherSupply, Repair, RepairId, Step, Thing, by_cost, together
 
-#: Down to what share of its maker's power limit a card is held.
+#: Down to what share of its maker's power limit a card is held. Source: what cards let one set.
 LOWEST_LIMIT = 0.5
 
 

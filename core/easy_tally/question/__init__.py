@@ -10,10 +10,12 @@ from .outcome import Before, Outcome
 from .result import ComparedAnswer, QuestionAnswer, VerdictAnswer, WayAnswer
 from .said import Heard, Shelf, heard
 from .verdicts import VERDICTS, of_which
+from .words import STATUS_WORDS
 
 __all__ = [
     "BESIDE",
     "MOST_SIDES",
+    "STATUS_WORDS",
     "VERDICTS",
     "Answered",
     "Around",

@@ -54,7 +54,7 @@ def _answer(
         goes = "goes in with"
     elif fails:
         goes = "does not go in"
-    elif any(v.status == "unknown" for v in told if v.id in ("watts", "leads", "room")):
+    elif _not_known(told):
         goes = "not known"
     build = then.build
     return QuestionAnswer(
@@ -93,6 +93,12 @@ def verdict_answers(now: Outcome, then: Outcome) -> tuple[VerdictAnswer, ...]:
     return tuple(several)
 
 
+def _not_known(told: tuple[VerdictAnswer, ...]) -> str:
+    """Verdicts of which nobody can tell whether it goes; nothing: of all of them."""
+    # What it costs tells, and judges nothing.
+    return ", ".join(v.title.lower() for v in told if v.status == "unknown" and v.id != "cost")
+
+
 def _way(now: Outcome, way: Remedy, at: int, build: Build) -> WayAnswer:
     return WayAnswer(
         at=at,
@@ -114,7 +120,9 @@ def _headline(
             looks = [v.title.lower() for v in told if v.status == "warn"]
             return "It goes in." + (f" Worth a look: {', '.join(looks)}." if looks else "")
         case "goes in with":
-            return f"Not as it is, for {named}. It goes in so: {remedy_words(ways[0], build)}"
+            text = f"Not as it is, for {named}. It goes in so: {remedy_words(ways[0], build)}"
+            unknown = _not_known(told)
+            return f"{text} Not known yet: {unknown}." if unknown else text
         case "does not go in":
             said = f"It does not go in, for {named}"
             if not ways:
@@ -126,5 +134,4 @@ def _headline(
                 f"{remedy_words(ways[0], build)} Nothing at hand or sold mends "
                 f"{' and '.join(rest)}."
             )
-    unknown = [v.title.lower() for v in told if v.status == "unknown"]
-    return f"Nothing speaks against it, but {', '.join(unknown)} can’t be told yet."
+    return f"Nothing speaks against it, but {_not_known(told)} can’t be told yet."

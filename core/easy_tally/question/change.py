@@ -7,13 +7,15 @@ from typing import Annotated, NamedTuple
 from pydantic import Field
 
 from ..base.declared import Model
-from ..editing import AddPart, ChangeBuild, Edit, TakeEntry, TakeSupply
+from ..editing import AddPart, ChangeBuild, Edit, TakeEntry
 from ..things.build import Build
 from ..things.case import Case
 from ..things.parts import Board, Card, Cooler, Part, Processor
 
 #: Stands for "in place of nothing": what is asked about comes in beside what is there.
 BESIDE = "beside"
+#: Edits of one question at the most.
+MOST_EDITS = 40
 #: Kinds of which a machine has one.
 _SINGLE = (Board, Processor, Cooler)
 
@@ -22,7 +24,7 @@ class Change(Model):
     """What is asked about, in a phrase, and the edits that make it."""
 
     words: Annotated[str, Field(max_length=300)]
-    edits: Annotated[tuple[Edit, ...], Field(min_length=1, max_length=40)]
+    edits: Annotated[tuple[Edit, ...], Field(min_length=1, max_length=MOST_EDITS)]
 
     def to(self, build: Build) -> Build:
         """The build with it, whatever that unplugs. Raises as the edits do."""
@@ -73,8 +75,3 @@ def put(part: Part, instead: str) -> Edit:
 def house(case: Case) -> Edit:
     """The edit that puts all of it into another case."""
     return ChangeBuild(changes={"case": case.model_dump(mode="json")})
-
-
-def power(taken: TakeSupply) -> Edit:
-    """The edit that takes a supply, whatever is plugged into the one that is there."""
-    return taken.model_copy(update={"release": True})

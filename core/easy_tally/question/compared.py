@@ -8,13 +8,11 @@ from collections.abc import Callable, Iterable, Iterator, Sequence
 from dataclasses import dataclass
 from typing import Any, NamedTuple
 
-from ..analysis.of_fit import fit_checks
 from ..base.rounding import percent
 from ..base.saying import counted, money, number
 from ..publishing import Amount, Compact, compact, price_answer
 from ..publishing.wording import FIT_WORDS, fit_words
 from ..supplies.asked import CheckStatus
-from ..things.cables import Cable
 from ..things.individuals import identity
 from ..things.parts import Card, Part
 from ..things.rules import RULES
@@ -228,7 +226,7 @@ def _leads(sides: _Sides) -> Iterator[_Row]:
         [
             (identity(c, "cable"), c.name, lane)
             for lane in r.lanes
-            if _in_use(lane) and (c := _cable(o, lane.cable))
+            if _in_use(lane) and (c := o.build.cable(lane.cable))
         ]
         for o, r in zip(sides.outcomes, sides.results, strict=True)
     ]
@@ -245,19 +243,13 @@ def _refused(o: Outcome, r: Compact) -> CellAnswer:
     return CellAnswer(text=str(n), status="fail" if n else "pass")
 
 
-def _cable(o: Outcome, key: str) -> Cable | None:
-    return o.build.cable(key)
-
-
 def _lane(lane: Any) -> CellAnswer:
     feeds = ", ".join(p.feeds for p in lane.plugs if p.socket)
+    way = f"{' and '.join(lane.port_labels)} to {feeds}" if lane.port_labels else f"to {feeds}"
     share = "share not known" if lane.percent is None else f"{lane.percent} %"
     word = "refused" if lane.refused else lane.verdict
     return CellAnswer(
-        text=f"{share}, {word}: {' and '.join(lane.port_labels)} to {feeds}".replace(
-            ":  to", ": to"
-        ),
-        status="fail" if lane.refused else _RUN_STATUS[lane.verdict],
+        text=f"{share}, {word}: {way}", status="fail" if lane.refused else _RUN_STATUS[lane.verdict]
     )
 
 
@@ -268,7 +260,7 @@ def _room(sides: _Sides) -> Iterator[_Row]:
     rows: dict[tuple[str, int], list[CellAnswer]] = {}
     for n, o in enumerate(sides.outcomes):
         told: Counter[str] = Counter()
-        for c in fit_checks(o.analysis):
+        for c in o.fits:
             if c.status == "not checked":
                 continue
             told[c.id] += 1

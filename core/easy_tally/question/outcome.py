@@ -3,18 +3,24 @@
 from __future__ import annotations
 
 from functools import cached_property
+from typing import TYPE_CHECKING
 
 from ..advice import Mapped, map_soon
 from ..analysis import Analysis, analyse
 from ..analysis.analyse import tried
+from ..analysis.of_fit import fit_checks
 from ..base.memory import Memory
 from ..bench import Noted, Plan, bad_of, plan
 from ..bench.covers import Known
 from ..mapping import Wish, swaps
 from ..supplies.buying import Item, sum_of, to_buy
+from ..supplies.case.fit import FitCheck
 from ..things.build import Build
 from ..things.buying import Price
 from .around import Around, Patience
+
+if TYPE_CHECKING:
+    from .verdicts import Verdict
 
 #: What is kept of a build while its outcomes are worked out [bytes].
 _MEMORY_BYTES = 40_000_000
@@ -66,11 +72,23 @@ class Outcome:
 
     def __init__(self, before: Before, a: Analysis, mapped: Mapped | None) -> None:
         self._before, self.analysis, self.mapped = before, a, mapped
+        #: The verdicts on it, once they were worked out.
+        self.judged: tuple[Verdict, ...] | None = None
 
     @property
     def build(self) -> Build:
         """The build as it would be."""
         return self.analysis.build
+
+    @cached_property
+    def fits(self) -> tuple[FitCheck, ...]:
+        """Every check of room and air."""
+        return fit_checks(self.analysis)
+
+    @property
+    def airflow(self) -> FitCheck | None:
+        """The check of the air through the case, if it has one."""
+        return next((c for c in self.fits if c.id == "airflow"), None)
 
     @cached_property
     def plan(self) -> Plan:

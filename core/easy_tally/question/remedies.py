@@ -7,35 +7,30 @@ from collections.abc import Iterable, Iterator
 from contextlib import suppress
 from dataclasses import dataclass
 from itertools import combinations
-from typing import NamedTuple
 
-from ..advice import Way, supplies_that_do, ways_to_stay
+from ..advice import Way, cards_by_watts, power_limit_that_does, supplies_that_do, ways_to_stay
 from ..analysis import Analysis
 from ..analysis.analyse import sized
 from ..analysis.of_fit import fit_checks
-from ..base.errors import EasyTallyError
-from ..editing import ChangeBuild, ChangePart
-from ..mapping import Repair, Stopped, applied, other_supplies
+from ..editing import ChangePart
+from ..mapping import LOWEST_LIMIT, Repair, Stopped, applied, other_supplies
 from ..things.build import Build
 from ..things.buying import Price, cheapest_first
 from ..things.case import Case
-from ..things.parts import Card
 from .around import Patience
+from .change import house
 from .outcome import Before, Outcome
 from .verdicts import VerdictId, rank, verdicts
 
 #: Ways that are told at the most, and repairs of the map that each are looked at with a lower
 #: power limit; cases that are told.
 MOST, _MOST_REPAIRS, _MOST_CASES = 6, 4, 2
-#: Cards of which two are held lower together, down to what share.
-_MOST_CARDS, _LEAST_SHARE = 3, 0.5
+#: Cards of which two are held lower together.
+_MOST_CARDS = 3
 
 
-class Step(NamedTuple):
-    """One thing that a remedy does, as data: a repair of the map, a way for the supply to stay, a
-    card held to so many watts, another case."""
-
-    of: Repair | Way | Case
+#: One thing that a remedy does: a repair of the map, a way for the supply to stay, another case.
+Step = Repair | Way | Case
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -95,10 +90,10 @@ class _Remedies:
         for repair in own[:_MOST_REPAIRS]:
             laid = applied(repair.added.to(mapped.build), repair.found)
             outcome = self.before.judged(laid)
-            if remedy := self._if_it_does((Step(repair),), outcome):
+            if remedy := self._if_it_does((repair,), outcome):
                 yield remedy
                 continue
-            for with_way in self._of_watts((Step(repair),), outcome):
+            for with_way in self._of_watts((repair,), outcome):
                 yield with_way
                 break
 
@@ -107,44 +102,43 @@ class _Remedies:
         a = outcome.analysis
         alone = False
         for way in ways_to_stay(a):
-            changed = _edited(a, way) if way.id in ("power-limit", "headroom") else None
-            if changed is None:
-                continue
-            if remedy := self._if_it_does((*steps, Step(way)), self.before.judged(changed)):
+            if remedy := self._by_way(steps, way, a):
                 alone = True
                 yield remedy
         if not alone and not steps:
             yield from self._two_cards(a)
 
+    def _by_way(self, steps: tuple[Step, ...], way: Way, a: Analysis) -> Remedy | None:
+        changed = way.edit.where_it_goes(a.build)
+        return self._if_it_does((*steps, way), self.before.judged(changed)) if changed else None
+
     def _two_cards(self, a: Analysis) -> Iterator[Remedy]:
         """Two cards held lower, where one alone does nothing: the first as low as it may be, the
         second as high as does."""
-        cards = [p for p in a.build.parts if isinstance(p, Card) and p.board_power_w is not None]
-        cards.sort(key=lambda c: -(c.board_power_w.likely if c.board_power_w else 0.0))
-        for low, other in combinations(cards[:_MOST_CARDS], 2):
-            share = min(low.power_limit, _LEAST_SHARE)
-            watts = round(share * (low.board_power_w.likely if low.board_power_w else 0.0))
+        for low, other in combinations(cards_by_watts(a.build)[:_MOST_CARDS], 2):
+            share = min(low.power_limit, LOWEST_LIMIT)
             edit = ChangePart(part=low.key, changes={"power_limit": share})
-            held = self.before.judged(edit.apply(a.build))
+            held = self.before.judged(edit.apply(a.build)).analysis
+            way = power_limit_that_does(held, other)
+            if way is None or low.board_power_w is None:
+                continue
+            watts = round(share * low.board_power_w.likely)
             first = Way(
                 id="power-limit", edit=edit, part=low.key, name=low.name, watts=watts, share=share
             )
-            for way in ways_to_stay(held.analysis):
-                if way.part == other.key and (changed := _edited(held.analysis, way)):
-                    outcome = self.before.judged(changed)
-                    if remedy := self._if_it_does((Step(first), Step(way)), outcome):
-                        yield remedy
+            if remedy := self._by_way((first,), way, held):
+                yield remedy
 
     def _supplies(self) -> Iterator[Remedy]:
         """Another supply: one that is owned, and the cheapest that is not."""
         mapped = self.then.mapped
         build = mapped.build if mapped else self.then.build
         kits = [k for k in self.before.around.kits if not (k.source == "owned" and k.builds)]
-        others = supplies_that_do(build, kits, self.before.around.year or 0)
+        others = supplies_that_do(build, kits, self.before.around.year)
         until = self.patience.until(Patience.SUPPLIES)
         for repair in _while_there_is_time(other_supplies(build, others, until)):
             laid = applied(repair.added.to(build), repair.found)
-            if remedy := self._if_it_does((Step(repair),), self.before.judged(laid)):
+            if remedy := self._if_it_does((repair,), self.before.judged(laid)):
                 yield remedy
 
     # -- room --------------------------------------------------------------------------------
@@ -155,22 +149,22 @@ class _Remedies:
         for case in self.before.around.cases:
             if told == _MOST_CASES:
                 return
-            changed = _in_case(self.then.build, case)
+            changed = house(case).where_it_goes(self.then.build)
             if changed is None or not _has_room(self.then.analysis, changed):
                 continue
-            if remedy := self._if_it_does((Step(case),), self.before.judged(changed)):
+            if remedy := self._if_it_does((case,), self.before.judged(changed)):
                 told += 1
                 yield remedy
 
     def _with_case(self, several: list[Remedy]) -> Iterator[Remedy]:
         """The cheapest way that does the rest, and a case with it, where none does it all."""
-        cases = [s.of for r in several for s in r.steps if isinstance(s.of, Case)]
-        others = [r for r in several if not any(isinstance(s.of, Case) for s in r.steps)]
+        cases = [s for r in several for s in r.steps if isinstance(s, Case)]
+        others = [r for r in several if not any(isinstance(s, Case) for s in r.steps)]
         others.sort(key=lambda r: (-len(r.mends), cheapest_first(r.price)))
         for remedy, case in ((r, c) for r in others[:1] for c in cases[:1]):
-            if changed := _in_case(remedy.outcome.build, case):
+            if changed := house(case).where_it_goes(remedy.outcome.build):
                 outcome = self.before.judged(changed)
-                if both := self._if_it_does((*remedy.steps, Step(case)), outcome):
+                if both := self._if_it_does((*remedy.steps, case), outcome):
                     yield both
 
     # -- whether it does ---------------------------------------------------------------------
@@ -191,20 +185,6 @@ class _Remedies:
 def _while_there_is_time(several: Iterable[Repair]) -> Iterator[Repair]:
     with suppress(Stopped):
         yield from several
-
-
-def _edited(a: Analysis, way: Way) -> Build | None:
-    try:
-        return way.edit.apply(a.build)
-    except EasyTallyError:
-        return None
-
-
-def _in_case(build: Build, case: Case) -> Build | None:
-    try:
-        return ChangeBuild(changes={"case": case.model_dump(mode="json")}).apply(build)
-    except EasyTallyError:
-        return None
 
 
 def _has_room(a: Analysis, build: Build) -> bool:

@@ -8,31 +8,22 @@ from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
 from typing import NamedTuple
 
-from ..base.errors import BadInput, EasyTallyError
-from ..editing import (
-    AddBetween,
-    AddCable,
-    AddParts,
-    ChangeBuild,
-    ChangePart,
-    Edit,
-    RemovePart,
-    TakeSupply,
-)
+from ..advice import put_in
+from ..base.errors import BadInput, EasyTallyError, NotThere, Refused
+from ..editing import AddBetween, AddCable, ChangePart, Edit, RemovePart, TakeSupply
+from ..editing.valid import set_fields
 from ..entry import parse, read_boxed, read_case_line
 from ..entry.kits import read_cable, read_supply
 from ..entry.line import in_digits
 from ..entry.own import NO_WORDS
 from ..mapping import InStock
 from ..supplies.kits import Kit
-from ..things.adapters import Bracket
-from ..things.boxed import LoosePart
 from ..things.build import Build
 from ..things.buying import to_be_had
 from ..things.cables import Cable
 from ..things.case import Case
 from ..things.parts import Card, Part
-from .change import BESIDE, Change, Instead, house, instead_of, put
+from .change import BESIDE, MOST_EDITS, Change, Instead, house, instead_of, put
 
 #: Characters of a question at the most: nobody asks more in a line.
 MOST_CHARACTERS = 400
@@ -76,7 +67,7 @@ class _Open(Exception):
 
 #: What a question begins and ends with, and that says nothing of what is asked about.
 _FRONT = re.compile(
-    r"(?:(?:so|and|hi|please|ok|okay)\s+)*"
+    r"^(?:(?:so|and|hi|please|ok|okay)\s+)*"
     r"(?:(?:will|would|does|do|can|could|may|might|shall|should|is|are|what|how|if|i|we|it|this|"
     r"that|about|my|want to|like to|to|there|room|for|enough|put|add|fit|use|take(?! out| away)|"
     r"have|get|mount|install|run|go with|upgrade to|change to|swap in|swap to|possible|ok|okay|"
@@ -128,22 +119,14 @@ def heard(
         return _Reader(build, shelf, own, instead).read(bare)
     except _Open as asked:
         return asked.heard
-    except BadInput as error:
-        return Heard(question=_problem_words(error))
     except EasyTallyError as error:
-        return Heard(question=str(error))
+        return Heard(question=f"{error}".rstrip(".") + ".")
 
 
 def _bare(line: str) -> str:
     """A question without what asks: what it is about."""
-    line = line.strip(" ?!.")
-    line = _FRONT.sub("", f"{line} ", count=1).strip() if _FRONT.match(f"{line} ") else line
+    line = _FRONT.sub("", f"{line.strip(' ?!.')} ").strip()
     return _BACK.sub("", line).strip(" ?!.,")
-
-
-def _problem_words(error: BadInput) -> str:
-    field, required, got = error.problems[0]
-    return f"{field}: needs {required}, got {got}."
 
 
 class _Reader:
@@ -164,6 +147,8 @@ class _Reader:
         self.line = line
         for clause in self._clauses(line):
             self._clause(clause)
+        if not 1 <= len(self.edits) <= MOST_EDITS:
+            raise BadInput([("question", f"1 to {MOST_EDITS} things", str(len(self.edits)))])
         change = Change(words="; ".join(self.words)[:300], edits=tuple(self.edits))
         change.to(self.build)
         return Heard(
@@ -192,13 +177,16 @@ class _Reader:
 
     # -- what is there -----------------------------------------------------------------------
 
-    def _one(self, said: str) -> Part:
-        """The part of the build that is meant. Raises _Open."""
+    def _answering(self, said: str) -> list[Part]:
+        """The parts of the build that are called so."""
         words = _ARTICLE.sub("", said.strip(" .,")).lower()
         named = [p for p in self.build.parts if p.name.lower() == words]
-        if not named:
-            asked = [w for w in re.findall(r"[\w.-]+", words) if w not in ("old", "present")]
-            named = [p for p in self.build.parts if _answers_to(p, asked)]
+        asked = [w for w in re.findall(r"[\w.-]+", words) if w not in ("old", "present")]
+        return named or [p for p in self.build.parts if _answers_to(p, asked)]
+
+    def _one(self, said: str) -> Part:
+        """The part of the build that is meant. Raises _Open."""
+        named = self._answering(said)
         if len(named) == 1:
             return named[0]
         several = named or list(self.build.parts)
@@ -219,14 +207,14 @@ class _Reader:
         self._take(RemovePart(part=part.key, release=True), f"without {part.name}")
 
     def _limit(self, limited: re.Match[str]) -> bool:
-        """Hold a card of the build to so many watts; False: it is not of one that is there."""
-        try:
-            part = self._one(limited["name"])
-        except _Open:
+        """Hold a card of the build to so many watts; False: it is of none that is there. Raises
+        _Open where it may be of several."""
+        if not self._answering(limited["name"]):
             return False
+        part = self._one(limited["name"])
         power = part.board_power_w if isinstance(part, Card) else None
         if power is None:
-            return False
+            raise Refused(f"{part.name} draws nothing that is known, or can’t be held lower.")
         n = float(limited["n"].replace(",", "."))
         share = n / 100 if limited["unit"][0] in "%p" else n / power.likely
         edit = ChangePart(part=part.key, changes={"power_limit": share})
@@ -275,7 +263,7 @@ class _Reader:
                 for _ in range(count):
                     self._take(edit, f"{count} × {one.name}" if count > 1 else one.name)
             case _:
-                self._part(thing.model_copy(update={"count": count}), place)
+                self._part(set_fields(thing, {"count": count}, thing.key, ()), place)
 
     def _part(self, part: Part, place: Part | None) -> None:
         where = instead_of(self.build, part)
@@ -290,25 +278,22 @@ class _Reader:
             self.instead, self.taken = where, chosen
         part = _called(part)
         words = f"{part.count} × {part.name}" if part.count > 1 else part.name
-        there = next((p.name for p in self.build.parts if p.key == chosen), "")
-        if place is not None:
-            there = place.name
-        self._take(put(part, chosen), f"{words} in place of {there}" if there else words)
+        gives_way = place or self.build.part(chosen)
+        self._take(
+            put(part, chosen), f"{words} in place of {gives_way.name}" if gives_way else words
+        )
 
     def _boxed(self, said: str) -> None:
         thing = read_boxed(said, self.own)
-        if isinstance(thing, Bracket):
-            return self._take(
-                ChangeBuild(changes={"bracket": thing.model_dump(mode="json")}), thing.name
-            )
-        if isinstance(thing, LoosePart):
-            entry = parse(said, self.own)
-            return self._take(AddParts(parts=entry.taken), thing.name)
-        return self._take(AddBetween(thing=thing), thing.name)
+        edit = put_in(thing)
+        if edit is None:
+            raise Refused(f"{thing.name} changes nothing that is worked out.")
+        self._take(edit, thing.name)
 
     def _cables(self, said: str) -> None:
-        family = self.build.supply.family if self.build.supply else "x"
-        count, cable = read_cable(said, family, self.own)
+        if self.build.supply is None:
+            raise NotThere("There is no supply in this build whose cable it could be.")
+        count, cable = read_cable(said, self.build.supply.family, self.own)
         for _ in range(count):
             self._take(AddCable(cable=cable), cable.name)
 

@@ -6,7 +6,6 @@ from ..analysis import Analysis, judged_runs
 from ..analysis.analyse import sized
 from ..base.errors import EasyTallyError
 from ..mapping import feeds_all
-from ..supplies.checks import OF_SIZE
 from ..things.build import Build
 from ..things.schools import SCHOOLS, School
 from ..wiring import Wired
@@ -25,11 +24,11 @@ def otherwise(o: Outcome, fails: set[VerdictId], patience: Patience) -> dict[Ver
         if build.house_rules == o.build.house_rules or o.build.supply is None:
             continue
         by = f"By “{school.name}”"
-        size_fails = _size_fails(sized(o.analysis, build))
-        if size_fails != _size_fails(o.analysis):
-            then = sized(o.analysis, build).sizing.pick_w
-            asks = f"the next common size is {then} W" if then else "no common size is large enough"
-            said = "it is too small" if size_fails else "its size does"
+        then = sized(o.analysis, build)
+        if _is_too_small(then) != _is_too_small(o.analysis):
+            pick = then.sizing.pick_w
+            asks = f"the next common size is {pick} W" if pick else "no common size is large enough"
+            said = "it is too small" if _is_too_small(then) else "its size does"
             told["watts"].append(f"{by} {said}: {asks}.")
         if "leads" not in fails:
             if _is_refused(o.analysis, build):
@@ -43,10 +42,8 @@ def _under(build: Build, school: School) -> Build:
     return build.model_copy(update={"house_rules": school.of(build.house_rules)})
 
 
-def _size_fails(a: Analysis) -> bool:
-    return a.supply is not None and any(
-        c.status == "fail" for c in a.supply.checks if c.id in OF_SIZE
-    )
+def _is_too_small(a: Analysis) -> bool:
+    return a.supply is not None and a.supply.verdict == "too small"
 
 
 def _is_refused(a: Analysis, build: Build) -> bool:

@@ -7,9 +7,7 @@ from typing import Literal
 
 from ..analysis import Analysis
 from ..analysis.finding import BAD, Finding
-from ..analysis.of_fit import fit_checks
 from ..supplies.asked import CheckStatus, SupplyCheck
-from ..supplies.case.fit import FitCheck
 from .outcome import Outcome
 
 VerdictId = Literal["watts", "leads", "room", "air", "cost", "work"]
@@ -30,7 +28,7 @@ _FAMILIES: dict[str, VerdictId] = {
     "fit": "room",
 }
 #: Worst first.
-_ORDER: tuple[CheckStatus, ...] = ("fail", "unknown", "warn", "pass")
+_ORDER: tuple[CheckStatus, ...] = ("fail", "unknown", "not checked", "warn", "pass")
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -60,17 +58,25 @@ def _causes(finding: Finding) -> tuple[SupplyCheck, ...]:
 
 
 def verdicts(o: Outcome) -> tuple[Verdict, ...]:
-    """The six verdicts on an outcome."""
-    a = o.analysis
-    by_id: dict[VerdictId, list[Finding]] = {v: [] for v in VERDICTS}
-    for f in a.findings:
-        by_id[of_which(f)].append(f)
-    several = [Verdict(id=v, status=_status(fs), findings=tuple(fs)) for v, fs in by_id.items()]
-    return tuple(_by_more(v, o) for v in several)
+    """The six verdicts on an outcome, worked out once."""
+    if o.judged is None:
+        by_id: dict[VerdictId, list[Finding]] = {v: [] for v in VERDICTS}
+        for f in o.analysis.findings:
+            by_id[of_which(f)].append(f)
+        o.judged = tuple(
+            Verdict(id=v, status=_worst(_status(v, fs, o), _by_more(v, o)), findings=tuple(fs))
+            for v, fs in by_id.items()
+        )
+    return o.judged
 
 
-def _status(findings: list[Finding]) -> CheckStatus:
-    severities = {f.severity for f in findings}
+#: Findings that something is not fed: of leads that nobody knows they say nothing.
+_UNFED = ("socket.unfed", "part.unfed", "supply.ports")
+
+
+def _status(id: VerdictId, findings: list[Finding], o: Outcome) -> CheckStatus:
+    told = [f for f in findings if not (id == "leads" and f.id in _UNFED and _is_open(o))]
+    severities = {f.severity for f in told}
     if severities & {*BAD}:
         return "fail"
     if "unknown" in severities:
@@ -78,37 +84,42 @@ def _status(findings: list[Finding]) -> CheckStatus:
     return "warn" if severities & {"tight", "warn"} else "pass"
 
 
-def _by_more(v: Verdict, o: Outcome) -> Verdict:
-    """A verdict with what no finding says."""
-    status, a = v.status, o.analysis
-    if v.id == "watts" and status != "fail" and (a.supply is None or a.sizing.needed is None):
-        status = "unknown"
-    elif v.id == "leads":
-        if o.mapped is not None and o.mapped.status == "not decided":
-            status = "unknown"
-        if o.mapped is not None and has_no_leads(a):
-            status = "unknown"
-    elif v.id in ("room", "air") and a.build.case is None:
-        status = "unknown"
-    elif v.id == "air":
-        check = airflow(a)
-        status = _ORDER[min(_ORDER.index(status), _ORDER.index(check.status))] if check else status
-    elif v.id == "cost":
-        status = "pass" if year_kwh(a) is not None else "unknown"
-    elif v.id == "work" and o.is_stopped:
-        status = "fail"
-    return v if status == v.status else Verdict(id=v.id, status=status, findings=v.findings)
+def _is_open(o: Outcome) -> bool:
+    """Whether nobody knows what could be fed: by cables that nobody says, or a search that decided
+    nothing."""
+    if o.mapped is None:
+        return False
+    return o.mapped.status == "not decided" or has_no_leads(o.analysis)
+
+
+def _by_more(id: VerdictId, o: Outcome) -> CheckStatus:
+    """What no finding says of a verdict: what is missing for it is unknown, never fine."""
+    a = o.analysis
+    match id:
+        case "watts" if a.supply is None or a.sizing.needed is None:
+            return "unknown"
+        case "leads" if _is_open(o):
+            return "unknown"
+        case "room" if a.build.case is None:
+            return "unknown"
+        case "air":
+            check = o.airflow
+            return "unknown" if check is None else check.status
+        case "cost" if year_kwh(a) is None:
+            return "unknown"
+        case "work" if o.is_stopped:
+            return "fail"
+    return "pass"
+
+
+def _worst(*several: CheckStatus) -> CheckStatus:
+    return min(several, key=rank)
 
 
 def has_no_leads(a: Analysis) -> bool:
     """Whether a supply is there of which nobody says any cable: what it feeds is not known."""
     supply = a.build.supply
     return supply is not None and not any(c.family == supply.family for c in a.build.cables)
-
-
-def airflow(a: Analysis) -> FitCheck | None:
-    """The check of the air through the case, if it has one."""
-    return next((c for c in fit_checks(a) if c.id == "airflow"), None)
 
 
 def year_kwh(a: Analysis) -> float | None:

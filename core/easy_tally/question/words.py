@@ -7,20 +7,18 @@ from collections.abc import Callable, Iterator
 from ..advice import Way
 from ..analysis import Analysis
 from ..analysis.finding import Finding
-from ..analysis.of_fit import fit_checks
 from ..base.rounding import percent
 from ..base.saying import counted, money, number
 from ..mapping import Repair
 from ..publishing import way_words
 from ..publishing.wording import check_words, fit_words, kind_words, price_words, rule_words, said
 from ..publishing.wording.mapped import repair_words, worst_lane
-from ..supplies.asked import SupplyCheck
+from ..supplies.asked import CheckStatus, SupplyCheck
 from ..supplies.case.fit import FitCheck
 from ..things.build import Build
-from ..things.case import Case
 from .outcome import Outcome
 from .remedies import Remedy, Step
-from .verdicts import Verdict, VerdictId, airflow, has_no_leads, year_kwh
+from .verdicts import Verdict, VerdictId, has_no_leads, rank, year_kwh
 
 TITLES: dict[VerdictId, str] = {
     "watts": "Watts",
@@ -29,6 +27,14 @@ TITLES: dict[VerdictId, str] = {
     "air": "Air",
     "cost": "Cost",
     "work": "Work",
+}
+#: How a status is said of something that is asked about.
+STATUS_WORDS: dict[CheckStatus, str] = {
+    "pass": "goes",
+    "warn": "worth a look",
+    "fail": "does not go",
+    "unknown": "not known",
+    "not checked": "not checked",
 }
 #: Checks of a supply that are told with its watts, in this order.
 _OF_WATTS = ("watts", "rating", "rail", "combined", "spikes", "regulation", "too big", "age")
@@ -39,31 +45,24 @@ _MOST_MORE = 12
 def step_words(step: Step, build: Build) -> str:
     """One thing that a remedy does, in a sentence."""
     currency = build.place.currency
-    match step.of:
+    match step:
         case Repair():
-            return repair_words(step.of, 0.0, currency)
+            return repair_words(step, 0.0, currency)
         case Way(id="power-limit"):
-            way = step.of
-            return f"Hold {way.name} to {way.watts} W, {percent(way.share)} % of its maker’s."
+            return f"Hold {step.name} to {step.watts} W, {percent(step.share)} % of its maker’s."
         case Way():
-            return way_words(step.of, currency)
-        case Case():
-            return f"Put it into {step.of.name}: there is room in it."
-    raise TypeError(type(step.of).__name__)
+            return way_words(step, currency)
+    return f"Put it into {step.name}: there is room in it."
 
 
 def remedy_words(remedy: Remedy, build: Build) -> str:
     """What a remedy does; a card that two steps hold lower is told once, by the lower."""
-    held: dict[str, int] = {}
-    for step in remedy.steps:
-        if isinstance(step.of, Way) and step.of.id == "power-limit":
-            held[step.of.name] = step.of.watts
-    texts = []
-    for step in remedy.steps:
-        limits = isinstance(step.of, Repair) and step.of.id == "power-limit"
-        if not (limits and {s.name for s in getattr(step.of, "steps", ())} & held.keys()):
-            texts.append(step_words(step, build))
-    return " ".join(texts)
+    held = {s.name for s in remedy.steps if isinstance(s, Way) and s.id == "power-limit"}
+
+    def is_told_by_another(step: Step) -> bool:
+        return isinstance(step, Repair) and step.id == "power-limit" and step.steps[0].name in held
+
+    return " ".join(step_words(s, build) for s in remedy.steps if not is_told_by_another(s))
 
 
 # -- the deciding numbers ----------------------------------------------------------------------
@@ -119,22 +118,19 @@ def _leads(o: Outcome) -> str:
 
 def _room(o: Outcome) -> str:
     a = o.analysis
-    for check in _fits(a):
+    for check in _fits(o):
         if check.load is not None and check.limit is not None:
             return f"{_measure(check.load, '')} of {_measure(check.limit, check.unit)}"
     return "no case" if a.build.case is None else ""
 
 
-def _fits(a: Analysis) -> list[FitCheck]:
+def _fits(o: Outcome) -> list[FitCheck]:
     """Checks of room, what fails first, then what is nearest to its limit."""
-    checks = [c for c in fit_checks(a) if c.id != "airflow"]
-    order = ("fail", "unknown", "warn", "pass")
 
     def key(c: FitCheck) -> tuple[int, float]:
-        share = c.load / c.limit if c.load and c.limit else 0.0
-        return order.index(c.status) if c.status in order else 4, -share
+        return rank(c.status), -(c.load / c.limit if c.load and c.limit else 0.0)
 
-    return sorted(checks, key=key)
+    return sorted((c for c in o.fits if c.id != "airflow"), key=key)
 
 
 def _measure(value: float, unit: str) -> str:
@@ -142,7 +138,7 @@ def _measure(value: float, unit: str) -> str:
 
 
 def _air(o: Outcome) -> str:
-    check = airflow(o.analysis)
+    check = o.airflow
     if check is None or check.load is None or check.limit is None:
         return ""
     return f"{check.load:.0f} of {check.limit:.0f} m³/h"
@@ -228,7 +224,7 @@ def _say_room(o: Outcome) -> Iterator[str]:
         yield "No case is chosen, so nothing is known of the room."
         return
     told = False
-    for check in _fits(a):
+    for check in _fits(o):
         if check.status == "pass" and check.load is not None:
             part = a.wired.parts.get(check.part)
             words = fit_words(check, a.wired.parts)
@@ -242,9 +238,11 @@ def _say_room(o: Outcome) -> Iterator[str]:
 
 
 def _say_air(o: Outcome) -> Iterator[str]:
-    check = airflow(o.analysis)
-    if check is None:
+    check = o.airflow
+    if check is None and o.build.case is None:
         yield "No case is chosen, so nothing is known of the air."
+    elif check is None:
+        yield "Nothing is known to draw, so nobody knows what heat there is to carry off."
     elif check.status in ("pass", "unknown"):
         yield _sentence(fit_words(check, o.analysis.wired.parts))
 

@@ -27,9 +27,11 @@ from easy_tally.catalogue import read_drawer
 from easy_tally.entry import parse, parse_list, read_case_line
 from easy_tally.files import build_file, kits_csv, parts_csv, readings_csv, readings_heads
 from easy_tally.files.page import holding
-from easy_tally.question import heard
+from easy_tally.mapping import InStock
+from easy_tally.question import Shelf, heard
 from easy_tally.readings import Channel, Readings
 from easy_tally.simulate import lines, read_first, read_line
+from easy_tally.things import Cable
 from PIL import Image
 from work import jobs
 
@@ -192,6 +194,8 @@ _ASKING = (
     "a case",
     "adapter",
     "Kittiwake L",
+    "99 x 16-pin cable, 900 mm",
+    "0 x Knot R",
     "?",
 )
 
@@ -207,6 +211,13 @@ def _questions(rng: random.Random) -> Iterator[str]:
 @lru_cache(maxsize=1)
 def _asked_of() -> Build:
     return build_file.read(_file("demo/builds/heron.tally.json"))
+
+
+@lru_cache(maxsize=1)
+def _shelf() -> Shelf:
+    loose = (e.thing for e in kits_csv.LOOSE.read(_file("catalogue/loose.csv")))
+    cables = tuple(InStock(thing=t, owned=False) for t in loose if isinstance(t, Cable))
+    return Shelf(parts=_asked_of().parts, loose=cables)
 
 
 @lru_cache(maxsize=1)
@@ -455,6 +466,6 @@ READERS: dict[str, Reader] = {
     "archives": Reader(lambda rng: _bent_files(_archive())(rng), _read_archive),
     "photos": Reader(lambda rng: _bent_files(*_pictures())(rng), _read_photo),
     "pages": Reader(lambda rng: _bent_files(_page().encode())(rng), _text(build_file.read)),
-    "questions": Reader(_questions, lambda line: heard(line, _asked_of())),
+    "questions": Reader(_questions, lambda line: heard(line, _asked_of(), _shelf())),
     "jobs": Reader(lambda rng: _bent_files(*_job_texts())(rng), _read_job),
 }

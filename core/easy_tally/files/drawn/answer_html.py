@@ -7,18 +7,10 @@ from html import escape
 
 from ...base.plain import without_odd
 from ...publishing import Compact
-from ...question import QuestionAnswer, VerdictAnswer, WayAnswer
+from ...question import STATUS_WORDS, QuestionAnswer, VerdictAnswer, WayAnswer
 from ..page import holding
 from . import loom_svg
 
-#: How a status is said of something that is asked about.
-STATUS_WORDS = {
-    "pass": "goes",
-    "warn": "worth a look",
-    "fail": "does not go",
-    "unknown": "not known",
-    "not checked": "not checked",
-}
 _STYLE = """
 body{font:16px/1.45 system-ui,sans-serif;max-width:62rem;margin:1.5rem auto;padding:0 1rem;
 color:#1c272d;background:#f5f0e6}

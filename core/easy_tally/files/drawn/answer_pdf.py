@@ -2,8 +2,7 @@
 
 from __future__ import annotations
 
-from ...question import QuestionAnswer
-from .answer_html import STATUS_WORDS
+from ...question import STATUS_WORDS, QuestionAnswer
 from .paper import Edition, Paper, gap, pages, said, table
 
 
