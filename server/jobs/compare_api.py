@@ -8,6 +8,7 @@ from typing import Any, Literal
 
 from base.downloads import as_file
 from base.formats import BusyOut, busy_out
+from bench import record
 from bench.api import as_pdf
 from builds import actions, past, results
 from builds.models import Build
@@ -58,7 +59,7 @@ def _compared(request: HttpRequest, sides: str) -> ComparedAnswer:
 def _side(owner: Owner, ref: str, befores: dict[str, Before]) -> Side:
     key, sign, which = _parted(ref)
     row = actions.find(owner, key)
-    machine = _machine(row)
+    machine = record.machine_of(row)
     if machine.key not in befores:
         around = questions.around(machine, timezone.now().year)
         befores[machine.key] = Before(results.current(machine), around)
@@ -88,14 +89,6 @@ def _under(owner: Owner, row: Build, id: str, before: Before) -> Side:
     answers = {a["id"]: a["answer"]["text"] for a in (job.answer if job else None) or ()}
     note = f"{school.text} What it risks: {school.risk}" if school.risk else school.text
     return Side(name=school.name, outcome=outcome, note=note, takes=answers.get(id, ""))
-
-
-def _machine(row: Build) -> Build:
-    """The build whose machine stands there."""
-    if not row.is_variant:
-        return row
-    began = Build.objects.filter(owner_id=row.owner_id, key=row.began_as).defer("document").first()
-    return began or row
 
 
 # -- schools -----------------------------------------------------------------------------------

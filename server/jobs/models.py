@@ -46,9 +46,12 @@ class Question(Job):
 
     build = models.ForeignKey(Build, on_delete=models.CASCADE, related_name="questions")
     text = models.CharField(max_length=400)
-    #: What its part comes in place of, by key, and the change that it was understood as.
+    #: What its part comes in place of, by key, and the change that it was understood as; what else
+    #: it may come in place of, and what of the line does not count.
     instead = models.CharField(max_length=60, default="")
     change = models.JSONField()
+    places = models.JSONField(default=list)
+    left_out = models.JSONField(default=list)
     #: A mark of what it is answered by: drawer, prices, record.
     around = models.CharField(max_length=64, default="")
     documents = models.JSONField(default=list)

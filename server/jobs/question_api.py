@@ -99,7 +99,8 @@ def ask(request: HttpRequest, key: str, body: QuestionIn) -> dict[str, Any]:
     heard = questions.hear(row, text, body.instead)
     if heard.change is None:
         return {"text": text, **_open(heard)}
-    question = questions.ask(row, text, heard.taken or body.instead, heard.change)
+    told = questions.Told.of(heard)
+    question = questions.ask(row, text, heard.taken or body.instead, heard.change, told)
     return _answer(row, question)
 
 
@@ -159,7 +160,6 @@ def drop(request: HttpRequest, key: str, id: int) -> tuple[int, None]:
 def _answer(row: Build, question: Question) -> dict[str, Any]:
     state = questions.state(row, question)
     job = state.job if isinstance(state.job, Question) else question
-    heard = questions.hear(row, job.text, job.instead)
     return {
         "id": job.pk,
         "text": job.text,
@@ -167,8 +167,8 @@ def _answer(row: Build, question: Question) -> dict[str, Any]:
         "state": job.state,
         "version": job.version,
         "current": job.version == row.version,
-        "left_out": list(heard.left_out),
-        "instead": [{**i._asdict(), "taken": i.key == heard.taken} for i in heard.instead],
+        "left_out": job.left_out,
+        "instead": job.places,
         "error": job.error,
         "waits": state.waits,
         "busy": busy_out(state.busy),

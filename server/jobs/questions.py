@@ -2,8 +2,7 @@
 
 from __future__ import annotations
 
-from hashlib import sha256
-from typing import Any
+from typing import Any, NamedTuple
 
 from base.writing import writing
 from bench import record
@@ -22,6 +21,23 @@ from jobs.rows import Kind, State
 
 #: Questions that are kept of a build.
 MOST = 12
+
+
+class Told(NamedTuple):
+    """What is told beside an answer: what its part may come in place of, and what of the line does
+    not count."""
+
+    places: list[dict[str, Any]]
+    left_out: list[str]
+
+    @classmethod
+    def of(cls, heard: Heard) -> Told:
+        """As it was heard."""
+        places = [{**i._asdict(), "taken": i.key == heard.taken} for i in heard.instead]
+        return cls(places, list(heard.left_out))
+
+
+_NOTHING = Told([], [])
 
 
 def hear(row: Build, text: str, instead: str = "") -> Heard:
@@ -54,11 +70,11 @@ def around(row: Build, year: int | None = None) -> Around:
     )
 
 
-def ask(row: Build, text: str, instead: str, change: Change) -> Question:
-    """Ask for the answer to a question; what was answered of the very same build, by the same
-    drawer and record, is not worked out again. The oldest of many is forgotten."""
+def ask(row: Build, text: str, instead: str, change: Change, told: Told = _NOTHING) -> Question:
+    """Ask for the answer to a question as it was heard; what was answered of the very same build,
+    by the same drawer and record, is not worked out again. The oldest of many is forgotten."""
     sent = AroundSent.of(around(row))
-    mark = sha256(sent.model_dump_json().encode()).hexdigest()
+    mark = sent.mark()
     same = Question.objects.filter(build=row, text=text, instead=instead)
     done: Question | None = same.filter(version=row.version, around=mark, state="done").first()
     if done is not None:
@@ -73,6 +89,8 @@ def ask(row: Build, text: str, instead: str, change: Change) -> Question:
             text=text,
             instead=instead,
             change=change.model_dump(mode="json"),
+            places=told.places,
+            left_out=told.left_out,
             around=mark,
             token="",
         )
@@ -110,7 +128,8 @@ def _anew(job: Job) -> Job | None:
     if not isinstance(job, Question):
         return None
     rows.drop(job)
-    return ask(job.build, job.text, job.instead, Change.model_validate(job.change))
+    told = Told(job.places, job.left_out)
+    return ask(job.build, job.text, job.instead, Change.model_validate(job.change), told)
 
 
 def _read(answer: Any) -> dict[str, Any]:

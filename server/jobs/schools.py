@@ -87,7 +87,7 @@ def ask(row: Build) -> SchoolJob:
     worked out again."""
     schools, sent = every(row.owner), AroundSent.of(questions.around(row))
     told = [s.model_dump_json() for s in schools]
-    mark = sha256(repr((told, sent.model_dump_json())).encode()).hexdigest()
+    mark = sha256(repr((told, sent.mark())).encode()).hexdigest()
     job = job_of(row)
     is_of_it = job is not None and (job.version, job.around) == (row.version, mark)
     if job is not None and is_of_it and job.state in (*rows.UNDER_WAY, "done"):

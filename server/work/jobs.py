@@ -6,6 +6,7 @@ import logging
 import time
 from collections.abc import Callable
 from datetime import datetime
+from hashlib import sha256
 from typing import Annotated, Any, Literal
 
 from easy_tally import Build, EasyTallyError, analyse
@@ -182,6 +183,10 @@ class AroundSent(_Format):
             known={id: kept(one) for id, one in (around.known or {}).items()},
             pace=PaceSent.of_pace(around.pace),
         )
+
+    def mark(self) -> str:
+        """Tells it from any other."""
+        return sha256(self.model_dump_json().encode()).hexdigest()
 
     def came(self, year: int) -> Around:
         """As it is worked with."""

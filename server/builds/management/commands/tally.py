@@ -4,12 +4,11 @@ from __future__ import annotations
 
 import sys
 from argparse import ArgumentParser
-from pathlib import Path
 from typing import Any
 
 from django.core.management.base import BaseCommand
 from django.utils import timezone
-from easy_tally import BadFile, Build, Report, analyse, exit_status, report
+from easy_tally import Build, Report, analyse, exit_status, report
 from easy_tally.advice import map_it
 from easy_tally.bench import plan
 from easy_tally.files import (
@@ -27,6 +26,8 @@ from easy_tally.files import (
 )
 from easy_tally.publishing import MapAnswer, map_answer
 from pydantic import TypeAdapter
+
+from builds.management import files
 
 
 class Command(BaseCommand):
@@ -50,18 +51,9 @@ class Command(BaseCommand):
         kind.add_argument("--pdf", metavar="OUT", help="write the Loom as PDF to a file")
 
     def handle(self, *args: Any, **options: Any) -> None:
-        path = options["file"]
-        try:
-            build = build_file.read(Path(path).read_text(encoding="utf-8"))
-            analysis = analyse(build, timezone.now().year)
-            answer = report(analysis)
-        except (OSError, UnicodeDecodeError) as error:
-            self.stderr.write(f"{path}: can't be read: {error}")
-            sys.exit(2)
-        except BadFile as error:
-            for field, required, got in error.problems:
-                self.stderr.write(f"{path}: {field}: needs {required}, got {got}")
-            sys.exit(2)
+        build = files.read(self, options["file"])
+        analysis = analyse(build, timezone.now().year)
+        answer = report(analysis)
         if options["map"]:
             self._map(build, options)
         today = Edition(on=timezone.localdate())
@@ -72,14 +64,16 @@ class Command(BaseCommand):
         elif options["svg"]:
             self.stdout.write(loom_svg.write(answer.result), ending="")
         elif options["pdf"]:
-            self._put(options["pdf"], loom_pdf.write(answer.result))
+            files.put(self, options["pdf"], loom_pdf.write(answer.result))
         elif options["sheet"]:
-            self._put(options["sheet"], work_pdf.sheet(analysis, plan(analysis), edition=today))
+            files.put(
+                self, options["sheet"], work_pdf.sheet(analysis, plan(analysis), edition=today)
+            )
         elif options["flags"]:
-            self._put(options["flags"], flags_pdf.flags(analysis, edition=today))
+            files.put(self, options["flags"], flags_pdf.flags(analysis, edition=today))
         elif options["handover"]:
             page = handover_pdf.handover(analysis, plan(analysis), edition=today)
-            self._put(options["handover"], page)
+            files.put(self, options["handover"], page)
         else:
             self.stdout.write(print_report(answer))
         sys.exit(exit_status(answer))
@@ -88,7 +82,7 @@ class Command(BaseCommand):
         """Map the build, write it, say what it comes to, and end."""
         answer = map_answer(map_it(build))
         then = answer.edit.apply(build) if answer.edit else build
-        self._put(options["map"], build_file.write(then).encode())
+        files.put(self, options["map"], build_file.write(then).encode())
         if options["json"]:
             self.stdout.write(to_text(TypeAdapter(MapAnswer).dump_python(answer, mode="json")))
         else:
@@ -96,10 +90,3 @@ class Command(BaseCommand):
         if answer.status in ("mapped", "nothing"):
             sys.exit(0 if answer.proven else 3)
         sys.exit(4 if answer.status == "impossible" else 5)
-
-    def _put(self, path: str, content: bytes) -> None:
-        try:
-            Path(path).write_bytes(content)
-        except OSError as error:
-            self.stderr.write(f"{path}: can't be written: {error}")
-            sys.exit(2)

@@ -4,12 +4,11 @@ from __future__ import annotations
 
 import sys
 from argparse import ArgumentParser
-from pathlib import Path
 from typing import Any
 
+from builds.management import files
 from django.core.management.base import BaseCommand
 from django.utils import timezone
-from easy_tally import BadFile, Build
 from easy_tally.files import build_file, print_answer, to_text
 from easy_tally.mapping import InStock
 from easy_tally.question import Answered, Around, QuestionAnswer, Shelf, ask, heard
@@ -38,7 +37,7 @@ class Command(BaseCommand):
         )
 
     def handle(self, *args: Any, **options: Any) -> None:
-        build = self._read(options["file"])
+        build = files.read(self, options["file"])
         around = _sold()
         shelf = Shelf(
             parts=tuple(e.copied() for e in parts.shipped().values()),
@@ -62,25 +61,11 @@ class Command(BaseCommand):
             self.stdout.write(print_answer(came.answer), ending="")
         sys.exit({"goes in": 0, "goes in with": 1, "does not go in": 4}.get(came.answer.goes, 5))
 
-    def _read(self, path: str) -> Build:
-        try:
-            return build_file.read(Path(path).read_text(encoding="utf-8"))
-        except (OSError, UnicodeDecodeError) as error:
-            self.stderr.write(f"{path}: can't be read: {error}")
-        except BadFile as error:
-            for field, required, got in error.problems:
-                self.stderr.write(f"{path}: {field}: needs {required}, got {got}")
-        sys.exit(2)
-
     def _take(self, came: Answered, path: str, way: int) -> None:
         if not 0 <= way < len(came.builds):
             self.stderr.write(f"There is no way {way}: 0 to {len(came.builds) - 1} are told.")
             sys.exit(2)
-        try:
-            Path(path).write_text(build_file.write(came.builds[way]), encoding="utf-8")
-        except OSError as error:
-            self.stderr.write(f"{path}: can't be written: {error}")
-            sys.exit(2)
+        files.put(self, path, build_file.write(came.builds[way]).encode())
 
 
 def _sold() -> Around:

@@ -14,6 +14,7 @@ import { BinDialog } from "../frame/Bin";
 import { StationHead } from "../frame/Frame";
 import { Entry } from "./Entry";
 import { ReadFile } from "./ReadFile";
+import { BUTTON_LINK } from "../../ui/link";
 
 /** The parts catalogue: found as one types, one's own beside those that ship, out and in as CSV. */
 export default function Catalogue() {
@@ -56,10 +57,7 @@ export default function Catalogue() {
         title="Catalogue"
         note={data ? `${data.entries} parts, ${data.own} of them yours` : "parts by the page they came with"}
       >
-        <Link
-          to={`/b/${build.key}/parts`}
-          className="inline-flex min-h-8 items-center rounded-[3px] border border-ink bg-slip px-3 font-semibold hover:bg-accent-wash"
-        >
+        <Link to={`/b/${build.key}/parts`} className={BUTTON_LINK}>
           Back to the parts
         </Link>
         <Button onClick={() => setReading(true)}>Read a CSV</Button>

@@ -19,6 +19,7 @@ import { sentence } from "../../state/format";
 import { buildQuery, buildsKey, buildsQuery } from "../../state/queries";
 import { Button } from "../../ui/button";
 import { useSchools } from "./useSchools";
+import { BUTTON_LINK } from "../../ui/link";
 
 /** Up to four side by side: variants, builds, a build as it was, a build under schools. */
 export default function Sides() {
@@ -46,10 +47,10 @@ export default function Sides() {
         </p>
         {compared && (
           <>
-            <a className={LINK} href={file("pdf")} download>
+            <a className={BUTTON_LINK} href={file("pdf")} download>
               Print, PDF
             </a>
-            <a className={LINK} href={file("csv")} download>
+            <a className={BUTTON_LINK} href={file("csv")} download>
               CSV
             </a>
           </>
@@ -80,9 +81,6 @@ export default function Sides() {
     </main>
   );
 }
-
-const LINK =
-  "inline-flex min-h-8 items-center rounded-[3px] border border-ink bg-slip px-3 font-semibold hover:bg-accent-wash";
 
 /** One more side: a build, the first one as it was, or under a school. */
 function AddSide({
@@ -312,7 +310,7 @@ function Doing({
         </Button>
       )}
       {sign === "" && (
-        <Link to={`/b/${key}/parts`} className={LINK}>
+        <Link to={`/b/${key}/parts`} className={BUTTON_LINK}>
           Open<span className="sr-only"> {name}</span>
         </Link>
       )}

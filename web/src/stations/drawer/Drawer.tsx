@@ -12,6 +12,7 @@ import { TallyMarks } from "../../ui/marks";
 import { StationHead } from "../frame/Frame";
 import { PutIn } from "./PutIn";
 import { ThingFields } from "./ThingFields";
+import { BUTTON_LINK } from "../../ui/link";
 
 const KINDS: { kind: Thing["kind"]; words: string; one: string }[] = [
   { kind: "supply", words: "Supplies", one: "supply" },
@@ -66,11 +67,7 @@ export default function Drawer() {
         <Button onClick={() => file.current?.click()} disabled={reading.isPending}>
           Read a CSV of supplies
         </Button>
-        <a
-          href="/api/v1/drawer/supplies.csv"
-          download
-          className="inline-flex min-h-8 items-center rounded-[3px] border border-ink bg-slip px-3 font-semibold hover:bg-accent-wash"
-        >
+        <a href="/api/v1/drawer/supplies.csv" download className={BUTTON_LINK}>
           Save as CSV
         </a>
         <input

@@ -36,7 +36,7 @@ export function Keys() {
       if (held || e.altKey || e.defaultPrevented || isTaken(at)) return;
       const station = STATIONS[Number(e.key) - 1];
       if (e.key === "?") setOpen("keys");
-      else if (e.key === "/") void line(() => navigate(`/b/${key}/parts`));
+      else if (e.key === "/") line(() => void navigate(`/b/${key}/parts`, { state: { line: true } }));
       else if (station) void navigate(`/b/${key}/${station.to}`);
       else return;
       e.preventDefault();
@@ -54,11 +54,10 @@ export function Keys() {
 }
 
 /** Goes to the line of this station; where it has none, to that of Parts. */
-async function line(elsewhere: () => void | Promise<void>) {
-  const own = () => document.querySelector<HTMLInputElement>("main [data-line]");
-  if (!own()) await elsewhere();
-  for (let tries = 0; tries < 40 && !own(); tries += 1) await new Promise((r) => setTimeout(r, 50));
-  own()?.focus();
+function line(elsewhere: () => void) {
+  const own = document.querySelector<HTMLInputElement>("main [data-line]");
+  if (own) own.focus();
+  else elsewhere();
 }
 
 function KeysDialog({ onClose }: { onClose: () => void }) {

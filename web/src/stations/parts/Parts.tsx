@@ -15,6 +15,7 @@ import { Stacks } from "./Stacks";
 import { ThisBuild } from "./ThisBuild";
 import { ThroughBoard } from "./ThroughBoard";
 import { Unspoken } from "./Unspoken";
+import { BUTTON_LINK } from "../../ui/link";
 
 /** The parts under the path that feeds them, the state shown, and the part in hand. */
 export default function Parts() {
@@ -37,10 +38,7 @@ export default function Parts() {
   return (
     <div className="flex h-full min-h-0 flex-col">
       <StationHead title="Parts" note={`by the path that feeds them, at ${words.states[state] ?? state}`}>
-        <Link
-          to={`/b/${build.key}/parts/catalogue`}
-          className="inline-flex min-h-8 items-center rounded-[3px] border border-ink bg-slip px-3 font-semibold hover:bg-accent-wash"
-        >
+        <Link to={`/b/${build.key}/parts/catalogue`} className={BUTTON_LINK}>
           Catalogue
         </Link>
         <PasteList key={`list-${begun.n}`} begun={begun.list} />

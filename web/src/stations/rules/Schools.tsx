@@ -6,6 +6,7 @@ import { client, reason, take } from "../../api/client";
 import { schoolsQuery } from "../../state/compare/sides";
 import { useBuild, useWrite } from "../../state/build/contexts";
 import { Button } from "../../ui/button";
+import { BUTTON_LINK } from "../../ui/link";
 
 /** Named sets of positions: taken for this build, judged side by side, one's own kept. */
 export function Schools() {
@@ -28,10 +29,7 @@ export function Schools() {
         <h2 className="text-lg font-bold">Schools</h2>
         <p className="min-w-56 flex-1 text-base text-ink-soft">Sets of positions that go together.</p>
         {side.length > 0 && (
-          <Link
-            to={`/compare?of=${side.join(",")}`}
-            className="inline-flex min-h-8 items-center rounded-[3px] border border-ink bg-slip px-3 font-semibold hover:bg-accent-wash"
-          >
+          <Link to={`/compare?of=${side.join(",")}`} className={BUTTON_LINK}>
             This build under each, side by side
           </Link>
         )}

@@ -10,6 +10,7 @@ import { StationHead } from "../frame/Frame";
 import { MOST, OWN } from "./chosen";
 import { Line, VERDICTS } from "./checks";
 import { Tabs } from "./Tabs";
+import { BUTTON_LINK } from "../../ui/link";
 
 /** Two or three supplies point by point, differences first; to be printed. */
 export default function Compare() {
@@ -42,11 +43,7 @@ export default function Compare() {
         <Button className="print:hidden" onClick={() => window.print()}>
           Print
         </Button>
-        <a
-          href={`/api/v1/builds/${build.key}/candidates.csv`}
-          download
-          className="inline-flex min-h-8 items-center rounded-[3px] border border-ink bg-slip px-3 font-semibold hover:bg-accent-wash print:hidden"
-        >
+        <a href={`/api/v1/builds/${build.key}/candidates.csv`} download className={BUTTON_LINK}>
           All as CSV
         </a>
       </StationHead>
