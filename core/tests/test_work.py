@@ -32,7 +32,7 @@ from easy_tally.things.individuals import Individual
 from easy_tally.things.parts import Board, Card, Cooler, Drive, M2Drive, Memory, Processor
 from easy_tally.things.supply import Supply
 from easy_tally.wiring import Wired
-from hypothesis import given, settings
+from hypothesis import example, given, settings
 from hypothesis import strategies as st
 
 from .small import made_up
@@ -258,6 +258,8 @@ def _machine(seed: int) -> Build:
 class AnyChange(unittest.TestCase):
     @settings(max_examples=12, deadline=None)
     @given(st.integers(0, 100_000))
+    # A plug of an adapter that is reached only once its disk is out, under a supply that is lifted.
+    @example(96024)
     def test_the_work_order_ends_in_what_is_wanted_and_tears_nothing(self, seed: int) -> None:
         draw = random.Random(seed)
         bench = Bench(_machine(seed))

@@ -4,11 +4,10 @@ wanted; and nothing else."""
 from __future__ import annotations
 
 from collections import defaultdict
-from collections.abc import Collection, Iterator
+from collections.abc import Collection, Iterator, Mapping
 from dataclasses import dataclass, field
 
 from ..things.adapters import Adapter, Extension
-from ..things.individuals import Individual
 from .covers import Known, Over, Overs, alike, target_of
 from .machine import Machine, rides
 from .record import FIXED, UNSEEN, Standing, detail, owner
@@ -40,17 +39,13 @@ class _Closing:
         self.on_top = Overs(stands, known, closed)
         self.where = {e: p for e, p in stands.where.items() if p != UNSEEN}
         #: Individual → the lead or supply end by which it hangs on something.
-        self.hangs: dict[str, str] = {}
+        self.hangs = hanging(self.where, known)
         self.resting: dict[str, list[str]] = defaultdict(list)
         self.at: dict[str, list[str]] = defaultdict(list)
         for end, place in self.where.items():
-            if ">" in end:
-                self.hangs[owner(end)] = owner(place)
-            elif end == owner(end):
+            if end == owner(end):
                 self.resting[owner(place)].append(end)
-            elif (into := known.get(owner(place))) and _hangs_on_cable(into):
-                self.hangs.setdefault(owner(place), owner(end))
-            if end != owner(end):
+            else:
                 self.at[owner(end)].append(end)
                 self.at[owner(place)].append(end)
         for end, place in machine.fixed.items():
@@ -151,8 +146,15 @@ class _Closing:
         return ""
 
 
-def _hangs_on_cable(thing: Individual) -> bool:
-    return isinstance(thing.of, Adapter | Extension)
+def hanging(where: Mapping[str, str], known: Known) -> dict[str, str]:
+    """Individual → what it hangs on by a lead or its supply end: a cable on its supply, what is in
+    between on the cable that is plugged into it."""
+    hangs = {owner(end): owner(place) for end, place in where.items() if ">" in end}
+    for end, place in where.items():
+        into = known.get(owner(place))
+        if end != owner(end) and into and isinstance(into.of, Adapter | Extension):
+            hangs.setdefault(owner(place), owner(end))
+    return hangs
 
 
 def difference(

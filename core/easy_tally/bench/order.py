@@ -15,7 +15,7 @@ from ..things.parts import Board, Card, Cooler, Drive, Fan, Hub, M2Drive, Memory
 from ..things.supply import Supply
 from ..wiring import Feed
 from .covers import Known, Over, Overs, target_of
-from .difference import Difference
+from .difference import Difference, hanging
 from .machine import Link, Machine, is_on_board
 from .record import UNSEEN, Standing, owner
 
@@ -142,7 +142,7 @@ def _out_rank(end: str, place: str, d: Difference, known: Known) -> Rank:
 
 
 def _out_before(d: Difference, where: Mapping[str, str], known: Known) -> Iterator[tuple[str, str]]:
-    hangs = {owner(e): owner(p) for e, p in where.items() if ">" in e}
+    hangs = hanging(where, known)
     for end in d.out:
         for over in d.over.get(end, ()):
             if over.covers:
@@ -157,11 +157,19 @@ def _out_before(d: Difference, where: Mapping[str, str], known: Known) -> Iterat
                 yield end, base
             continue
         carrier = owner(end)
-        for side in (carrier, owner(where[end]), hangs.get(carrier, "")):
+        for side in (carrier, owner(where[end]), *_carriers(hangs, carrier)):
             yield end, side
             # What it is plugged into may stand on something that is lifted with it.
             yield end, owner(where.get(side, ""))
         yield end, f"{carrier}>"
+
+
+def _carriers(hangs: Mapping[str, str], thing: str) -> Iterator[str]:
+    """What something hangs on, one after another, up to the supply."""
+    seen = {thing}
+    while (thing := hangs.get(thing, "")) and thing not in seen:
+        seen.add(thing)
+        yield thing
 
 
 # -- in ----------------------------------------------------------------------------------------
