@@ -283,6 +283,9 @@ class IsComplete(unittest.TestCase):
         came = asked(plugged(), TakeSupply(supply=supply(name="Bare", family="x"), release=True))
         self.assertEqual(verdict(came, "leads").status, "unknown")
         self.assertIn("Nobody says which cables", " ".join(verdict(came, "leads").more))
+        # What is only worth knowing stands behind what decides.
+        told = verdict(asked(plugged(), AddPart(part=disk(key="more"))), "leads")
+        self.assertNotIn("limit is not known", told.text)
 
     def test_what_is_short_fails_also_where_no_case_is_known(self) -> None:
         ports = ChangePart(part="board", changes={"sata_ports": 1}).apply(plugged())

@@ -176,8 +176,13 @@ _FIGURES: dict[VerdictId, Callable[[Outcome], str]] = {
 
 def sentences(v: Verdict, o: Outcome) -> tuple[str, ...]:
     """What there is to be said of a verdict: what decides it first."""
-    findings = [f"{s.title}: {s.text}" for s in (said(o.analysis, f) for f in v.findings)]
-    several = dict.fromkeys([*findings, *_SAYS[v.id](o)])
+    judged = [f for f in v.findings if f.severity != "note"]
+    notes = [f for f in v.findings if f.severity == "note"]
+
+    def told(findings: list[Finding]) -> Iterator[str]:
+        yield from (f"{s.title}: {s.text}" for s in (said(o.analysis, f) for f in findings))
+
+    several = dict.fromkeys([*told(judged), *_SAYS[v.id](o), *told(notes)])
     return tuple(several)[: 1 + _MOST_MORE]
 
 
