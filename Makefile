@@ -64,7 +64,7 @@ lint: $(STAMPS)/python-dev $(STAMPS)/node
 	.venv/bin/ruff format --check core server tools
 	PYTHONPATH=core:server .venv/bin/lint-imports --no-cache
 	$(PY) tools/vague.py
-	cd server && ../.venv/bin/mypy --config-file ../pyproject.toml ../core/easy_tally base config owners catalogue drawer builds bench jobs readings keeping work
+	cd server && ../.venv/bin/mypy --config-file ../pyproject.toml ../core/easy_tally base config owners catalogue drawer builds bench jobs readings devices keeping work
 	cd web && npm run --silent types && npm run --silent lint
 
 screenshots: $(STAMPS)/python-dev $(STAMPS)/web $(STAMPS)/chromium

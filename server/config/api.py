@@ -10,6 +10,7 @@ from builds.collisions import StaleEdit
 from builds.routes import router
 from builds.store import Unreadable
 from catalogue.api import router as catalogue_router
+from devices.api import router as devices_router
 from django.core.exceptions import BadRequest, RequestDataTooBig, SuspiciousOperation
 from django.http import HttpRequest, HttpResponse, UnreadablePostError
 from django.http.multipartparser import MultiPartParserError
@@ -63,6 +64,7 @@ api.add_router("", compare_router)
 api.add_router("", bench_router)
 api.add_router("", readings_router)
 api.add_router("", trainer_router)
+api.add_router("", devices_router)
 
 
 @api.exception_handler(EasyTallyError)

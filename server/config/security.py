@@ -1,5 +1,4 @@
-"""The content security policy: nothing from outside, no inline script; a nonce for styles. And the
-host check, for files too."""
+"""The content security policy: nothing from outside, no inline script; a nonce for styles."""
 
 import secrets
 from collections.abc import Callable
@@ -27,12 +26,10 @@ def content_security_policy(get_response: Handler) -> Handler:
     return middleware
 
 
-def known_host(get_response: Handler) -> Handler:
-    """Refuse a host that is not ours before anything is served, files too (Django's own check is
-    made where a host is asked for); serve nothing whose name begins with a dot."""
+def no_hidden_files(get_response: Handler) -> Handler:
+    """Serve nothing whose name begins with a dot."""
 
     def middleware(request: HttpRequest) -> HttpResponse:
-        request.get_host()  # raises DisallowedHost, which is answered with 400
         if "/." in request.path:
             return HttpResponseNotFound("There is nothing here.", content_type="text/plain")
         return get_response(request)

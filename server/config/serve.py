@@ -15,6 +15,8 @@ def main(port: str) -> None:
     that idles or drips holds none. Threads: edits of one build that wait there go in together, so
     that many at once are answered sooner than one after another. Each has a millisecond at a time
     where several are busy, not Python's five: who asks for little waits a third as long."""
+    from devices import letting
+    from devices.listening import doorway
     from keeping import copies, starting  # the applications are set up by config.wsgi
 
     end_with_parent()
@@ -33,6 +35,8 @@ def main(port: str) -> None:
         asyncore_use_poll=True,
     )
     server.channel_class = BoundedChannel
+    doorway.serve(application, BoundedChannel, lambda: letting.current() is not None)
+    letting.reopen()
     server.run()
 
 

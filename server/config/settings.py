@@ -75,6 +75,7 @@ INSTALLED_APPS = [
     "bench",
     "jobs",
     "readings",
+    "devices",
     "keeping",
 ]
 MIDDLEWARE = [
@@ -83,7 +84,8 @@ MIDDLEWARE = [
     "config.security.content_security_policy",
     "django.middleware.clickjacking.XFrameOptionsMiddleware",
     "base.problems.as_problems",
-    "config.security.known_host",
+    "devices.gate.host_and_door",
+    "config.security.no_hidden_files",
     # Files after what every answer carries.
     "whitenoise.middleware.WhiteNoiseMiddleware",
     "django.middleware.common.CommonMiddleware",

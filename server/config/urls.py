@@ -1,8 +1,13 @@
 """Addresses: the interface under /api/v1/, everything else is the application's page."""
 
+from devices.gate import IN, enter
 from django.urls import path, re_path
 
 from config.api import api
 from config.views import app
 
-urlpatterns = [path("api/v1/", api.urls), re_path(r"^(?!api/|static/).*$", app)]
+urlpatterns = [
+    path("api/v1/", api.urls),
+    path(IN.removeprefix("/"), enter),
+    re_path(r"^(?!api/|static/).*$", app),
+]

@@ -2229,6 +2229,138 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/here": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Here
+         * @description Who asks, and what it may do.
+         */
+        get: operations["whoAsks"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/news/{key}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Build News
+         * @description Whether something is new of a build; little enough to be asked by the second.
+         */
+        get: operations["buildNews"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/door": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Door
+         * @description The door as it is.
+         */
+        get: operations["networkDoor"];
+        put?: never;
+        /**
+         * Open Door
+         * @description Listen on the network for some hours, for one build, with a code for the first device.
+         */
+        post: operations["openNetworkDoor"];
+        /**
+         * Close Door
+         * @description Listen no more; every device goes.
+         */
+        delete: operations["closeNetworkDoor"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/door/code": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * New Code
+         * @description A code for one more device; one that was out is void.
+         */
+        post: operations["newDoorCode"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/door/code.svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Code Picture
+         * @description The way in with its code, as a picture that a phone reads.
+         */
+        get: operations["doorCodePicture"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/door/devices/{number}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Send Device Away
+         * @description From now on it is a stranger.
+         */
+        delete: operations["sendDeviceAway"];
+        options?: never;
+        head?: never;
+        /**
+         * Allow Device
+         * @description What a device may do from now on.
+         */
+        patch: operations["allowDevice"];
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -9755,6 +9887,160 @@ export interface components {
              */
             looks?: number;
         };
+        /**
+         * HereOut
+         * @description Who asks: the desk, or a device with what it may do, at the door of which build.
+         */
+        HereOut: {
+            /** Is Device */
+            is_device: boolean;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * Allows
+             * @default everything
+             * @enum {string}
+             */
+            allows?: "look" | "bench" | "everything";
+            /**
+             * Build
+             * @default
+             */
+            build?: string;
+            /**
+             * Closes At
+             * @default
+             */
+            closes_at?: string;
+        };
+        /**
+         * NewsOut
+         * @description The version of a build, and stamps of its record and its readings: another one, something is
+         *     new.
+         */
+        NewsOut: {
+            /** Version */
+            version: number;
+            /** Bench */
+            bench: string;
+            /** Readings */
+            readings: string;
+        };
+        /**
+         * DeviceOut
+         * @description A device that is in; times with their zone.
+         */
+        DeviceOut: {
+            /** Id */
+            id: number;
+            /** Name */
+            name: string;
+            /**
+             * Allows
+             * @enum {string}
+             */
+            allows: "look" | "bench" | "everything";
+            /** Let In At */
+            let_in_at: string;
+            /** Seen At */
+            seen_at: string;
+        };
+        /**
+         * DoorOut
+         * @description The door as it is. Closed: where it could stand, and why it can't be opened, if so. Open: for
+         *     which build, until when, its address, its code (void: ""), the devices that are in.
+         *     `is_private`: what goes to and fro is hidden from others on the network; `is_gone`: the machine
+         *     no longer has that address.
+         */
+        DoorOut: {
+            /** Is Open */
+            is_open: boolean;
+            /** Can Open */
+            can_open: boolean;
+            /** Addresses */
+            addresses: string[];
+            /** Most Hours */
+            most_hours: number;
+            /** Is Private */
+            is_private: boolean;
+            /**
+             * Build
+             * @default
+             */
+            build?: string;
+            /**
+             * Build Name
+             * @default
+             */
+            build_name?: string;
+            /**
+             * Url
+             * @default
+             */
+            url?: string;
+            /**
+             * Closes At
+             * @default
+             */
+            closes_at?: string;
+            /**
+             * Is Gone
+             * @default false
+             */
+            is_gone?: boolean;
+            /**
+             * Code
+             * @default
+             */
+            code?: string;
+            /**
+             * Code Until
+             * @default
+             */
+            code_until?: string;
+            /**
+             * Code Allows
+             * @default bench
+             * @enum {string}
+             */
+            code_allows?: "look" | "bench" | "everything";
+            /**
+             * Wrong
+             * @default 0
+             */
+            wrong?: number;
+            /**
+             * Devices
+             * @default []
+             */
+            devices?: components["schemas"]["DeviceOut"][];
+        };
+        /**
+         * OpenDoorIn
+         * @description For which build, how many hours, at which address of this machine.
+         */
+        OpenDoorIn: {
+            /** Build */
+            build: string;
+            /** Hours */
+            hours: number;
+            /** Address */
+            address: string;
+        };
+        /**
+         * AllowsIn
+         * @description What a device may do.
+         */
+        AllowsIn: {
+            /**
+             * Allows
+             * @enum {string}
+             */
+            allows: "look" | "bench" | "everything";
+        };
         /** @description An error (RFC 9457). `type` tells which; what it has more depends on it. */
         Problem: {
             /** @description urn:easy-tally: and the kind */
@@ -14126,6 +14412,292 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Judged"];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            405: components["responses"]["Problem405"];
+            409: components["responses"]["Problem409"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+            503: components["responses"]["Problem503"];
+            507: components["responses"]["Problem507"];
+        };
+    };
+    whoAsks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HereOut"];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            405: components["responses"]["Problem405"];
+            409: components["responses"]["Problem409"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+            503: components["responses"]["Problem503"];
+            507: components["responses"]["Problem507"];
+        };
+    };
+    buildNews: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NewsOut"];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            405: components["responses"]["Problem405"];
+            409: components["responses"]["Problem409"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+            503: components["responses"]["Problem503"];
+            507: components["responses"]["Problem507"];
+        };
+    };
+    networkDoor: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoorOut"];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            405: components["responses"]["Problem405"];
+            409: components["responses"]["Problem409"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+            503: components["responses"]["Problem503"];
+            507: components["responses"]["Problem507"];
+        };
+    };
+    openNetworkDoor: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OpenDoorIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoorOut"];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            405: components["responses"]["Problem405"];
+            409: components["responses"]["Problem409"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+            503: components["responses"]["Problem503"];
+            507: components["responses"]["Problem507"];
+        };
+    };
+    closeNetworkDoor: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoorOut"];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            405: components["responses"]["Problem405"];
+            409: components["responses"]["Problem409"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+            503: components["responses"]["Problem503"];
+            507: components["responses"]["Problem507"];
+        };
+    };
+    newDoorCode: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AllowsIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoorOut"];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            405: components["responses"]["Problem405"];
+            409: components["responses"]["Problem409"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+            503: components["responses"]["Problem503"];
+            507: components["responses"]["Problem507"];
+        };
+    };
+    doorCodePicture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            400: components["responses"]["Problem400"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            405: components["responses"]["Problem405"];
+            409: components["responses"]["Problem409"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+            503: components["responses"]["Problem503"];
+            507: components["responses"]["Problem507"];
+        };
+    };
+    sendDeviceAway: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoorOut"];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            405: components["responses"]["Problem405"];
+            409: components["responses"]["Problem409"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+            503: components["responses"]["Problem503"];
+            507: components["responses"]["Problem507"];
+        };
+    };
+    allowDevice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AllowsIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoorOut"];
                 };
             };
             400: components["responses"]["Problem400"];
