@@ -83,11 +83,14 @@ class HereOut(Schema):
 
 class NewsOut(Schema):
     """The version of a build, and stamps of its record and its readings: another one, something is
-    new."""
+    new. `allows`: what the one who asks may do; `door`: until when the network's door is open,
+    empty: it is shut."""
 
     version: int
     bench: str
     readings: str
+    allows: Allows
+    door: str
 
 
 @router.get("/here", response=HereOut, operation_id="whoAsks")
@@ -108,7 +111,11 @@ def here(request: HttpRequest) -> dict[str, Any]:
 @router.get("/news/{key}", response=NewsOut, operation_id="buildNews")
 def build_news(request: HttpRequest, key: str) -> dict[str, Any]:
     """Whether something is new of a build; little enough to be asked by the second."""
-    return news.of_build(actions.find(owner_of(request), key))
+    device, door = device_asking(request), letting.current()
+    return news.of_build(actions.find(owner_of(request), key)) | {
+        "allows": device.allows if device else "everything",
+        "door": door.closes_at.isoformat() if door and doorway.is_open else "",
+    }
 
 
 @router.get("/door", response=DoorOut, operation_id="networkDoor")

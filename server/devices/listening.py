@@ -22,8 +22,8 @@ from waitress import wasyncore
 _log = logging.getLogger(__name__)
 #: What the environment of a request has that came through the door.
 MARK = "easy_tally.door"
-#: Seconds between two looks at the clock, between two whether it is still wanted open (its build may
-#: be gone); until a listener must have ended.
+#: Seconds between two looks at the clock; between two whether it is still wanted (its build may be
+#: gone); until a listener must have ended.
 _LOOKS_S, _ASKS_S, _ENDS_S = 0.25, 2.0, 5.0
 #: Connections at once, threads for them: some devices at a bench, not a crowd.
 _CONNECTIONS, _THREADS = 60, 6

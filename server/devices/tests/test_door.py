@@ -399,9 +399,11 @@ class ListeningTest(TransactionTestCase):
         with tempfile.TemporaryDirectory() as folder:
             cert, key = f"{folder}/cert.pem", f"{folder}/key.pem"
             subprocess.run(
-                ["openssl", "req", "-x509", "-newkey", "rsa:2048", "-nodes", "-days", "2"]
-                + ["-subj", "/CN=bench", "-addext", f"subjectAltName=IP:{ADDRESS}"]
-                + ["-keyout", key, "-out", cert],
+                [
+                    *("openssl", "req", "-x509", "-newkey", "rsa:2048", "-nodes", "-days", "2"),
+                    *("-subj", "/CN=bench", "-addext", f"subjectAltName=IP:{ADDRESS}"),
+                    *("-keyout", key, "-out", cert),
+                ],
                 check=True,
                 capture_output=True,
             )

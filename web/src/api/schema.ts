@@ -9919,7 +9919,8 @@ export interface components {
         /**
          * NewsOut
          * @description The version of a build, and stamps of its record and its readings: another one, something is
-         *     new.
+         *     new. `allows`: what the one who asks may do; `door`: until when the network's door is open,
+         *     empty: it is shut.
          */
         NewsOut: {
             /** Version */
@@ -9928,6 +9929,13 @@ export interface components {
             bench: string;
             /** Readings */
             readings: string;
+            /**
+             * Allows
+             * @enum {string}
+             */
+            allows: "look" | "bench" | "everything";
+            /** Door */
+            door: string;
         };
         /**
          * DeviceOut

@@ -63,3 +63,8 @@ export function shortened(name: string, most: number): string {
 export function sentence(text: string): string {
   return text.replace(/(\d) (?=(?:W|A|V|%|ms|mm|mΩ|°C)(?!\w))/g, "$1\u00a0");
 }
+
+/** A moment of today as the browser's language writes it. */
+export function clock(iso: string): string {
+  return new Date(iso).toLocaleTimeString(undefined, { hour: "2-digit", minute: "2-digit" });
+}

@@ -32,7 +32,7 @@ export function Dialog({
             (first?.current ?? (e.currentTarget as HTMLElement)).focus();
             first?.current?.select();
           }}
-          className={`fixed top-1/2 left-1/2 z-50 flex max-h-[86vh] ${wide ? "w-[980px]" : "w-[520px]"} max-w-[94vw] -translate-x-1/2 -translate-y-1/2 flex-col border border-rule-strong bg-slip p-5 shadow-xl`}
+          className={`fixed top-1/2 left-1/2 z-50 flex max-h-[86vh] ${wide ? "w-[980px]" : "w-[520px]"} max-w-[94vw] -translate-x-1/2 -translate-y-1/2 flex-col border border-rule-strong bg-slip p-5 shadow-xl max-[700px]:inset-0 max-[700px]:max-h-none max-[700px]:w-full max-[700px]:max-w-none max-[700px]:translate-none max-[700px]:border-0 max-[700px]:p-3`}
           style={{ outline: "none" }}
         >
           <div className="mb-3 flex items-start justify-between gap-3">

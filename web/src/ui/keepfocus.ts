@@ -33,7 +33,9 @@ export function keepFocus(): () => void {
 /** The first that can have the focus in the closest that is left; else the page. */
 function nearest(around: Element[]): HTMLElement | null {
   for (const at of around) {
-    if (!at.isConnected || at.matches("main, nav, #app")) continue;
+    // All of the page left: a link past the stations is not what is nearest to what was in hand.
+    if (at.querySelector("main") || at.matches("main, nav, #app")) break;
+    if (!at.isConnected) continue;
     const stop = [...at.querySelectorAll<HTMLElement>(STOPS)].find((e) => e.checkVisibility());
     if (stop) return stop;
   }

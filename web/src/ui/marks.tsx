@@ -39,6 +39,7 @@ const PATHS: Record<string, string> = {
   drawer: "M4 4h16v16H4zM4 12h16M10 8h4M10 16h4",
   rules: "M5 4h14v16H5zM9 9h6M9 13h6",
   builds: "M4 4h7v7H4zM13 4h7v7h-7zM4 13h7v7H4zM13 13h7v7h-7z",
+  down: "m6 9 6 6 6-6",
   undo: "M8 5 4 9l4 4M4 9h10a6 6 0 0 1 0 12h-3",
   redo: "M16 5l4 4-4 4M20 9H10a6 6 0 0 0 0 12h3",
 };

@@ -1,6 +1,8 @@
 import { Popover as P } from "radix-ui";
 import type { ReactNode } from "react";
 
+import { over } from "./over";
+
 /** Content that opens over the page from a trigger. */
 export function Popover({
   trigger,
@@ -18,7 +20,7 @@ export function Popover({
   return (
     <P.Root open={open} onOpenChange={onOpenChange}>
       <P.Trigger asChild>{trigger}</P.Trigger>
-      <P.Portal>
+      <P.Portal container={over()}>
         <P.Content
           aria-label={label}
           side="top"

@@ -13,6 +13,7 @@ import {
   WriteContext,
 } from "./contexts";
 import { Lookahead } from "./lookahead";
+import { useNews } from "./news";
 import { lastThrown } from "../thrown";
 import { Writer, type Posts, type Question } from "./writer";
 
@@ -34,6 +35,7 @@ export function BuildProvider({ buildKey, children }: { buildKey: string; childr
     [question],
   );
   const build = query.data;
+  useNews(buildKey);
   const result = useMemo(
     () => (build ? { result: previewed ?? build.result, typing: previewed !== null } : null),
     [build, previewed],

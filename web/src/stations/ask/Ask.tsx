@@ -6,7 +6,7 @@ import { client, reason, take, type QuestionOut } from "../../api/client";
 import { isUnderWay, questionQuery, questionsQuery, shelfQuery } from "../../state/ask/question";
 import { useBuild } from "../../state/build/contexts";
 import { Button } from "../../ui/button";
-import { StationHead } from "../frame/Frame";
+import { StationHead } from "../frame/Head";
 import { Answer } from "./Answer";
 
 const EXAMPLES = ["a 450 W card, 16-pin, 358 x 149 x 72", "two 8 TB disks", "without the second card"];

@@ -7,7 +7,7 @@ import { doneWith, lastTicked } from "../../state/bench/queue";
 import { keyDoes, Walk, type Key, type Then } from "../../state/bench/walk";
 import { lastThrown } from "../../state/thrown";
 import { Button } from "../../ui/button";
-import { StationHead } from "../frame/Frame";
+import { StationHead } from "../frame/Head";
 import { BenchHead } from "./BenchHead";
 import { Notices } from "./Notices";
 import { StepCard } from "./StepCard";

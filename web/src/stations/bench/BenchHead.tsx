@@ -4,9 +4,8 @@ import { client, take, type BenchStep, type InBin } from "../../api/client";
 import { useBuild } from "../../state/build/contexts";
 import { doneWith } from "../../state/bench/queue";
 import { Button } from "../../ui/button";
-import { Menu, MenuItem } from "../../ui/menu";
 import { BinDialog } from "../frame/Bin";
-import { StationHead } from "../frame/Frame";
+import { StationHead } from "../frame/Head";
 import { FlagsDialog } from "./FlagsDialog";
 import { FoundDialog } from "./FoundDialog";
 import { RecordDialog } from "./RecordDialog";
@@ -35,40 +34,44 @@ export function BenchHead({
       return p;
     });
   const close = () => show("");
-  const file = (name: string) => window.location.assign(`/api/v1/builds/${key}/${name}`);
+  const of = (name: string) => `/api/v1/builds/${key}/${name}`;
   return (
     <>
-      <StationHead title="Bench" undoes={false} note={plan ? `${ticked} of ${work.length} done` : "…"}>
-        <Button
-          look="quiet"
-          disabled={!last}
-          title={last ? `Take back: ${last.step.title}` : "Nothing is ticked"}
-          onClick={onTakeBack}
-        >
-          <span className="max-[700px]:hidden">Take the last tick back</span>
-          <span className="min-[701px]:hidden">Take back</span>
-        </Button>
-        <Button className="max-[700px]:hidden" onClick={() => show("record")}>
-          The record
-        </Button>
-        {plan?.is_known && (
-          <Button look="quiet" className="max-[700px]:hidden" onClick={() => show("found")}>
-            It stands like this…
+      <StationHead
+        title="Bench"
+        undoes={false}
+        note={plan ? `${ticked} of ${work.length} done` : "…"}
+        main={
+          <Button
+            look="quiet"
+            disabled={!last}
+            title={last ? `Take back: ${last.step.title}` : "Nothing is ticked"}
+            onClick={onTakeBack}
+          >
+            <span className="max-[700px]:hidden">Take the last tick back</span>
+            <span className="min-[701px]:hidden">Take back</span>
           </Button>
-        )}
-        <Menu label="Print">
-          <MenuItem onSelect={() => file("bench.pdf")}>Work order, A4</MenuItem>
-          <MenuItem onSelect={() => file("bench.pdf?paper=letter")}>Work order, letter</MenuItem>
-          <MenuItem onSelect={() => file("handover.pdf")}>Handover, A4</MenuItem>
-          <MenuItem onSelect={() => file("handover.pdf?paper=letter")}>Handover, letter</MenuItem>
-          <MenuItem onSelect={() => show("flags")}>Cable flags…</MenuItem>
-          <MenuItem onSelect={() => show("record")}>The record</MenuItem>
-          <MenuItem onSelect={() => show("found")}>It stands like this…</MenuItem>
-          <MenuItem onSelect={() => file("bench.csv")}>The record, CSV</MenuItem>
-          <MenuItem onSelect={() => file("record.zip")}>The build, its record and photos, ZIP</MenuItem>
-          <MenuItem onSelect={() => show("bin")}>Photos in the bin…</MenuItem>
-        </Menu>
-      </StationHead>
+        }
+        rest={[
+          { label: "The record", onSelect: () => show("record") },
+          ...(plan?.is_known
+            ? [{ label: "It stands like this…", quiet: true, onSelect: () => show("found") }]
+            : []),
+          {
+            label: "Print",
+            items: [
+              { label: "Work order, A4", file: of("bench.pdf") },
+              { label: "Work order, letter", file: of("bench.pdf?paper=letter") },
+              { label: "Handover, A4", file: of("handover.pdf") },
+              { label: "Handover, letter", file: of("handover.pdf?paper=letter") },
+              { label: "Cable flags…", onSelect: () => show("flags") },
+              { label: "The record, CSV", file: of("bench.csv") },
+              { label: "The build, its record and photos, ZIP", file: of("record.zip") },
+              { label: "Photos in the bin…", onSelect: () => show("bin") },
+            ],
+          },
+        ]}
+      />
       {shown === "found" && <FoundDialog bench={bench} onClose={close} />}
       {shown === "record" && <RecordDialog buildKey={key} onClose={close} />}
       {shown === "flags" && <FlagsDialog buildKey={key} onClose={close} />}

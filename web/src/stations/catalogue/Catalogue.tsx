@@ -1,20 +1,16 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useDeferredValue, useId, useRef, useState } from "react";
-import { Link } from "react-router";
 
 import { client, reason, take, type Found } from "../../api/client";
 import { Face } from "../../drawing/Face";
 import { useBuild, useWrite } from "../../state/build/contexts";
 import { catalogueKey, catalogueQuery, referenceQuery } from "../../state/queries";
 import { lastThrown } from "../../state/thrown";
-import { Button } from "../../ui/button";
-import { Menu, MenuItem } from "../../ui/menu";
 import { walkList } from "../../ui/walk";
 import { BinDialog } from "../frame/Bin";
-import { StationHead } from "../frame/Frame";
+import { StationHead } from "../frame/Head";
 import { Entry } from "./Entry";
 import { ReadFile } from "./ReadFile";
-import { BUTTON_LINK } from "../../ui/link";
 
 /** The parts catalogue: found as one types, one's own beside those that ship, out and in as CSV. */
 export default function Catalogue() {
@@ -56,24 +52,20 @@ export default function Catalogue() {
       <StationHead
         title="Catalogue"
         note={data ? `${data.entries} parts, ${data.own} of them yours` : "parts by the page they came with"}
-      >
-        <Link to={`/b/${build.key}/parts`} className={BUTTON_LINK}>
-          Back to the parts
-        </Link>
-        <Button onClick={() => setReading(true)}>Read a CSV</Button>
-        <Button look="quiet" onClick={() => setBin(true)}>
-          The bin
-        </Button>
-        <Menu label="Save as CSV">
-          <MenuItem onSelect={() => window.location.assign("/api/v1/catalogue/file")}>All parts</MenuItem>
-          <MenuItem onSelect={() => window.location.assign("/api/v1/catalogue/file?own=true")}>
-            Yours only
-          </MenuItem>
-          <MenuItem onSelect={() => window.location.assign("/api/v1/catalogue/template")}>
-            A template to fill in
-          </MenuItem>
-        </Menu>
-      </StationHead>
+        rest={[
+          { label: "Back to the parts", to: `/b/${build.key}/parts` },
+          { label: "Read a CSV", onSelect: () => setReading(true) },
+          { label: "The bin", quiet: true, onSelect: () => setBin(true) },
+          {
+            label: "Save as CSV",
+            items: [
+              { label: "All parts", file: "/api/v1/catalogue/file" },
+              { label: "Yours only", file: "/api/v1/catalogue/file?own=true" },
+              { label: "A template to fill in", file: "/api/v1/catalogue/template" },
+            ],
+          },
+        ]}
+      />
       {bin && (
         <BinDialog
           title="Your parts in the bin"

@@ -9,10 +9,9 @@ import { buildsQuery, drawerKey, drawerQuery } from "../../state/queries";
 import { AlertDialog } from "../../ui/alert";
 import { Button } from "../../ui/button";
 import { TallyMarks } from "../../ui/marks";
-import { StationHead } from "../frame/Frame";
+import { StationHead } from "../frame/Head";
 import { PutIn } from "./PutIn";
 import { ThingFields } from "./ThingFields";
-import { BUTTON_LINK } from "../../ui/link";
 
 const KINDS: { kind: Thing["kind"]; words: string; one: string }[] = [
   { kind: "supply", words: "Supplies", one: "supply" },
@@ -55,21 +54,24 @@ export default function Drawer() {
       <StationHead
         title="Drawer"
         note={things.length ? `${things.length} things, each in one build at a time` : "what you own"}
-      >
+        rest={[
+          {
+            label: "Read a CSV of supplies",
+            onSelect: () => file.current?.click(),
+            disabled: reading.isPending,
+          },
+          { label: "Save as CSV", file: "/api/v1/drawer/supplies.csv" },
+        ]}
+      />
+      <div className="px-6 pb-2 max-[700px]:px-3 max-[700px]:pt-2">
         <input
           type="search"
           aria-label="Search the drawer"
           placeholder="Search: name, family, where it lies"
-          className="field w-60 text-base"
+          className="field w-72 max-w-full text-base"
           value={text}
           onChange={(e) => setText(e.target.value)}
         />
-        <Button onClick={() => file.current?.click()} disabled={reading.isPending}>
-          Read a CSV of supplies
-        </Button>
-        <a href="/api/v1/drawer/supplies.csv" download className={BUTTON_LINK}>
-          Save as CSV
-        </a>
         <input
           ref={file}
           type="file"
@@ -82,8 +84,8 @@ export default function Drawer() {
             e.target.value = "";
           }}
         />
-      </StationHead>
-      <div className="min-h-0 flex-1 overflow-auto px-6 pb-5">
+      </div>
+      <div className="min-h-0 flex-1 overflow-auto px-6 pb-5 max-[700px]:px-3">
         {KINDS.map(({ kind, words, one }) => {
           const own = found.filter((t) => t.kind === kind);
           return (

@@ -7,7 +7,8 @@ import { placeOf } from "../../state/place";
 import { amount, bounds, percent, sentence, shortened } from "../../state/format";
 import { Popover } from "../../ui/popover";
 import { capital, useWords } from "../../words";
-import { TallyMarks } from "../../ui/marks";
+import { Icon, TallyMarks } from "../../ui/marks";
+import { useNarrow } from "../../ui/narrow";
 import { ToBuy } from "./ToBuy";
 import { ToFindOut } from "./ToFindOut";
 
@@ -20,12 +21,26 @@ export function Strip() {
   const base = `/b/${build.key}`;
   const shown: State[] =
     state === "everyday" || state === "full" ? ["everyday", "full"] : ["everyday", "full", state];
+  const narrow = useNarrow();
+  const [unfolded, setUnfolded] = useState(false);
+  const folds = <Fold open={unfolded} onTurn={() => setUnfolded(!unfolded)} />;
+  if (narrow && !unfolded)
+    return (
+      <footer
+        aria-label="Tally"
+        data-typing={typing}
+        className="on-dark bg-strip text-strip-ink print:hidden"
+      >
+        {folds}
+      </footer>
+    );
   return (
     <footer
       aria-label="Tally"
       data-typing={typing}
-      className="on-dark col-span-2 flex flex-wrap items-stretch max-[700px]:col-span-1 max-[700px]:flex-nowrap max-[700px]:overflow-x-auto bg-strip text-strip-ink print:hidden"
+      className="on-dark col-span-2 flex flex-wrap items-stretch bg-strip text-strip-ink max-[700px]:col-span-1 max-[700px]:max-h-[70vh] max-[700px]:overflow-y-auto print:hidden"
     >
+      {narrow && folds}
       <ToMend />
       <ToFindOut />
       <ToBuy />
@@ -58,6 +73,29 @@ export function Strip() {
         </Cell>
       )}
     </footer>
+  );
+}
+
+/** The strip in one line: what is to be mended, the watts at full, what is fed. */
+function Fold({ open, onTurn }: { open: boolean; onTurn: () => void }) {
+  const { strip: s } = useResult().result;
+  const many = Object.values(s.mend).reduce((a, b) => a + b, 0);
+  return (
+    <button
+      type="button"
+      aria-expanded={open}
+      onClick={onTurn}
+      className="flex min-h-12 w-full items-center gap-3 px-3 text-md font-bold whitespace-nowrap"
+    >
+      <span className={many ? "text-strip-alert" : ""}>{many ? `${many} to mend` : "Nothing to mend"}</span>
+      <span>{amount(s.watts.full)} W</span>
+      <span className="min-w-0 truncate">
+        {s.sockets_fed} of {s.sockets_needed} fed
+      </span>
+      <span className={`ml-auto ${open ? "" : "rotate-180"}`}>
+        <Icon name="down" />
+      </span>
+    </button>
   );
 }
 
@@ -99,7 +137,7 @@ function Cell({
       </span>
     </>
   );
-  const look = "shrink-0 border-r border-white/15 px-3.5 py-2.5 max-[700px]:py-1";
+  const look = "shrink-0 border-r border-white/15 px-3.5 py-2.5 max-[700px]:min-w-1/2 max-[700px]:flex-1";
   return to ? (
     <Link to={to} onClick={onClick} className={`${look} hover:bg-white/10`}>
       {inside}

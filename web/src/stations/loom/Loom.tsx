@@ -16,12 +16,16 @@ import { Panel } from "../../drawing/Panel";
 import { useBuild, useResult, useShown, useWrite } from "../../state/build/contexts";
 import { drawnLanes, rulerLength, type Drawn } from "../../state/loom/lanes";
 import { portHit, type Picked } from "../../state/loom/pick";
+import { useMayEdit } from "../../state/frame/here";
 import { referenceQuery } from "../../state/queries";
 import { useWords } from "../../words";
 import { Button } from "../../ui/button";
-import { Menu, MenuItem } from "../../ui/menu";
-import { StationHead, usePlace } from "../frame/Frame";
+import { useNarrow } from "../../ui/narrow";
+import { usePlace } from "../frame/Frame";
+import { StationHead } from "../frame/Head";
+import { CableList } from "./CableList";
 import { LaneRow, Ruler } from "./LaneRow";
+import { NarrowLoom } from "./NarrowLoom";
 import { OffersList } from "./OffersList";
 import { AddLoose } from "./AddLoose";
 import { Betweens } from "./Betweens";
@@ -67,6 +71,7 @@ function WithSupply({ supply }: { supply: Supply }) {
   const hand = usePicking(place, Boolean(feeding), choose, isLane);
   const { picked, offers } = hand;
   const mapping = useMapping(() => hand.hold(null));
+  const narrow = useNarrow();
   // A mouse has to move a little, a finger to rest: a tap stays a tap, a scroll a scroll.
   const sensors = useSensors(
     useSensor(MouseSensor, { activationConstraint: { distance: 8 } }),
@@ -82,6 +87,28 @@ function WithSupply({ supply }: { supply: Supply }) {
     else if (next.do === "plug in") void act({ type: "plug in", ...next.plugged });
     else if (next.do === "refuse") say(next.reason);
   };
+  const ends = mapping.open ? (
+    <MapPanel onClose={mapping.close} onAgain={mapping.ask} />
+  ) : picked?.kind === "socket" ? (
+    <OffersList
+      ref_={picked.ref}
+      offers={offers}
+      onPut={hand.put}
+      onPark={hand.park}
+      onBack={() => hand.backTo(picked.ref)}
+    />
+  ) : (
+    <SocketList
+      picked={picked}
+      offers={offers}
+      focus={hand.focus}
+      onSocket={hand.onSocket}
+      swap={hand.swap}
+      onSwap={hand.setSwap}
+      onPark={hand.park}
+      onBack={() => hand.hold(null)}
+    />
+  );
   return (
     <DndContext
       sensors={sensors}
@@ -99,42 +126,43 @@ function WithSupply({ supply }: { supply: Supply }) {
         onKeyDown={(e) => e.key === "Escape" && picked && hand.hold(null)}
       >
         <Head supply={supply} onMap={mapping.ask} />
-        <div className="flex min-h-0 flex-1 gap-4 px-6 pb-3 max-[700px]:flex-col max-[700px]:overflow-auto max-[700px]:px-3">
-          <div className="flex min-h-0 min-w-0 flex-1 flex-col gap-2 max-[700px]:flex-none">
-            <div className="grid min-h-[150px] max-h-[196px] shrink-0 grid-cols-[minmax(0,auto)_minmax(320px,1fr)] gap-3 max-[700px]:max-h-none max-[700px]:grid-cols-1">
-              <Panel supply={supply} runs={doc.runs} chosen={chosen?.lane?.ports ?? []} onPort={onPort} />
-              <WhyPanel drawn={chosen} />
+        {narrow ? (
+          <NarrowLoom
+            side={mapping.open || picked !== null ? ends : null}
+            sockets={ends}
+            cables={
+              <CableList
+                lanes={lanes}
+                chosen={chosen}
+                moved={mapping.moved}
+                onChoose={choose}
+                onPlug={hand.onPlug}
+              />
+            }
+            drawing={
+              <>
+                <Panel supply={supply} runs={doc.runs} chosen={chosen?.lane?.ports ?? []} onPort={onPort} />
+                <Lanes lanes={lanes} chosen={chosen} moved={mapping.moved} hand={hand} onChoose={choose} />
+              </>
+            }
+          />
+        ) : (
+          <div className="flex min-h-0 flex-1 gap-4 px-6 pb-3">
+            <div className="flex min-h-0 min-w-0 flex-1 flex-col gap-2">
+              <div className="grid max-h-[196px] min-h-[150px] shrink-0 grid-cols-[minmax(0,auto)_minmax(320px,1fr)] gap-3">
+                <Panel supply={supply} runs={doc.runs} chosen={chosen?.lane?.ports ?? []} onPort={onPort} />
+                <WhyPanel drawn={chosen} />
+              </div>
+              <Lanes lanes={lanes} chosen={chosen} moved={mapping.moved} hand={hand} onChoose={choose} />
             </div>
-            <Lanes lanes={lanes} chosen={chosen} moved={mapping.moved} hand={hand} onChoose={choose} />
+            <aside
+              aria-label="Sockets"
+              className={`flex min-h-0 shrink-0 flex-col border border-rule bg-slip ${mapping.open ? "w-[372px] max-[1100px]:w-[320px]" : "w-[272px] max-[1100px]:w-[248px]"}`}
+            >
+              {ends}
+            </aside>
           </div>
-          <aside
-            aria-label="Sockets"
-            className={`flex min-h-0 shrink-0 flex-col border border-rule bg-slip max-[700px]:w-full ${mapping.open ? "w-[372px] max-[1100px]:w-[320px]" : "w-[272px] max-[1100px]:w-[248px]"}`}
-          >
-            {mapping.open ? (
-              <MapPanel onClose={mapping.close} onAgain={mapping.ask} />
-            ) : picked?.kind === "socket" ? (
-              <OffersList
-                ref_={picked.ref}
-                offers={offers}
-                onPut={hand.put}
-                onPark={hand.park}
-                onBack={() => hand.backTo(picked.ref)}
-              />
-            ) : (
-              <SocketList
-                picked={picked}
-                offers={offers}
-                focus={hand.focus}
-                onSocket={hand.onSocket}
-                swap={hand.swap}
-                onSwap={hand.setSwap}
-                onPark={hand.park}
-                onBack={() => hand.hold(null)}
-              />
-            )}
-          </aside>
-        </div>
+        )}
       </div>
     </DndContext>
   );
@@ -146,26 +174,41 @@ function Head({ supply, onMap }: { supply: Supply; onMap: (wish: MapWish) => voi
   const { runState } = useShown();
   const words = useWords();
   const [adding, setAdding] = useState(false);
+  const mayEdit = useMayEdit();
   const unfed = doc.parts.filter((p) =>
     result.sockets.some((s) => s.part === p.key && s.required && !s.cable),
   );
   return (
     <>
-      <StationHead title="Loom" note={`currents at ${words.states[runState] ?? runState}, in ${supply.name}`}>
-        <Button look="main" onClick={() => onMap({ what: "all" })}>
-          Map it
-        </Button>
-        <Menu label="Map…">
-          <MenuItem onSelect={() => onMap({ what: "rest" })}>The rest, beside what is plugged</MenuItem>
-          <MenuItem onSelect={() => onMap({ what: "least" })}>With as little change as may be</MenuItem>
-          {unfed.map((p) => (
-            <MenuItem key={p.key} onSelect={() => onMap({ what: "part", part: p.key })}>
-              Only {p.name}
-            </MenuItem>
-          ))}
-        </Menu>
-        <Button onClick={() => setAdding(true)}>Add a cable or adapter</Button>
-      </StationHead>
+      <StationHead
+        title="Loom"
+        note={`currents at ${words.states[runState] ?? runState}, in ${supply.name}`}
+        main={
+          mayEdit && (
+            <Button look="main" onClick={() => onMap({ what: "all" })}>
+              Map it
+            </Button>
+          )
+        }
+        rest={
+          !mayEdit
+            ? []
+            : [
+                {
+                  label: "Map…",
+                  items: [
+                    { label: "The rest, beside what is plugged", onSelect: () => onMap({ what: "rest" }) },
+                    { label: "With as little change as may be", onSelect: () => onMap({ what: "least" }) },
+                    ...unfed.map((p) => ({
+                      label: `Only ${p.name}`,
+                      onSelect: () => onMap({ what: "part", part: p.key }),
+                    })),
+                  ],
+                },
+                { label: "Add a cable or adapter", onSelect: () => setAdding(true) },
+              ]
+        }
+      />
       {adding && <AddLoose onClose={() => setAdding(false)} />}
     </>
   );

@@ -9,10 +9,18 @@ import { Dialog } from "../../ui/dialog";
 import { OwnWords } from "../../ui/ownwords";
 
 /** A list of parts, one a line: what is understood goes in as one step, the rest stays to be mended. */
-export function PasteList({ begun = "" }: { begun?: string }) {
+export function PasteList({
+  begun,
+  open,
+  onClose,
+}: {
+  /** What stands in it when it first opens. */
+  begun: string;
+  open: boolean;
+  onClose: () => void;
+}) {
   const { act } = useWrite();
   const build = useBuild();
-  const [open, setOpen] = useState(begun !== "");
   const [text, setText] = useState(begun);
   const id = useId();
   const { data } = useQuery({
@@ -33,7 +41,7 @@ export function PasteList({ begun = "" }: { begun?: string }) {
     if (!(await act({ type: "add parts", parts }))) return;
     const rest = toMend.map((l) => l.line);
     setText(rest.join("\n"));
-    if (rest.length === 0) setOpen(false);
+    if (rest.length === 0) onClose();
   };
   const putOwnParts = async () => {
     const { lines } = await take(
@@ -42,79 +50,76 @@ export function PasteList({ begun = "" }: { begun?: string }) {
     setText(lines.join("\n"));
   };
   return (
-    <>
-      <Button onClick={() => setOpen(true)}>Paste a list</Button>
-      <Dialog open={open} onClose={() => setOpen(false)} title="Paste a list of parts" wide>
-        <label htmlFor={id} className="text-ink-soft">
-          One part a line, from anywhere: a shop’s list, a table of a spreadsheet, “disk x10”. Prices and
-          links are left out.
-        </label>
-        <div className="mt-2 grid grid-cols-[minmax(0,2fr)_minmax(0,3fr)] gap-4">
-          <textarea
-            id={id}
-            rows={14}
-            wrap="off"
-            spellCheck={false}
-            className="border border-rule-strong bg-paper p-2 font-mono text-md leading-7"
-            value={text}
-            onChange={(e) => setText(e.target.value)}
-          />
-          <div className="max-h-[420px] overflow-auto pr-2">
-            <table aria-label="Understood" className="w-full border-collapse text-base">
-              <thead>
-                <tr className="text-left text-sm text-ink-soft">
-                  <th className="py-1 pr-2 text-right font-normal">count</th>
-                  <th className="pr-2 font-normal">part</th>
-                  <th className="pr-2 font-normal">each</th>
-                  <th className="text-right font-normal">in all</th>
-                </tr>
-              </thead>
-              <tbody>
-                {lines.map(
-                  (l, i) =>
-                    !isNoPart(l) && (
-                      <TakenLine key={i} line={l} onAnswer={(words) => setText(answered(text, i, words))} />
-                    ),
-                )}
-              </tbody>
-              {parts.length > 0 && (
-                <tfoot>
-                  <tr className="border-t-2 border-ink font-semibold">
-                    <td className="py-1 pr-2 text-right">{countOf(parts)}</td>
-                    <td colSpan={2}>parts understood</td>
-                    <td className="text-right tabular-nums">{sumOf(lines)}</td>
-                  </tr>
-                </tfoot>
+    <Dialog open={open} onClose={onClose} title="Paste a list of parts" wide>
+      <label htmlFor={id} className="text-ink-soft">
+        One part a line, from anywhere: a shop’s list, a table of a spreadsheet, “disk x10”. Prices and links
+        are left out.
+      </label>
+      <div className="mt-2 grid grid-cols-[minmax(0,2fr)_minmax(0,3fr)] gap-4 max-[700px]:grid-cols-1">
+        <textarea
+          id={id}
+          rows={14}
+          wrap="off"
+          spellCheck={false}
+          className="border border-rule-strong bg-paper p-2 font-mono text-md leading-7"
+          value={text}
+          onChange={(e) => setText(e.target.value)}
+        />
+        <div className="max-h-[420px] overflow-auto pr-2">
+          <table aria-label="Understood" className="w-full border-collapse text-base">
+            <thead>
+              <tr className="text-left text-sm text-ink-soft">
+                <th className="py-1 pr-2 text-right font-normal">count</th>
+                <th className="pr-2 font-normal">part</th>
+                <th className="pr-2 font-normal">each</th>
+                <th className="text-right font-normal">in all</th>
+              </tr>
+            </thead>
+            <tbody>
+              {lines.map(
+                (l, i) =>
+                  !isNoPart(l) && (
+                    <TakenLine key={i} line={l} onAnswer={(words) => setText(answered(text, i, words))} />
+                  ),
               )}
-            </table>
-            {leftOut.length > 0 && (
-              <details className="mt-2 text-base text-ink-soft">
-                <summary className="cursor-pointer">
-                  {leftOut.length === 1 ? "1 line" : `${leftOut.length} lines`} left out: no part is spoken of
-                </summary>
-                <ul className="font-mono text-sm">
-                  {leftOut.map((l, i) => (
-                    <li key={i}>{l.line.trim()}</li>
-                  ))}
-                </ul>
-              </details>
+            </tbody>
+            {parts.length > 0 && (
+              <tfoot>
+                <tr className="border-t-2 border-ink font-semibold">
+                  <td className="py-1 pr-2 text-right">{countOf(parts)}</td>
+                  <td colSpan={2}>parts understood</td>
+                  <td className="text-right tabular-nums">{sumOf(lines)}</td>
+                </tr>
+              </tfoot>
             )}
-            <OwnWords unknown={unknown} own={ownWords} />
-          </div>
-        </div>
-        <div className="mt-3 flex items-center justify-end gap-3">
-          <Button look="quiet" className="mr-auto" onClick={() => void putOwnParts()}>
-            Put {build.doc.name}’s own parts here
-          </Button>
-          {toMend.length > 0 && (
-            <span className="text-base text-ink-soft">{toMend.length} will stay here to be mended</span>
+          </table>
+          {leftOut.length > 0 && (
+            <details className="mt-2 text-base text-ink-soft">
+              <summary className="cursor-pointer">
+                {leftOut.length === 1 ? "1 line" : `${leftOut.length} lines`} left out: no part is spoken of
+              </summary>
+              <ul className="font-mono text-sm">
+                {leftOut.map((l, i) => (
+                  <li key={i}>{l.line.trim()}</li>
+                ))}
+              </ul>
+            </details>
           )}
-          <Button look="main" disabled={parts.length === 0} onClick={() => void add()}>
-            Add {parts.length || ""} understood
-          </Button>
+          <OwnWords unknown={unknown} own={ownWords} />
         </div>
-      </Dialog>
-    </>
+      </div>
+      <div className="mt-3 flex items-center justify-end gap-3">
+        <Button look="quiet" className="mr-auto" onClick={() => void putOwnParts()}>
+          Put {build.doc.name}’s own parts here
+        </Button>
+        {toMend.length > 0 && (
+          <span className="text-base text-ink-soft">{toMend.length} will stay here to be mended</span>
+        )}
+        <Button look="main" disabled={parts.length === 0} onClick={() => void add()}>
+          Add {parts.length || ""} understood
+        </Button>
+      </div>
+    </Dialog>
   );
 }
 

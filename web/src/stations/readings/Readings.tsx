@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useMemo, useState } from "react";
-import { Link, useSearchParams } from "react-router";
+import { useSearchParams } from "react-router";
 
 import { client, reason, take, type HeldAnswer, type ReadingsOut, type TakenOut } from "../../api/client";
 import { PinBars } from "../../drawing/PinBars";
@@ -15,7 +15,7 @@ import { Button } from "../../ui/button";
 import { Menu, MenuItem } from "../../ui/menu";
 import { useWords } from "../../words";
 import { BinDialog } from "../frame/Bin";
-import { StationHead } from "../frame/Frame";
+import { StationHead } from "../frame/Head";
 import { Channels } from "./Channels";
 import { FileDialog } from "./FileDialog";
 import { LiveDialog, SimulateDialog } from "./Instruments";
@@ -79,23 +79,23 @@ export default function Readings() {
   if (error) return <p className="p-8 text-over">{reason(error)}</p>;
   return (
     <div className="flex h-full min-h-0 flex-col">
-      <StationHead title="Readings" note={set ? set.name : "the machine held against the tally"}>
-        <Link
-          to={`/b/${build.key}/readings/trainer`}
-          className="rounded-[3px] px-2 py-1 font-semibold text-accent underline"
-        >
-          Trainer
-        </Link>
-        <Menu label="Take readings">
-          <MenuItem onSelect={() => open("typed")}>Type in what a meter says…</MenuItem>
-          <MenuItem onSelect={() => open("file")}>From a file of a logger, CSV…</MenuItem>
-          <MenuItem onSelect={() => open("live")}>Live, from instruments…</MenuItem>
-          <MenuItem onSelect={() => open("simulated")}>From the simulated instruments…</MenuItem>
-        </Menu>
-        <Button look="quiet" onClick={() => open("bin")}>
-          The bin
-        </Button>
-      </StationHead>
+      <StationHead
+        title="Readings"
+        note={set ? set.name : "the machine held against the tally"}
+        rest={[
+          { label: "Trainer", to: `/b/${build.key}/readings/trainer` },
+          {
+            label: "Take readings",
+            items: [
+              { label: "Type in what a meter says…", onSelect: () => open("typed") },
+              { label: "From a file of a logger, CSV…", onSelect: () => open("file") },
+              { label: "Live, from instruments…", onSelect: () => open("live") },
+              { label: "From the simulated instruments…", onSelect: () => open("simulated") },
+            ],
+          },
+          { label: "The bin", quiet: true, onSelect: () => open("bin") },
+        ]}
+      />
       {data && (
         <Dialogs
           shown={shown}

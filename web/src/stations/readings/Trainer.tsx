@@ -1,13 +1,13 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useMemo, useState } from "react";
-import { Link, useSearchParams } from "react-router";
+import { useSearchParams } from "react-router";
 
 import { client, reason, take, type Exercise, type JudgedAnswer } from "../../api/client";
 import { useBuild, useWrite } from "../../state/build/contexts";
 import { firstChoice } from "../../state/readings/choice";
 import type { Range } from "../../state/readings/range";
 import { Button } from "../../ui/button";
-import { StationHead } from "../frame/Frame";
+import { StationHead } from "../frame/Head";
 import { Channels } from "./Channels";
 import { Pictures } from "./Pictures";
 import { Figures, Plugs } from "./Readings";
@@ -31,17 +31,17 @@ export default function Trainer() {
   const go = (to: Record<string, string>) => setParams(to);
   return (
     <div className="flex h-full min-h-0 flex-col">
-      <StationHead title="Trainer" note={data ? `${solved} of ${data.exercises.length} found` : "…"}>
-        <Link
-          to={`/b/${build.key}/readings`}
-          className="rounded-[3px] px-2 py-1 font-semibold text-accent underline"
-        >
-          Readings
-        </Link>
-        <Button onClick={() => go({ exercise: "0", seed: String(1 + Math.floor(Math.random() * 1e6)) })}>
-          A fault in this build
-        </Button>
-      </StationHead>
+      <StationHead
+        title="Trainer"
+        note={data ? `${solved} of ${data.exercises.length} found` : "…"}
+        rest={[
+          { label: "Readings", to: `/b/${build.key}/readings` },
+          {
+            label: "A fault in this build",
+            onSelect: () => go({ exercise: "0", seed: String(1 + Math.floor(Math.random() * 1e6)) }),
+          },
+        ]}
+      />
       <div className="flex min-h-0 flex-1 gap-4 px-6 pb-3 max-[1000px]:flex-col max-[1000px]:overflow-auto max-[700px]:px-3">
         <ol
           aria-label="Exercises, in order of difficulty"

@@ -15,7 +15,7 @@ import {
 import { Button } from "../../ui/button";
 import { NumberField } from "../../ui/fields";
 import { Radio, RadioGroup } from "../../ui/radio";
-import { StationHead } from "../frame/Frame";
+import { StationHead } from "../frame/Head";
 import { OwnWords } from "../../ui/ownwords";
 import { Assumptions } from "./Assumptions";
 import { Schools } from "./Schools";

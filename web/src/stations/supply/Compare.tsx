@@ -6,11 +6,11 @@ import { sentence, watts } from "../../state/format";
 import { rowsOf } from "../../state/supply/compare";
 import { candidatesQuery } from "../../state/queries";
 import { Button } from "../../ui/button";
-import { StationHead } from "../frame/Frame";
+import { StationHead } from "../frame/Head";
 import { MOST, OWN } from "./chosen";
 import { Line, VERDICTS } from "./checks";
 import { Tabs } from "./Tabs";
-import { BUTTON_LINK } from "../../ui/link";
+import { supplyPages } from "./pages";
 
 /** Two or three supplies point by point, differences first; to be printed. */
 export default function Compare() {
@@ -38,14 +38,16 @@ export default function Compare() {
   const differ = rows.filter((r) => r.differs).length;
   return (
     <div className="flex h-full min-h-0 flex-col print:block print:h-auto">
-      <StationHead title="Supply" note={`compared point by point; ${differ} of ${rows.length} differ`}>
+      <StationHead
+        title="Supply"
+        note={`compared point by point; ${differ} of ${rows.length} differ`}
+        rest={[
+          ...supplyPages(build.key),
+          { label: "Print", onSelect: () => window.print() },
+          { label: "All as CSV", file: `/api/v1/builds/${build.key}/candidates.csv` },
+        ]}
+      >
         <Tabs />
-        <Button className="print:hidden" onClick={() => window.print()}>
-          Print
-        </Button>
-        <a href={`/api/v1/builds/${build.key}/candidates.csv`} download className={BUTTON_LINK}>
-          All as CSV
-        </a>
       </StationHead>
       <div className="min-h-0 flex-1 overflow-auto px-6 pb-5 max-[700px]:px-3 print:overflow-visible">
         <table className="w-full min-w-[640px] table-fixed border-collapse text-base print:min-w-0">

@@ -6,10 +6,11 @@ import { useBuild, useResult } from "../../state/build/contexts";
 import { sentence, watts } from "../../state/format";
 import { candidatesQuery, weekQuery } from "../../state/queries";
 import { Choice } from "../../ui/fields";
-import { StationHead } from "../frame/Frame";
+import { StationHead } from "../frame/Head";
 import { Line } from "./checks";
 import { Place } from "./Place";
 import { Tabs } from "./Tabs";
+import { supplyPages } from "./pages";
 import { Tariff } from "./Tariff";
 
 const TOLD = ["efficiency", "cost", "mains", "hold-up"];
@@ -32,7 +33,7 @@ export default function Energy() {
   const note = week?.kwh == null ? "what it draws from the wall" : `${watts(week.kwh)} kWh a year${cost}`;
   return (
     <div className="flex h-full min-h-0 flex-col">
-      <StationHead title="Supply" note={note}>
+      <StationHead title="Supply" note={note} rest={supplyPages(build.key)}>
         <Tabs />
       </StationHead>
       <div className="min-h-0 flex-1 overflow-auto px-6 pb-5">

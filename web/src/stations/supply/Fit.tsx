@@ -8,11 +8,12 @@ import { useBuild } from "../../state/build/contexts";
 import { sentence } from "../../state/format";
 import { placeOf } from "../../state/place";
 import { fitQuery } from "../../state/queries";
-import { StationHead } from "../frame/Frame";
+import { StationHead } from "../frame/Head";
 import { useField } from "../parts/useField";
 import { CaseFields } from "./CaseFields";
 import { Line } from "./checks";
 import { Tabs } from "./Tabs";
+import { supplyPages } from "./pages";
 
 const ORDER = ["fail", "unknown", "warn", "pass", "not checked"];
 
@@ -32,7 +33,7 @@ export default function Fit() {
       : `${now.name}: what is measured has room`;
   return (
     <div className="flex h-full min-h-0 flex-col">
-      <StationHead title="Supply" note={note}>
+      <StationHead title="Supply" note={note} rest={supplyPages(build.key)}>
         <Tabs />
       </StationHead>
       <div

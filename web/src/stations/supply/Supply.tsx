@@ -10,7 +10,7 @@ import { buildsQuery, candidatesQuery, feedsQuery, stayQuery } from "../../state
 import { Button } from "../../ui/button";
 import { Dialog } from "../../ui/dialog";
 import { Exchange } from "../frame/Exchange";
-import { StationHead } from "../frame/Frame";
+import { StationHead } from "../frame/Head";
 import { AllChecks } from "./checks";
 import { MOST, OWN } from "./chosen";
 import { Filters } from "./Filters";
@@ -20,6 +20,7 @@ import { LookedAt } from "./LookedAt";
 import { PriceField } from "./PriceField";
 import { Sizes } from "./Sizes";
 import { Tabs } from "./Tabs";
+import { supplyPages } from "./pages";
 import { Ticket } from "./Ticket";
 import { WattRuler } from "./WattRuler";
 
@@ -45,11 +46,11 @@ export default function Supply() {
     setCompared((now) => (now.includes(slug) ? now.filter((s) => s !== slug) : [...now, slug].slice(-MOST)));
   return (
     <div className="flex h-full min-h-0 flex-col">
-      <StationHead title="Supply" note={sizingNote(result.sizing)}>
+      <StationHead title="Supply" note={sizingNote(result.sizing)} rest={supplyPages(build.key)}>
         <Tabs />
-        {opened === "looked-at" && <LookedAt onClose={() => open("")} />}
-        {opened === "in-front" && <InFront onClose={() => open("")} />}
       </StationHead>
+      {opened === "looked-at" && <LookedAt onClose={() => open("")} />}
+      {opened === "in-front" && <InFront onClose={() => open("")} />}
       <div className="min-h-0 flex-1 overflow-auto px-6 pb-5 max-[700px]:px-3">
         <div data-sideways className="overflow-x-auto">
           <div className="min-w-[820px]">

@@ -1,13 +1,7 @@
 import { NavLink } from "react-router";
 
 import { useBuild } from "../../state/build/contexts";
-
-const PAGES = [
-  { to: "", words: "Choose" },
-  { to: "/compare", words: "Compare" },
-  { to: "/fit", words: "Room and air" },
-  { to: "/energy", words: "Energy" },
-];
+import { PAGES } from "./pages";
 
 /** The pages of the Supply station, each with an address of its own. */
 export function Tabs() {

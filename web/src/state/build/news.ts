@@ -1,0 +1,61 @@
+import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useEffect, useRef } from "react";
+
+import { client, Problem, take, type BuildOut, type News } from "../../api/client";
+import { hereQuery } from "../frame/here";
+import { buildQuery, readingsKey } from "../queries";
+
+/** Milliseconds between two looks: what another device does shows within two seconds. */
+const EACH = 1_500;
+
+export const newsQuery = (key: string) =>
+  queryOptionsOf(key, () => take(client.GET("/api/v1/news/{key}", { params: { path: { key } } })));
+
+function queryOptionsOf(key: string, queryFn: () => Promise<News>) {
+  return { queryKey: ["news", key], queryFn, refetchInterval: EACH, retry: false } as const;
+}
+
+/** What a look brings: which of what is held is out of date. */
+export function stale(
+  before: News | null,
+  now: News,
+  held: number,
+): ("build" | "bench" | "readings" | "here")[] {
+  const out: ReturnType<typeof stale> = [];
+  if (now.version > held) out.push("build");
+  if (before && before.bench !== now.bench) out.push("bench");
+  if (before && before.readings !== now.readings) out.push("readings");
+  if (before && before.allows !== now.allows) out.push("here");
+  return out;
+}
+
+/** Since when the server has not answered, as the time of its last answer; "": it answers. */
+export function useConnection(key: string): string {
+  const { error, dataUpdatedAt, errorUpdatedAt } = useQuery(newsQuery(key));
+  const off = error instanceof Problem && error.kind === "offline";
+  return off ? new Date(dataUpdatedAt || errorUpdatedAt).toISOString() : "";
+}
+
+/** Looks by the second whether another window or device did something, and fetches that alone. */
+export function useNews(key: string) {
+  const queries = useQueryClient();
+  const { data, error } = useQuery(newsQuery(key));
+  const before = useRef<News | null>(null);
+  useEffect(() => {
+    if (!data) return;
+    const held = queries.getQueryData<BuildOut>(buildQuery(key).queryKey)?.version ?? data.version;
+    const keys = {
+      build: buildQuery(key).queryKey,
+      bench: ["bench", key],
+      readings: readingsKey(key),
+      here: hereQuery.queryKey,
+    };
+    for (const one of stale(before.current, data, held))
+      void queries.invalidateQueries({ queryKey: keys[one] });
+    before.current = data;
+  }, [data, key, queries]);
+  useEffect(() => {
+    // It was sent away, or the door was closed: nothing of the page answers any more.
+    if (error instanceof Problem && error.kind === "not-let-in") window.location.assign("/in");
+  }, [error]);
+}
