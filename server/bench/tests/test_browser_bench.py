@@ -45,20 +45,20 @@ class AtTheBench(BrowserCase):
         expect(page.get_by_text(re.compile("Done by MK"))).to_be_visible()
         page.keyboard.press("ArrowRight")
         page.get_by_label("No pin is pushed in, bent or browned, in both ends of each.").click()
-        expect(page.locator("header p").first).to_contain_text("2 of 29 done")
+        expect(page.locator("[data-note]")).to_contain_text("2 of 29 done")
         # Undo takes the last tick back, and leaves the map alone.
         page.keyboard.press("Control+z")
-        expect(page.locator("header p").first).to_contain_text("1 of 29 done")
+        expect(page.locator("[data-note]")).to_contain_text("1 of 29 done")
         expect(page.get_by_role("group", name="Look into every plug")).to_be_visible()
         expect(page.get_by_role("button", name=re.compile("^Undo"))).to_have_count(0)
         self._tick(page)
-        expect(page.locator("header p").first).to_contain_text("2 of 29 done")
+        expect(page.locator("[data-note]")).to_contain_text("2 of 29 done")
         # A key after the other, though each step takes the focus with it; a pedal's as well.
         for done, key in ((3, "Space"), (4, "PageDown"), (5, "PageDown")):
             self._tick(page, key)
-            expect(page.locator("header p").first).to_contain_text(f"{done} of 29 done")
+            expect(page.locator("[data-note]")).to_contain_text(f"{done} of 29 done")
         page.reload()
-        expect(page.locator("header p").first).to_contain_text("5 of 29 done")
+        expect(page.locator("[data-note]")).to_contain_text("5 of 29 done")
         self.assertEqual(self.axe_finds(page), [])
         page.get_by_role("button", name="The record").click()
         expect(page.locator("[data-entry]")).to_have_count(7)  # one tick taken back
@@ -150,7 +150,7 @@ class AtTheBench(BrowserCase):
                 page.get_by_role("button", name="Done", exact=True).tap()
             expect(step.get_by_role("heading").first).not_to_have_text(title)
         page.get_by_role("button", name="Done", exact=True).tap()
-        expect(page.locator("header p").first).to_contain_text(re.compile(r"(\d+) of \1 done"))
+        expect(page.locator("[data-note]")).to_contain_text(re.compile(r"(\d+) of \1 done"))
         at = {word: n for n, title in enumerate(titles) for word in [title.split()[0]]}
         self.assertEqual(titles[0], "Make it safe")
         self.assertLess(at["Unplug"], at["Take"])

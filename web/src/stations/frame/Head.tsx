@@ -57,7 +57,7 @@ export function StationHead({
       {narrow ? (
         <header className="mb-2 flex items-center gap-2 border-b border-rule px-3 py-1.5">
           <h1 className="min-w-0 flex-1 text-xl leading-none font-bold">
-            <StationsMenu title={title} />
+            <StationsMenu title={title} note={note} />
           </h1>
           {main}
           <Menu label="More" spoken={`More on ${title}`}>
@@ -69,7 +69,7 @@ export function StationHead({
       ) : (
         <header className="flex flex-wrap items-center gap-x-3 gap-y-2 px-6 pt-4 pb-3">
           <h1 className="text-2xl leading-none font-bold">{title}</h1>
-          <p className="min-w-0 flex-1 pt-1 text-md leading-tight text-ink-soft">
+          <p data-note className="min-w-0 flex-1 pt-1 text-md leading-tight text-ink-soft">
             {build.doc.name} · {note}
             {build.began_as && <BeganAs />}
           </p>
@@ -89,7 +89,7 @@ export function StationHead({
 }
 
 /** Where it is narrow the name of the station opens the others. */
-function StationsMenu({ title }: { title: string }) {
+function StationsMenu({ title, note }: { title: string; note: string }) {
   const { doc, key } = useBuild();
   const navigate = useNavigate();
   const here = useHere();
@@ -103,7 +103,9 @@ function StationsMenu({ title }: { title: string }) {
           <Icon name="down" size={18} />
           <span className="min-w-0">
             {title}
-            <span className="block truncate text-sm font-normal text-ink-soft">{doc.name}</span>
+            <span data-note className="block truncate text-sm font-normal text-ink-soft">
+              {doc.name} · {note}
+            </span>
           </span>
         </span>
       }
