@@ -7,6 +7,13 @@ import { defineConfig } from "vite";
 export default defineConfig(({ command }) => ({
   base: command === "build" ? "/static/" : "/",
   plugins: [react(), tailwindcss()],
-  build: { manifest: true, rolldownOptions: { input: "src/main.tsx" } },
+  build: {
+    manifest: true,
+    rolldownOptions: {
+      input: { main: "src/main.tsx", sw: "src/sw.ts" },
+      // The browser knows the service worker by its address, which stays.
+      output: { entryFileNames: (c) => (c.name === "sw" ? "sw.js" : "assets/[name]-[hash].js") },
+    },
+  },
   server: { port: 5173, proxy: { "/api": "http://127.0.0.1:8000" } },
 }));

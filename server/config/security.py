@@ -15,8 +15,8 @@ def content_security_policy(get_response: Handler) -> Handler:
         request.csp_nonce = secrets.token_urlsafe(16)  # type: ignore[attr-defined]
         response = get_response(request)
         response["Content-Security-Policy"] = (
-            "default-src 'none'; script-src 'self'; connect-src 'self'; img-src 'self' data:; "
-            f"font-src 'self'; style-src 'self' 'nonce-{request.csp_nonce}'; "  # type: ignore[attr-defined]
+            "default-src 'none'; script-src 'self'; connect-src 'self'; img-src 'self' data: blob:; "
+            f"font-src 'self'; manifest-src 'self'; style-src 'self' 'nonce-{request.csp_nonce}'; "  # type: ignore[attr-defined]
             "base-uri 'none'; form-action 'self'; frame-ancestors 'none'"
         )
         # No other page shows a photo or reads a file whose address it knows.

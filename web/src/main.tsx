@@ -83,6 +83,8 @@ if ("requestIdleCallback" in window)
     timeout: 5_000,
   });
 keepFocus();
+// Where the browser allows it (this machine, or TLS) the page opens without a connection too.
+if (import.meta.env.PROD) void navigator.serviceWorker?.register("/sw.js").catch(() => undefined);
 const root = document.getElementById("app");
 if (root)
   createRoot(root).render(

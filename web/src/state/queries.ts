@@ -165,6 +165,25 @@ export const benchQuery = (key: string, version: number) =>
     placeholderData: (before) => before,
   });
 
+export const recordQuery = (key: string) =>
+  queryOptions({
+    queryKey: ["record", key],
+    queryFn: () => take(client.GET("/api/v1/builds/{key}/record", at(key))),
+  });
+
+/** A photo as an address of this page's own: it is there without a connection too. */
+export const photoQuery = (key: string, photo: string) =>
+  queryOptions({
+    queryKey: ["photo", key, photo],
+    queryFn: async () => {
+      const answer = await fetch(`/api/v1/builds/${key}/photos/${photo}`);
+      if (!answer.ok) throw new Error("The photo could not be fetched.");
+      return URL.createObjectURL(await answer.blob());
+    },
+    staleTime: Infinity,
+    gcTime: Infinity,
+  });
+
 export const houseRulesKey = ["house-rules"] as const;
 
 export const houseRulesQuery = queryOptions({

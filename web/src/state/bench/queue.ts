@@ -73,6 +73,11 @@ export function doneWith({ step, of, done }: Placed, pending: Entry[]): boolean 
     .reduce((now, e) => (e.kind === "done" ? true : e.kind === "undone" ? false : now), done);
 }
 
+/** Whether something of a step is on its way and not with the server yet. */
+export function keptHere({ step, of }: Placed, pending: Entry[]): boolean {
+  return pending.some((e) => e.step === step.id && (!e.of || e.of === of));
+}
+
 /** The step that was ticked last: of those done the one with the latest entry on its way, else the
  * latest time. */
 export function lastTicked<S extends Placed & { at: string; state: string }>(

@@ -50,8 +50,10 @@ export function useNews(key: string) {
       readings: readingsKey(key),
       here: hereQuery.queryKey,
     };
-    for (const one of stale(before.current, data, held))
+    for (const one of stale(before.current, data, held)) {
       void queries.invalidateQueries({ queryKey: keys[one] });
+      if (one === "bench") void queries.invalidateQueries({ queryKey: ["record", key] });
+    }
     before.current = data;
   }, [data, key, queries]);
   useEffect(() => {

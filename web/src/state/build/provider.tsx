@@ -42,7 +42,8 @@ export function BuildProvider({ buildKey, children }: { buildKey: string; childr
   );
 
   if (query.isPending) return <p className="p-8 text-ink-soft">Opening the build…</p>;
-  if (query.isError || !build)
+  // An answer that stays away takes nothing from what is held.
+  if (!build)
     return (
       <p role="alert" className="p-8">
         {query.error?.message}{" "}

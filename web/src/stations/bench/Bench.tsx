@@ -3,7 +3,7 @@ import { Link, useSearchParams } from "react-router";
 
 import { reason } from "../../api/client";
 import { useBuild, useWrite } from "../../state/build/contexts";
-import { doneWith, lastTicked } from "../../state/bench/queue";
+import { doneWith, keptHere, lastTicked } from "../../state/bench/queue";
 import { keyDoes, Walk, type Key, type Then } from "../../state/bench/walk";
 import { lastThrown } from "../../state/thrown";
 import { Button } from "../../ui/button";
@@ -98,7 +98,7 @@ function Mapped() {
     if (document.activeElement === document.body) page.current?.focus();
     card.current?.scrollIntoView({ block: "start" });
   }, [shownStep]);
-  if (error) return <p className="p-8 text-over">{reason(error)}</p>;
+  if (error && !plan) return <p className="p-8 text-over">{reason(error)}</p>;
   return (
     <div
       ref={page}
@@ -108,7 +108,7 @@ function Mapped() {
       className="flex h-full min-h-0 flex-col outline-none"
     >
       <BenchHead bench={bench} last={last} onTakeBack={takeBack} />
-      <Notices stopped={plan?.stopped ?? ""} pending={pending.length} />
+      <Notices stopped={plan?.stopped ?? ""} pending={pending.length} photos={bench.photosKept} />
       {plan && !plan.is_known && <RunsAlready />}
       <div className="flex min-h-0 flex-1 gap-4 px-6 pb-3 max-[700px]:pb-0 max-[700px]:flex-col max-[700px]:overflow-auto max-[700px]:px-3">
         <section
@@ -124,12 +124,14 @@ function Mapped() {
               key={now.step.id}
               step={now}
               done={doneWith(now, pending)}
+              kept={keptHere(now, pending)}
               stopped={plan?.stopped ? plan.stopped_at : ""}
               seen={walk.seenOf(now)}
               onLook={(id) => follow(walk.look(steps, pending, id))}
               onAnswer={(id) => follow(walk.answer(now, id))}
               onFound={(kind) => add(now, kind)}
               onNote={(text) => add(now, "note", text)}
+              onPhoto={bench.photo}
               onPhotos={bench.refresh}
               say={say}
             />

@@ -6,7 +6,7 @@ import { NOT_SEEN, NOTHING, Taking, type Place } from "../../state/bench/found";
 import { useBuild, useWrite } from "../../state/build/contexts";
 import { Button } from "../../ui/button";
 import { Dialog } from "../../ui/dialog";
-import { AddPhoto } from "./StepCard";
+import { AddPhoto } from "./Photos";
 import type { BenchState } from "./useBench";
 
 /** Takes a machine over as it stands: at once, or socket by socket. */
@@ -100,15 +100,7 @@ function ByPlace({
         <Button className="min-h-12 px-5 text-lg" disabled={at === 0} onClick={() => setAt(at - 1)}>
           Back
         </Button>
-        {place && (
-          <AddPhoto
-            step="found"
-            of=""
-            places={[place.place]}
-            onPhotos={() => void bench.refresh()}
-            say={say}
-          />
-        )}
+        {place && <AddPhoto step="found" of="" places={[place.place]} onPhoto={bench.photo} say={say} />}
         <Button
           look={place ? "quiet" : "main"}
           className="ml-auto min-h-12 px-5 text-lg max-[700px]:whitespace-normal"

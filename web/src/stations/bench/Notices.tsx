@@ -7,7 +7,16 @@ import { useWords } from "../../words";
 const BAD = ["over", "refused", "failed", "unfed"] as const;
 
 /** What one has to know before the next step: what is not sent yet, what is not ready, what stops. */
-export function Notices({ stopped, pending }: { stopped: string; pending: number }) {
+export function Notices({
+  stopped,
+  pending,
+  photos,
+}: {
+  stopped: string;
+  /** Entries and photos that are kept on this device and not sent yet. */
+  pending: number;
+  photos: number;
+}) {
   const build = useBuild();
   const { result } = useResult();
   const words = useWords();
@@ -16,13 +25,12 @@ export function Notices({ stopped, pending }: { stopped: string; pending: number
   );
   return (
     <>
-      {pending > 0 && (
+      {pending + photos > 0 && (
         <p
           role="status"
           className="mx-6 mb-2 border border-tight px-3 py-1 text-base text-tight max-[700px]:mx-3"
         >
-          {pending === 1 ? "1 entry is" : `${pending} entries are`} kept on this device, and sent once the
-          server answers.
+          {kept(pending, photos)} kept on this device, and sent once the server answers.
         </p>
       )}
       {bad.length > 0 && (
@@ -44,4 +52,12 @@ export function Notices({ stopped, pending }: { stopped: string; pending: number
       )}
     </>
   );
+}
+
+function kept(entries: number, photos: number): string {
+  const said = [
+    ...(entries ? [entries === 1 ? "1 entry" : `${entries} entries`] : []),
+    ...(photos ? [photos === 1 ? "1 photo" : `${photos} photos`] : []),
+  ];
+  return `${said.join(" and ")} ${entries + photos === 1 ? "is" : "are"}`;
 }

@@ -1,7 +1,8 @@
 import { useQuery } from "@tanstack/react-query";
 
-import { client, reason, take } from "../../api/client";
+import { reason } from "../../api/client";
 import { day, time } from "../../state/clock";
+import { recordQuery } from "../../state/queries";
 import { Dialog } from "../../ui/dialog";
 
 const KINDS: Record<string, string> = {
@@ -20,14 +21,10 @@ const KINDS: Record<string, string> = {
 
 /** The history of the machine and every entry of its record, newest first. */
 export function RecordDialog({ buildKey, onClose }: { buildKey: string; onClose: () => void }) {
-  const { data, error } = useQuery({
-    queryKey: ["record", buildKey],
-    queryFn: () => take(client.GET("/api/v1/builds/{key}/record", { params: { path: { key: buildKey } } })),
-    staleTime: 0,
-  });
+  const { data, error } = useQuery({ ...recordQuery(buildKey), staleTime: 0 });
   return (
     <Dialog open onClose={onClose} title="The record of this machine" wide>
-      {error && <p className="text-over">{reason(error)}</p>}
+      {error && !data && <p className="text-over">{reason(error)}</p>}
       {data && data.of === 0 && (
         <p className="text-lg">Nothing is done yet. Each step that is ticked is kept here, for good.</p>
       )}

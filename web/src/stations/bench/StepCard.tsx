@@ -1,17 +1,17 @@
 import { useQuery } from "@tanstack/react-query";
-import { useRef, useState } from "react";
+import { useState } from "react";
 
-import { asForm, client, MOST, reason, seeSize, take, type BenchStep } from "../../api/client";
+import type { BenchStep } from "../../api/client";
 import { Face } from "../../drawing/Face";
 import { Panel } from "../../drawing/Panel";
 import { useBuild, useResult } from "../../state/build/contexts";
 import { day, time } from "../../state/clock";
 import { drawnLanes, rulerLength } from "../../state/loom/lanes";
-import { lastThrown } from "../../state/thrown";
 import { referenceQuery } from "../../state/queries";
 import { LaneRow } from "../loom/LaneRow";
 import type { Entry } from "../../state/bench/queue";
 import { Button } from "../../ui/button";
+import { AddPhoto, Photos, type OnPhoto } from "./Photos";
 import { Menu, MenuItem } from "../../ui/menu";
 import { useVoice } from "./hands";
 
@@ -44,17 +44,21 @@ function ReadAloud({ step: { step } }: { step: BenchStep }) {
 export function StepCard({
   step: s,
   done,
+  kept,
   stopped,
   seen,
   onLook,
   onAnswer,
   onFound,
   onNote,
+  onPhoto,
   onPhotos,
   say,
 }: {
   step: BenchStep;
   done: boolean;
+  /** What was done of it is kept on this device, and not sent yet. */
+  kept: boolean;
   stopped: string;
   /** What was looked at of it. */
   seen: string[];
@@ -62,6 +66,8 @@ export function StepCard({
   onAnswer: (id: string) => void;
   onFound: (kind: Entry["kind"]) => void;
   onNote: (text: string) => void;
+  onPhoto: OnPhoto;
+  /** One was thrown away, or brought back. */
   onPhotos: () => void;
   say: (text: string) => void;
 }) {
@@ -80,7 +86,8 @@ export function StepCard({
       {done && (
         <p className="mt-1 text-base font-semibold text-within">
           Done{s.who && ` by ${s.who}`}
-          {s.at && `, ${`${day(s.at)} ${time(s.at)}`}`}
+          {s.at && `, ${day(s.at)} ${time(s.at)}`}
+          {kept && <span className="text-tight">; kept on this device, not sent yet</span>}
         </p>
       )}
       {step.caution && (
@@ -142,10 +149,10 @@ export function StepCard({
           </Button>
         )}
         {step.shows.map(({ words, places }) => (
-          <AddPhoto key={words} step={step.id} of={words} places={places} onPhotos={onPhotos} say={say} />
+          <AddPhoto key={words} step={step.id} of={words} places={places} onPhoto={onPhoto} say={say} />
         ))}
         {!step.answers.length && (
-          <AddPhoto step={step.id} of="" places={step.places} onPhotos={onPhotos} say={say} />
+          <AddPhoto step={step.id} of="" places={step.places} onPhoto={onPhoto} say={say} />
         )}
         <ReadAloud step={s} />
       </div>
@@ -217,109 +224,5 @@ function Note({ label, value, onNote }: { label: string; value: string; onNote: 
         onKeyDown={(e) => e.key === "Enter" && text !== value && onNote(text)}
       />
     </label>
-  );
-}
-
-/** Takes a photo at a step: it comes back at every step that plugs one of its places again. */
-export function AddPhoto({
-  step,
-  of,
-  places,
-  onPhotos,
-  say,
-}: {
-  step: string;
-  /** What is photographed, where there are several to choose from. */
-  of: string;
-  places: readonly string[];
-  onPhotos: () => void;
-  say: (text: string) => void;
-}) {
-  const { key } = useBuild();
-  const input = useRef<HTMLInputElement>(null);
-  const send = async (file: File) => {
-    try {
-      seeSize(file, MOST.photo);
-      await take(
-        client.POST("/api/v1/builds/{key}/photos", {
-          params: { path: { key } },
-          body: { step, photo: file, places: [...places] },
-          bodySerializer: asForm,
-        }),
-      );
-      onPhotos();
-    } catch (error) {
-      say(reason(error));
-    }
-  };
-  return (
-    <>
-      <Button className="min-h-12 text-lg" onClick={() => input.current?.click()}>
-        {of ? `Photo: ${of}` : "Add a photo"}
-      </Button>
-      <input
-        ref={input}
-        type="file"
-        aria-label={of ? `Photo of ${of}` : "Photo"}
-        accept="image/jpeg,image/png,image/webp"
-        className="sr-only"
-        tabIndex={-1}
-        onChange={(e) => {
-          const file = e.target.files?.[0];
-          if (file) void send(file);
-          e.target.value = "";
-        }}
-      />
-    </>
-  );
-}
-
-function Photos({
-  step: s,
-  onPhotos,
-  say,
-}: {
-  step: BenchStep;
-  onPhotos: () => void;
-  say: (text: string) => void;
-}) {
-  const { key } = useBuild();
-  const away = async (photo: string) => {
-    try {
-      await take(client.DELETE("/api/v1/builds/{key}/photos/{photo}", { params: { path: { key, photo } } }));
-      onPhotos();
-      lastThrown.was({ words: `The photo at ${s.step.title}`, back: () => back(photo) });
-    } catch (error) {
-      say(reason(error));
-    }
-  };
-  const back = async (photo: string) => {
-    try {
-      await take(
-        client.POST("/api/v1/builds/{key}/bin/photos/{photo}", { params: { path: { key, photo } } }),
-      );
-      onPhotos();
-    } catch (error) {
-      say(reason(error));
-    }
-  };
-  if (!s.photos.length) return null;
-  return (
-    <ul className="mt-3 flex flex-wrap gap-3">
-      {s.photos.map((p, i) => (
-        <li key={p} className="grid gap-1">
-          <a href={`/api/v1/builds/${key}/photos/${p}`} target="_blank" rel="noreferrer">
-            <img
-              src={`/api/v1/builds/${key}/photos/${p}`}
-              alt={`Photo ${i + 1} at ${s.step.title}`}
-              className="h-40 border border-rule"
-            />
-          </a>
-          <Button look="quiet" className="text-sm" onClick={() => void away(p)}>
-            Throw away<span className="sr-only"> photo {i + 1}</span>
-          </Button>
-        </li>
-      ))}
-    </ul>
   );
 }

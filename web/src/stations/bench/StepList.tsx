@@ -1,7 +1,7 @@
 import { useEffect, useRef } from "react";
 
 import type { BenchStep } from "../../api/client";
-import { doneWith } from "../../state/bench/queue";
+import { doneWith, keptHere } from "../../state/bench/queue";
 import { TallyMarks } from "../../ui/marks";
 import type { BenchState } from "./useBench";
 
@@ -43,7 +43,7 @@ export function StepList({
         </label>
       </div>
       {plan && plan.left > 0 && <Takes tools={plan.tools} minutes={plan.minutes} />}
-      <Listed steps={steps} at={at} isDone={isDone} onGo={onGo} />
+      <Listed steps={steps} at={at} isDone={isDone} isKept={(s) => keptHere(s, pending)} onGo={onGo} />
     </aside>
   );
 }
@@ -73,11 +73,14 @@ function Listed({
   steps,
   at,
   isDone,
+  isKept,
   onGo,
 }: {
   steps: BenchStep[];
   at: number;
   isDone: (s: BenchStep) => boolean;
+  /** Whether it is kept on this device alone. */
+  isKept: (s: BenchStep) => boolean;
   onGo: (i: number) => void;
 }) {
   const list = useRef<HTMLOListElement>(null);
@@ -111,6 +114,7 @@ function Listed({
             </svg>
             <span className="min-w-0 flex-1 [overflow-wrap:anywhere]">{s.step.title}</span>
             {isDone(s) && <span className="sr-only">done</span>}
+            {isKept(s) && <span className="text-sm font-semibold text-tight">kept here</span>}
           </button>
         </li>
       ))}

@@ -44,6 +44,8 @@ const card = (s: BenchStep, more: { done?: boolean; stopped?: string; seen?: str
       onAnswer={nothing}
       onFound={nothing}
       onNote={nothing}
+      kept={false}
+      onPhoto={async () => undefined}
       onPhotos={nothing}
       say={nothing}
     />,
@@ -142,7 +144,7 @@ describe("all steps", () => {
 
 describe("what one has to know at the bench", () => {
   const notices = (mend: Record<string, number>, stopped = "", pending = 0) =>
-    drawn(<Notices stopped={stopped} pending={pending} />, {
+    drawn(<Notices stopped={stopped} photos={0} pending={pending} />, {
       build: buildWith(),
       result: resultWith({ strip: { mend } }),
     });

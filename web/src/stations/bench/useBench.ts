@@ -1,14 +1,46 @@
-import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useQuery, useQueryClient, type QueryClient } from "@tanstack/react-query";
+import { createStore, del, get, keys, set } from "idb-keyval";
 import { useEffect, useMemo, useState } from "react";
 
-import { client, take, type BenchStep } from "../../api/client";
-import { useBuild } from "../../state/build/contexts";
+import { asForm, client, Problem, take, type BenchStep } from "../../api/client";
+import { useBuild, useWrite } from "../../state/build/contexts";
 import { BenchQueue, pendingIn, type Entry } from "../../state/bench/queue";
+import { PhotoQueue, type Shelf, type Shot } from "../../state/bench/photos";
+import { useHere } from "../../state/frame/here";
 import { benchQuery } from "../../state/queries";
+import type { OnPhoto } from "./Photos";
+import { useKept } from "./useKept";
 
 const WHO = "easy-tally bench who";
 /** Milliseconds after which what could not be sent is tried again. */
 const AGAIN = 4_000;
+
+const photoStore = createStore("easy-tally photos", "shots");
+const SHELF: Shelf = {
+  keys: async () => (await keys(photoStore)).map(String),
+  get: (key) => get<Shot>(key, photoStore),
+  set: (key, shot) => set(key, shot, photoStore),
+  del: (key) => del(key, photoStore),
+};
+
+/** Whether the server took it; false where it does not answer. */
+async function sendPhoto(shot: Shot, queries: QueryClient): Promise<boolean> {
+  const { build: key, step, places, file } = shot;
+  try {
+    await take(
+      client.POST("/api/v1/builds/{key}/photos", {
+        params: { path: { key } },
+        body: { step, photo: file as File, places: [...places] },
+        bodySerializer: asForm,
+      }),
+    );
+  } catch (error) {
+    if (error instanceof Problem && error.kind === "offline") return false;
+    throw error;
+  }
+  await queries.invalidateQueries({ queryKey: ["bench", key] });
+  return true;
+}
 
 /** The work first, then what stands already. */
 function inOrder(steps: BenchStep[]): BenchStep[] {
@@ -41,8 +73,17 @@ export function useBench() {
       ),
     [key, kept, queries],
   );
+  const [photosKept, setPhotosKept] = useState(0);
+  const photos = useMemo(
+    () => new PhotoQueue(key, SHELF, (shot) => sendPhoto(shot, queries), setPhotosKept),
+    [key, queries],
+  );
+  useKept(key, version, plan.data);
   useEffect(() => {
-    const flush = () => void queue.flush();
+    const flush = () => {
+      void queue.flush();
+      void photos.flush().catch(() => undefined);
+    };
     flush();
     const timer = setInterval(flush, AGAIN);
     window.addEventListener("online", flush);
@@ -50,8 +91,11 @@ export function useBench() {
       clearInterval(timer);
       window.removeEventListener("online", flush);
     };
-  }, [queue]);
+  }, [queue, photos]);
+  const here = useHere();
+  const { say } = useWrite();
   const put = (entry: Omit<Entry, "uid" | "at" | "who">) => {
+    if (here.allows === "look") return say("This device only looks on.");
     const at = new Date().toISOString();
     const uid = globalThis.crypto.randomUUID?.() ?? `${at}-${Math.random()}`;
     void queue.add({ ...entry, uid, at, who });
@@ -67,5 +111,18 @@ export function useBench() {
     setWho(text);
   };
   const refresh = () => queries.invalidateQueries({ queryKey });
-  return { plan: plan.data, error: plan.error, pending, steps, add, find, who, name, refresh };
+  const photo: OnPhoto = (step, places, file) => photos.add({ build: key, step, places, file });
+  return {
+    photo,
+    photosKept,
+    plan: plan.data,
+    error: plan.error,
+    pending,
+    steps,
+    add,
+    find,
+    who,
+    name,
+    refresh,
+  };
 }

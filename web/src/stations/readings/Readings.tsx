@@ -76,7 +76,7 @@ export default function Readings() {
         }),
       ),
     );
-  if (error) return <p className="p-8 text-over">{reason(error)}</p>;
+  if (error && !data) return <p className="p-8 text-over">{reason(error)}</p>;
   return (
     <div className="flex h-full min-h-0 flex-col">
       <StationHead
