@@ -1,4 +1,4 @@
-import type { BuildOut, Result } from "../../api/client";
+import type { BuildOut, Candidate, Reference, Result } from "../../api/client";
 
 /** The stations in the order of the work, each with the digit that goes there. */
 export const STATIONS = [
@@ -17,6 +17,10 @@ export interface Goal {
   kind: string;
   name: string;
   to: string;
+  /** It is a file that the server makes, and no page. */
+  isFile?: boolean;
+  /** The supply that choosing it takes. */
+  takes?: string;
 }
 
 const PAGES: [string, string][] = [
@@ -26,6 +30,65 @@ const PAGES: [string, string][] = [
   ["Energy, a week from the wall", "supply/energy"],
   ["Trainer", "readings/trainer"],
 ];
+
+/** What is done from anywhere: a page that opens with it begun. */
+const ACTIONS: [string, string][] = [
+  ["Paste a list of parts", "parts?list=1"],
+  ["Map it, every socket", "loom?map=all"],
+  ["Map the rest, beside what is plugged", "loom?map=rest"],
+  ["Map it with as little change as may be", "loom?map=least"],
+  ["Add a cable or adapter", "loom?add=1"],
+  ["The supply in front of me", "supply?open=in-front"],
+  ["A supply I am looking at", "supply?open=looked-at"],
+  ["It stands like this: take a machine over as it runs", "bench?open=found"],
+  ["The record of this machine", "bench?open=record"],
+  ["Print cable flags", "bench?open=flags"],
+  ["Type in what a meter says", "readings?open=typed"],
+  ["Read a logger’s file", "readings?open=file"],
+  ["Simulated instruments", "readings?open=simulated"],
+];
+/** Pages to hand over and files, by the end of their address at the build. */
+const FILES: [string, string][] = [
+  ["Print the work order, PDF", "bench.pdf"],
+  ["Print the handover, PDF", "handover.pdf"],
+  ["Print the Loom, PDF", "loom.pdf"],
+  ["Save the build file", "file"],
+  ["Save the connection list, CSV", "map.csv"],
+];
+/** Settings that stand on a page of their own words. */
+const SETTINGS: [string, string][] = [
+  ["Mains voltage, hours a day, air temperature", "parts?field=mains_v"],
+  ["Headroom over the sustained load", "rules?at=headroom"],
+  ["Tariff and currency", "supply/energy"],
+  ["Prices of what could be had", "supply"],
+];
+
+/** What can be done, and what can be set: of a build with the rules and assumptions that there are,
+ * and the supplies that could be taken. */
+export function doings(build: BuildOut, reference: Reference | undefined, supplies: Candidate[]): Goal[] {
+  const base = `/b/${build.key}`;
+  const at = (name: string) => `${base}/rules?at=${encodeURIComponent(name)}`;
+  return [
+    ...ACTIONS.map(([name, to]) => ({ kind: "action", name, to: `${base}/${to}` })),
+    ...FILES.map(([name, to]) => ({
+      kind: "action",
+      name,
+      to: `/api/v1/builds/${build.key}/${to}`,
+      isFile: true,
+    })),
+    ...SETTINGS.map(([name, to]) => ({ kind: "setting", name, to: `${base}/${to}` })),
+    ...(reference?.house_rules ?? []).map((r) => ({ kind: "house rule", name: r.words, to: at(r.rule) })),
+    ...(reference?.assumptions ?? []).map((a) => ({ kind: "assumption", name: a.text, to: at(a.name) })),
+    ...supplies
+      .filter((c) => !c.in_build)
+      .map((c) => ({
+        kind: c.answer.verdict,
+        name: `Take ${c.supply.name}`,
+        to: `${base}/supply`,
+        takes: c.slug,
+      })),
+  ];
+}
 
 /** Everything of a build that has a name, and where it stands. */
 export function goals(build: BuildOut, result: Result): Goal[] {
@@ -71,7 +134,7 @@ export function found(all: Goal[], text: string, most = 12): Goal[] {
 export const KEYS: { everywhere: [string, string][]; of: Record<string, [string, string][]> } = {
   everywhere: [
     ["/", "the line: a part, a question, a name"],
-    ["Ctrl K", "find anything of this build by its name, and go there"],
+    ["Ctrl K", "anything of this build by its name: go there, set it, do it"],
     ["1 to 8", "the stations, in the order of the rail"],
     ["Ctrl Z, Ctrl Shift Z", "take the last change back, bring it back"],
     ["Escape", "leave what is open; clear the line"],

@@ -1,8 +1,11 @@
+import { useQuery } from "@tanstack/react-query";
 import { useId, useRef, useState, type KeyboardEvent } from "react";
 import { useNavigate } from "react-router";
 
-import { useBuild, useResult } from "../../state/build/contexts";
-import { found, goals } from "../../state/frame/finder";
+import { useBuild, useResult, useWrite } from "../../state/build/contexts";
+import { doings, found, goals } from "../../state/frame/finder";
+import { useMayEdit } from "../../state/frame/here";
+import { candidatesQuery, referenceQuery } from "../../state/queries";
 import { Dialog } from "../../ui/dialog";
 
 /** Finds anything of this build by its name, and goes there. */
@@ -14,12 +17,19 @@ export function Finder({ onClose }: { onClose: () => void }) {
   const line = useRef<HTMLInputElement>(null);
   const [text, setText] = useState("");
   const [active, setActive] = useState(0);
-  const several = found(goals(build, result), text);
+  const { takeSupply } = useWrite();
+  const mayEdit = useMayEdit();
+  const { data: reference } = useQuery(referenceQuery);
+  const { data: supplies = [] } = useQuery({ ...candidatesQuery(build.key, build.version), enabled: mayEdit });
+  const all = [...goals(build, result), ...(mayEdit ? doings(build, reference, supplies) : [])];
+  const several = found(all, text);
   const go = (n: number) => {
     const goal = several[n];
     if (!goal) return;
     onClose();
-    void navigate(goal.to);
+    if (goal.isFile) window.location.assign(goal.to);
+    else void navigate(goal.to, { state: { taken: goal.takes !== undefined } });
+    if (goal.takes !== undefined) void takeSupply(goal.takes);
   };
   const keys = (e: KeyboardEvent) => {
     const step = { ArrowDown: 1, ArrowUp: -1 }[e.key];
@@ -29,9 +39,9 @@ export function Finder({ onClose }: { onClose: () => void }) {
     } else if (e.key === "Enter") go(active);
   };
   return (
-    <Dialog open onClose={onClose} title="Find in this build" first={line}>
+    <Dialog open onClose={onClose} title="Find, set, do" first={line}>
       <label htmlFor={id} className="sr-only">
-        Name of a part, a socket, a cable, a port, a station
+        Name of a part, a socket, a cable, a port, a station, a setting, of what is to be done
       </label>
       <input
         id={id}
@@ -41,7 +51,7 @@ export function Finder({ onClose }: { onClose: () => void }) {
         aria-controls={`${id}-list`}
         aria-activedescendant={several[active] ? `${id}-${active}` : undefined}
         autoComplete="off"
-        placeholder="part, socket, cable, port, station"
+        placeholder="part, socket, cable, port, station; map, print, take"
         className="field h-11! w-full text-lg"
         value={text}
         onChange={(e) => {
@@ -53,7 +63,7 @@ export function Finder({ onClose }: { onClose: () => void }) {
       <ul id={`${id}-list`} role="listbox" aria-label="Found" className="mt-2">
         {several.map((g, n) => (
           <li
-            key={`${g.kind} ${g.name} ${g.to}`}
+            key={`${g.kind} ${g.name} ${g.to} ${g.takes ?? ""}`}
             id={`${id}-${n}`}
             role="option"
             aria-selected={n === active}

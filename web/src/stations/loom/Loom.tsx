@@ -8,7 +8,6 @@ import {
   useSensors,
 } from "@dnd-kit/core";
 import { useQuery } from "@tanstack/react-query";
-import { useState } from "react";
 import { Link, useSearchParams } from "react-router";
 
 import type { MapWish, Supply } from "../../api/client";
@@ -173,7 +172,9 @@ function Head({ supply, onMap }: { supply: Supply; onMap: (wish: MapWish) => voi
   const { result } = useResult();
   const { runState } = useShown();
   const words = useWords();
-  const [adding, setAdding] = useState(false);
+  const [params, setParams] = useSearchParams();
+  const adding = params.has("add");
+  const setAdding = (on: boolean) => setParams(on ? { add: "1" } : {}, { replace: true });
   const mayEdit = useMayEdit();
   const unfed = doc.parts.filter((p) =>
     result.sockets.some((s) => s.part === p.key && s.required && !s.cable),

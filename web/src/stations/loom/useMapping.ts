@@ -1,10 +1,13 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { useState } from "react";
+import { useEffect, useRef, useState } from "react";
+import { useSearchParams } from "react-router";
 
 import { client, reason, take, type MapWish } from "../../api/client";
 import { useBuild, useWrite } from "../../state/build/contexts";
 import { movesByCable } from "../../state/loom/map";
 import { mapQuery } from "../../state/queries";
+
+const WISHES = ["all", "rest", "least"] as const;
 
 /** Asking for a map, and what of it is shown; `onAsked`: one was asked for. */
 export function useMapping(onAsked: () => void) {
@@ -28,6 +31,19 @@ export function useMapping(onAsked: () => void) {
       say(reason(error));
     }
   };
+  // A link that asks for one: asked once, and gone from the address.
+  const [params, setParams] = useSearchParams();
+  const wish = WISHES.find((w) => w === params.get("map"));
+  const asked = useRef("");
+  useEffect(() => {
+    if (!wish || asked.current === wish) return;
+    asked.current = wish;
+    setParams({}, { replace: true });
+    void ask({ what: wish });
+  });
+  useEffect(() => {
+    if (!wish) asked.current = "";
+  }, [wish]);
   // A map that was asked for before the page was loaded anew is still there.
   const open = wanted || (job !== undefined && job.state !== "none" && job.version === build.version);
   return {

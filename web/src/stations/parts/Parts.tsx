@@ -18,6 +18,8 @@ import { ThisBuild } from "./ThisBuild";
 import { ThroughBoard } from "./ThroughBoard";
 import { Unspoken } from "./Unspoken";
 
+const leaveIt = () => undefined;
+
 /** The parts under the path that feeds them, the state shown, and the part in hand. */
 export default function Parts() {
   const build = useBuild();
@@ -33,10 +35,13 @@ export default function Parts() {
   );
   /** What was begun from the page of an empty build: a line, or a list. */
   const [begun, setBegun] = useState({ n: 0, line: "", list: "" });
-  const [pasting, setPasting] = useState(false);
+  const pasting = params.has("list");
+  const setPasting = (on: boolean) => setParams(on ? { list: "1" } : {}, { replace: true });
   const empty = build.doc.parts.length === 0;
   const part = build.doc.parts.find((p) => p.key === at);
   const narrow = useNarrow();
+  // In a hand the fields would lie over the line, which is still in use.
+  const added = narrow ? leaveIt : choose;
   const inspector = part && (
     <Inspector key={part.key} part={part} field={params.get("field") ?? ""} onGone={() => choose("")} />
   );
@@ -59,7 +64,7 @@ export default function Parts() {
       />
       <div className="flex min-h-0 flex-1 gap-5 px-6 pb-4 max-[700px]:flex-col max-[700px]:overflow-auto max-[700px]:px-3">
         <div className="@container flex min-h-0 min-w-0 flex-1 flex-col gap-3 max-[700px]:min-h-max max-[700px]:w-full max-[700px]:flex-none">
-          <AddPart key={`line-${begun.n}`} begun={begun.line} onAdded={choose} />
+          <AddPart key={`line-${begun.n}`} begun={begun.line} onAdded={added} />
           {empty ? (
             <Begin
               onLine={(line) => setBegun({ n: begun.n + 1, line, list: "" })}
@@ -70,7 +75,7 @@ export default function Parts() {
             />
           ) : (
             <>
-              <Unspoken onAdded={choose} />
+              <Unspoken onAdded={added} />
               <Columns
                 chosen={part?.key ?? ""}
                 onChoose={choose}

@@ -15,6 +15,7 @@ import {
 import { Button } from "../../ui/button";
 import { NumberField } from "../../ui/fields";
 import { Radio, RadioGroup } from "../../ui/radio";
+import { usePlace } from "../frame/Frame";
 import { StationHead } from "../frame/Head";
 import { OwnWords } from "../../ui/ownwords";
 import { Assumptions } from "./Assumptions";
@@ -63,6 +64,11 @@ export default function RulesPage() {
         .join(" "),
     })),
   }));
+  const place = usePlace();
+  const headroom = useRef<HTMLElement>(null);
+  useEffect(() => {
+    if (place === "headroom") headroom.current?.querySelector("input")?.focus();
+  }, [place]);
   const worst = result.lanes.filter((l) => l.verdict === "over" || l.verdict === "unknown").length;
   return (
     <>
@@ -80,6 +86,7 @@ export default function RulesPage() {
               {own.map(({ rule, words, options }) => (
                 <Question
                   key={rule}
+                  rule={rule}
                   legend={words}
                   options={options}
                   value={rules[rule]}
@@ -87,7 +94,7 @@ export default function RulesPage() {
                 />
               ))}
               {column === 1 && (
-                <section>
+                <section ref={headroom}>
                   <h2 className="mb-2 text-lg font-bold">Headroom</h2>
                   <NumberField
                     label="Headroom over the sustained load"
@@ -185,18 +192,27 @@ function ForAll({ rules }: { rules: Rules }) {
 }
 
 function Question({
+  rule,
   legend,
   options,
   value,
   onChange,
 }: {
+  rule: string;
   legend: string;
   options: { value: string; words: string; text: string; effect: string }[];
   value: string;
   onChange: (v: string) => void;
 }) {
+  const box = useRef<HTMLElement>(null);
+  const place = usePlace();
+  useEffect(() => {
+    if (place !== rule) return;
+    box.current?.scrollIntoView({ block: "center" });
+    box.current?.querySelector<HTMLElement>("[role=radio][data-state=checked]")?.focus();
+  }, [place, rule]);
   return (
-    <section className="mb-5">
+    <section ref={box} className="mb-5">
       <h2 className="mb-2 text-lg font-bold">{legend}</h2>
       <RadioGroup label={legend} value={value} onChange={onChange}>
         {options.map((o) => (

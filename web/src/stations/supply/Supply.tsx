@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
-import { useNavigate, useSearchParams } from "react-router";
+import { useLocation, useNavigate, useSearchParams } from "react-router";
 
 import { client, take, type Candidate } from "../../api/client";
 import { useBuild, useResult, useWrite } from "../../state/build/contexts";
@@ -39,6 +39,20 @@ export default function Supply() {
   const field = params.get("field") ?? "";
   const open = (slug: string) => setParams(slug ? { open: slug } : {});
   const own = build.doc.supply;
+  const location = useLocation();
+  const taken = useRef(false);
+  useEffect(() => {
+    taken.current ||= (location.state as { taken?: boolean } | null)?.taken ?? false;
+  }, [location]);
+  const ownSlug = own?.slug;
+  useEffect(() => {
+    // What was taken is in hand: its own ticket, which comes in the place of the one that was chosen.
+    if (!taken.current || ownSlug === undefined) return;
+    const ticket = document.querySelector<HTMLElement>("[data-ticket][data-in-build=true]");
+    ticket?.focus();
+    ticket?.scrollIntoView({ block: "nearest" });
+    taken.current = false;
+  }, [ownSlug]);
   const feeds = useFeeds(build.key, build.version, data?.length ?? 0);
   const all = (data ?? []).filter((c) => !c.in_build);
   const found = all.filter((c) => fits(c, filter));
@@ -98,7 +112,10 @@ export default function Supply() {
               onCompare={() => compare(c.slug)}
               onLight={(on) => setLit(on ? c.slug : "")}
               onOpen={() => open(c.slug)}
-              onTake={() => void takeSupply(c.slug)}
+              onTake={() => {
+                taken.current = true;
+                void takeSupply(c.slug);
+              }}
             />
           ))}
         </ul>

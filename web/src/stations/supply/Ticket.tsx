@@ -46,6 +46,7 @@ export function Ticket({
     <li
       data-ticket={name}
       data-in-build={inBuild}
+      tabIndex={inBuild ? -1 : undefined}
       data-lit={lit}
       onMouseEnter={() => onLight(true)}
       onMouseLeave={() => onLight(false)}
