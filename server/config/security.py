@@ -14,9 +14,11 @@ def content_security_policy(get_response: Handler) -> Handler:
     def middleware(request: HttpRequest) -> HttpResponse:
         request.csp_nonce = secrets.token_urlsafe(16)  # type: ignore[attr-defined]
         response = get_response(request)
+        nonce = request.csp_nonce  # type: ignore[attr-defined]
         response["Content-Security-Policy"] = (
-            "default-src 'none'; script-src 'self'; connect-src 'self'; img-src 'self' data: blob:; "
-            f"font-src 'self'; manifest-src 'self'; style-src 'self' 'nonce-{request.csp_nonce}'; "  # type: ignore[attr-defined]
+            "default-src 'none'; script-src 'self'; connect-src 'self'; font-src 'self'; "
+            "img-src 'self' data: blob:; manifest-src 'self'; "
+            f"style-src 'self' 'nonce-{nonce}'; "
             "base-uri 'none'; form-action 'self'; frame-ancestors 'none'"
         )
         # No other page shows a photo or reads a file whose address it knows.

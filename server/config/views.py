@@ -24,7 +24,9 @@ def service_worker(request: HttpRequest) -> HttpResponse:
     made of. At the root: it is heard for addresses below its own alone."""
     path = settings.WEB_DIST / "sw.js"
     if not path.exists():
-        return HttpResponse("The front end is not built yet.", status=503, content_type="text/plain")
+        return HttpResponse(
+            "The front end is not built yet.", status=503, content_type="text/plain"
+        )
     files = _files((settings.WEB_DIST / ".vite" / "manifest.json").stat().st_mtime)
     listed = json.dumps([{"url": settings.STATIC_URL + f, "revision": None} for f in files])
     response = HttpResponse(

@@ -43,7 +43,11 @@ _LOOK = {
             "loom.svg",
             "loom.pdf",
             "map.csv",
+            "tally.pdf",
+            "machine.pdf",
             "bench.pdf",
+            "bench.csv",
+            "handover.pdf",
             "flags.pdf",
         )
     ),

@@ -13,10 +13,11 @@ from .drawn import (
     loom_pdf,
     loom_svg,
     readings_svg,
+    tally_pdf,
     work_pdf,
 )
 from .drawn.handover_pdf import Measured
-from .drawn.paper import Edition
+from .drawn.paper import Edition, joined
 from .printout import print_answer, print_map, print_report
 from .tables import (
     compared_csv,
@@ -41,6 +42,7 @@ __all__ = [
     "flags_pdf",
     "handover_pdf",
     "harmless",
+    "joined",
     "kits_csv",
     "loom_pdf",
     "loom_svg",
@@ -53,6 +55,7 @@ __all__ = [
     "readings_heads",
     "readings_svg",
     "supplies_csv",
+    "tally_pdf",
     "to_text",
     "upgraded",
     "upgraded_image",

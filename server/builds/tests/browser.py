@@ -47,10 +47,7 @@ PATIENCE_MS = 20_000
 expect.set_options(timeout=PATIENCE_MS)
 
 #: A service worker would answer where a test lets a connection fail; its own test lets it in.
-WINDOW: dict[str, Any] = {
-    "viewport": {"width": 1280, "height": 800},
-    "service_workers": "block",
-}
+WINDOW: dict[str, Any] = {"viewport": {"width": 1280, "height": 800}, "service_workers": "block"}
 #: Below what the system gives away by itself.
 _PORTS = range(20_000, 30_000)
 

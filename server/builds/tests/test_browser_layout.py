@@ -192,6 +192,15 @@ SQUEEZED = """() => [...document.querySelectorAll('main *, header *')]
   .map((e) => e.textContent.trim().slice(0, 30))"""
 
 
+#: What is to be hit and is under 44 px; but for links within a sentence, what is hidden, what is
+#: drawn to scale.
+SMALL = """() => [...document.querySelectorAll('button, input, select, textarea, summary')]
+  .filter((e) => e.checkVisibility() && !e.closest('[data-drawn], .sr-only'))
+  .map((e) => [e, (e.closest('label') ?? e).getBoundingClientRect()])
+  .filter(([, r]) => r.height > 1 && (r.height < 43.5 || r.width < 23.5))
+  .map(([e, r]) => `${e.textContent || e.ariaLabel || e.id}: ${r.width} x ${r.height}`)"""
+
+
 class Phones(BrowserCase):
     def test_every_station_reads_at_360(self) -> None:
         page = self.window(viewport={"width": 360, "height": 760})
@@ -215,6 +224,8 @@ class Phones(BrowserCase):
             wide = page.evaluate("document.documentElement.scrollWidth")
             self.assertLessEqual(wide, 360, station)
             self.assertEqual(page.evaluate(SQUEEZED), [], station)
+            self.assertEqual(page.evaluate(SMALL), [], station)
+            self.assertEqual(self.axe_finds(page), [], station)
         self.go(key, "parts", page)
         line = page.get_by_role("combobox").first
         line.fill("fan 120")

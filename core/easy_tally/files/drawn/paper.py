@@ -78,6 +78,17 @@ def pages(story: list[Any], paper: Paper, title: str, name: str, edition: Editio
     return out.getvalue()
 
 
+def joined(several: Iterable[bytes]) -> bytes:
+    """Several PDFs as one, page after page."""
+    from pypdf import PdfWriter
+
+    out, whole = io.BytesIO(), PdfWriter()
+    for one in several:
+        whole.append(io.BytesIO(one))
+    whole.write(out)
+    return out.getvalue()
+
+
 def style(size: float, bold: bool = False) -> Any:
     """A paragraph's type."""
     from reportlab.lib.styles import ParagraphStyle

@@ -49,6 +49,8 @@ const ACTIONS: [string, string][] = [
 ];
 /** Pages to hand over and files, by the end of their address at the build. */
 const FILES: [string, string][] = [
+  ["Print the tally and the parts, PDF", "tally.pdf"],
+  ["Print the whole machine, PDF", "machine.pdf"],
   ["Print the work order, PDF", "bench.pdf"],
   ["Print the handover, PDF", "handover.pdf"],
   ["Print the Loom, PDF", "loom.pdf"],

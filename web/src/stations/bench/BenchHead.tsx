@@ -3,6 +3,7 @@ import { useSearchParams } from "react-router";
 import { client, take, type BenchStep, type InBin } from "../../api/client";
 import { useBuild } from "../../state/build/contexts";
 import { doneWith } from "../../state/bench/queue";
+import { useMayEdit } from "../../state/frame/here";
 import { Button } from "../../ui/button";
 import { BinDialog } from "../frame/Bin";
 import { StationHead } from "../frame/Head";
@@ -23,6 +24,7 @@ export function BenchHead({
 }) {
   const { key } = useBuild();
   const { plan, pending } = bench;
+  const mayEdit = useMayEdit();
   const work = bench.steps.filter((s) => s.state !== "stands");
   const ticked = work.filter((s) => doneWith(s, pending)).length;
   const [params, setParams] = useSearchParams();
@@ -66,7 +68,9 @@ export function BenchHead({
               { label: "Handover, letter", file: of("handover.pdf?paper=letter") },
               { label: "Cable flags…", onSelect: () => show("flags") },
               { label: "The record, CSV", file: of("bench.csv") },
-              { label: "The build, its record and photos, ZIP", file: of("record.zip") },
+              ...(mayEdit
+                ? [{ label: "The build, its record and photos, ZIP", file: of("record.zip") }]
+                : []),
               { label: "Photos in the bin…", onSelect: () => show("bin") },
             ],
           },

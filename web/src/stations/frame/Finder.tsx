@@ -20,7 +20,10 @@ export function Finder({ onClose }: { onClose: () => void }) {
   const { takeSupply } = useWrite();
   const mayEdit = useMayEdit();
   const { data: reference } = useQuery(referenceQuery);
-  const { data: supplies = [] } = useQuery({ ...candidatesQuery(build.key, build.version), enabled: mayEdit });
+  const { data: supplies = [] } = useQuery({
+    ...candidatesQuery(build.key, build.version),
+    enabled: mayEdit,
+  });
   const all = [...goals(build, result), ...(mayEdit ? doings(build, reference, supplies) : [])];
   const several = found(all, text);
   const go = (n: number) => {

@@ -97,12 +97,12 @@ function StationsMenu({ title, note }: { title: string; note: string }) {
   return (
     <Menu
       align="start"
-      spoken={`${title}: the other stations`}
       label={
         <span className="flex min-w-0 items-center gap-2 text-left">
           <Icon name="down" size={18} />
           <span className="min-w-0">
             {title}
+            <span className="sr-only">: the other stations</span>
             <span data-note className="block truncate text-sm font-normal text-ink-soft">
               {doc.name} · {note}
             </span>
@@ -184,9 +184,11 @@ function useFileMenu(open: (dialog: "mark" | "door") => void): { label: string; 
   const here = useHere();
   const of = `/api/v1/builds/${build.key}`;
   const drawn = [
+    { label: "Print the tally and the parts, PDF", file: `${of}/tally.pdf` },
+    { label: "Print the whole machine, PDF", file: `${of}/machine.pdf` },
     { label: "Save the connection list, CSV", file: `${of}/map.csv` },
     { label: "Save the Loom as a picture, SVG", file: `${of}/loom.svg` },
-    { label: "Save the Loom as a page, PDF", file: `${of}/loom.pdf` },
+    { label: "Print the Loom, PDF", file: `${of}/loom.pdf` },
   ];
   if (stationsOf(here)) return { label: "File", items: drawn };
   const beside = [build.began_as, build.key].filter(Boolean).join(",");
