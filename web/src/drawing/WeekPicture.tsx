@@ -20,7 +20,7 @@ export function WeekPicture({ week }: { week: Week }) {
   const days = week.days.map((d) => d.day);
   const ground = (name: string) => GROUNDS[(names.indexOf(name) + 1) % GROUNDS.length];
   return (
-    <figure data-sideways className="overflow-x-auto">
+    <figure data-sideways tabIndex={0} className="overflow-x-auto">
       <svg
         viewBox={`0 0 ${LEFT + 24 * HOUR + 4} ${TOP + days.length * (DAY + 4) + 4}`}
         className="block w-full min-w-[640px]"

@@ -183,19 +183,15 @@ export function Tick({
   checked: boolean;
   onChange: (v: boolean) => void;
 }) {
-  const id = useId();
   return (
-    <span className="flex items-center gap-2">
+    <label className="flex items-center gap-2 text-base">
       <input
-        id={id}
         type="checkbox"
         className="size-4 accent-accent"
         checked={checked}
         onChange={(e) => onChange(e.target.checked)}
       />
-      <label htmlFor={id} className="text-base">
-        {label}
-      </label>
-    </span>
+      {label}
+    </label>
   );
 }

@@ -18,7 +18,7 @@ export function InBoxes({ of, title, set }: { of: (x: Lying) => boolean; title: 
   if (!lying.length) return null;
   return (
     <section aria-label={title} className="grid gap-1">
-      <h3 className="text-base font-bold">{title}</h3>
+      <h2 className="text-base font-bold">{title}</h2>
       <ul className="grid gap-1">
         {lying.map((x, i) => (
           <li key={i} className="flex items-center justify-between gap-2 border-b border-rule py-1">

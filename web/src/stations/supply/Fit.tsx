@@ -42,7 +42,12 @@ export default function Fit() {
       >
         <div>
           {fit && fit.shapes.length > 0 && (
-            <div className="overflow-x-auto border border-rule bg-slip p-3">
+            <div
+              tabIndex={0}
+              role="group"
+              aria-label="Drawn to scale, from the side"
+              className="overflow-x-auto border border-rule bg-slip p-3"
+            >
               <SideView fit={fit} />
               {fit.not_drawn.length > 0 && (
                 <p className="mt-1 text-sm font-semibold text-unknown">
