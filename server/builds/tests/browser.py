@@ -79,8 +79,9 @@ def _first_page() -> Page:
 
 
 def _port() -> int:
-    """A free port; the same one again for each class of a process, or nothing is in the cache."""
-    first = _running.get("port", _PORTS[os.getpid() % len(_PORTS)])
+    """A free port; the same one again for each class of a process, or nothing is in the cache.
+    Those of processes that start one after the other lie far apart: none takes the next one's."""
+    first = _running.get("port", _PORTS[os.getpid() * 97 % len(_PORTS)])
     for port in (*range(first, _PORTS.stop), *_PORTS):
         with socket.socket() as tried:
             tried.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)

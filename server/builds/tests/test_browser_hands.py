@@ -116,6 +116,7 @@ class FromNothing(BrowserCase):
         fed = page.get_by_role("list", name="Cables").locator("[data-plug]", has_text="Board")
         expect(fed.first).to_be_visible()
         self.station(page, "Loom", "Bench")
+        expect(page.get_by_role("region", name="Step").get_by_role("heading").first).to_be_visible()
         page.get_by_role("button", name="More on Bench").tap()
         with page.expect_download() as download:
             page.get_by_role("menuitem", name="Work order, A4").tap()
@@ -124,7 +125,7 @@ class FromNothing(BrowserCase):
 
     def station(self, page: Page, now: str, to: str) -> None:
         """From one to another, by the name of the one."""
-        page.get_by_role("button", name=f"{now}: the other stations").tap()
+        page.get_by_role("button", name=f"{now} the other stations").tap()
         page.get_by_role("menuitem", name=to, exact=True).tap()
         expect(page.locator("h1")).to_contain_text(to)
 

@@ -111,7 +111,7 @@ class Laying(BrowserCase):
         for name, starts in (
             ("connection list, CSV", "cable,family,port"),
             ("picture, SVG", "<svg"),
-            ("page, PDF", "%PDF-"),
+            ("Print the Loom", "%PDF-"),
         ):
             with page.expect_download() as download:
                 page.get_by_role("button", name="File").click()

@@ -5,16 +5,24 @@ import { useWords } from "../words";
 export function Panel({
   supply,
   runs,
+  cables = [],
   chosen,
   onPort,
 }: {
   supply: Supply;
   runs: Doc["runs"];
+  /** Whose names are told of ports that are in use. */
+  cables?: Doc["cables"];
   chosen: string[];
   onPort: (key: string, free: boolean) => void;
 }) {
   const kinds = useWords().ports;
   const used = new Set(runs.flatMap((r) => r.ports));
+  const inUse = (port: string) => {
+    const cable = runs.find((r) => r.ports.includes(port))?.cable;
+    const name = cables.find((c) => c.key === cable)?.name;
+    return name ? `in use by ${name}` : "in use";
+  };
   const columns = Math.max(0, ...supply.ports.map((p) => p.column)) + 1;
   const groups = alike(supply.ports);
   const widest = Math.max(0, ...supply.ports.map((p) => Math.min(p.circuits * 2.5 + 5, 26)));
@@ -47,7 +55,7 @@ export function Panel({
             data-free={free}
             data-chosen={chosen.includes(p.key)}
             style={{ gridRow: 2 * p.row + 2, gridColumn: p.column + 1 }}
-            aria-label={`Port ${p.label}, ${kinds[p.kind]}, ${free ? "free" : "in use"}`}
+            aria-label={`Port ${p.label}, ${kinds[p.kind]}, ${free ? "free" : inUse(p.key)}`}
             onClick={() => onPort(p.key, free)}
             className="group grid min-h-11 justify-items-center gap-0.5 rounded-[3px] px-0.5 py-1 hover:bg-white/15 data-[chosen=true]:bg-white/15 data-[chosen=true]:outline-2 data-[chosen=true]:outline-in-hand"
           >

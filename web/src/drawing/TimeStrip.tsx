@@ -3,6 +3,7 @@ import "uplot/dist/uPlot.min.css";
 import { useEffect, useRef } from "react";
 
 import { timeWords, type Range } from "../state/readings/range";
+import { spoken } from "../state/readings/strip";
 
 /** One line: its least and its most in each bucket, so that no peak is lost. */
 export interface Line {
@@ -87,7 +88,15 @@ export function TimeStrip({
     plot.current?.setData(data(lines), false);
     plot.current?.setScale("x", { min: range.from, max: range.to });
   }, [lines, range, expected]);
-  return <div ref={at} data-strip-of={unit} className="w-full" />;
+  return (
+    <div
+      ref={at}
+      role="img"
+      aria-label={spoken(lines, expected, range, unit)}
+      data-strip-of={unit}
+      className="w-full"
+    />
+  );
 }
 
 function data(lines: Line[]): uPlot.AlignedData {

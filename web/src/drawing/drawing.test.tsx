@@ -59,6 +59,11 @@ describe("a supply's panel", () => {
       "Port G2, graphics, free",
     ]);
     expect(every(markup, "data-chosen")).toEqual(["false", "true", "false"]);
+    const cables = [{ key: "c1", name: "Graphics cable 1" }] as unknown as Doc["cables"];
+    const named = drawn(
+      <Panel supply={supply} runs={runs} cables={cables} chosen={[]} onPort={() => undefined} />,
+    );
+    expect(every(named, "aria-label")).toContain("Port G1, graphics, in use by Graphics cable 1");
   });
 
   it("heads ports of a kind that stand side by side once", () => {

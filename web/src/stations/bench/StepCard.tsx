@@ -183,7 +183,13 @@ function JointDrawn({ step: s }: { step: BenchStep }) {
       )}
       {doc.supply && ports.length > 0 && (
         <div inert ref={showChosen} className="max-w-full overflow-x-auto">
-          <Panel supply={doc.supply} runs={doc.runs} chosen={ports} onPort={() => undefined} />
+          <Panel
+            supply={doc.supply}
+            runs={doc.runs}
+            cables={doc.cables}
+            chosen={ports}
+            onPort={() => undefined}
+          />
         </div>
       )}
       {drawn && (

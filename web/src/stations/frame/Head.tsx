@@ -102,7 +102,7 @@ function StationsMenu({ title, note }: { title: string; note: string }) {
           <Icon name="down" size={18} />
           <span className="min-w-0">
             {title}
-            <span className="sr-only">: the other stations</span>
+            <span className="sr-only"> the other stations</span>
             <span data-note className="block truncate text-sm font-normal text-ink-soft">
               {doc.name} · {note}
             </span>

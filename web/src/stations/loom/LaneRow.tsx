@@ -40,6 +40,12 @@ export function Ruler({ length }: { length: number }) {
   );
 }
 
+/** What a cable ends in, for whoever does not see it drawn. */
+function feedsOf(lane: Lane): string {
+  const fed = lane.plugs.flatMap((p) => p.feeds || []);
+  return fed.length ? `feeds ${fed.join(", ")}` : "feeds nothing yet";
+}
+
 /** What a cable is called by its ports, and how it stands. */
 function LaneName({
   drawn: { cable, lane, where, labels },
@@ -72,6 +78,7 @@ function LaneName({
           {lane.usual && <UsualMark />}
         </span>
       )}
+      {lane && <span className="sr-only">, {feedsOf(lane)}</span>}
     </button>
   );
 }

@@ -140,7 +140,13 @@ function WithSupply({ supply }: { supply: Supply }) {
             }
             drawing={
               <>
-                <Panel supply={supply} runs={doc.runs} chosen={chosen?.lane?.ports ?? []} onPort={onPort} />
+                <Panel
+                  supply={supply}
+                  runs={doc.runs}
+                  cables={doc.cables}
+                  chosen={chosen?.lane?.ports ?? []}
+                  onPort={onPort}
+                />
                 <Lanes lanes={lanes} chosen={chosen} moved={mapping.moved} hand={hand} onChoose={choose} />
               </>
             }
@@ -149,7 +155,13 @@ function WithSupply({ supply }: { supply: Supply }) {
           <div className="flex min-h-0 flex-1 gap-4 px-6 pb-3">
             <div className="flex min-h-0 min-w-0 flex-1 flex-col gap-2">
               <div className="grid max-h-[196px] min-h-[150px] shrink-0 grid-cols-[minmax(0,auto)_minmax(320px,1fr)] gap-3">
-                <Panel supply={supply} runs={doc.runs} chosen={chosen?.lane?.ports ?? []} onPort={onPort} />
+                <Panel
+                  supply={supply}
+                  runs={doc.runs}
+                  cables={doc.cables}
+                  chosen={chosen?.lane?.ports ?? []}
+                  onPort={onPort}
+                />
                 <WhyPanel drawn={chosen} />
               </div>
               <Lanes lanes={lanes} chosen={chosen} moved={mapping.moved} hand={hand} onChoose={choose} />

@@ -158,6 +158,7 @@ describe("a lane", () => {
     percent: 91,
     pinned: true,
     onward: [],
+    plugs: [{ feeds: "Mudflat disk 1" }, { feeds: "" }],
     steps: [],
     ports: ["D1"],
   };

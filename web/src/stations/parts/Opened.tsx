@@ -1,11 +1,19 @@
 import { useQuery } from "@tanstack/react-query";
 
+import type { Part } from "../../api/client";
 import { useBuild, useResult } from "../../state/build/contexts";
 import { amount, bounds } from "../../state/format";
 import { closedFigure, linesOf, openingWords, sum, type Opening } from "../../state/parts/open";
 import { rowsQuery } from "../../state/queries";
 import { Dialog } from "../../ui/dialog";
 import { useWords } from "../../words";
+
+/** Names of the parts that a figure lacks, three at the most. */
+function unspoken(keys: readonly string[], parts: readonly Part[]): string {
+  const names = [...new Set(keys.map((k) => parts.find((p) => p.key === k)?.name ?? k))];
+  const rest = names.length - 3;
+  return rest > 0 ? `${names.slice(0, 3).join(", ")} and ${rest} more` : names.join(" and ");
+}
 
 /** An opened number: the rows that add up to it, each with its formula, each leading to its field. */
 export function Opened({
@@ -31,6 +39,12 @@ export function Opened({
       title={`${openingWords(opening, words)}: ${figure ? amount(figure) : "?"} W`}
       wide
     >
+      {figure && figure.missing.length > 0 && (
+        <p className="mb-3 border-l-4 border-unknown py-1 pl-3 text-md">
+          <b>≥ means at least.</b> Not counted, for nobody said what it draws:{" "}
+          {unspoken(figure.missing, build.doc.parts)}. Low to high is of what is known alone.
+        </p>
+      )}
       <table data-opened className="names-first w-full text-left text-base">
         <thead className="text-sm text-ink-soft">
           <tr>
