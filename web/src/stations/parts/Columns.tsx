@@ -28,17 +28,12 @@ export function Columns({
   return (
     <div
       onKeyDown={walk}
-      className="grid min-h-0 flex-1 content-start gap-x-4 gap-y-5 overflow-auto pb-2 @min-[700px]:grid-cols-4 @min-[700px]:grid-rows-[minmax(0,1fr)] @min-[700px]:content-stretch @min-[700px]:overflow-hidden @max-[700px]:grid-cols-2"
+      className="grid min-h-0 flex-1 content-start gap-x-4 gap-y-5 overflow-auto pb-2 @min-[700px]:grid-cols-4 @max-[700px]:grid-cols-2"
     >
       {Object.keys(result.by_path).map((path) => {
         const total = result.by_path[path]?.[state];
         return (
-          // Each scrolls by itself: a long one does not push the short ones out of sight.
-          <section
-            key={path}
-            aria-label={capital(path)}
-            className="-mx-1 min-h-0 min-w-0 px-1 @min-[700px]:overflow-y-auto"
-          >
+          <section key={path} aria-label={capital(path)} className="min-w-0">
             <h2
               data-covers
               className="sticky top-0 z-10 mb-2 flex items-baseline bg-paper justify-between border-b-2 border-ink pb-1 text-base font-bold"
