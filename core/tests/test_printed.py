@@ -31,6 +31,18 @@ class Printed(unittest.TestCase):
         self.assertEqual(text[at + 1 : at + 6], ["3", "109", "392", "819", "168"])
         self.assertIn("needed in all; the next common size is 1000 W", text)
 
+    def test_what_nobody_states_is_no_zero(self) -> None:
+        build = demo("heron")
+        card = next(p for p in build.parts if p.name == "Knot R")
+        open_ = card.model_copy(update={"board_power_w": None})
+        parts = tuple(open_ if p is card else p for p in build.parts)
+        unknown = build.model_copy(update={"parts": parts})
+        text = lines(tally_pdf.tally(unknown, compact(analyse(unknown, 2026))))
+        at = next(i for i, line in enumerate(text) if line.startswith("Knot R"))
+        self.assertTrue(text[at + 4].startswith("at least"), text[at : at + 6])
+        at = text.index("in all, W")
+        self.assertTrue(text[at + 4].startswith("at least"), text[at : at + 6])
+
     def test_a_build_with_nothing_in_it_prints(self) -> None:
         build = demo("heron").model_copy(
             update={"parts": (), "supply": None, "cables": (), "runs": (), "adapters": ()}

@@ -27,6 +27,7 @@ from ninja.errors import ValidationError as RequestError
 from ninja.security import APIKeyCookie
 from owners.models import Owner, current_owner
 from readings.api import router as readings_router
+from readings.pages_api import router as pages_router
 from readings.trainer_api import router as trainer_router
 
 
@@ -63,6 +64,7 @@ api.add_router("", question_router)
 api.add_router("", compare_router)
 api.add_router("", bench_router)
 api.add_router("", readings_router)
+api.add_router("", pages_router)
 api.add_router("", trainer_router)
 api.add_router("", devices_router)
 

@@ -7,7 +7,7 @@ import io
 from typing import Any
 
 import segno
-from builds import actions
+from builds import actions, store
 from django.http import HttpRequest, HttpResponse
 from django.utils import timezone
 from easy_tally import NotThere
@@ -199,7 +199,7 @@ def _answer() -> dict[str, Any]:
     return shut | {
         "is_open": True,
         "build": door.build.key,
-        "build_name": actions.name_of(door.owner, door.build.key),
+        "build_name": store.name_of(door.build),
         "url": letting.origin(door),
         "closes_at": door.closes_at.isoformat(),
         "is_gone": door.address not in own,

@@ -83,7 +83,7 @@ def _of_device(request: HttpRequest, door: Door) -> HttpResponse | None:
     try:
         match = resolve(request.path_info)
     except Resolver404:
-        return None
+        return None  # a file of the page, or nothing
     if not request.path.startswith(API):
         return _page(request, device, door)
     asked = Operation(request.method or "", path_of(match.route), str(match.kwargs.get("key", "")))
@@ -94,12 +94,9 @@ def _of_device(request: HttpRequest, door: Door) -> HttpResponse | None:
 
 
 def _page(request: HttpRequest, device: Device, door: Door) -> HttpResponse | None:
-    """Pages of another build and lists of all are for a device that may do everything; a file of
-    the page is served."""
+    """Pages of another build and lists of all are for a device that may do everything."""
     own = f"/b/{door.build.key}/"
-    if device.allows == "everything" or request.path.startswith(own):
-        return None
-    if request.path.startswith("/static/") or request.path == "/sw.js":
+    if device.allows == "everything" or request.path.startswith((own, "/sw.js")):
         return None
     return HttpResponseRedirect(_home(door))
 
@@ -117,8 +114,7 @@ def _stranger(request: HttpRequest) -> HttpResponse | None:
             401,
             "not-let-in",
             "Not let in",
-            "This device was not let in, or it was "
-            "sent away. Its code stands on the page at the desk.",
+            "This device was not let in, or was sent away. A code stands on the page at the desk.",
         )
     return HttpResponseRedirect(IN)
 

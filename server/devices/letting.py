@@ -19,6 +19,8 @@ from devices.addresses import addresses
 from devices.listening import doorway, is_private, outside_url
 from devices.models import Device, Door
 
+#: What a device may do: look at the build; work on it at the bench too; everything that the page
+#: does, but the door itself.
 Allows = Literal["look", "bench", "everything"]
 #: The port that is tried first, so that a firewall's rule for it lasts.
 PORT = int(os.environ.get("EASY_TALLY_DOOR_PORT", "8470"))
@@ -36,7 +38,8 @@ class Wrong(Exception):
 
 def current() -> Door | None:
     """The door that is open."""
-    door = Door.objects.select_related("build").order_by("-pk").first()
+    doors = Door.objects.select_related("build").defer("build__document")
+    door = doors.order_by("-pk").first()
     return door if door and door.is_open and door.build.thrown is None else None
 
 
@@ -125,7 +128,7 @@ def new_code(door: Door, allows: Allows) -> Door:
 def let_in(door: Door, code: str, name: str) -> str:
     """Let a device in; its token. Raises Wrong."""
     with writing():
-        door = Door.objects.select_for_update().get(pk=door.pk)
+        door = Door.objects.get(pk=door.pk)  # as it is now that the turn is ours
         said = _see(door, "".join(code.split()))
         if not said:
             return _enter(door, name)

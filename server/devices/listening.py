@@ -5,7 +5,6 @@ from __future__ import annotations
 
 import asyncio
 import contextlib
-import logging
 import os
 import socket
 import ssl
@@ -19,7 +18,6 @@ from typing import Any
 import waitress
 from waitress import wasyncore
 
-_log = logging.getLogger(__name__)
 #: What the environment of a request has that came through the door.
 MARK = "easy_tally.door"
 #: Seconds between two looks at the clock; between two whether it is still wanted (its build may be
@@ -117,17 +115,20 @@ class Listener:
     def _serve(self) -> None:
         """Answer until it is asked to end, or its time is over."""
         looked = time.monotonic()
-        while self.is_open:
-            wasyncore.loop(timeout=_LOOKS_S, use_poll=True, map=self._map, count=1)
-            if time.monotonic() - looked > _ASKS_S:
-                looked = time.monotonic()
-                if not self._is_wanted():
-                    break
-        self._ends.set()
-        self._server.task_dispatcher.shutdown(timeout=1)
-        wasyncore.close_all(self._map, ignore_all=True)
-        if self._folder:
-            self._folder.cleanup()
+        try:
+            while self.is_open:
+                wasyncore.loop(timeout=_LOOKS_S, use_poll=True, map=self._map, count=1)
+                if time.monotonic() - looked > _ASKS_S:
+                    looked = time.monotonic()
+                    if not self._is_wanted():
+                        break
+        finally:
+            # Whatever ended it, a database that can't be asked too: nothing listens any more.
+            self._ends.set()
+            self._server.task_dispatcher.shutdown(timeout=1)
+            wasyncore.close_all(self._map, ignore_all=True)
+            if self._folder:
+                self._folder.cleanup()
 
     def _relay(self, outside: socket.socket, context: ssl.SSLContext, inside: str) -> None:
         """Take TLS off what comes and hand it on."""

@@ -9,10 +9,6 @@ from django.db import models
 from django.utils import timezone
 from owners.models import Owner
 
-#: What a device may do, least first: look at the build; work on it at the bench; everything that
-#: the page does, but the door itself.
-ALLOWS = ("look", "bench", "everything")
-
 
 class Door(models.Model):
     """A second address that the server answers on for some hours. One at most is open."""

@@ -3,28 +3,16 @@
 from __future__ import annotations
 
 from datetime import datetime
-from typing import Any, Literal
+from typing import Any
 
 from base.downloads import as_file, called
 from base.formats import busy_out
 from base.writing import writing
-from bench import record
-from bench.api import as_pdf, edition_of
 from builds import actions, results
 from builds.models import Build
 from django.http import HttpRequest, HttpResponse, StreamingHttpResponse
 from easy_tally import Analysis, BadInput, NotThere
-from easy_tally.files import (
-    Measured,
-    handover_pdf,
-    joined,
-    loom_pdf,
-    readings_csv,
-    readings_heads,
-    readings_svg,
-    tally_pdf,
-    work_pdf,
-)
+from easy_tally.files import readings_csv, readings_heads, readings_svg
 from easy_tally.readings import (
     Channel,
     HeldAnswer,
@@ -290,63 +278,6 @@ def get_readings(request: HttpRequest, key: str, taken: str) -> dict[str, Any]:
     """A set."""
     row = _find(request, key, taken)
     return _out(row, results.analysis(row.build))
-
-
-@router.get("/builds/{key}/handover.pdf", operation_id="handover")
-def get_handover(
-    request: HttpRequest, key: str, paper: Literal["A4", "letter"] = "A4"
-) -> HttpResponse:
-    """One page for whoever gets the machine, with what was measured: never what was simulated."""
-    row = actions.find(owner_of(request), key)
-    analysis, work = results.analysis(row), record.plan_of(row)
-    page = handover_pdf.handover(
-        analysis, work, record.history(row), measured_of(row), paper, edition_of(row)
-    )
-    return as_pdf(page, f"{analysis.build.name} handover")
-
-
-@router.get("/builds/{key}/tally.pdf", operation_id="tallyPages")
-def get_tally(
-    request: HttpRequest, key: str, paper: Literal["A4", "letter"] = "A4"
-) -> HttpResponse:
-    """The tally with the parts list, to be handed over."""
-    row = actions.find(owner_of(request), key)
-    worked = results.worked(row)
-    page = tally_pdf.tally(worked.analysis.build, worked.result, paper, edition_of(row))
-    return as_pdf(page, f"{worked.result.name} tally")
-
-
-@router.get("/builds/{key}/machine.pdf", operation_id="machinePages")
-def get_machine(
-    request: HttpRequest, key: str, paper: Literal["A4", "letter"] = "A4"
-) -> HttpResponse:
-    """The whole machine: tally and parts, the Loom, what is open of the work, the handover."""
-    row = actions.find(owner_of(request), key)
-    worked, work, edition = results.worked(row), record.plan_of(row), edition_of(row)
-    analysis = worked.analysis
-    history, measured = record.history(row), measured_of(row)
-    pages = joined(
-        (
-            tally_pdf.tally(analysis.build, worked.result, paper, edition),
-            loom_pdf.write(worked.result),
-            work_pdf.sheet(analysis, work, paper, edition),
-            handover_pdf.handover(analysis, work, history, measured, paper, edition),
-        )
-    )
-    return as_pdf(pages, f"{worked.result.name} machine")
-
-
-def measured_of(row: Build) -> list[Measured]:
-    """Channels of the last set that was read off the machine itself, each at its highest state."""
-    for taken in Taken.objects.filter(build=row).exclude(source="simulated").order_by("-pk"):
-        if not sets.can_be_shown(taken):
-            continue
-        figures = answer(results.analysis(row), sets.held(taken)).figures
-        return [
-            Measured(f"{f.words}, {f.state}", f.high, f.band.low, f.band.high, f.unit)
-            for f in figures
-        ]
-    return []
 
 
 @router.delete(

@@ -56,18 +56,27 @@ def _watts(amount: Amount | None) -> str:
 def _parts(build: Build, result: Compact) -> list[list[Any]]:
     drawn: dict[str, dict[str, float]] = defaultdict(lambda: defaultdict(float))
     assumed = {p.part for p in result.parts if p.assumed}
+    unknown: set[tuple[str, str]] = set()
     for row in result.parts:
         for state, _ in _STATES:
-            drawn[row.part][state] += row.watts[state].likely  # type: ignore[literal-required]
+            amount: Amount = row.watts[state]  # type: ignore[literal-required]
+            drawn[row.part][state] += amount.likely
+            if amount.missing:
+                unknown.add((row.part, state))
+
+    def cell(part: str, state: str) -> str:
+        """Nothing stands for what draws by no path; what somebody would have to say is no zero."""
+        if part not in drawn:
+            return ""
+        watts = f"{drawn[part][state]:.1f}"
+        return f"at least {watts}" if (part, state) in unknown else watts
+
     head = [said(t, 8.5, bold=True) for t in ("", "part", *(words for _, words in _STATES))]
     rows = [
         [
             said(f"{p.count} ×" if p.count > 1 else "", 8.5),
             said(p.name + (" *" if p.key in assumed else ""), 8.5),
-            *(
-                said(f"{drawn[p.key][state]:.1f}" if p.key in drawn else "", 8.5)
-                for state, _ in _STATES
-            ),
+            *(said(cell(p.key, state), 8.5) for state, _ in _STATES),
         ]
         for p in build.parts
     ]

@@ -31,6 +31,18 @@ describe("photos that are on their way", () => {
     expect([counts.at(-1), kept.held.size]).toEqual([0, 0]);
   });
 
+  it("keeps one that is refused, and sends those behind it", async () => {
+    const [kept, sent] = [shelf(), [] as string[]];
+    await kept.set("heron 1", shot("refused"));
+    await kept.set("heron 2", shot("good"));
+    const post = async (s: Shot) => {
+      if (s.step === "refused") throw new Error("not from this device");
+      return sent.push(s.step) > 0;
+    };
+    await new PhotoQueue("heron", kept, post, () => undefined).flush();
+    expect([sent, [...kept.held.keys()]]).toEqual([["good"], ["heron 1"]]);
+  });
+
   it("sends those of its own build alone", async () => {
     const kept = shelf();
     await kept.set("curlew 1", shot("there", "curlew"));

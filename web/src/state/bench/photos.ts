@@ -15,7 +15,7 @@ export interface Shelf {
 }
 
 /** Photos that could not be sent: kept on this device until the server has them. `post` gives false
- * where it does not answer; what it refuses it throws, and that photo is kept no longer. */
+ * where it does not answer; what it refuses it throws: that photo stays kept, those after it go on. */
 export class PhotoQueue {
   private sending = false;
 
@@ -40,8 +40,9 @@ export class PhotoQueue {
     try {
       for (const key of await this.own()) {
         const shot = await this.shelf.get(key);
-        if (shot && !(await this.post(shot))) break;
-        await this.shelf.del(key);
+        const sent = !shot || (await this.post(shot).catch(() => null));
+        if (sent === false) break;
+        if (sent) await this.shelf.del(key);
       }
     } finally {
       this.sending = false;

@@ -1,19 +1,21 @@
-import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { queryOptions, useQuery, useQueryClient, type QueryKey } from "@tanstack/react-query";
 import { useEffect, useRef } from "react";
 
 import { client, Problem, take, type BuildOut, type News } from "../../api/client";
 import { hereQuery } from "../frame/here";
-import { buildQuery, readingsKey } from "../queries";
+import { buildQuery, readingsKey, recordQuery } from "../queries";
+import { forgetAnswers } from "./answers";
 
 /** Milliseconds between two looks: what another device does shows within two seconds. */
 const EACH = 1_500;
 
 export const newsQuery = (key: string) =>
-  queryOptionsOf(key, () => take(client.GET("/api/v1/news/{key}", { params: { path: { key } } })));
-
-function queryOptionsOf(key: string, queryFn: () => Promise<News>) {
-  return { queryKey: ["news", key], queryFn, refetchInterval: EACH, retry: false } as const;
-}
+  queryOptions({
+    queryKey: ["news", key],
+    queryFn: () => take(client.GET("/api/v1/news/{key}", { params: { path: { key } } })),
+    refetchInterval: EACH,
+    retry: false,
+  });
 
 /** What a look brings: which of what is held is out of date. */
 export function stale(
@@ -45,15 +47,15 @@ export function useNews(key: string) {
     if (!data) return;
     const held = queries.getQueryData<BuildOut>(buildQuery(key).queryKey)?.version ?? data.version;
     const keys = {
-      build: buildQuery(key).queryKey,
-      bench: ["bench", key],
-      readings: readingsKey(key),
-      here: hereQuery.queryKey,
+      build: [buildQuery(key).queryKey],
+      bench: [["bench", key], recordQuery(key).queryKey],
+      readings: [readingsKey(key)],
+      here: [hereQuery.queryKey],
     };
-    for (const one of stale(before.current, data, held)) {
-      void queries.invalidateQueries({ queryKey: keys[one] });
-      if (one === "bench") void queries.invalidateQueries({ queryKey: ["record", key] });
-    }
+    const differ = stale(before.current, data, held);
+    if (differ.includes("build")) void forgetAnswers(key);
+    for (const queryKey of differ.flatMap((one): QueryKey[] => keys[one]))
+      void queries.invalidateQueries({ queryKey });
     before.current = data;
   }, [data, key, queries]);
   useEffect(() => {

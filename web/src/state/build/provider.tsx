@@ -12,6 +12,7 @@ import {
   ShownContext,
   WriteContext,
 } from "./contexts";
+import { forgetAnswers } from "./answers";
 import { Lookahead } from "./lookahead";
 import { useNews } from "./news";
 import { lastThrown } from "../thrown";
@@ -90,6 +91,7 @@ function useWriting(
       hold: (build) => queries.setQueryData(queryKey, build),
       reload,
       wrote: () => {
+        void forgetAnswers(buildKey);
         ahead.drop();
         say("");
         lastThrown.forget();

@@ -59,7 +59,6 @@ const FILES: [string, string][] = [
 ];
 /** Settings that stand on a page of their own words. */
 const SETTINGS: [string, string][] = [
-  ["Mains voltage, hours a day, air temperature", "parts?field=mains_v"],
   ["Headroom over the sustained load", "rules?at=headroom"],
   ["Tariff and currency", "supply/energy"],
   ["Prices of what could be had", "supply"],

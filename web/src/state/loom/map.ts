@@ -1,5 +1,12 @@
 import type { Action, MapAnswer, MapOut, MapWish } from "../../api/client";
 
+/** What a map does to a cable, in a word. */
+export const CHANGES: Record<string, string> = {
+  changes: "changed",
+  "comes in": "new",
+  "goes out": "to its bag",
+};
+
 /** What the panel of a map says and offers. */
 export type MapShown = {
   title: string;

@@ -82,7 +82,7 @@ export function useBench() {
   useEffect(() => {
     const flush = () => {
       void queue.flush();
-      void photos.flush().catch(() => undefined);
+      void photos.flush();
     };
     flush();
     const timer = setInterval(flush, AGAIN);

@@ -16,8 +16,8 @@ export function Connection() {
     >
       {since ? (
         <>
-          <b>No connection.</b> What you see is as of {clock(since)}. Steps that you tick are kept on this
-          device and sent when it is back; nothing else can be changed meanwhile.
+          <b>No connection.</b> What you see is as of {clock(since)}. Steps that you tick and photos are kept
+          on this device and sent when it is back; nothing else can be changed meanwhile.
         </>
       ) : (
         "This device looks on: it shows all of this build and changes nothing."

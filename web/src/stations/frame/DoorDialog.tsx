@@ -84,7 +84,10 @@ function ShutDoor({ door }: { door: Door }) {
         <Choice
           label="Open for"
           value={hours}
-          options={HOURS.map((h) => ({ value: String(h), words: h === 1 ? "1 hour" : `${h} hours` }))}
+          options={HOURS.filter((h) => h <= door.most_hours).map((h) => ({
+            value: String(h),
+            words: h === 1 ? "1 hour" : `${h} hours`,
+          }))}
           onChange={setHours}
         />
         {door.addresses.length > 1 && (

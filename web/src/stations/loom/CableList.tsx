@@ -4,11 +4,10 @@ import type { PlugAnswer } from "../../api/client";
 import { Face } from "../../drawing/Face";
 import { percent, VERDICT_TEXT, verdictWord } from "../../state/format";
 import type { Drawn } from "../../state/loom/lanes";
+import { CHANGES } from "../../state/loom/map";
 import { Dialog } from "../../ui/dialog";
 import { UsualMark } from "../../ui/marks";
 import { WhyPanel } from "./WhyPanel";
-
-const CHANGES: Record<string, string> = { changes: "changed", "comes in": "new", "goes out": "to its bag" };
 
 /** The cables as a list: from which port to which sockets, how much each carries of what it may. */
 export function CableList({

@@ -8,14 +8,10 @@ import { useShown } from "../../state/build/contexts";
 import { amps, percent, VERDICT_TEXT, verdictWord } from "../../state/format";
 import { useWords } from "../../words";
 import type { Drawn } from "../../state/loom/lanes";
+import { CHANGES } from "../../state/loom/map";
 import type { Picked } from "../../state/loom/pick";
 
 const LABELS = 112;
-const CHANGES: Record<string, string> = {
-  changes: "changed",
-  "comes in": "new",
-  "goes out": "to its bag",
-};
 
 /** Millimetres along the top of the lanes; stays put while they scroll. */
 export function Ruler({ length }: { length: number }) {

@@ -186,7 +186,9 @@ function Head({ supply, onMap }: { supply: Supply; onMap: (wish: MapWish) => voi
   const words = useWords();
   const [params, setParams] = useSearchParams();
   const adding = params.has("add");
-  const setAdding = (on: boolean) => setParams(on ? { add: "1" } : {}, { replace: true });
+  const at = params.get("at") ?? "";
+  const setAdding = (on: boolean) =>
+    setParams({ ...(at && { at }), ...(on && { add: "1" }) }, { replace: true });
   const mayEdit = useMayEdit();
   const unfed = doc.parts.filter((p) =>
     result.sockets.some((s) => s.part === p.key && s.required && !s.cable),

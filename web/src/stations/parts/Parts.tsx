@@ -36,7 +36,8 @@ export default function Parts() {
   /** What was begun from the page of an empty build: a line, or a list. */
   const [begun, setBegun] = useState({ n: 0, line: "", list: "" });
   const pasting = params.has("list");
-  const setPasting = (on: boolean) => setParams(on ? { list: "1" } : {}, { replace: true });
+  const setPasting = (on: boolean) =>
+    setParams({ ...(at && { at }), ...(on && { list: "1" }) }, { replace: true });
   const empty = build.doc.parts.length === 0;
   const part = build.doc.parts.find((p) => p.key === at);
   const narrow = useNarrow();
