@@ -413,6 +413,11 @@ class Windows(BrowserCase):
         fields[0].press("Enter")
         # The first one's figure is in once it can be undone; only then does the second commit.
         expect(one.get_by_role("button", name="Undo: change Knot R")).to_be_visible()
+        # It has looked for news meanwhile, and takes none under what is being typed.
+        with two.expect_response(lambda r: "/news/" in r.url and r.ok):
+            pass
+        with two.expect_response(lambda r: "/news/" in r.url and r.ok):
+            pass
         fields[1].press("Enter")
         told = two.get_by_role("alertdialog", name="Changed meanwhile")
         expect(told).to_contain_text("250")
@@ -436,6 +441,22 @@ class Windows(BrowserCase):
         expect(field).to_have_value("300")
         page.reload()
         expect(field).to_have_value("300")
+
+    def test_what_came_while_one_typed_shows_once_it_is_let_go(self) -> None:
+        key = self.heron()
+        one, two = self.go(key, "parts", self.window()), self.go(key, "parts", self.window())
+        two.locator("[data-part=card-2][data-tail=false]").click()
+        field = two.locator("aside").get_by_label(BOARD_POWER, exact=True)
+        field.fill("250")
+        one.locator("[data-part=card-1][data-tail=false]").click()
+        one.get_by_label("Name", exact=True).fill("Left")
+        one.get_by_label("Name", exact=True).press("Enter")
+        with two.expect_response(lambda r: "/news/" in r.url and r.ok):
+            pass
+        other = two.locator("[data-part=card-1][data-tail=false]")
+        expect(other).not_to_contain_text("Left")
+        field.press("Escape")
+        expect(other).to_contain_text("Left")
 
     def test_edits_to_different_things_both_go_in(self) -> None:
         key = self.heron()

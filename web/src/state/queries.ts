@@ -30,11 +30,10 @@ async function untilNone<T>(ask: (after: number) => Promise<T[]>): Promise<T[]> 
   }
 }
 
+export const getBuild = (key: string) => take(client.GET("/api/v1/builds/{key}", at(key)));
+
 export const buildQuery = (key: string) =>
-  queryOptions({
-    queryKey: ["build", key],
-    queryFn: () => take(client.GET("/api/v1/builds/{key}", at(key))),
-  });
+  queryOptions({ queryKey: ["build", key], queryFn: () => getBuild(key) });
 
 export const rowsQuery = (key: string, version: number) =>
   queryOptions({
